@@ -1,0 +1,61 @@
+import { fixedSpeeds, type Lathe, positionsLabel, type Speed } from '../lathe/index.ts';
+import type { Recorder } from '../working/index.ts';
+
+/** How far a setting may lie from the ideal and still count as right: −30 % / +10 %. */
+export const BAND = { below: 0.3, above: 0.1 } as const;
+
+/** Why this speed: it is simply the nearest not above, or what kept it from being so. */
+export type SpeedReason = 'nearestBelow' | 'justAbove' | 'nothingNearer' | 'belowLowest' | 'chuckLimit' | 'stepless';
+export interface ChosenSpeed {
+  readonly speed: Speed;
+  readonly idealRpm: number;
+  /** share off the ideal, −0.1 is a tenth slow */
+  readonly off: number;
+  readonly reason: SpeedReason;
+}
+
+/** The settings of a lathe made ready for many questions. */
+export interface SpeedTable {
+  readonly lathe: Lathe;
+  readonly fixed: readonly Speed[];
+}
+export function speedTable(lathe: Lathe): SpeedTable {
+  return { lathe, fixed: fixedSpeeds(lathe) };
+}
+
+/**
+ * The speed of this lathe for an ideal: the nearest not above inside the band, else the nearest above inside it, else the
+ * nearest below, else the slowest there is; a stepless range gives the ideal itself, in tens. Never above the chuck's limit.
+ * @returns undefined when the lathe has no speed at all
+ * @source FIELD 1, policy band −30 %/+10 %
+ */
+export function chooseSpeed(table: SpeedTable, idealRpm: number, record?: Recorder): ChosenSpeed | undefined {
+  const chuckRpm = table.lathe.chuck.maxRpm;
+  const aim = Math.min(idealRpm, chuckRpm);
+  const made = (speed: Speed, reason: SpeedReason): ChosenSpeed => {
+    const off = speed.rpm / idealRpm - 1;
+    record?.({ code: 'cutting.chosenSpeed', values: { idealRpm, rpm: speed.rpm, setting: speed.label, offPercent: off * 100, reason } });
+    return { speed, idealRpm, off, reason };
+  };
+  for (const setting of table.lathe.spindle.settings) {
+    if (setting.kind !== 'stepless' || aim < setting.minRpm || aim > setting.maxRpm) continue;
+    const rpm = Math.max(setting.minRpm, Math.floor(aim / 10) * 10);
+    return made({ setting, rpm, label: positionsLabel(table.lathe.spindle.controls, setting.at) }, aim < idealRpm ? 'chuckLimit' : 'stepless');
+  }
+  const candidates = [...table.fixed, ...stepless(table, aim)].filter((s) => s.rpm <= chuckRpm).sort((a, b) => a.rpm - b.rpm);
+  if (candidates.length === 0) return undefined;
+  const below = candidates.findLast((s) => s.rpm <= aim * (1 + 1e-9));
+  const above = candidates.find((s) => s.rpm > aim * (1 + 1e-9));
+  if (below && below.rpm >= aim * (1 - BAND.below)) return made(below, aim < idealRpm ? 'chuckLimit' : 'nearestBelow');
+  if (above && above.rpm <= idealRpm * (1 + BAND.above)) return made(above, 'justAbove');
+  return below ? made(below, 'nothingNearer') : made(candidates[0]!, 'belowLowest');
+}
+
+/** Ends of the stepless ranges that lie nearest to an aim outside them. */
+function stepless(table: SpeedTable, aimRpm: number): Speed[] {
+  return table.lathe.spindle.settings.flatMap((setting) => {
+    if (setting.kind !== 'stepless') return [];
+    const rpm = aimRpm < setting.minRpm ? setting.minRpm : setting.maxRpm;
+    return [{ setting, rpm, label: positionsLabel(table.lathe.spindle.controls, setting.at) }];
+  });
+}

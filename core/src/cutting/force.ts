@@ -1,0 +1,51 @@
+import type { Material, ToolMaterial } from '../material/index.ts';
+import { radians } from '../quantity/index.ts';
+import type { Recorder } from '../working/index.ts';
+
+/** Extra force of a worn edge and of high-speed steel's blunter grind against the carbide that kc was measured with. */
+const WEAR = 1.3;
+const TOOL: Readonly<Record<ToolMaterial, number>> = { hss: 1.15, carbide: 1 };
+/** Passive and feed force as shares of the cutting force, FIELD 1's defaults. */
+export const RADIAL_SHARE = 0.4;
+export const FEED_SHARE = 0.4;
+
+export interface CutGeometry {
+  readonly depthMm: number;
+  readonly feedMmPerRev: number;
+  readonly kappaDeg: number;
+  readonly noseRadiusMm: number;
+}
+
+/** Width b and thickness h of the chip, mm. @source straight edge: b = d/sin κ, h = f·sin κ; on the nose: b = r·arccos(1−d/r), h = f·d/b */
+export function chipSize({ depthMm, feedMmPerRev, kappaDeg, noseRadiusMm }: CutGeometry): { widthMm: number; thicknessMm: number } {
+  const sin = Math.sin(radians(kappaDeg));
+  if (depthMm >= noseRadiusMm * (1 - Math.cos(radians(kappaDeg)))) return { widthMm: depthMm / sin, thicknessMm: feedMmPerRev * sin };
+  const widthMm = noseRadiusMm * Math.acos(1 - depthMm / noseRadiusMm);
+  return { widthMm, thicknessMm: (feedMmPerRev * depthMm) / widthMm };
+}
+
+export interface CutForces {
+  readonly cuttingN: number;
+  readonly radialN: number;
+  readonly feedN: number;
+}
+
+/**
+ * Forces of a turning cut, N, for a worn edge.
+ * @source Kienzle: Fc = kc1.1·b·h^(1−mc), times 1.3 for wear and 1.15 for high-speed steel; radial and feed force 0.4·Fc
+ */
+export function cutForces(material: Pick<Material, 'kc11NPerMm2' | 'mc'>, toolMaterial: ToolMaterial, cut: CutGeometry, record?: Recorder): CutForces {
+  const { widthMm, thicknessMm } = chipSize(cut);
+  const cuttingN = material.kc11NPerMm2 * widthMm * thicknessMm ** (1 - material.mc) * WEAR * TOOL[toolMaterial];
+  record?.({
+    code: 'cutting.force',
+    values: { kc11NPerMm2: material.kc11NPerMm2, mc: material.mc, widthMm, thicknessMm, wear: WEAR, tool: TOOL[toolMaterial], cuttingN, radialShare: RADIAL_SHARE, radialN: cuttingN * RADIAL_SHARE },
+    source: 'Kienzle',
+  });
+  return { cuttingN, radialN: cuttingN * RADIAL_SHARE, feedN: cuttingN * FEED_SHARE };
+}
+
+/** Power of a cut in kW. @source Fc·v/60000 */
+export function cutPowerKw(cuttingN: number, speedMPerMin: number): number {
+  return (cuttingN * speedMPerMin) / 60_000;
+}

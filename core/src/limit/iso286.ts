@@ -1,0 +1,53 @@
+import type { Recorder } from '../working/index.ts';
+import { IT_GRADES, itRows } from './standard/it-grades.ts';
+import { SHAFT_RANGES_MM, shaftLower, shaftUpper } from './standard/shaft-deviations.ts';
+
+export type ZoneResult =
+  | { readonly ok: true; readonly upperUm: number; readonly lowerUm: number }
+  | { readonly ok: false; readonly code: 'limit.zoneUnknown' | 'limit.gradeOutside' | 'limit.sizeOutside' | 'limit.zoneNotForSize'; readonly limit?: string };
+
+/**
+ * Standard tolerance of an IT grade, in µm.
+ * @param nominalMm over 0 up to 500
+ * @param grade 5 to 13
+ * @returns undefined outside the table: never a clamp
+ * @source ISO 286-1, table of standard tolerance grades
+ * @example itGradeUm(28, 7) // 21
+ */
+export function itGradeUm(nominalMm: number, grade: number): number | undefined {
+  const column = IT_GRADES.indexOf(grade as (typeof IT_GRADES)[number]);
+  if (column < 0 || !(nominalMm > 0)) return undefined;
+  return itRows.find((row) => nominalMm <= row.upToMm)?.um[column];
+}
+
+/**
+ * Deviations of a shaft's tolerance zone from its nominal size, in µm, upper first.
+ * @param nominalMm over 0 up to 500
+ * @param letter a b c d e f g h js k m n p r s t u v x y z za zb zc
+ * @param grade 5 to 13
+ * @returns the deviations, or which of letter, grade or size the standard does not know
+ * @source ISO 286-1: es or ei from the table of fundamental deviations, the other by the grade's tolerance
+ * @example shaftZone(28, 'h', 7) // { ok: true, upperUm: 0, lowerUm: -21 }
+ */
+export function shaftZone(nominalMm: number, letter: string, grade: number, record?: Recorder): ZoneResult {
+  if (letter !== 'js' && !(letter in shaftUpper) && !(letter in shaftLower)) return { ok: false, code: 'limit.zoneUnknown', limit: letter };
+  if (!IT_GRADES.includes(grade as (typeof IT_GRADES)[number])) return { ok: false, code: 'limit.gradeOutside', limit: '5…13' };
+  const toleranceUm = itGradeUm(nominalMm, grade);
+  const range = SHAFT_RANGES_MM.findIndex((upTo) => nominalMm <= upTo);
+  if (toleranceUm === undefined || range < 0) return { ok: false, code: 'limit.sizeOutside', limit: '500 mm' };
+  let upperUm: number;
+  if (letter === 'js') upperUm = toleranceUm / 2;
+  else if (letter in shaftUpper) {
+    // the standard gives a and b only for sizes over 1 mm
+    if ((letter === 'a' || letter === 'b') && nominalMm <= 1) return { ok: false, code: 'limit.zoneNotForSize' };
+    upperUm = -shaftUpper[letter]![range]!;
+  } else {
+    const lowerUm = shaftLower[letter]![range];
+    if (lowerUm === null || lowerUm === undefined) return { ok: false, code: 'limit.zoneNotForSize' };
+    // k has its positive deviation only in grades 4 to 7; coarser grades start at the nominal size
+    upperUm = (letter === 'k' && grade > 7 ? 0 : lowerUm) + toleranceUm;
+  }
+  const result = { upperUm: upperUm === 0 ? 0 : upperUm, lowerUm: upperUm - toleranceUm };
+  record?.({ code: 'limit.iso286', values: { nominalMm, zone: `${letter}${grade}`, toleranceUm, ...result }, source: 'ISO 286-1' });
+  return { ok: true, ...result };
+}

@@ -1,0 +1,96 @@
+import { type LengthUnit, parseLength, type Rational, rational } from '../quantity/index.ts';
+import type { Recorder } from '../working/index.ts';
+import { type GeneralClass, generalToleranceMm } from './general.ts';
+import { shaftZone } from './iso286.ts';
+
+/** Largest and smallest permitted size, millimetres; `how` names the way they were given. */
+export interface Limits {
+  readonly upperMm: number;
+  readonly lowerMm: number;
+  readonly how: 'plusMinus' | 'deviations' | 'sizes' | 'zone' | 'general';
+}
+export type ParsedLimits =
+  | { readonly ok: true; readonly limits: Limits }
+  | { readonly ok: false; readonly code: string; readonly value: string; readonly limit?: string };
+
+const ZONE = /^(js|z[abc]|[a-hk-np-vx-z])\s?(\d{1,2})$/;
+
+interface Given {
+  readonly upper: Rational;
+  readonly lower: Rational;
+  readonly how: Limits['how'];
+}
+
+/** One deviation or size inside a limits text. */
+function part(text: string, unit: LengthUnit): Rational | string {
+  const read = parseLength(text, unit, 'any');
+  return read.ok ? read.mm : read.code;
+}
+
+function readGiven(text: string, nominal: Rational, unit: LengthUnit): Given | string {
+  const plusMinus = /^(?:±|\+\/-|\+-)\s*(.+)$/.exec(text);
+  if (plusMinus) {
+    const half = part(plusMinus[1]!, unit);
+    if (typeof half === 'string') return half;
+    return half.compare(0) <= 0 ? 'limit.noTolerance' : { upper: nominal.add(half), lower: nominal.sub(half), how: 'plusMinus' };
+  }
+  // a slash inside a fraction has digits close on both sides; limits are split at the last slash or blank before a sign
+  const pair = /^([+-]?[^/]+?)\s*(?:\/\s*|\s+(?=[+-]))([+-]?[^/]+)$/.exec(text);
+  if (!pair) return 'limit.notLimits';
+  const first = part(pair[1]!, unit);
+  const second = part(pair[2]!, unit);
+  if (typeof first === 'string') return first;
+  if (typeof second === 'string') return second;
+  const sizes = !/[+-]/.test(text) && first.compare(nominal.div(2)) > 0 && second.compare(nominal.div(2)) > 0;
+  return { upper: sizes ? first : nominal.add(first), lower: sizes ? second : nominal.add(second), how: sizes ? 'sizes' : 'deviations' };
+}
+
+/**
+ * Reads limits as a drawing gives them: `±0.1`, `+0.02/-0.01`, `0/-0.02`, `28.00/27.98` (sizes, upper first), `h7`, or nothing
+ * for the drawing's general tolerance.
+ * @param text as typed; a unit may follow each figure
+ * @param nominal exact nominal size in mm, > 0
+ * @param unit unit of figures that name none
+ * @param generalClass ISO 2768-1 class that applies where the text is empty
+ * @returns limits in mm, upper above lower, or the fault
+ * @example parseLimits('h7', rational(28), 'mm', 'm') // { ok: true, limits: { upperMm: 28, lowerMm: 27.979, how: 'zone' } }
+ */
+export function parseLimits(text: string, nominal: Rational, unit: LengthUnit, generalClass: GeneralClass, record?: Recorder): ParsedLimits {
+  const typed = text.trim().replaceAll('−', '-');
+  const nominalMm = nominal.valueOf();
+  if (text.length > 64) return { ok: false, code: 'length.tooLong', value: text.slice(0, 64) };
+  if (typed === '') {
+    const half = generalToleranceMm(nominalMm, generalClass);
+    if (half === undefined) return { ok: false, code: 'limit.noGeneral', value: generalClass };
+    record?.({ code: 'limit.general', values: { nominalMm, generalClass, halfMm: half }, source: 'ISO 2768-1' });
+    return made({ upper: nominal.add(rational(half)), lower: nominal.sub(rational(half)), how: 'general' });
+  }
+  const zone = ZONE.exec(typed);
+  if (zone) {
+    const found = shaftZone(nominalMm, zone[1]!, Number(zone[2]), record);
+    if (!found.ok) return { ok: false, code: found.code, value: typed, limit: found.limit };
+    return made({ upper: nominal.add(rational(found.upperUm).div(1000)), lower: nominal.add(rational(found.lowerUm).div(1000)), how: 'zone' });
+  }
+  if (/^[a-z]{1,2}\s?\d{1,2}$/i.test(typed)) return { ok: false, code: /^[A-Z]/.test(typed) ? 'limit.holeZone' : 'limit.zoneUnknown', value: typed };
+  const given = readGiven(typed, nominal, unit);
+  if (typeof given === 'string') return { ok: false, code: given, value: typed };
+  if (given.upper.compare(given.lower) < 0) return { ok: false, code: 'limit.reversed', value: typed };
+  if (given.upper.equals(given.lower)) return { ok: false, code: 'limit.noTolerance', value: typed };
+  if (given.lower.compare(0) <= 0) return { ok: false, code: 'limit.belowZero', value: typed };
+  return made(given);
+}
+
+function made({ upper, lower, how }: Given): ParsedLimits {
+  return { ok: true, limits: { upperMm: upper.valueOf(), lowerMm: lower.valueOf(), how } };
+}
+
+/** Middle of the limits in mm: where a turner aims so that both sides are equally far. */
+export function middleMm(limits: Limits): number {
+  return (limits.upperMm + limits.lowerMm) / 2;
+}
+
+/** Width of the limits in mm. */
+export function toleranceMm(limits: Limits): number {
+  return limits.upperMm - limits.lowerMm;
+}
+

@@ -1,0 +1,11 @@
+// source: ISO 2768-1, linear dimensions; ± in mm by nominal "over … up to and including" mm; null: state it on the drawing
+// provenance: recalled
+export const generalRows = [
+  { upToMm: 3, f: 0.05, m: 0.1, c: 0.2, v: null },
+  { upToMm: 6, f: 0.05, m: 0.1, c: 0.3, v: 0.5 },
+  { upToMm: 30, f: 0.1, m: 0.2, c: 0.5, v: 1 },
+  { upToMm: 120, f: 0.15, m: 0.3, c: 0.8, v: 1.5 },
+  { upToMm: 400, f: 0.2, m: 0.5, c: 1.2, v: 2.5 },
+  { upToMm: 1000, f: 0.3, m: 0.8, c: 2, v: 4 },
+  { upToMm: 2000, f: 0.5, m: 1.2, c: 3, v: 6 },
+] as const;

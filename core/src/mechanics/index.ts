@@ -1,0 +1,3 @@
+export { type BarLength, betweenCentresMm, deflectionMm, type Shaft, secondMomentMm4, shaftOf } from './beam.ts';
+export { gripUse } from './grip.ts';
+export { lengthAt20Mm } from './heat.ts';

@@ -1,0 +1,1 @@
+export { type Tool, toolFor, toolSchema } from './tool.ts';

@@ -1,0 +1,21 @@
+import { z } from 'zod';
+
+/** A cutting tool of the shop. `kappaDeg`: ISO setting angle, 90 cuts a square shoulder. */
+export const toolSchema = z.strictObject({
+  id: z.uuid(),
+  name: z.string().min(1).max(60),
+  kind: z.enum(['rougher', 'finisher', 'facing', 'chamfer', 'centre drill']),
+  material: z.enum(['hss', 'carbide']),
+  noseRadiusMm: z.number().min(0).max(10),
+  kappaDeg: z.number().min(5).max(120),
+  deepestMm: z.number().positive().max(30),
+  edgeRadiusMm: z.number().positive().max(0.5),
+  /** pilot diameter of a centre drill */
+  sizeMm: z.number().positive().max(30).optional(),
+});
+export type Tool = z.infer<typeof toolSchema>;
+
+/** The first tool of a kind; the shop's list is in the order it prefers. */
+export function toolFor(tools: readonly Tool[], kind: Tool['kind']): Tool | undefined {
+  return tools.find((tool) => tool.kind === kind) ?? (kind === 'finisher' || kind === 'facing' ? tools.find((tool) => tool.kind === 'rougher') : undefined);
+}

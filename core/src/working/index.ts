@@ -1,0 +1,1 @@
+export { collectWorking, type Recorder, type WorkingStep } from './recorder.ts';
