@@ -1,0 +1,68 @@
+import type { Lathe } from '../lathe/index.ts';
+import type { Part } from '../part/index.ts';
+import { type Problem, rational, sum } from '../quantity/index.ts';
+import type { Recorder } from '../working/index.ts';
+import type { HoldChoice } from './schema.ts';
+
+/** Shortest grip in jaws that is a grip at all, mm. FIELD 2: about 10 */
+const SHORTEST_GRIP_MM = 10;
+
+export interface BlankLine {
+  readonly part: 'finished' | 'grip' | 'clearance' | 'faceTail' | 'faceHead' | 'kerf';
+  readonly mm: number;
+}
+export interface Blank {
+  readonly lines: readonly BlankLine[];
+  readonly lengthMm: number;
+  readonly diameterMm: number;
+  readonly gripMm: number;
+}
+
+/**
+ * Grip length that a bar wants: half its diameter, at least 10 mm, no more than the jaws are long.
+ * @source FIELD 2
+ */
+export function usualGripMm(diameterMm: number, jawLengthMm: number): number {
+  return Math.min(jawLengthMm, Math.max(SHORTEST_GRIP_MM, Math.ceil(diameterMm * 0.75)));
+}
+
+/**
+ * Length of the blank to cut from the bar, as the sum a turner writes down.
+ * On spare stock: finished + facing both ends + cutting off + clearance to the jaws + grip. On the part: finished + facing both ends.
+ * @returns the lines, their exact sum in mm, and the grip
+ */
+export function blankFor(part: Part, diameterMm: number, choice: HoldChoice, jawLengthMm: number, record?: Recorder): Blank {
+  const gripMm = choice.gripMm > 0 ? choice.gripMm : usualGripMm(diameterMm, jawLengthMm);
+  const ends: BlankLine[] = [
+    { part: 'finished', mm: part.lengthMm },
+    { part: 'faceTail', mm: choice.faceTailMm },
+    { part: 'faceHead', mm: choice.faceHeadMm },
+  ];
+  const spare: BlankLine[] = choice.gripOn === 'spare' ? [{ part: 'kerf', mm: choice.kerfMm }, { part: 'clearance', mm: choice.clearanceMm }, { part: 'grip', mm: gripMm }] : [];
+  const lines = [...ends, ...spare].filter((line) => line.mm > 0);
+  const lengthMm = sum(lines.map((line) => rational(line.mm))).valueOf();
+  record?.({ code: 'hold.blank', values: { ...Object.fromEntries(lines.map((line) => [`${line.part}Mm`, line.mm])), lengthMm } });
+  return { lines, lengthMm, diameterMm, gripMm };
+}
+
+/** Whether the blank goes into this lathe, comes from this bar, and is gripped enough. Paths point into the job. */
+export function checkBlank(part: Part, blank: Blank, barLengthMm: number | undefined, sawKerfMm: number, lathe: Lathe): Problem[] {
+  const problems: Problem[] = [];
+  const tooLarge = part.features.filter((f) => f.limits.lowerMm > blank.diameterMm);
+  for (const feature of tooLarge)
+    problems.push({ code: 'stock.diameterAboveBar', path: ['drawing', 'features', feature.index, 'diameter'], value: feature.diameterMm, limit: blank.diameterMm, unit: 'mm' });
+  if (barLengthMm !== undefined && blank.lengthMm + sawKerfMm > barLengthMm)
+    problems.push({ code: 'stock.longerThanBar', path: ['stock', 'bar'], value: blank.lengthMm + sawKerfMm, limit: barLengthMm, unit: 'mm' });
+  // what is gripped may reach back into the spindle when it goes through the bore
+  const throughBore = blank.diameterMm <= lathe.spindleBoreMm ? blank.gripMm : 0;
+  if (blank.lengthMm - throughBore > lathe.betweenCentresMm)
+    problems.push({ code: 'hold.longerThanLathe', path: ['hold', 'lathe'], value: blank.lengthMm, limit: lathe.betweenCentresMm, unit: 'mm' });
+  if (blank.diameterMm > lathe.swingOverCrossSlideMm)
+    problems.push({ code: 'hold.swing', path: ['stock', 'diameter'], value: blank.diameterMm, limit: lathe.swingOverCrossSlideMm, unit: 'mm' });
+  if (blank.diameterMm > lathe.chuck.jawsGripUpToMm)
+    problems.push({ code: 'hold.jaws', path: ['stock', 'diameter'], value: blank.diameterMm, limit: lathe.chuck.jawsGripUpToMm, unit: 'mm' });
+  const wantedMm = Math.max(SHORTEST_GRIP_MM, blank.diameterMm / 2);
+  if (blank.gripMm < wantedMm) problems.push({ code: 'hold.shortGrip', path: ['hold', 'gripMm'], value: blank.gripMm, limit: wantedMm, unit: 'mm', severity: 'warning' });
+  if (blank.gripMm > lathe.chuck.jawLengthMm) problems.push({ code: 'hold.longGrip', path: ['hold', 'gripMm'], value: blank.gripMm, limit: lathe.chuck.jawLengthMm, unit: 'mm', severity: 'warning' });
+  return problems;
+}

@@ -1,0 +1,67 @@
+import type { Part, Turned } from '../part/index.ts';
+import type { Recorder } from '../working/index.ts';
+import type { Blank } from './blank.ts';
+import type { HoldChoice } from './schema.ts';
+
+/** Overhang in diameters up to which a chuck alone is trusted, and beyond which even a tail centre wants a rest. FIELD 2 */
+const FREE_DIAMETERS = 4;
+const REST_DIAMETERS = 12;
+
+export interface Holding {
+  readonly method: 'chuck' | 'chuckAndCentre';
+  readonly why: 'chosen' | 'shortOverhang' | 'longOverhang' | 'bends';
+  /** zPart of the jaws' tail side */
+  readonly jawsMm: number;
+  /** zPart of the raw tail end */
+  readonly rawEndMm: number;
+  readonly overhangMm: number;
+  readonly overhangDiameters: number;
+  readonly wantsRest: boolean;
+  readonly gripMm: number;
+}
+
+/** Places the blank in the jaws and says whether a tail centre is wanted. zPart 0 is the part's left end. */
+export function holdingFor(part: Part, blank: Blank, choice: HoldChoice, record?: Recorder): Holding {
+  const jawsMm = choice.gripOn === 'spare' ? -(choice.faceHeadMm + choice.kerfMm + choice.clearanceMm) : blank.gripMm - choice.faceHeadMm;
+  const rawEndMm = part.lengthMm + choice.faceTailMm;
+  const overhangMm = rawEndMm - jawsMm;
+  const overhangDiameters = overhangMm / blank.diameterMm;
+  const method = choice.method === 'auto' ? (overhangDiameters > FREE_DIAMETERS ? 'chuckAndCentre' : 'chuck') : choice.method;
+  const why = choice.method !== 'auto' ? 'chosen' : method === 'chuck' ? 'shortOverhang' : 'longOverhang';
+  record?.({ code: 'hold.overhang', values: { overhangMm, diameterMm: blank.diameterMm, overhangDiameters, freeDiameters: FREE_DIAMETERS, method } });
+  return { method, why, jawsMm, rawEndMm, overhangMm, overhangDiameters, wantsRest: overhangDiameters > REST_DIAMETERS, gripMm: blank.gripMm };
+}
+
+/** Why a feature, a face or an edge cannot be turned in this holding. */
+export interface Waiting {
+  readonly what: 'feature' | 'headFace' | 'cutOff' | 'leftEdge';
+  readonly featureId?: string;
+  readonly why: 'behindLarger' | 'inJaws' | 'otherEnd' | 'asBar';
+}
+export interface Reach {
+  /** largest first, which is from the chuck to the tail */
+  readonly reachable: readonly Turned[];
+  readonly waiting: readonly Waiting[];
+}
+
+/**
+ * What can be turned from the tailstock end: features no smaller than everything between them and the tail, and clear of the jaws.
+ * @param clearanceMm free distance that the tool keeps from the jaws
+ */
+export function reachFromTail(part: Part, holding: Holding, stockMm: number, clearanceMm: number, gripOn: HoldChoice['gripOn']): Reach {
+  const reachable: Turned[] = [];
+  const waiting: Waiting[] = [];
+  let largestMm = 0;
+  for (const feature of part.features.toReversed()) {
+    const blocked = feature.diameterMm < largestMm - 1e-9;
+    largestMm = Math.max(largestMm, feature.diameterMm);
+    if (blocked) waiting.push({ what: 'feature', featureId: feature.id, why: 'behindLarger' });
+    else if (feature.zFromMm < holding.jawsMm + Math.min(clearanceMm, 1)) waiting.push({ what: 'feature', featureId: feature.id, why: 'inJaws' });
+    else if (feature.diameterMm >= stockMm - 1e-9) waiting.push({ what: 'feature', featureId: feature.id, why: 'asBar' });
+    else reachable.push(feature);
+    if (feature.left) waiting.push({ what: 'leftEdge', featureId: feature.id, why: 'otherEnd' });
+  }
+  waiting.push({ what: gripOn === 'spare' ? 'cutOff' : 'headFace', why: 'otherEnd' });
+  if (gripOn === 'spare') waiting.push({ what: 'headFace', why: 'otherEnd' });
+  return { reachable: reachable.toReversed(), waiting };
+}

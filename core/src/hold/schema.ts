@@ -1,0 +1,18 @@
+import { z } from 'zod';
+
+/** How the turner wants the work held; `auto` lets overhang and bending decide. Lengths in mm. */
+export const holdChoiceSchema = z.strictObject({
+  method: z.enum(['auto', 'chuck', 'chuckAndCentre']),
+  /** grip on spare stock left of the part, or on the part's own left end */
+  gripOn: z.enum(['spare', 'part']),
+  /** 0: Whelk chooses */
+  gripMm: z.number().min(0).max(500),
+  clearanceMm: z.number().min(0).max(200),
+  faceTailMm: z.number().min(0).max(20),
+  faceHeadMm: z.number().min(0).max(20),
+  kerfMm: z.number().min(0).max(20),
+});
+export type HoldChoice = z.infer<typeof holdChoiceSchema>;
+
+/** The usual way: three-jaw on spare stock, 5 clear of the jaws, 1 to face at each end, 3 for the saw. */
+export const usualHold: HoldChoice = { method: 'auto', gripOn: 'spare', gripMm: 0, clearanceMm: 5, faceTailMm: 1, faceHeadMm: 1, kerfMm: 3 };

@@ -1,0 +1,157 @@
+import { chooseSpeed, correctedSpeed, cutForces, cutPowerKw, cuttingSpeedMPerMin, rpmFor, type SpeedTable } from '../cutting/index.ts';
+import type { Holding } from '../hold/index.ts';
+import { dialScale, type Feed, powerKwAt } from '../lathe/index.ts';
+import { gripUse } from '../mechanics/index.ts';
+import type { Shaft } from '../mechanics/index.ts';
+import type { Tool } from '../tool/index.ts';
+import type { Recorder } from '../working/index.ts';
+import { recordBend, worstBendPerN } from './bending.ts';
+import type { Limiter, Loads, Pass, PlanInput, School, SchoolAnswer, Setting } from './plan.ts';
+
+/** Winding back and setting the next depth, minutes a pass. */
+const HANDLING_MIN = 0.4;
+/** Feed of a steady hand where the lathe has no power feed, mm per rev. */
+const HAND_FEED = 0.1;
+/** Edge life aimed at for HSS and carbide, minutes; the reference lives of the table, so that life itself corrects nothing. */
+const LIFE_MIN = { hss: 60, carbide: 15 } as const;
+/** More passes than this beyond the fewest are not tried: the cut is then hopeless, and said so. */
+const MORE_PASSES = 60;
+
+export interface FitContext {
+  readonly input: PlanInput;
+  readonly speeds: SpeedTable;
+  readonly feeds: readonly Feed[];
+  readonly holding: Holding;
+}
+export interface CutWish {
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly zFromMm: number;
+  readonly zToMm: number;
+  readonly tool: Tool;
+  readonly shaft: Shaft;
+  readonly bendAllowedMm: number;
+  readonly depthCapMm: number;
+  readonly depthCapBy: Limiter;
+  readonly feedCapMm: number;
+}
+export interface FittedCut {
+  readonly setting: Setting;
+  readonly passes: readonly Pass[];
+  readonly loads: Loads;
+  readonly decidedBy: Limiter;
+  readonly exceeds: readonly ('power' | 'bend' | 'grip')[];
+  readonly minutes: number;
+}
+
+/** Depths of n passes that end on lines of the dial, sum exactly the stock, and differ by no more than a line. */
+export function passDepths(radialMm: number, count: number, lineMm: number): number[] {
+  const reached = Array.from({ length: count + 1 }, (_, i) => (i === count ? radialMm : Math.round((radialMm * i) / count / lineMm) * lineMm));
+  const depths = reached.slice(1).map((end, i) => Number((end - reached[i]!).toFixed(9)));
+  return depths.every((d) => d > 0) ? depths : Array.from({ length: count }, () => radialMm / count);
+}
+
+/** One combination of depth, feed and the speed that follows, with what it asks of lathe and work. */
+function evaluate(context: FitContext, wish: CutWish, depthMm: number, feed: Feed | undefined, school: School, bendPerN: { perN: number; aMm: number }, record?: Recorder) {
+  const { material, lathe, stockMm } = context.input;
+  const { tool } = wish;
+  const feedMmPerRev = feed?.mmPerRev ?? HAND_FEED;
+  const reference = material.speeds[tool.material];
+  const speedMPerMin =
+    school === 'shopRule' ? reference.speedMPerMin : correctedSpeed(reference, tool.material, feedMmPerRev, depthMm, LIFE_MIN[tool.material], record).speedMPerMin;
+  if (school === 'shopRule') record?.({ code: 'cutting.tableSpeed', values: { speedMPerMin } });
+  const chosen = chooseSpeed(context.speeds, rpmFor(speedMPerMin, wish.fromMm, record), record);
+  if (!chosen) return undefined;
+  const actual = cuttingSpeedMPerMin(chosen.speed.rpm, wish.fromMm);
+  const forces = cutForces(material, tool.material, { depthMm, feedMmPerRev, kappaDeg: tool.kappaDeg, noseRadiusMm: tool.noseRadiusMm }, record);
+  const powerKw = cutPowerKw(forces.cuttingN, actual);
+  const availableKw = powerKwAt(lathe, chosen.speed.setting, chosen.speed.rpm);
+  record?.({ code: 'cutting.power', values: { cuttingN: forces.cuttingN, speedMPerMin: actual, powerKw, availableKw } });
+  recordBend(wish.shaft, context.holding, bendPerN.aMm, forces.radialN, record);
+  const bendMm = bendPerN.perN * forces.radialN;
+  const gripShare = gripUse(forces.cuttingN, forces.feedN, wish.fromMm, stockMm, lathe.chuck.forceN, record);
+  const exceeds: ('power' | 'bend' | 'grip')[] = [];
+  if (powerKw > availableKw) exceeds.push('power');
+  if (bendMm > wish.bendAllowedMm) exceeds.push('bend');
+  if (gripShare > 1) exceeds.push('grip');
+  const setting: Setting = {
+    rpm: chosen.speed.rpm,
+    idealRpm: chosen.idealRpm,
+    off: chosen.off,
+    reason: chosen.reason,
+    speedLabel: chosen.speed.label,
+    speedAt: chosen.speed.setting.at,
+    cuttingSpeedMPerMin: actual,
+    feedMmPerRev,
+    feedLabel: feed?.label,
+    feedAt: feed?.setting.at,
+  };
+  return { setting, loads: { powerKw, availableKw, bendMm, bendAllowedMm: wish.bendAllowedMm, gripShare }, exceeds };
+}
+
+/**
+ * Fits a cut into what lathe, work and jaws bear: fewest passes first, then the coarsest feed, then the speed; of the ways
+ * that hold, the quickest. When none holds, the lightest one, with what it exceeds.
+ * @returns undefined when the lathe has no speed
+ */
+export function fitCut(context: FitContext, wish: CutWish, school: School, fixedPasses?: number, record?: Recorder): FittedCut | undefined {
+  const radialMm = (wish.fromMm - wish.toMm) / 2;
+  const lineMm = dialScale(context.input.lathe.slides.crossSlide).lineTravelMm.valueOf();
+  const bendPerN = worstBendPerN(wish.shaft, context.holding, wish.zFromMm, wish.zToMm);
+  const fewest = fixedPasses ?? Math.max(1, Math.ceil(radialMm / wish.depthCapMm - 1e-9));
+  const usable = context.feeds.filter((feed) => feed.mmPerRev <= wish.feedCapMm + 1e-9).toReversed();
+  const feeds: (Feed | undefined)[] = usable.length > 0 ? usable.slice(0, 8) : [context.feeds[0]];
+  const lengthMm = wish.zToMm - wish.zFromMm + 2;
+  let best: (FittedCut & { count: number; feed: Feed | undefined }) | undefined;
+  let last: (FittedCut & { count: number; feed: Feed | undefined }) | undefined;
+  let stopper: Limiter | undefined;
+  for (let count = fewest; count <= fewest + (fixedPasses ? 0 : MORE_PASSES); count++) {
+    if (best && count > best.count + 1) break;
+    const depths = passDepths(radialMm, count, lineMm);
+    const deepest = Math.max(...depths);
+    for (const feed of feeds) {
+      const tried = evaluate(context, wish, deepest, feed, school, bendPerN);
+      if (!tried) return undefined;
+      const passMin = lengthMm / (tried.setting.feedMmPerRev * tried.setting.rpm) + HANDLING_MIN;
+      const decidedBy = stopper ?? (count === 1 && radialMm < wish.depthCapMm - 1e-9 ? 'stock' : wish.depthCapBy);
+      const fitted = { ...tried, passes: passesOf(wish.fromMm, depths, passMin), decidedBy, minutes: passMin * count, count, feed };
+      if (tried.exceeds.length === 0) {
+        if (!best || fitted.minutes < best.minutes) best = fitted;
+        break;
+      }
+      stopper = tried.exceeds[0];
+      last = fitted;
+    }
+    // doubling the passes halves the force at best: when far away, go there in larger steps
+    if (!best && count > fewest + 8) count += Math.floor(count / 4);
+  }
+  const found = best ?? last;
+  if (!found) return undefined;
+  if (record) evaluate(context, wish, Math.max(...found.passes.map((p) => p.depthMm)), found.feed, school, bendPerN, record);
+  const { count: _count, feed: _feed, ...cut } = found;
+  return cut;
+}
+
+function passesOf(fromMm: number, depths: readonly number[], minutes: number): Pass[] {
+  let diameter = fromMm;
+  return depths.map((depthMm) => {
+    const before = diameter;
+    diameter = Number((before - 2 * depthMm).toFixed(9));
+    return { depthMm, diameterBeforeMm: before, diameterAfterMm: diameter, minutes };
+  });
+}
+
+/** A fitted cut as one line of the comparison of schools. */
+export function answerOf(school: School, cut: FittedCut): SchoolAnswer {
+  return {
+    school,
+    cuttingSpeedMPerMin: cut.setting.cuttingSpeedMPerMin,
+    idealRpm: cut.setting.idealRpm,
+    rpm: cut.setting.rpm,
+    speedLabel: cut.setting.speedLabel,
+    feedMmPerRev: cut.setting.feedMmPerRev,
+    passes: cut.passes.length,
+    depthMm: Math.max(...cut.passes.map((p) => p.depthMm)),
+    minutes: cut.minutes,
+  };
+}

@@ -1,0 +1,108 @@
+import type { SpeedReason } from '../cutting/index.ts';
+import type { Instrument } from '../gauge/index.ts';
+import type { Blank, Holding, HoldChoice, Waiting } from '../hold/index.ts';
+import type { Lathe } from '../lathe/index.ts';
+import type { Limits } from '../limit/index.ts';
+import type { Material } from '../material/index.ts';
+import type { Part } from '../part/index.ts';
+import type { Problem } from '../quantity/index.ts';
+import type { Tool } from '../tool/index.ts';
+
+/** Three ways of choosing speed: the table's figure as it stands; corrected for depth and feed; the machine's limit first. */
+export type School = 'shopRule' | 'conditions' | 'machineFirst';
+export const SCHOOLS: readonly School[] = ['shopRule', 'conditions', 'machineFirst'];
+
+export type OperationKind = 'mount' | 'face' | 'centre' | 'touchOff' | 'rough' | 'semiFinish' | 'measure' | 'finish' | 'shoulder' | 'chamfer';
+
+/** What planning needs to know, all of it plain data. */
+export interface PlanInput {
+  readonly part: Part;
+  readonly material: Material;
+  readonly lathe: Lathe;
+  readonly tools: readonly Tool[];
+  readonly instruments: readonly Instrument[];
+  readonly stockMm: number;
+  readonly hold: HoldChoice;
+  readonly school: School;
+}
+
+export interface Pass {
+  readonly depthMm: number;
+  readonly diameterBeforeMm: number;
+  readonly diameterAfterMm: number;
+  readonly minutes: number;
+}
+
+/** Speed and feed as settings of the lathe, with what was ideal. */
+export interface Setting {
+  readonly rpm: number;
+  readonly idealRpm: number;
+  readonly off: number;
+  readonly reason: SpeedReason;
+  readonly speedLabel: string;
+  readonly speedAt: Readonly<Record<string, string>>;
+  readonly cuttingSpeedMPerMin: number;
+  readonly feedMmPerRev: number;
+  /** undefined: fed by hand */
+  readonly feedLabel?: string;
+  readonly feedAt?: Readonly<Record<string, string>>;
+}
+
+/** What the cut asks of motor, work and jaws against what they bear. Bend is the error of diameter. */
+export interface Loads {
+  readonly powerKw: number;
+  readonly availableKw: number;
+  readonly bendMm: number;
+  readonly bendAllowedMm: number;
+  readonly gripShare: number;
+}
+export type Limiter = 'stock' | 'usual' | 'tool' | 'lathe' | 'power' | 'bend' | 'grip' | 'finish';
+
+export interface SchoolAnswer {
+  readonly school: School;
+  readonly cuttingSpeedMPerMin: number;
+  readonly idealRpm: number;
+  readonly rpm: number;
+  readonly speedLabel: string;
+  readonly feedMmPerRev: number;
+  readonly passes: number;
+  readonly depthMm: number;
+  readonly minutes: number;
+}
+
+export interface Operation {
+  readonly id: string;
+  readonly kind: OperationKind;
+  readonly featureId?: string;
+  /** zPart, left and right end of what is machined */
+  readonly zFromMm: number;
+  readonly zToMm: number;
+  readonly toolId?: string;
+  readonly setting?: Setting;
+  readonly passes: readonly Pass[];
+  readonly loads?: Loads;
+  readonly decidedBy?: Limiter;
+  /** constraints that even the lightest cut breaks; empty when all hold */
+  readonly exceeds: readonly ('power' | 'bend' | 'grip')[];
+  readonly schools: readonly SchoolAnswer[];
+  readonly minutes: number;
+  readonly caution?: string;
+  /** for measure and finish: what is aimed at */
+  readonly limits?: Limits;
+  readonly targetMm?: number;
+  readonly instrumentId?: string;
+  /** measure: whether the last cut has been taken */
+  readonly last?: boolean;
+  /** chamfer: angle from Z and radial depth; centre: pilot and mouth; face: how much comes off */
+  readonly sizes?: Readonly<Record<string, number>>;
+}
+
+export interface Plan {
+  readonly blank: Blank;
+  readonly holding: Holding;
+  readonly operations: readonly Operation[];
+  readonly waiting: readonly Waiting[];
+  readonly problems: readonly Problem[];
+  readonly minutes: number;
+  readonly changes: number;
+}

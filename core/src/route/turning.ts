@@ -1,0 +1,151 @@
+import { feedForRa, shallowestCutMm } from '../cutting/index.ts';
+import { chooseInstrument } from '../gauge/index.ts';
+import { middleMm, toleranceMm } from '../limit/index.ts';
+import type { Turned } from '../part/index.ts';
+import { toolFor } from '../tool/index.ts';
+import type { Tool } from '../tool/index.ts';
+import type { Recorder } from '../working/index.ts';
+import { workShaft } from './bending.ts';
+import { answerOf, type CutWish, type FitContext, type FittedCut, fitCut } from './fit-cut.ts';
+import type { Limiter, Operation, School } from './plan.ts';
+import { SCHOOLS } from './plan.ts';
+
+/** Left on the diameter for the last cuts, mm: within FIELD 4's 0.4 to 0.8, more where two equal cuts with a measurement follow. */
+const ALLOWANCE_TWO_CUTS_MM = 0.8;
+const ALLOWANCE_ONE_CUT_MM = 0.5;
+/** Tolerances up to this are met with two equal cuts and a measurement between, mm. */
+const TWO_CUTS_UP_TO_MM = 0.12;
+/** Roughing stops this short of a shoulder, mm (FIELD 4: 0.2 to 0.8). */
+const SHOULDER_LEFT_MM = 0.3;
+/** A roughing and a finishing feed that suit any small lathe, mm per rev, where the school does not push them. */
+const USUAL_ROUGH_FEED = 0.2;
+const USUAL_FINISH_FEED = 0.1;
+
+/** A feature together with how far left it is cut and how it is finished. */
+export interface Level {
+  readonly feature: Turned;
+  readonly zFromMm: number;
+  readonly shoulder: boolean;
+  readonly allowanceMm: number;
+  readonly twoCuts: boolean;
+  readonly targetMm: number;
+}
+
+/** Decides allowance and number of last cuts. Two equal cuts must each be deep enough for the edge. */
+export function levelOf(feature: Turned, zFromMm: number, shoulder: boolean, startMm: number, finisher: Tool): Level {
+  const targetMm = middleMm(feature.limits);
+  const room = startMm - targetMm;
+  const shallowest = shallowestCutMm(finisher.material, finisher.noseRadiusMm, finisher.edgeRadiusMm);
+  const twoCuts = toleranceMm(feature.limits) <= TWO_CUTS_UP_TO_MM && room >= 4 * shallowest - 1e-9;
+  const wanted = twoCuts ? Math.max(ALLOWANCE_TWO_CUTS_MM, 4 * shallowest) : Math.max(ALLOWANCE_ONE_CUT_MM, 2 * shallowest);
+  return { feature, zFromMm, shoulder, allowanceMm: Number(Math.min(wanted, room).toFixed(9)), twoCuts, targetMm };
+}
+
+/** What is recorded for an operation when its working is asked for. */
+export type RecorderFor = (operationId: string) => Recorder | undefined;
+
+function depthCap(context: FitContext, tool: Tool, school: School): { mm: number; by: Limiter } {
+  const { usualDepthMm, deepestCutMm } = context.input.lathe;
+  const wanted = school === 'machineFirst' ? deepestCutMm : usualDepthMm;
+  if (tool.deepestMm < wanted) return { mm: tool.deepestMm, by: 'tool' };
+  return { mm: wanted, by: school === 'machineFirst' ? 'lathe' : 'usual' };
+}
+
+function bySchools(context: FitContext, wishFor: (school: School) => CutWish, passes: number | undefined, record?: Recorder) {
+  const own = context.input.school;
+  const fitted = SCHOOLS.map((school) => ({ school, cut: fitCut(context, wishFor(school), school, passes, school === own ? record : undefined) }));
+  const chosen = fitted.find((f) => f.school === own)?.cut;
+  return { chosen, schools: fitted.flatMap(({ school, cut }) => (cut ? [answerOf(school, cut)] : [])) };
+}
+
+function operationOf(id: string, kind: Operation['kind'], level: Level, zToMm: number, tool: Tool, cut: FittedCut, schools: Operation['schools'], rest: Partial<Operation>): Operation {
+  return {
+    id, kind,
+    featureId: level.feature.id,
+    zFromMm: level.zFromMm,
+    zToMm,
+    toolId: tool.id,
+    setting: cut.setting,
+    passes: cut.passes,
+    loads: cut.loads,
+    decidedBy: cut.decidedBy,
+    exceeds: cut.exceeds,
+    schools,
+    minutes: cut.minutes,
+    ...rest,
+  };
+}
+
+/** Roughing from one diameter to a level's size plus its allowance; nothing when there is nothing to rough. */
+export function roughLevel(context: FitContext, level: Level, startMm: number, recorderFor: RecorderFor): Operation | undefined {
+  const { part, material, stockMm } = context.input;
+  const toMm = Number((level.targetMm + level.allowanceMm).toFixed(9));
+  const tool = toolFor(context.input.tools, 'rougher');
+  if (!tool || startMm - toMm < 0.02) return undefined;
+  const shaft = workShaft(part, context.holding, stockMm, material.modulusGPa, level.zFromMm, toMm);
+  const zFromMm = level.shoulder ? level.zFromMm + SHOULDER_LEFT_MM : level.zFromMm;
+  const wishFor = (school: School): CutWish => {
+    const cap = depthCap(context, tool, school);
+    return {
+      fromMm: startMm, toMm, zFromMm, zToMm: part.lengthMm, tool, shaft,
+      bendAllowedMm: level.allowanceMm / 2,
+      depthCapMm: cap.mm,
+      depthCapBy: cap.by,
+      feedCapMm: school === 'machineFirst' ? tool.noseRadiusMm * 0.6 : Math.min(USUAL_ROUGH_FEED, tool.noseRadiusMm * 0.6),
+    };
+  };
+  const id = `${level.feature.id}-rough`;
+  const { chosen, schools } = bySchools(context, wishFor, undefined, recorderFor(id));
+  return chosen && operationOf(id, 'rough', { ...level, zFromMm }, part.lengthMm, tool, chosen, schools, { targetMm: toMm, caution: level.shoulder ? 'throwOutShort' : 'nearJaws' });
+}
+
+/** Last cuts of a level with the measurements between and after. */
+export function finishLevel(context: FitContext, level: Level, recorderFor: RecorderFor): Operation[] {
+  const { part, material, stockMm, instruments } = context.input;
+  const { feature } = level;
+  const tool = toolFor(context.input.tools, 'finisher');
+  if (!tool || level.allowanceMm <= 0) return [];
+  const tolerance = toleranceMm(feature.limits);
+  const shaft = workShaft(part, context.holding, stockMm, material.modulusGPa, level.zFromMm);
+  const finishCap = tool.noseRadiusMm > 0 ? feedForRa(feature.raUm, tool.noseRadiusMm) : USUAL_FINISH_FEED;
+  const cut = (fromMm: number, toMm: number, suffix: string) => {
+    const wishFor = (school: School): CutWish => ({
+      fromMm, toMm, zFromMm: level.zFromMm, zToMm: feature.zToMm, tool, shaft,
+      bendAllowedMm: tolerance / 4,
+      depthCapMm: (fromMm - toMm) / 2,
+      depthCapBy: 'finish',
+      feedCapMm: school === 'machineFirst' ? finishCap : Math.min(finishCap, USUAL_FINISH_FEED),
+    });
+    const id = `${feature.id}-${suffix}`;
+    return { id, ...bySchools(context, wishFor, 1, recorderFor(id)) };
+  };
+  const measure = (suffix: string, last: boolean): Operation => ({
+    id: `${feature.id}-${suffix}`,
+    kind: 'measure',
+    featureId: feature.id,
+    zFromMm: feature.zFromMm,
+    zToMm: feature.zToMm,
+    passes: [],
+    exceeds: [],
+    schools: [],
+    minutes: 1.5,
+    caution: 'stopToMeasure',
+    limits: feature.limits,
+    targetMm: level.targetMm,
+    instrumentId: chooseInstrument(instruments, feature.diameterMm, tolerance)?.id,
+    last,
+  });
+  const centre = context.holding.method === 'chuckAndCentre';
+  const startMm = level.targetMm + level.allowanceMm;
+  const betweenMm = level.twoCuts ? level.targetMm + level.allowanceMm / 2 : startMm;
+  const operations: Operation[] = [];
+  if (level.twoCuts) {
+    const semi = cut(startMm, betweenMm, 'semi');
+    if (semi.chosen)
+      operations.push(operationOf(semi.id, 'semiFinish', level, feature.zToMm, tool, semi.chosen, semi.schools, { targetMm: betweenMm, limits: feature.limits, caution: centre ? 'easeCentre' : 'throwOutShort' }), measure('between', false));
+  }
+  const last = cut(betweenMm, level.targetMm, 'finish');
+  if (last.chosen)
+    operations.push(operationOf(last.id, 'finish', level, feature.zToMm, tool, last.chosen, last.schools, { targetMm: level.targetMm, limits: feature.limits, caution: 'throwOutShort' }), measure('after', true));
+  return operations;
+}

@@ -1,0 +1,63 @@
+import type { DialMove } from '../lathe/index.ts';
+import type { Recorder } from '../working/index.ts';
+import type { FrozenRun } from './frozen.ts';
+import { type CrossMove, carriageMove, crossMove } from './next-move.ts';
+import { lastSpring, measured } from './replay.ts';
+import { currentStep, type RunState } from './state.ts';
+import type { Step } from './step.ts';
+
+/** One lever, belt or gear to change, from where it stands to where it should. */
+export interface ControlChange {
+  readonly name: string;
+  readonly from?: string;
+  readonly to: string;
+  readonly stopFirst: boolean;
+}
+export interface StepAdvice {
+  readonly step: Step;
+  readonly changes: readonly ControlChange[];
+  readonly newTool: boolean;
+  readonly cross?: CrossMove;
+  readonly carriage?: DialMove;
+  readonly fromEndMm?: number;
+  readonly measured?: ReturnType<typeof measured>;
+  /** after a measurement: the move that would follow, aimed at the middle */
+  readonly nextCross?: CrossMove;
+  readonly nextTargetMm?: number;
+}
+
+/**
+ * What to set and do at the present step: only what changes, the two dial moves, and after readings the next move.
+ * @returns undefined when the run is over
+ */
+export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): StepAdvice | undefined {
+  const step = currentStep(run.steps, state);
+  if (!step || state.ended) return undefined;
+  const controls = [...run.lathe.spindle.controls, ...run.lathe.feeds.controls];
+  const wanted = { ...step.setting?.speedAt, ...step.setting?.feedAt };
+  const changes = controls.flatMap((control): ControlChange[] => {
+    const to = wanted[control.id];
+    const from = state.standing[control.id];
+    return to === undefined || to === from ? [] : [{ name: control.name, from, to, stopFirst: control.stopFirst }];
+  });
+  const advice = { step, changes, newTool: step.toolId !== undefined && step.toolId !== state.toolId };
+  if (step.kind === 'measure') return { ...advice, ...afterReadings(run, state, step, record) };
+  const cuts = step.targetMm !== undefined && step.fromMm !== undefined && state.reference;
+  const cross = cuts ? crossMove(run.lathe, state.reference!, state.crossLines ?? state.reference!.lines, step.targetMm!, state.reference!.by === 'measured' ? lastSpring(state) : undefined, record) : undefined;
+  const fromEndMm = step.zStopMm !== undefined && (cuts || step.kind === 'shoulder') ? run.part.lengthMm - step.zStopMm : undefined;
+  const carriage = fromEndMm !== undefined && state.endLines !== undefined ? carriageMove(run.lathe, state.endLines, fromEndMm) : undefined;
+  return { ...advice, cross, carriage, fromEndMm };
+}
+
+function afterReadings(run: FrozenRun, state: RunState, step: Step, record?: Recorder) {
+  const result = measured(run, state, step);
+  if (!result || !step.limits) return {};
+  const targetMm = (step.limits.upperMm + step.limits.lowerMm) / 2;
+  const last = state.lastCut && state.crossLines !== undefined ? { cut: state.lastCut, spring: { askedMm: state.lastCut.dialMm, gotMm: result.combined.meanMm, depthMm: state.lastCut.depthMm } } : undefined;
+  const more = result.combined.meanMm > targetMm;
+  const nextCross = more && state.crossLines !== undefined
+    ? crossMove(run.lathe, { lines: state.crossLines, diameterMm: result.combined.meanMm, by: 'measured' }, state.crossLines, targetMm, last, record)
+    : undefined;
+  return { measured: result, nextCross, nextTargetMm: more ? targetMm : undefined };
+}
+

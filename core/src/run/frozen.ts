@@ -1,0 +1,22 @@
+import type { Instrument } from '../gauge/index.ts';
+import type { Lathe } from '../lathe/index.ts';
+import type { Material } from '../material/index.ts';
+import type { Drawing, Part } from '../part/index.ts';
+import type { Plan } from '../route/index.ts';
+import type { Tool } from '../tool/index.ts';
+import type { Step } from './step.ts';
+
+/** All that a run follows, as it was when the cut was started; replanning the job does not touch it. */
+export interface FrozenRun {
+  readonly schema: 1;
+  readonly title: string;
+  readonly drawing: Drawing;
+  readonly part: Part;
+  readonly material: Material;
+  readonly lathe: Lathe;
+  readonly tools: readonly Tool[];
+  readonly instruments: readonly Instrument[];
+  readonly stockMm: number;
+  readonly plan: Plan;
+  readonly steps: readonly Step[];
+}
