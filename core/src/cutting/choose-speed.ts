@@ -34,15 +34,23 @@ export function chooseSpeed(table: SpeedTable, idealRpm: number, record?: Record
   const aim = Math.min(idealRpm, chuckRpm);
   const made = (speed: Speed, reason: SpeedReason): ChosenSpeed => {
     const off = speed.rpm / idealRpm - 1;
-    record?.({ code: 'cutting.chosenSpeed', values: { idealRpm, rpm: speed.rpm, setting: speed.label, offPercent: off * 100, reason } });
+    record?.({
+      code: 'cutting.chosenSpeed',
+      values: { idealRpm, rpm: speed.rpm, setting: speed.label, offPercent: off * 100, reason },
+    });
     return { speed, idealRpm, off, reason };
   };
   for (const setting of table.lathe.spindle.settings) {
     if (setting.kind !== 'stepless' || aim < setting.minRpm || aim > setting.maxRpm) continue;
     const rpm = Math.max(setting.minRpm, Math.floor(aim / 10) * 10);
-    return made({ setting, rpm, label: positionsLabel(table.lathe.spindle.controls, setting.at) }, aim < idealRpm ? 'chuckLimit' : 'stepless');
+    return made(
+      { setting, rpm, label: positionsLabel(table.lathe.spindle.controls, setting.at) },
+      aim < idealRpm ? 'chuckLimit' : 'stepless',
+    );
   }
-  const candidates = [...table.fixed, ...stepless(table, aim)].filter((s) => s.rpm <= chuckRpm).sort((a, b) => a.rpm - b.rpm);
+  const candidates = [...table.fixed, ...stepless(table, aim)]
+    .filter((s) => s.rpm <= chuckRpm)
+    .sort((a, b) => a.rpm - b.rpm);
   if (candidates.length === 0) return undefined;
   const below = candidates.findLast((s) => s.rpm <= aim * (1 + 1e-9));
   const above = candidates.find((s) => s.rpm > aim * (1 + 1e-9));

@@ -26,13 +26,24 @@ export interface CorrectedSpeed {
  * @source extended tool-life equation v = v_ref·(f_ref/f)^a·(d_ref/d)^b·(T_ref/T)^n, each factor within 1/1.5…1.5, product within 1/1.75…1.75
  * @example correctedSpeed({ speedMPerMin: 120, feedRefMmPerRev: 0.2, depthRefMm: 2, lifeRefMin: 15 }, 'carbide', 0.2, 2, 30).speedMPerMin // 100.9
  */
-export function correctedSpeed(reference: ReferenceSpeed, toolMaterial: ToolMaterial, feedMmPerRev: number, depthMm: number, lifeMin: number, record?: Recorder): CorrectedSpeed {
+export function correctedSpeed(
+  reference: ReferenceSpeed,
+  toolMaterial: ToolMaterial,
+  feedMmPerRev: number,
+  depthMm: number,
+  lifeMin: number,
+  record?: Recorder,
+): CorrectedSpeed {
   const { feed, depth, life } = EXPONENTS[toolMaterial];
   const feedFactor = within((reference.feedRefMmPerRev / feedMmPerRev) ** feed, FACTOR_CAP);
   const depthFactor = within((reference.depthRefMm / depthMm) ** depth, FACTOR_CAP);
   const lifeFactor = within((reference.lifeRefMin / lifeMin) ** life, FACTOR_CAP);
   const product = within(feedFactor * depthFactor * lifeFactor, PRODUCT_CAP);
   const speedMPerMin = reference.speedMPerMin * product;
-  record?.({ code: 'cutting.correctedSpeed', values: { referenceMPerMin: reference.speedMPerMin, feedFactor, depthFactor, lifeFactor, product, speedMPerMin }, source: 'extended tool-life equation' });
+  record?.({
+    code: 'cutting.correctedSpeed',
+    values: { referenceMPerMin: reference.speedMPerMin, feedFactor, depthFactor, lifeFactor, product, speedMPerMin },
+    source: 'extended tool-life equation',
+  });
   return { speedMPerMin, feedFactor, depthFactor, lifeFactor, product };
 }

@@ -20,5 +20,7 @@ export function thinnestChipMm(edgeRadiusMm: number): number {
 
 /** Shallowest cut that a nose does not push away, mm on radius. @source about a third of an insert's nose radius; keen HSS cuts by its edge */
 export function shallowestCutMm(material: 'hss' | 'carbide', noseRadiusMm: number, edgeRadiusMm: number): number {
-  return material === 'carbide' ? Math.max(noseRadiusMm / 3, thinnestChipMm(edgeRadiusMm)) : Math.max(0.02, thinnestChipMm(edgeRadiusMm));
+  return material === 'carbide'
+    ? Math.max(noseRadiusMm / 3, thinnestChipMm(edgeRadiusMm))
+    : Math.max(0.02, thinnestChipMm(edgeRadiusMm));
 }

@@ -17,9 +17,13 @@ export interface CutGeometry {
 }
 
 /** Width b and thickness h of the chip, mm. @source straight edge: b = d/sin κ, h = f·sin κ; on the nose: b = r·arccos(1−d/r), h = f·d/b */
-export function chipSize({ depthMm, feedMmPerRev, kappaDeg, noseRadiusMm }: CutGeometry): { widthMm: number; thicknessMm: number } {
+export function chipSize({ depthMm, feedMmPerRev, kappaDeg, noseRadiusMm }: CutGeometry): {
+  widthMm: number;
+  thicknessMm: number;
+} {
   const sin = Math.sin(radians(kappaDeg));
-  if (depthMm >= noseRadiusMm * (1 - Math.cos(radians(kappaDeg)))) return { widthMm: depthMm / sin, thicknessMm: feedMmPerRev * sin };
+  if (depthMm >= noseRadiusMm * (1 - Math.cos(radians(kappaDeg))))
+    return { widthMm: depthMm / sin, thicknessMm: feedMmPerRev * sin };
   const widthMm = noseRadiusMm * Math.acos(1 - depthMm / noseRadiusMm);
   return { widthMm, thicknessMm: (feedMmPerRev * depthMm) / widthMm };
 }
@@ -34,12 +38,27 @@ export interface CutForces {
  * Forces of a turning cut, N, for a worn edge.
  * @source Kienzle: Fc = kc1.1·b·h^(1−mc), times 1.3 for wear and 1.15 for high-speed steel; radial and feed force 0.4·Fc
  */
-export function cutForces(material: Pick<Material, 'kc11NPerMm2' | 'mc'>, toolMaterial: ToolMaterial, cut: CutGeometry, record?: Recorder): CutForces {
+export function cutForces(
+  material: Pick<Material, 'kc11NPerMm2' | 'mc'>,
+  toolMaterial: ToolMaterial,
+  cut: CutGeometry,
+  record?: Recorder,
+): CutForces {
   const { widthMm, thicknessMm } = chipSize(cut);
   const cuttingN = material.kc11NPerMm2 * widthMm * thicknessMm ** (1 - material.mc) * WEAR * TOOL[toolMaterial];
   record?.({
     code: 'cutting.force',
-    values: { kc11NPerMm2: material.kc11NPerMm2, mc: material.mc, widthMm, thicknessMm, wear: WEAR, tool: TOOL[toolMaterial], cuttingN, radialShare: RADIAL_SHARE, radialN: cuttingN * RADIAL_SHARE },
+    values: {
+      kc11NPerMm2: material.kc11NPerMm2,
+      mc: material.mc,
+      widthMm,
+      thicknessMm,
+      wear: WEAR,
+      tool: TOOL[toolMaterial],
+      cuttingN,
+      radialShare: RADIAL_SHARE,
+      radialN: cuttingN * RADIAL_SHARE,
+    },
     source: 'Kienzle',
   });
   return { cuttingN, radialN: cuttingN * RADIAL_SHARE, feedN: cuttingN * FEED_SHARE };

@@ -22,6 +22,10 @@ export function decide(sizeMm: number, uncertaintyMm: number, limits: Limits, re
   const fits = sizeMm <= upperMm - uncertaintyMm + 1e-9 && sizeMm >= lowerMm + uncertaintyMm - 1e-9;
   const out = sizeMm > upperMm + uncertaintyMm + 1e-9 || sizeMm < lowerMm - uncertaintyMm - 1e-9;
   const verdict = fits ? 'fits' : out ? 'doesNotFit' : 'cannotSay';
-  record?.({ code: 'gauge.decide', values: { sizeMm, uncertaintyMm, lowerMm, upperMm, verdict }, source: 'ISO 14253-1' });
+  record?.({
+    code: 'gauge.decide',
+    values: { sizeMm, uncertaintyMm, lowerMm, upperMm, verdict },
+    source: 'ISO 14253-1',
+  });
   return { verdict, side };
 }

@@ -27,8 +27,14 @@ export function fitness(toleranceMm: number, uncertaintyMm: number): Fitness {
 }
 
 /** The coarsest instrument that is good enough for the size, or the finest there is; undefined when none reaches the size. */
-export function chooseInstrument(instruments: readonly Instrument[], sizeMm: number, toleranceMm: number): Instrument | undefined {
-  const reaching = instruments.filter((i) => i.fromMm <= sizeMm && sizeMm <= i.toMm && i.kind !== 'indicator').sort((a, b) => b.uncertaintyMm - a.uncertaintyMm);
+export function chooseInstrument(
+  instruments: readonly Instrument[],
+  sizeMm: number,
+  toleranceMm: number,
+): Instrument | undefined {
+  const reaching = instruments
+    .filter((i) => i.fromMm <= sizeMm && sizeMm <= i.toMm && i.kind !== 'indicator')
+    .sort((a, b) => b.uncertaintyMm - a.uncertaintyMm);
   const good = reaching.find((i) => fitness(toleranceMm, i.uncertaintyMm) === 'good');
   return good ?? reaching.at(-1);
 }

@@ -31,38 +31,106 @@ export function usualGripMm(diameterMm: number, jawLengthMm: number): number {
  * On spare stock: finished + facing both ends + cutting off + clearance to the jaws + grip. On the part: finished + facing both ends.
  * @returns the lines, their exact sum in mm, and the grip
  */
-export function blankFor(part: Part, diameterMm: number, choice: HoldChoice, jawLengthMm: number, record?: Recorder): Blank {
+export function blankFor(
+  part: Part,
+  diameterMm: number,
+  choice: HoldChoice,
+  jawLengthMm: number,
+  record?: Recorder,
+): Blank {
   const gripMm = choice.gripMm > 0 ? choice.gripMm : usualGripMm(diameterMm, jawLengthMm);
   const ends: BlankLine[] = [
     { part: 'finished', mm: part.lengthMm },
     { part: 'faceTail', mm: choice.faceTailMm },
     { part: 'faceHead', mm: choice.faceHeadMm },
   ];
-  const spare: BlankLine[] = choice.gripOn === 'spare' ? [{ part: 'kerf', mm: choice.kerfMm }, { part: 'clearance', mm: choice.clearanceMm }, { part: 'grip', mm: gripMm }] : [];
+  const spare: BlankLine[] =
+    choice.gripOn === 'spare'
+      ? [
+          { part: 'kerf', mm: choice.kerfMm },
+          { part: 'clearance', mm: choice.clearanceMm },
+          { part: 'grip', mm: gripMm },
+        ]
+      : [];
   const lines = [...ends, ...spare].filter((line) => line.mm > 0);
   const lengthMm = sum(lines.map((line) => rational(line.mm))).valueOf();
-  record?.({ code: 'hold.blank', values: { ...Object.fromEntries(lines.map((line) => [`${line.part}Mm`, line.mm])), lengthMm } });
+  record?.({
+    code: 'hold.blank',
+    values: { ...Object.fromEntries(lines.map((line) => [`${line.part}Mm`, line.mm])), lengthMm },
+  });
   return { lines, lengthMm, diameterMm, gripMm };
 }
 
 /** Whether the blank goes into this lathe, comes from this bar, and is gripped enough. Paths point into the job. */
-export function checkBlank(part: Part, blank: Blank, barLengthMm: number | undefined, sawKerfMm: number, lathe: Lathe): Problem[] {
+export function checkBlank(
+  part: Part,
+  blank: Blank,
+  barLengthMm: number | undefined,
+  sawKerfMm: number,
+  lathe: Lathe,
+): Problem[] {
   const problems: Problem[] = [];
   const tooLarge = part.features.filter((f) => f.limits.lowerMm > blank.diameterMm);
   for (const feature of tooLarge)
-    problems.push({ code: 'stock.diameterAboveBar', path: ['drawing', 'features', feature.index, 'diameter'], value: feature.diameterMm, limit: blank.diameterMm, unit: 'mm' });
+    problems.push({
+      code: 'stock.diameterAboveBar',
+      path: ['drawing', 'features', feature.index, 'diameter'],
+      value: feature.diameterMm,
+      limit: blank.diameterMm,
+      unit: 'mm',
+    });
   if (barLengthMm !== undefined && blank.lengthMm + sawKerfMm > barLengthMm)
-    problems.push({ code: 'stock.longerThanBar', path: ['stock', 'bar'], value: blank.lengthMm + sawKerfMm, limit: barLengthMm, unit: 'mm' });
+    problems.push({
+      code: 'stock.longerThanBar',
+      path: ['stock', 'bar'],
+      value: blank.lengthMm + sawKerfMm,
+      limit: barLengthMm,
+      unit: 'mm',
+    });
   // what is gripped may reach back into the spindle when it goes through the bore
   const throughBore = blank.diameterMm <= lathe.spindleBoreMm ? blank.gripMm : 0;
   if (blank.lengthMm - throughBore > lathe.betweenCentresMm)
-    problems.push({ code: 'hold.longerThanLathe', path: ['hold', 'lathe'], value: blank.lengthMm, limit: lathe.betweenCentresMm, unit: 'mm' });
+    problems.push({
+      code: 'hold.longerThanLathe',
+      path: ['hold', 'lathe'],
+      value: blank.lengthMm,
+      limit: lathe.betweenCentresMm,
+      unit: 'mm',
+    });
   if (blank.diameterMm > lathe.swingOverCrossSlideMm)
-    problems.push({ code: 'hold.swing', path: ['stock', 'diameter'], value: blank.diameterMm, limit: lathe.swingOverCrossSlideMm, unit: 'mm' });
+    problems.push({
+      code: 'hold.swing',
+      path: ['stock', 'diameter'],
+      value: blank.diameterMm,
+      limit: lathe.swingOverCrossSlideMm,
+      unit: 'mm',
+    });
   if (blank.diameterMm > lathe.chuck.jawsGripUpToMm)
-    problems.push({ code: 'hold.jaws', path: ['stock', 'diameter'], value: blank.diameterMm, limit: lathe.chuck.jawsGripUpToMm, unit: 'mm' });
+    problems.push({
+      code: 'hold.jaws',
+      path: ['stock', 'diameter'],
+      value: blank.diameterMm,
+      limit: lathe.chuck.jawsGripUpToMm,
+      unit: 'mm',
+    });
   const wantedMm = Math.max(SHORTEST_GRIP_MM, blank.diameterMm / 2);
-  if (blank.gripMm < wantedMm) problems.push({ code: 'hold.shortGrip', path: ['hold', 'gripMm'], value: blank.gripMm, limit: wantedMm, unit: 'mm', severity: 'warning' });
-  if (blank.gripMm > lathe.chuck.jawLengthMm) problems.push({ code: 'hold.longGrip', path: ['hold', 'gripMm'], value: blank.gripMm, limit: lathe.chuck.jawLengthMm, unit: 'mm', severity: 'warning' });
+  if (blank.gripMm < wantedMm)
+    problems.push({
+      code: 'hold.shortGrip',
+      path: ['hold', 'gripMm'],
+      value: blank.gripMm,
+      limit: wantedMm,
+      unit: 'mm',
+      severity: 'warning',
+    });
+  if (blank.gripMm > lathe.chuck.jawLengthMm)
+    problems.push({
+      code: 'hold.longGrip',
+      path: ['hold', 'gripMm'],
+      value: blank.gripMm,
+      limit: lathe.chuck.jawLengthMm,
+      unit: 'mm',
+      severity: 'warning',
+    });
   return problems;
 }

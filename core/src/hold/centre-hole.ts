@@ -17,5 +17,7 @@ export function centreHole(pilotMm: number): CentreHole | undefined {
  */
 export function centreHoleFor(stockMm: number, endDiameterMm: number): CentreHole | undefined {
   const wanted = centreHoleRows.findIndex((row) => stockMm <= row.shaftUpToMm);
-  return centreHoleRows.slice(0, wanted < 0 ? undefined : wanted + 1).findLast((row) => row.mouthMm <= 0.6 * endDiameterMm);
+  return centreHoleRows
+    .slice(0, wanted < 0 ? undefined : wanted + 1)
+    .findLast((row) => row.mouthMm <= 0.6 * endDiameterMm);
 }

@@ -22,14 +22,30 @@ export interface Holding {
 
 /** Places the blank in the jaws and says whether a tail centre is wanted. zPart 0 is the part's left end. */
 export function holdingFor(part: Part, blank: Blank, choice: HoldChoice, record?: Recorder): Holding {
-  const jawsMm = choice.gripOn === 'spare' ? -(choice.faceHeadMm + choice.kerfMm + choice.clearanceMm) : blank.gripMm - choice.faceHeadMm;
+  const jawsMm =
+    choice.gripOn === 'spare'
+      ? -(choice.faceHeadMm + choice.kerfMm + choice.clearanceMm)
+      : blank.gripMm - choice.faceHeadMm;
   const rawEndMm = part.lengthMm + choice.faceTailMm;
   const overhangMm = rawEndMm - jawsMm;
   const overhangDiameters = overhangMm / blank.diameterMm;
-  const method = choice.method === 'auto' ? (overhangDiameters > FREE_DIAMETERS ? 'chuckAndCentre' : 'chuck') : choice.method;
+  const method =
+    choice.method === 'auto' ? (overhangDiameters > FREE_DIAMETERS ? 'chuckAndCentre' : 'chuck') : choice.method;
   const why = choice.method !== 'auto' ? 'chosen' : method === 'chuck' ? 'shortOverhang' : 'longOverhang';
-  record?.({ code: 'hold.overhang', values: { overhangMm, diameterMm: blank.diameterMm, overhangDiameters, freeDiameters: FREE_DIAMETERS, method } });
-  return { method, why, jawsMm, rawEndMm, overhangMm, overhangDiameters, wantsRest: overhangDiameters > REST_DIAMETERS, gripMm: blank.gripMm };
+  record?.({
+    code: 'hold.overhang',
+    values: { overhangMm, diameterMm: blank.diameterMm, overhangDiameters, freeDiameters: FREE_DIAMETERS, method },
+  });
+  return {
+    method,
+    why,
+    jawsMm,
+    rawEndMm,
+    overhangMm,
+    overhangDiameters,
+    wantsRest: overhangDiameters > REST_DIAMETERS,
+    gripMm: blank.gripMm,
+  };
 }
 
 /** Why a feature, a face or an edge cannot be turned in this holding. */
@@ -48,7 +64,13 @@ export interface Reach {
  * What can be turned from the tailstock end: features no smaller than everything between them and the tail, and clear of the jaws.
  * @param clearanceMm free distance that the tool keeps from the jaws
  */
-export function reachFromTail(part: Part, holding: Holding, stockMm: number, clearanceMm: number, gripOn: HoldChoice['gripOn']): Reach {
+export function reachFromTail(
+  part: Part,
+  holding: Holding,
+  stockMm: number,
+  clearanceMm: number,
+  gripOn: HoldChoice['gripOn'],
+): Reach {
   const reachable: Turned[] = [];
   const waiting: Waiting[] = [];
   let largestMm = 0;
@@ -56,8 +78,10 @@ export function reachFromTail(part: Part, holding: Holding, stockMm: number, cle
     const blocked = feature.diameterMm < largestMm - 1e-9;
     largestMm = Math.max(largestMm, feature.diameterMm);
     if (blocked) waiting.push({ what: 'feature', featureId: feature.id, why: 'behindLarger' });
-    else if (feature.zFromMm < holding.jawsMm + Math.min(clearanceMm, 1)) waiting.push({ what: 'feature', featureId: feature.id, why: 'inJaws' });
-    else if (feature.diameterMm >= stockMm - 1e-9) waiting.push({ what: 'feature', featureId: feature.id, why: 'asBar' });
+    else if (feature.zFromMm < holding.jawsMm + Math.min(clearanceMm, 1))
+      waiting.push({ what: 'feature', featureId: feature.id, why: 'inJaws' });
+    else if (feature.diameterMm >= stockMm - 1e-9)
+      waiting.push({ what: 'feature', featureId: feature.id, why: 'asBar' });
     else reachable.push(feature);
     if (feature.left) waiting.push({ what: 'leftEdge', featureId: feature.id, why: 'otherEnd' });
   }

@@ -15,4 +15,12 @@ export const holdChoiceSchema = z.strictObject({
 export type HoldChoice = z.infer<typeof holdChoiceSchema>;
 
 /** The usual way: three-jaw on spare stock, 5 clear of the jaws, 1 to face at each end, 3 for the saw. */
-export const usualHold: HoldChoice = { method: 'auto', gripOn: 'spare', gripMm: 0, clearanceMm: 5, faceTailMm: 1, faceHeadMm: 1, kerfMm: 3 };
+export const usualHold: HoldChoice = {
+  method: 'auto',
+  gripOn: 'spare',
+  gripMm: 0,
+  clearanceMm: 5,
+  faceTailMm: 1,
+  faceHeadMm: 1,
+  kerfMm: 3,
+};

@@ -9,10 +9,19 @@ export function checkLathe(lathe: Lathe): Problem[] {
     for (const control of lathe.spindle.controls) {
       const position = setting.at[control.id];
       if (position === undefined || !control.positions.includes(position))
-        problems.push({ code: 'lathe.noSuchPosition', path: ['spindle', 'settings', i, 'at', control.id], value: position ?? '' });
+        problems.push({
+          code: 'lathe.noSuchPosition',
+          path: ['spindle', 'settings', i, 'at', control.id],
+          value: position ?? '',
+        });
     }
     if (setting.kind === 'stepless' && setting.minRpm >= setting.maxRpm)
-      problems.push({ code: 'lathe.rangeReversed', path: ['spindle', 'settings', i], value: setting.minRpm, limit: setting.maxRpm });
+      problems.push({
+        code: 'lathe.rangeReversed',
+        path: ['spindle', 'settings', i],
+        value: setting.minRpm,
+        limit: setting.maxRpm,
+      });
   }
   return problems;
 }

@@ -1,5 +1,4 @@
-import { decimalsOf, type Rational, rational } from '../quantity/index.ts';
-import { MM_PER_IN } from '../quantity/index.ts';
+import { decimalsOf, MM_PER_IN, type Rational, rational } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { Dial } from './schema.ts';
 
@@ -15,7 +14,11 @@ export interface DialScale {
 export function dialScale(dial: Dial): DialScale {
   const travel = rational(dial.travelPerTurn).div(dial.divisions);
   const lineNumber = dial.kind === 'diameter' ? travel.mul(2) : travel;
-  return { lineNumber, lineTravelMm: dial.unit === 'in' ? travel.mul(MM_PER_IN) : travel, decimals: decimalsOf(lineNumber.valueOf()) };
+  return {
+    lineNumber,
+    lineTravelMm: dial.unit === 'in' ? travel.mul(MM_PER_IN) : travel,
+    decimals: decimalsOf(lineNumber.valueOf()),
+  };
 }
 
 /** Highest number on the ring plus one line: where it reads nothing again. */
@@ -96,13 +99,22 @@ export function dialMove(dial: Dial, fromLines: number, travelInMm: number, reco
     toLines,
     number: dialNumber(dial, toLines),
     fullTurns: Math.floor(Math.abs(gone) / dial.divisions + 1e-9),
-    rest: (restLines * lineNumber.valueOf()).toFixed(decimals + (Math.abs(restLines - Math.round(restLines)) > 1e-6 ? 1 : 0)),
+    rest: (restLines * lineNumber.valueOf()).toFixed(
+      decimals + (Math.abs(restLines - Math.round(restLines)) > 1e-6 ? 1 : 0),
+    ),
     hand: Math.abs(gone) < 1e-9 ? 'none' : clockwise ? 'clockwise' : 'anticlockwise',
     offByMm: Number((sense * (toLines - wanted) * line).toFixed(9)),
   };
   record?.({
     code: 'lathe.dialMove',
-    values: { travelInMm, lineTravelMm: line, fromNumber: dialNumber(dial, fromLines), toNumber: move.number, fullTurns: move.fullTurns, rest: move.rest },
+    values: {
+      travelInMm,
+      lineTravelMm: line,
+      fromNumber: dialNumber(dial, fromLines),
+      toNumber: move.number,
+      fullTurns: move.fullTurns,
+      rest: move.rest,
+    },
   });
   return move;
 }

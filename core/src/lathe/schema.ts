@@ -29,7 +29,14 @@ export type SpindleSetting = z.infer<typeof spindleSettingSchema>;
 
 const feedSettingSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('marked'), at: atSchema, perRev: typedLengthSchema }),
-  z.strictObject({ kind: z.literal('gears'), at: atSchema, pairs: z.array(z.tuple([z.number().int().min(10).max(200), z.number().int().min(10).max(200)])).min(1).max(4) }),
+  z.strictObject({
+    kind: z.literal('gears'),
+    at: atSchema,
+    pairs: z
+      .array(z.tuple([z.number().int().min(10).max(200), z.number().int().min(10).max(200)]))
+      .min(1)
+      .max(4),
+  }),
 ]);
 export type FeedSetting = z.infer<typeof feedSettingSchema>;
 
@@ -53,7 +60,12 @@ export const dialSchema = z.strictObject({
 export type Dial = z.infer<typeof dialSchema>;
 
 /** A slide without a graduated ring: its place is a scribed line, set by rule. */
-const lineSchema = z.strictObject({ means: z.literal('line'), unit: lengthUnitSchema, resolutionMm: z.number().positive(), travelMm: z.number().positive().max(10_000) });
+const lineSchema = z.strictObject({
+  means: z.literal('line'),
+  unit: lengthUnitSchema,
+  resolutionMm: z.number().positive(),
+  travelMm: z.number().positive().max(10_000),
+});
 export type LineMeans = z.infer<typeof lineSchema>;
 
 /** A lathe as it really is. Lengths in mm; powers in kW; what is engraved in another unit keeps it. */
@@ -71,8 +83,16 @@ export const latheSchema = z.strictObject({
   motorKw: z.number().positive().max(30),
   driveEfficiency: z.number().min(0.3).max(1),
   spindle: z.strictObject({ controls: z.array(controlSchema).max(6), settings: z.array(spindleSettingSchema).max(60) }),
-  feeds: z.strictObject({ controls: z.array(controlSchema).max(6), settings: z.array(feedSettingSchema).max(80), leadscrewLead: typedLengthSchema }),
-  slides: z.strictObject({ crossSlide: dialSchema, carriage: z.discriminatedUnion('means', [dialSchema, lineSchema]), compound: dialSchema }),
+  feeds: z.strictObject({
+    controls: z.array(controlSchema).max(6),
+    settings: z.array(feedSettingSchema).max(80),
+    leadscrewLead: typedLengthSchema,
+  }),
+  slides: z.strictObject({
+    crossSlide: dialSchema,
+    carriage: z.discriminatedUnion('means', [dialSchema, lineSchema]),
+    compound: dialSchema,
+  }),
   chuck: z.strictObject({
     name: z.string().min(1).max(40),
     maxRpm: z.number().positive(),

@@ -39,7 +39,12 @@ export function feedsOf(lathe: Lathe): readonly Feed[] {
   return lathe.feeds.settings
     .map((setting) => {
       const exactMmPerRev = feedOf(setting, lathe);
-      return { setting, exactMmPerRev, mmPerRev: exactMmPerRev.valueOf(), label: positionsLabel(lathe.feeds.controls, setting.at) };
+      return {
+        setting,
+        exactMmPerRev,
+        mmPerRev: exactMmPerRev.valueOf(),
+        label: positionsLabel(lathe.feeds.controls, setting.at),
+      };
     })
     .sort((a, b) => a.mmPerRev - b.mmPerRev);
 }
@@ -47,7 +52,11 @@ export function feedsOf(lathe: Lathe): readonly Feed[] {
 /** Every fixed speed up to the chuck's limit, slowest first; stepless ranges are answered by speedNotAbove. */
 export function fixedSpeeds(lathe: Lathe): readonly Speed[] {
   return lathe.spindle.settings
-    .flatMap((setting) => (setting.kind === 'fixed' ? [{ setting, rpm: setting.rpm, label: positionsLabel(lathe.spindle.controls, setting.at) }] : []))
+    .flatMap((setting) =>
+      setting.kind === 'fixed'
+        ? [{ setting, rpm: setting.rpm, label: positionsLabel(lathe.spindle.controls, setting.at) }]
+        : [],
+    )
     .sort((a, b) => a.rpm - b.rpm);
 }
 

@@ -67,9 +67,32 @@ describe('ISO 286 shafts', () => {
     }
   });
   it('orders the letters: each lies above the one before at every size', () => {
-    const letters = ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h', 'k', 'm', 'n', 'p', 'r', 's', 'u', 'x', 'z', 'za', 'zb', 'zc'];
+    const letters = [
+      'a',
+      'b',
+      'c',
+      'd',
+      'e',
+      'f',
+      'g',
+      'h',
+      'k',
+      'm',
+      'n',
+      'p',
+      'r',
+      's',
+      'u',
+      'x',
+      'z',
+      'za',
+      'zb',
+      'zc',
+    ];
     for (const upTo of SHAFT_RANGES_MM) {
-      const uppers = letters.map((letter) => shaftZone(upTo, letter, 7)).map((zone) => (zone.ok ? zone.upperUm : Number.NaN));
+      const uppers = letters
+        .map((letter) => shaftZone(upTo, letter, 7))
+        .map((zone) => (zone.ok ? zone.upperUm : Number.NaN));
       expect(uppers.every((value, i) => i === 0 || value >= uppers[i - 1]!)).toBe(true);
     }
   });

@@ -4,7 +4,11 @@ import { SHAFT_RANGES_MM, shaftLower, shaftUpper } from './standard/shaft-deviat
 
 export type ZoneResult =
   | { readonly ok: true; readonly upperUm: number; readonly lowerUm: number }
-  | { readonly ok: false; readonly code: 'limit.zoneUnknown' | 'limit.gradeOutside' | 'limit.sizeOutside' | 'limit.zoneNotForSize'; readonly limit?: string };
+  | {
+      readonly ok: false;
+      readonly code: 'limit.zoneUnknown' | 'limit.gradeOutside' | 'limit.sizeOutside' | 'limit.zoneNotForSize';
+      readonly limit?: string;
+    };
 
 /**
  * Standard tolerance of an IT grade, in µm.
@@ -30,8 +34,10 @@ export function itGradeUm(nominalMm: number, grade: number): number | undefined 
  * @example shaftZone(28, 'h', 7) // { ok: true, upperUm: 0, lowerUm: -21 }
  */
 export function shaftZone(nominalMm: number, letter: string, grade: number, record?: Recorder): ZoneResult {
-  if (letter !== 'js' && !(letter in shaftUpper) && !(letter in shaftLower)) return { ok: false, code: 'limit.zoneUnknown', limit: letter };
-  if (!IT_GRADES.includes(grade as (typeof IT_GRADES)[number])) return { ok: false, code: 'limit.gradeOutside', limit: '5…13' };
+  if (letter !== 'js' && !(letter in shaftUpper) && !(letter in shaftLower))
+    return { ok: false, code: 'limit.zoneUnknown', limit: letter };
+  if (!IT_GRADES.includes(grade as (typeof IT_GRADES)[number]))
+    return { ok: false, code: 'limit.gradeOutside', limit: '5…13' };
   const toleranceUm = itGradeUm(nominalMm, grade);
   const range = SHAFT_RANGES_MM.findIndex((upTo) => nominalMm <= upTo);
   if (toleranceUm === undefined || range < 0) return { ok: false, code: 'limit.sizeOutside', limit: '500 mm' };
@@ -48,6 +54,10 @@ export function shaftZone(nominalMm: number, letter: string, grade: number, reco
     upperUm = (letter === 'k' && grade > 7 ? 0 : lowerUm) + toleranceUm;
   }
   const result = { upperUm: upperUm === 0 ? 0 : upperUm, lowerUm: upperUm - toleranceUm };
-  record?.({ code: 'limit.iso286', values: { nominalMm, zone: `${letter}${grade}`, toleranceUm, ...result }, source: 'ISO 286-1' });
+  record?.({
+    code: 'limit.iso286',
+    values: { nominalMm, zone: `${letter}${grade}`, toleranceUm, ...result },
+    source: 'ISO 286-1',
+  });
   return { ok: true, ...result };
 }

@@ -32,7 +32,9 @@ function readGiven(text: string, nominal: Rational, unit: LengthUnit): Given | s
   if (plusMinus) {
     const half = part(plusMinus[1]!, unit);
     if (typeof half === 'string') return half;
-    return half.compare(0) <= 0 ? 'limit.noTolerance' : { upper: nominal.add(half), lower: nominal.sub(half), how: 'plusMinus' };
+    return half.compare(0) <= 0
+      ? 'limit.noTolerance'
+      : { upper: nominal.add(half), lower: nominal.sub(half), how: 'plusMinus' };
   }
   // a slash inside a fraction has digits close on both sides; limits are split at the last slash or blank before a sign
   const pair = /^([+-]?[^/]+?)\s*(?:\/\s*|\s+(?=[+-]))([+-]?[^/]+)$/.exec(text);
@@ -42,7 +44,11 @@ function readGiven(text: string, nominal: Rational, unit: LengthUnit): Given | s
   if (typeof first === 'string') return first;
   if (typeof second === 'string') return second;
   const sizes = !/[+-]/.test(text) && first.compare(nominal.div(2)) > 0 && second.compare(nominal.div(2)) > 0;
-  return { upper: sizes ? first : nominal.add(first), lower: sizes ? second : nominal.add(second), how: sizes ? 'sizes' : 'deviations' };
+  return {
+    upper: sizes ? first : nominal.add(first),
+    lower: sizes ? second : nominal.add(second),
+    how: sizes ? 'sizes' : 'deviations',
+  };
 }
 
 /**
@@ -55,7 +61,13 @@ function readGiven(text: string, nominal: Rational, unit: LengthUnit): Given | s
  * @returns limits in mm, upper above lower, or the fault
  * @example parseLimits('h7', rational(28), 'mm', 'm') // { ok: true, limits: { upperMm: 28, lowerMm: 27.979, how: 'zone' } }
  */
-export function parseLimits(text: string, nominal: Rational, unit: LengthUnit, generalClass: GeneralClass, record?: Recorder): ParsedLimits {
+export function parseLimits(
+  text: string,
+  nominal: Rational,
+  unit: LengthUnit,
+  generalClass: GeneralClass,
+  record?: Recorder,
+): ParsedLimits {
   const typed = text.trim().replaceAll('−', '-');
   const nominalMm = nominal.valueOf();
   if (text.length > 64) return { ok: false, code: 'length.tooLong', value: text.slice(0, 64) };
@@ -69,9 +81,14 @@ export function parseLimits(text: string, nominal: Rational, unit: LengthUnit, g
   if (zone) {
     const found = shaftZone(nominalMm, zone[1]!, Number(zone[2]), record);
     if (!found.ok) return { ok: false, code: found.code, value: typed, limit: found.limit };
-    return made({ upper: nominal.add(rational(found.upperUm).div(1000)), lower: nominal.add(rational(found.lowerUm).div(1000)), how: 'zone' });
+    return made({
+      upper: nominal.add(rational(found.upperUm).div(1000)),
+      lower: nominal.add(rational(found.lowerUm).div(1000)),
+      how: 'zone',
+    });
   }
-  if (/^[a-z]{1,2}\s?\d{1,2}$/i.test(typed)) return { ok: false, code: /^[A-Z]/.test(typed) ? 'limit.holeZone' : 'limit.zoneUnknown', value: typed };
+  if (/^[a-z]{1,2}\s?\d{1,2}$/i.test(typed))
+    return { ok: false, code: /^[A-Z]/.test(typed) ? 'limit.holeZone' : 'limit.zoneUnknown', value: typed };
   const given = readGiven(typed, nominal, unit);
   if (typeof given === 'string') return { ok: false, code: given, value: typed };
   if (given.upper.compare(given.lower) < 0) return { ok: false, code: 'limit.reversed', value: typed };
@@ -93,4 +110,3 @@ export function middleMm(limits: Limits): number {
 export function toleranceMm(limits: Limits): number {
   return limits.upperMm - limits.lowerMm;
 }
-

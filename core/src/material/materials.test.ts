@@ -18,6 +18,7 @@ describe('materials', () => {
     }
   });
   it('warns of fire for magnesium and titanium', () => {
-    for (const id of ['magnesium-alloy', 'titanium-alloy']) expect(materials.find((m) => m.id === id)?.cautions).toContain('burningChips');
+    for (const id of ['magnesium-alloy', 'titanium-alloy'])
+      expect(materials.find((m) => m.id === id)?.cautions).toContain('burningChips');
   });
 });

@@ -18,7 +18,10 @@ describe('deflection', () => {
   it('gives the published bar in chuck and tail centre', () => {
     expect(deflectionMm(uniform(12, 180), 20, 60, true)).toBeCloseTo(0.000583331263532, 11);
   });
-  const lengths = fc.array(fc.record({ lengthMm: fc.integer({ min: 5, max: 90 }), diameterMm: fc.integer({ min: 6, max: 60 }) }), { minLength: 1, maxLength: 8 });
+  const lengths = fc.array(
+    fc.record({ lengthMm: fc.integer({ min: 5, max: 90 }), diameterMm: fc.integer({ min: 6, max: 60 }) }),
+    { minLength: 1, maxLength: 8 },
+  );
   it('agrees with a slow numeric integral on stepped shafts, with and without the centre', () => {
     fc.assert(
       fc.property(lengths, fc.double({ min: 0.05, max: 0.95, noNaN: true }), fc.boolean(), (steps, share, centre) => {
@@ -50,7 +53,10 @@ describe('deflection', () => {
       fc.property(lengths, fc.double({ min: 0, max: 1, noNaN: true }), (steps, share) => {
         const shaft = shaftOf(steps, 207);
         const a = shaft.lengthMm * share;
-        return deflectionMm(shaft, a, 100, true) <= deflectionMm(shaft, a, 100, false) + 1e-12 && deflectionMm(shaft, a, 200, false) >= deflectionMm(shaft, a, 100, false);
+        return (
+          deflectionMm(shaft, a, 100, true) <= deflectionMm(shaft, a, 100, false) + 1e-12 &&
+          deflectionMm(shaft, a, 200, false) >= deflectionMm(shaft, a, 100, false)
+        );
       }),
     );
   });

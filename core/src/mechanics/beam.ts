@@ -24,7 +24,11 @@ export interface Shaft {
 }
 
 function stepSums(fromMm: number, toMm: number, momentMm4: number): [number, number, number] {
-  return [(toMm - fromMm) / momentMm4, (toMm ** 2 - fromMm ** 2) / (2 * momentMm4), (toMm ** 3 - fromMm ** 3) / (3 * momentMm4)];
+  return [
+    (toMm - fromMm) / momentMm4,
+    (toMm ** 2 - fromMm ** 2) / (2 * momentMm4),
+    (toMm ** 3 - fromMm ** 3) / (3 * momentMm4),
+  ];
 }
 
 /** Prepares a shaft for deflection questions. @param lengths from the fixed end outwards, each longer than 0 */
@@ -72,7 +76,13 @@ function cantileverPerN(shaft: Shaft, aMm: number): number {
  * @param tailCentre true when a centre supports the far end
  * @source Mohr's integral with one redundant support; uniform bar: F·a³/(3EI), F·a³b²(3L+b)/(12EI·L³)
  */
-export function deflectionMm(shaft: Shaft, aMm: number, forceN: number, tailCentre: boolean, record?: Recorder): number {
+export function deflectionMm(
+  shaft: Shaft,
+  aMm: number,
+  forceN: number,
+  tailCentre: boolean,
+  record?: Recorder,
+): number {
   const free = cantileverPerN(shaft, aMm);
   let perN = free;
   if (tailCentre) {
@@ -85,12 +95,28 @@ export function deflectionMm(shaft: Shaft, aMm: number, forceN: number, tailCent
     perN = free - (cross * cross) / tail;
   }
   const deflection = Math.max(0, perN * forceN);
-  record?.({ code: tailCentre ? 'mechanics.chuckCentre' : 'mechanics.cantilever', values: { forceN, aMm, lengthMm: shaft.lengthMm, modulusGPa: shaft.modulusMPa / 1000, deflectionMm: deflection, diameterErrorMm: 2 * deflection } });
+  record?.({
+    code: tailCentre ? 'mechanics.chuckCentre' : 'mechanics.cantilever',
+    values: {
+      forceN,
+      aMm,
+      lengthMm: shaft.lengthMm,
+      modulusGPa: shaft.modulusMPa / 1000,
+      deflectionMm: deflection,
+      diameterErrorMm: 2 * deflection,
+    },
+  });
   return deflection;
 }
 
 /** Deflection of a uniform bar between two centres at the tool, mm. @source F·a²b²/(3EI·L) */
-export function betweenCentresMm(forceN: number, diameterMm: number, lengthMm: number, aMm: number, modulusGPa: number): number {
+export function betweenCentresMm(
+  forceN: number,
+  diameterMm: number,
+  lengthMm: number,
+  aMm: number,
+  modulusGPa: number,
+): number {
   const b = lengthMm - aMm;
   return (forceN * aMm ** 2 * b ** 2) / (3 * modulusGPa * 1000 * secondMomentMm4(diameterMm) * lengthMm);
 }

@@ -13,9 +13,29 @@ const GRIP_SHARE = 0.5;
  * @param jawForceN sum over the jaws
  * @source friction: √((Fc·D/d)² + Ff²) ≤ μ·F·share
  */
-export function gripUse(cuttingForceN: number, feedForceN: number, cutDiameterMm: number, gripDiameterMm: number, jawForceN: number, record?: Recorder): number {
+export function gripUse(
+  cuttingForceN: number,
+  feedForceN: number,
+  cutDiameterMm: number,
+  gripDiameterMm: number,
+  jawForceN: number,
+  record?: Recorder,
+): number {
   const atJawsN = Math.hypot((cuttingForceN * cutDiameterMm) / gripDiameterMm, feedForceN);
   const holdsN = JAW_FRICTION * jawForceN * GRIP_SHARE;
-  record?.({ code: 'mechanics.grip', values: { cuttingForceN, feedForceN, cutDiameterMm, gripDiameterMm, atJawsN, jawForceN, friction: JAW_FRICTION, share: GRIP_SHARE, holdsN } });
+  record?.({
+    code: 'mechanics.grip',
+    values: {
+      cuttingForceN,
+      feedForceN,
+      cutDiameterMm,
+      gripDiameterMm,
+      atJawsN,
+      jawForceN,
+      friction: JAW_FRICTION,
+      share: GRIP_SHARE,
+      holdsN,
+    },
+  });
   return atJawsN / holdsN;
 }

@@ -38,7 +38,18 @@ export type Drawing = z.infer<typeof drawingSchema>;
 /** A feature with nothing typed yet, in the drawing's unit. */
 export function emptyFeature(id: string, unit: Drawing['unit']): Feature {
   const blank = { text: '', unit };
-  return { id, kind: 'cylinder', name: '', diameter: blank, limits: '', length: blank, lengthLimits: '', finish: '', faceFinish: '', edges: { left: '', right: '' } };
+  return {
+    id,
+    kind: 'cylinder',
+    name: '',
+    diameter: blank,
+    limits: '',
+    length: blank,
+    lengthLimits: '',
+    finish: '',
+    faceFinish: '',
+    edges: { left: '', right: '' },
+  };
 }
 
 /** A drawing with no feature yet. */

@@ -6,7 +6,9 @@ export interface Chamfer {
   readonly angleDeg: number;
   readonly depthMm: number;
 }
-export type ReadEdge = { readonly ok: true; readonly chamfer: Chamfer | undefined } | { readonly ok: false; readonly code: string };
+export type ReadEdge =
+  | { readonly ok: true; readonly chamfer: Chamfer | undefined }
+  | { readonly ok: false; readonly code: string };
 
 /**
  * Reads an edge: nothing (edge only broken), `1`, `1x45`, `0.5×30°`.
@@ -18,9 +20,13 @@ export function readEdge(text: string, unit: LengthUnit): ReadEdge {
   const [size = '', angle, more] = clean.split(/\s*[x×]\s*/i);
   const read = parseLength(size, unit);
   if (!read.ok) return { ok: false, code: read.code };
-  if (more !== undefined || (angle !== undefined && !/^\d{1,2}(\.\d+)?°?$/.test(angle))) return { ok: false, code: 'edge.notAnEdge' };
+  if (more !== undefined || (angle !== undefined && !/^\d{1,2}(\.\d+)?°?$/.test(angle)))
+    return { ok: false, code: 'edge.notAnEdge' };
   const angleDeg = angle === undefined ? 45 : Number(angle.replace('°', ''));
   if (angleDeg < 5 || angleDeg > 85) return { ok: false, code: 'edge.angle' };
   const lengthMm = read.mm.valueOf();
-  return { ok: true, chamfer: { lengthMm, angleDeg, depthMm: Number((lengthMm * Math.tan(radians(angleDeg))).toFixed(9)) } };
+  return {
+    ok: true,
+    chamfer: { lengthMm, angleDeg, depthMm: Number((lengthMm * Math.tan(radians(angleDeg))).toFixed(9)) },
+  };
 }

@@ -1,5 +1,18 @@
 /** Grades of ISO 1302 roughness, µm Ra. source: ISO 1302 N-grades; provenance: recalled */
-const N_GRADES: Readonly<Record<string, number>> = { N1: 0.025, N2: 0.05, N3: 0.1, N4: 0.2, N5: 0.4, N6: 0.8, N7: 1.6, N8: 3.2, N9: 6.3, N10: 12.5, N11: 25, N12: 50 };
+const N_GRADES: Readonly<Record<string, number>> = {
+  N1: 0.025,
+  N2: 0.05,
+  N3: 0.1,
+  N4: 0.2,
+  N5: 0.4,
+  N6: 0.8,
+  N7: 1.6,
+  N8: 3.2,
+  N9: 6.3,
+  N10: 12.5,
+  N11: 25,
+  N12: 50,
+};
 
 /** Finish of a surface that asks for none: an ordinary turned one, µm Ra. */
 export const USUAL_RA_UM = 3.2;

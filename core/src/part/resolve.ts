@@ -40,7 +40,14 @@ function size(typed: TypedLength, path: Path, problems: Problem[]): Rational | u
   return undefined;
 }
 
-function limitsOf(text: string, nominal: Rational, typed: TypedLength, drawing: Drawing, path: Path, problems: Problem[]): Limits | undefined {
+function limitsOf(
+  text: string,
+  nominal: Rational,
+  typed: TypedLength,
+  drawing: Drawing,
+  path: Path,
+  problems: Problem[],
+): Limits | undefined {
   // where the standard names no general tolerance the drawing must: a tenth stands in for the picture until it does
   const read = parseLimits(text, nominal, typed.unit, drawing.generalClass);
   if (read.ok) return read.limits;
@@ -48,7 +55,13 @@ function limitsOf(text: string, nominal: Rational, typed: TypedLength, drawing: 
   return undefined;
 }
 
-function chamferOf(feature: Feature, side: 'left' | 'right', radiusMm: number, path: Path, problems: Problem[]): Chamfer | undefined {
+function chamferOf(
+  feature: Feature,
+  side: 'left' | 'right',
+  radiusMm: number,
+  path: Path,
+  problems: Problem[],
+): Chamfer | undefined {
   const read = readEdge(feature.edges[side], feature.length.unit);
   if (!read.ok) {
     problems.push({ code: read.code, path, value: feature.edges[side] });
@@ -78,22 +91,41 @@ export function resolveDrawing(drawing: Drawing): Resolved {
     const raUm = readFinish(feature.finish);
     const faceRaUm = readFinish(feature.faceFinish);
     if (raUm === undefined) problems.push({ code: 'finish.unknown', path: at('finish'), value: feature.finish });
-    if (faceRaUm === undefined) problems.push({ code: 'finish.unknown', path: at('faceFinish'), value: feature.faceFinish });
+    if (faceRaUm === undefined)
+      problems.push({ code: 'finish.unknown', path: at('faceFinish'), value: feature.faceFinish });
     if (length) lengths.push(length);
     if (!diameter || !length) continue;
     const limits = limitsOf(feature.limits, diameter, feature.diameter, drawing, at('limits'), problems);
     const lengthLimits = limitsOf(feature.lengthLimits, length, feature.length, drawing, at('lengthLimits'), problems);
-    const nominal = (value: Rational): Limits => ({ upperMm: value.valueOf(), lowerMm: value.valueOf(), how: 'general' });
+    const nominal = (value: Rational): Limits => ({
+      upperMm: value.valueOf(),
+      lowerMm: value.valueOf(),
+      how: 'general',
+    });
     const radiusMm = diameter.valueOf() / 2;
     const left = chamferOf(feature, 'left', radiusMm, at('edges', 'left'), problems);
     const right = chamferOf(feature, 'right', radiusMm, at('edges', 'right'), problems);
-    if ((left?.lengthMm ?? 0) + (right?.lengthMm ?? 0) > length.valueOf()) problems.push({ code: 'edge.longerThanFeature', path: at('edges', right ? 'right' : 'left'), limit: length.valueOf(), unit: 'mm' });
+    if ((left?.lengthMm ?? 0) + (right?.lengthMm ?? 0) > length.valueOf())
+      problems.push({
+        code: 'edge.longerThanFeature',
+        path: at('edges', right ? 'right' : 'left'),
+        limit: length.valueOf(),
+        unit: 'mm',
+      });
     const zTo = zFrom.add(length);
     features.push({
-      id: feature.id, index, name: feature.name,
-      zFromMm: zFrom.valueOf(), zToMm: zTo.valueOf(), diameterMm: diameter.valueOf(),
-      limits: limits ?? nominal(diameter), lengthLimits: lengthLimits ?? nominal(length),
-      raUm: raUm ?? USUAL_RA_UM, faceRaUm: faceRaUm ?? USUAL_RA_UM, left, right,
+      id: feature.id,
+      index,
+      name: feature.name,
+      zFromMm: zFrom.valueOf(),
+      zToMm: zTo.valueOf(),
+      diameterMm: diameter.valueOf(),
+      limits: limits ?? nominal(diameter),
+      lengthLimits: lengthLimits ?? nominal(length),
+      raUm: raUm ?? USUAL_RA_UM,
+      faceRaUm: faceRaUm ?? USUAL_RA_UM,
+      left,
+      right,
     });
     zFrom = zTo;
   }
@@ -106,7 +138,11 @@ export function resolveDrawing(drawing: Drawing): Resolved {
     if (ids.has(id)) problems.push({ code: 'drawing.sameId', path: ['features', index, 'id'], value: id });
     ids.add(id);
   }
-  return { part: { lengthMm: length.valueOf(), largestMm: Math.max(0, ...features.map((f) => f.diameterMm)), features }, length, problems };
+  return {
+    part: { lengthMm: length.valueOf(), largestMm: Math.max(0, ...features.map((f) => f.diameterMm)), features },
+    length,
+    problems,
+  };
 }
 
 /** A chamfer can only stand on an edge that sticks out: the end of the part, or the larger side of a step. */
@@ -118,7 +154,13 @@ function checkInnerCorners(features: readonly Turned[], problems: Problem[]): vo
       if (!chamfer || !neighbour) continue;
       const stepMm = (feature.diameterMm - neighbour.diameterMm) / 2;
       if (stepMm <= 0) problems.push({ code: 'edge.innerCorner', path: ['features', feature.index, 'edges', side] });
-      else if (chamfer.depthMm > stepMm + 1e-9) problems.push({ code: 'edge.deeperThanStep', path: ['features', feature.index, 'edges', side], limit: stepMm, unit: 'mm' });
+      else if (chamfer.depthMm > stepMm + 1e-9)
+        problems.push({
+          code: 'edge.deeperThanStep',
+          path: ['features', feature.index, 'edges', side],
+          limit: stepMm,
+          unit: 'mm',
+        });
     }
   }
 }
@@ -126,7 +168,15 @@ function checkInnerCorners(features: readonly Turned[], problems: Problem[]): vo
 function checkOverall(drawing: Drawing, length: Rational, problems: Problem[]): void {
   if (drawing.overall.text.trim() === '') return;
   const overall = size(drawing.overall, ['overall'], problems);
-  if (overall && !overall.equals(length)) problems.push({ code: 'drawing.sumDiffers', path: ['overall'], value: length.valueOf(), limit: overall.valueOf(), unit: 'mm', severity: 'warning' });
+  if (overall && !overall.equals(length))
+    problems.push({
+      code: 'drawing.sumDiffers',
+      path: ['overall'],
+      value: length.valueOf(),
+      limit: overall.valueOf(),
+      unit: 'mm',
+      severity: 'warning',
+    });
 }
 
 /** Whether a problem keeps the work from being planned; warnings do not. */

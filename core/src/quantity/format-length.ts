@@ -35,7 +35,8 @@ export function inUnit(mm: Rational, unit: LengthUnit): Rational {
  * @example formatLength(12.5, 'in', 3) // '0.492'
  */
 export function formatLength(valueMm: number | Rational, unit: LengthUnit, decimals: number): string {
-  const value = typeof valueMm === 'number' ? (unit === 'mm' ? valueMm : valueMm / 25.4) : inUnit(valueMm, unit).valueOf();
+  const value =
+    typeof valueMm === 'number' ? (unit === 'mm' ? valueMm : valueMm / 25.4) : inUnit(valueMm, unit).valueOf();
   // toFixed cuts 1.005 short because the float lies below it; a nudge of a part in 10^12 rounds as on paper
   const text = (value + Math.sign(value) * Math.abs(value) * 1e-12).toFixed(decimals);
   return /^-0\.?0*$/.test(text) ? text.slice(1) : text;
@@ -61,7 +62,7 @@ export function shortLength(valueMm: number | Rational, unit: LengthUnit, decima
  * @example inchFraction(34.925, 64) // '1 3/8'
  */
 export function inchFraction(valueMm: number | Rational, denominator: number): string {
-  const parts = Math.round((typeof valueMm === 'number' ? valueMm : valueMm.valueOf()) / 25.4 * denominator);
+  const parts = Math.round(((typeof valueMm === 'number' ? valueMm : valueMm.valueOf()) / 25.4) * denominator);
   const whole = Math.floor(parts / denominator);
   const over = rational(`${parts - whole * denominator}/${denominator}`);
   if (over.equals(0)) return String(whole);

@@ -1,5 +1,14 @@
 export { radians } from './angle.ts';
-export { decimalsOf, drawingDecimals, exactText, formatLength, inchFraction, inUnit, roundToStep, shortLength } from './format-length.ts';
+export {
+  decimalsOf,
+  drawingDecimals,
+  exactText,
+  formatLength,
+  inchFraction,
+  inUnit,
+  roundToStep,
+  shortLength,
+} from './format-length.ts';
 export { type LengthFault, type LengthSign, type LengthUnit, type ParsedLength, parseLength } from './parse-length.ts';
 export { type Problem, under } from './problem.ts';
 export { MM_PER_IN, type Rational, rational, sum } from './rational.ts';

@@ -55,11 +55,16 @@ describe('parseLength', () => {
   });
   it('reads back exactly what exactText wrote, in both units', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 10 ** 7 }), fc.integer({ min: 1, max: 128 }), fc.constantFrom<LengthUnit>('mm', 'in'), (n, d, unit) => {
-        const mm = rational(`${n}/${d * 1000}`);
-        const read = parseLength(exactText(mm, unit), 'mm');
-        return read.ok && read.mm.equals(mm);
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 10 ** 7 }),
+        fc.integer({ min: 1, max: 128 }),
+        fc.constantFrom<LengthUnit>('mm', 'in'),
+        (n, d, unit) => {
+          const mm = rational(`${n}/${d * 1000}`);
+          const read = parseLength(exactText(mm, unit), 'mm');
+          return read.ok && read.mm.equals(mm);
+        },
+      ),
     );
   });
   it('never throws and never returns a number out of range, whatever is typed', () => {

@@ -12,10 +12,18 @@ const TRIED = 6;
  * @param fromMm zPart of that place
  * @param rightMm diameter right of it; undefined: finished diameters all along
  */
-export function workShaft(part: Part, holding: Holding, stockMm: number, modulusGPa: number, fromMm: number, rightMm?: number): Shaft {
+export function workShaft(
+  part: Part,
+  holding: Holding,
+  stockMm: number,
+  modulusGPa: number,
+  fromMm: number,
+  rightMm?: number,
+): Shaft {
   const lengths = [];
   const first = part.features[0];
-  if (holding.jawsMm < 0) lengths.push({ lengthMm: -holding.jawsMm, diameterMm: Math.min(stockMm, first?.diameterMm ?? stockMm) });
+  if (holding.jawsMm < 0)
+    lengths.push({ lengthMm: -holding.jawsMm, diameterMm: Math.min(stockMm, first?.diameterMm ?? stockMm) });
   for (const feature of part.features) {
     const from = Math.max(feature.zFromMm, holding.jawsMm);
     const to = rightMm === undefined ? feature.zToMm : Math.min(feature.zToMm, fromMm);
@@ -28,7 +36,12 @@ export function workShaft(part: Part, holding: Holding, stockMm: number, modulus
 }
 
 /** Largest error of diameter per newton of radial force along a cut, mm/N. zPart limits of the cut. */
-export function worstBendPerN(shaft: Shaft, holding: Holding, zFromMm: number, zToMm: number): { perN: number; aMm: number } {
+export function worstBendPerN(
+  shaft: Shaft,
+  holding: Holding,
+  zFromMm: number,
+  zToMm: number,
+): { perN: number; aMm: number } {
   const centre = holding.method === 'chuckAndCentre';
   let worst = { perN: 0, aMm: 0 };
   for (let i = 0; i < TRIED; i++) {

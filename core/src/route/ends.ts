@@ -1,8 +1,8 @@
 import { chooseSpeed, rpmFor } from '../cutting/index.ts';
 import { centreHole, centreHoleFor } from '../hold/index.ts';
 import type { Chamfer } from '../part/index.ts';
-import { toolFor } from '../tool/index.ts';
 import type { Tool } from '../tool/index.ts';
+import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FitContext } from './fit-cut.ts';
 import type { Operation, Setting } from './plan.ts';
@@ -13,16 +13,29 @@ const CENTRE_SHARE = 0.5;
 const CHAMFER_SHARE = 0.5;
 const HAND_FEED_FACE = 0.1;
 
-function handSetting(context: FitContext, diameterMm: number, share: number, tool: Tool | undefined, feedMmPerRev: number, record?: Recorder): Setting | undefined {
+function handSetting(
+  context: FitContext,
+  diameterMm: number,
+  share: number,
+  tool: Tool | undefined,
+  feedMmPerRev: number,
+  record?: Recorder,
+): Setting | undefined {
   const speedMPerMin = context.input.material.speeds[tool?.material ?? 'hss'].speedMPerMin * share;
   record?.({ code: 'cutting.tableSpeed', values: { speedMPerMin: speedMPerMin / share, share } });
   const chosen = chooseSpeed(context.speeds, rpmFor(speedMPerMin, diameterMm, record), record);
-  return chosen && {
-    rpm: chosen.speed.rpm, idealRpm: chosen.idealRpm, off: chosen.off, reason: chosen.reason,
-    speedLabel: chosen.speed.label, speedAt: chosen.speed.setting.at,
-    cuttingSpeedMPerMin: (Math.PI * diameterMm * chosen.speed.rpm) / 1000,
-    feedMmPerRev,
-  };
+  return (
+    chosen && {
+      rpm: chosen.speed.rpm,
+      idealRpm: chosen.idealRpm,
+      off: chosen.off,
+      reason: chosen.reason,
+      speedLabel: chosen.speed.label,
+      speedAt: chosen.speed.setting.at,
+      cuttingSpeedMPerMin: (Math.PI * diameterMm * chosen.speed.rpm) / 1000,
+      feedMmPerRev,
+    }
+  );
 }
 
 const bare = { passes: [], exceeds: [], schools: [] } as const;
@@ -35,44 +48,128 @@ export function openingOperations(context: FitContext, recorderFor: RecorderFor)
   const facing = toolFor(tools, 'facing');
   const rougher = toolFor(tools, 'rougher');
   const operations: Operation[] = [
-    { ...bare, id: 'mount', kind: 'mount', zFromMm: holding.jawsMm - holding.gripMm, zToMm: holding.jawsMm, minutes: 4, caution: lathe.nose === 'screwed' ? 'gentleStart' : 'keyOut', sizes: { gripMm: holding.gripMm, overhangMm: holding.overhangMm } },
+    {
+      ...bare,
+      id: 'mount',
+      kind: 'mount',
+      zFromMm: holding.jawsMm - holding.gripMm,
+      zToMm: holding.jawsMm,
+      minutes: 4,
+      caution: lathe.nose === 'screwed' ? 'gentleStart' : 'keyOut',
+      sizes: { gripMm: holding.gripMm, overhangMm: holding.overhangMm },
+    },
   ];
   const faceSetting = handSetting(context, stockMm, 1, facing, HAND_FEED_FACE, recorderFor('face'));
   if (hold.faceTailMm > 0 && faceSetting)
-    operations.push({ ...bare, id: 'face', kind: 'face', zFromMm: zEnd, zToMm: zEnd + hold.faceTailMm, toolId: facing?.id, setting: faceSetting, minutes: 1 + stockMm / 2 / (HAND_FEED_FACE * faceSetting.rpm), caution: 'lockCarriage', sizes: { offMm: hold.faceTailMm } });
+    operations.push({
+      ...bare,
+      id: 'face',
+      kind: 'face',
+      zFromMm: zEnd,
+      zToMm: zEnd + hold.faceTailMm,
+      toolId: facing?.id,
+      setting: faceSetting,
+      minutes: 1 + stockMm / 2 / (HAND_FEED_FACE * faceSetting.rpm),
+      caution: 'lockCarriage',
+      sizes: { offMm: hold.faceTailMm },
+    });
   if (holding.method === 'chuckAndCentre') {
     const end = part.features.at(-1);
     const wanted = centreHoleFor(stockMm, end?.diameterMm ?? stockMm);
-    const drills = tools.filter((t) => t.kind === 'centre drill' && (t.sizeMm ?? 0) <= (wanted?.pilotMm ?? 0)).sort((a, b) => (b.sizeMm ?? 0) - (a.sizeMm ?? 0));
+    const drills = tools
+      .filter((t) => t.kind === 'centre drill' && (t.sizeMm ?? 0) <= (wanted?.pilotMm ?? 0))
+      .sort((a, b) => (b.sizeMm ?? 0) - (a.sizeMm ?? 0));
     const owned = drills[0]?.sizeMm;
     const hole = owned === undefined ? wanted : centreHole(owned);
     const mouth = hole?.mouthMm ?? 5;
     const setting = handSetting(context, mouth, CENTRE_SHARE, drills[0], 0.03, recorderFor('centre'));
-    if (setting) operations.push({ ...bare, id: 'centre', kind: 'centre', zFromMm: zEnd - mouth, zToMm: zEnd, toolId: drills[0]?.id, setting, minutes: 3, caution: 'centreOil', sizes: { pilotMm: hole?.pilotMm ?? 0, mouthMm: Number(mouth.toFixed(2)) } });
+    if (setting)
+      operations.push({
+        ...bare,
+        id: 'centre',
+        kind: 'centre',
+        zFromMm: zEnd - mouth,
+        zToMm: zEnd,
+        toolId: drills[0]?.id,
+        setting,
+        minutes: 3,
+        caution: 'centreOil',
+        sizes: { pilotMm: hole?.pilotMm ?? 0, mouthMm: Number(mouth.toFixed(2)) },
+      });
   }
   const touchSetting = handSetting(context, stockMm, 1, rougher, HAND_FEED_FACE, recorderFor('touchOff'));
-  if (touchSetting) operations.push({ ...bare, id: 'touchOff', kind: 'touchOff', zFromMm: zEnd - 6, zToMm: zEnd, toolId: rougher?.id, setting: touchSetting, minutes: 3, caution: 'stopToMeasure', sizes: { longMm: 6 } });
+  if (touchSetting)
+    operations.push({
+      ...bare,
+      id: 'touchOff',
+      kind: 'touchOff',
+      zFromMm: zEnd - 6,
+      zToMm: zEnd,
+      toolId: rougher?.id,
+      setting: touchSetting,
+      minutes: 3,
+      caution: 'stopToMeasure',
+      sizes: { longMm: 6 },
+    });
   return operations;
 }
 
 /** Squaring a shoulder with the cross-slide, fed outwards by hand. `fromMm`: diameter inside, `toMm`: diameter outside. */
-export function shoulderOperation(context: FitContext, level: Level, outsideMm: number, recorderFor: RecorderFor): Operation | undefined {
+export function shoulderOperation(
+  context: FitContext,
+  level: Level,
+  outsideMm: number,
+  recorderFor: RecorderFor,
+): Operation | undefined {
   const tool = toolFor(context.input.tools, 'finisher');
   const setting = handSetting(context, outsideMm, 1, tool, 0.08, recorderFor(`${level.feature.id}-shoulder`));
-  return setting && {
-    ...bare, id: `${level.feature.id}-shoulder`, kind: 'shoulder', featureId: level.feature.id,
-    zFromMm: level.feature.zFromMm, zToMm: level.feature.zFromMm, toolId: tool?.id, setting, minutes: 1.2, caution: 'feedOutwards',
-    sizes: { fromDiameterMm: level.targetMm, toDiameterMm: outsideMm },
-  };
+  return (
+    setting && {
+      ...bare,
+      id: `${level.feature.id}-shoulder`,
+      kind: 'shoulder',
+      featureId: level.feature.id,
+      zFromMm: level.feature.zFromMm,
+      zToMm: level.feature.zFromMm,
+      toolId: tool?.id,
+      setting,
+      minutes: 1.2,
+      caution: 'feedOutwards',
+      sizes: { fromDiameterMm: level.targetMm, toDiameterMm: outsideMm },
+    }
+  );
 }
 
 /** Breaking an edge to its chamfer with a square-set chamfering tool. */
-export function chamferOperation(context: FitContext, level: Level, chamfer: Chamfer, recorderFor: RecorderFor): Operation | undefined {
+export function chamferOperation(
+  context: FitContext,
+  level: Level,
+  chamfer: Chamfer,
+  recorderFor: RecorderFor,
+): Operation | undefined {
   const tool = toolFor(context.input.tools, 'chamfer');
   const { feature } = level;
-  const setting = handSetting(context, feature.diameterMm, CHAMFER_SHARE, tool, 0.05, recorderFor(`${feature.id}-chamfer`));
-  return setting && {
-    ...bare, id: `${feature.id}-chamfer`, kind: 'chamfer', featureId: feature.id, zFromMm: feature.zToMm - chamfer.lengthMm, zToMm: feature.zToMm,
-    toolId: tool?.id, setting, minutes: 1, caution: 'edgesSharp', sizes: { lengthMm: chamfer.lengthMm, angleDeg: chamfer.angleDeg, depthMm: chamfer.depthMm },
-  };
+  const setting = handSetting(
+    context,
+    feature.diameterMm,
+    CHAMFER_SHARE,
+    tool,
+    0.05,
+    recorderFor(`${feature.id}-chamfer`),
+  );
+  return (
+    setting && {
+      ...bare,
+      id: `${feature.id}-chamfer`,
+      kind: 'chamfer',
+      featureId: feature.id,
+      zFromMm: feature.zToMm - chamfer.lengthMm,
+      zToMm: feature.zToMm,
+      toolId: tool?.id,
+      setting,
+      minutes: 1,
+      caution: 'edgesSharp',
+      sizes: { lengthMm: chamfer.lengthMm, angleDeg: chamfer.angleDeg, depthMm: chamfer.depthMm },
+    }
+  );
 }

@@ -1,8 +1,16 @@
-import { chooseSpeed, correctedSpeed, cutForces, cutPowerKw, cuttingSpeedMPerMin, rpmFor, type SpeedTable } from '../cutting/index.ts';
+import {
+  chooseSpeed,
+  correctedSpeed,
+  cutForces,
+  cutPowerKw,
+  cuttingSpeedMPerMin,
+  rpmFor,
+  type SpeedTable,
+} from '../cutting/index.ts';
 import type { Holding } from '../hold/index.ts';
 import { dialScale, type Feed, powerKwAt } from '../lathe/index.ts';
-import { gripUse } from '../mechanics/index.ts';
 import type { Shaft } from '../mechanics/index.ts';
+import { gripUse } from '../mechanics/index.ts';
 import type { Tool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { recordBend, worstBendPerN } from './bending.ts';
@@ -46,27 +54,47 @@ export interface FittedCut {
 
 /** Depths of n passes that end on lines of the dial, sum exactly the stock, and differ by no more than a line. */
 export function passDepths(radialMm: number, count: number, lineMm: number): number[] {
-  const reached = Array.from({ length: count + 1 }, (_, i) => (i === count ? radialMm : Math.round((radialMm * i) / count / lineMm) * lineMm));
+  const reached = Array.from({ length: count + 1 }, (_, i) =>
+    i === count ? radialMm : Math.round((radialMm * i) / count / lineMm) * lineMm,
+  );
   const depths = reached.slice(1).map((end, i) => Number((end - reached[i]!).toFixed(9)));
   return depths.every((d) => d > 0) ? depths : Array.from({ length: count }, () => radialMm / count);
 }
 
 /** One combination of depth, feed and the speed that follows, with what it asks of lathe and work. */
-function evaluate(context: FitContext, wish: CutWish, depthMm: number, feed: Feed | undefined, school: School, bendPerN: { perN: number; aMm: number }, record?: Recorder) {
+function evaluate(
+  context: FitContext,
+  wish: CutWish,
+  depthMm: number,
+  feed: Feed | undefined,
+  school: School,
+  bendPerN: { perN: number; aMm: number },
+  record?: Recorder,
+) {
   const { material, lathe, stockMm } = context.input;
   const { tool } = wish;
   const feedMmPerRev = feed?.mmPerRev ?? HAND_FEED;
   const reference = material.speeds[tool.material];
   const speedMPerMin =
-    school === 'shopRule' ? reference.speedMPerMin : correctedSpeed(reference, tool.material, feedMmPerRev, depthMm, LIFE_MIN[tool.material], record).speedMPerMin;
+    school === 'shopRule'
+      ? reference.speedMPerMin
+      : correctedSpeed(reference, tool.material, feedMmPerRev, depthMm, LIFE_MIN[tool.material], record).speedMPerMin;
   if (school === 'shopRule') record?.({ code: 'cutting.tableSpeed', values: { speedMPerMin } });
   const chosen = chooseSpeed(context.speeds, rpmFor(speedMPerMin, wish.fromMm, record), record);
   if (!chosen) return undefined;
   const actual = cuttingSpeedMPerMin(chosen.speed.rpm, wish.fromMm);
-  const forces = cutForces(material, tool.material, { depthMm, feedMmPerRev, kappaDeg: tool.kappaDeg, noseRadiusMm: tool.noseRadiusMm }, record);
+  const forces = cutForces(
+    material,
+    tool.material,
+    { depthMm, feedMmPerRev, kappaDeg: tool.kappaDeg, noseRadiusMm: tool.noseRadiusMm },
+    record,
+  );
   const powerKw = cutPowerKw(forces.cuttingN, actual);
   const availableKw = powerKwAt(lathe, chosen.speed.setting, chosen.speed.rpm);
-  record?.({ code: 'cutting.power', values: { cuttingN: forces.cuttingN, speedMPerMin: actual, powerKw, availableKw } });
+  record?.({
+    code: 'cutting.power',
+    values: { cuttingN: forces.cuttingN, speedMPerMin: actual, powerKw, availableKw },
+  });
   recordBend(wish.shaft, context.holding, bendPerN.aMm, forces.radialN, record);
   const bendMm = bendPerN.perN * forces.radialN;
   const gripShare = gripUse(forces.cuttingN, forces.feedN, wish.fromMm, stockMm, lathe.chuck.forceN, record);
@@ -94,7 +122,13 @@ function evaluate(context: FitContext, wish: CutWish, depthMm: number, feed: Fee
  * that hold, the quickest. When none holds, the lightest one, with what it exceeds.
  * @returns undefined when the lathe has no speed
  */
-export function fitCut(context: FitContext, wish: CutWish, school: School, fixedPasses?: number, record?: Recorder): FittedCut | undefined {
+export function fitCut(
+  context: FitContext,
+  wish: CutWish,
+  school: School,
+  fixedPasses?: number,
+  record?: Recorder,
+): FittedCut | undefined {
   const radialMm = (wish.fromMm - wish.toMm) / 2;
   const lineMm = dialScale(context.input.lathe.slides.crossSlide).lineTravelMm.valueOf();
   const bendPerN = worstBendPerN(wish.shaft, context.holding, wish.zFromMm, wish.zToMm);
@@ -114,7 +148,14 @@ export function fitCut(context: FitContext, wish: CutWish, school: School, fixed
       if (!tried) return undefined;
       const passMin = lengthMm / (tried.setting.feedMmPerRev * tried.setting.rpm) + HANDLING_MIN;
       const decidedBy = stopper ?? (count === 1 && radialMm < wish.depthCapMm - 1e-9 ? 'stock' : wish.depthCapBy);
-      const fitted = { ...tried, passes: passesOf(wish.fromMm, depths, passMin), decidedBy, minutes: passMin * count, count, feed };
+      const fitted = {
+        ...tried,
+        passes: passesOf(wish.fromMm, depths, passMin),
+        decidedBy,
+        minutes: passMin * count,
+        count,
+        feed,
+      };
       if (tried.exceeds.length === 0) {
         if (!best || fitted.minutes < best.minutes) best = fitted;
         break;
@@ -127,7 +168,8 @@ export function fitCut(context: FitContext, wish: CutWish, school: School, fixed
   }
   const found = best ?? last;
   if (!found) return undefined;
-  if (record) evaluate(context, wish, Math.max(...found.passes.map((p) => p.depthMm)), found.feed, school, bendPerN, record);
+  if (record)
+    evaluate(context, wish, Math.max(...found.passes.map((p) => p.depthMm)), found.feed, school, bendPerN, record);
   const { count: _count, feed: _feed, ...cut } = found;
   return cut;
 }

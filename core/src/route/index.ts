@@ -1,3 +1,15 @@
 export { passDepths } from './fit-cut.ts';
-export { type Limiter, type Loads, type Operation, type OperationKind, type Pass, type Plan, type PlanInput, type School, type SchoolAnswer, type Setting, SCHOOLS } from './plan.ts';
+export {
+  type Limiter,
+  type Loads,
+  type Operation,
+  type OperationKind,
+  type Pass,
+  type Plan,
+  type PlanInput,
+  SCHOOLS,
+  type School,
+  type SchoolAnswer,
+  type Setting,
+} from './plan.ts';
 export { planRoute } from './plan-route.ts';

@@ -23,7 +23,10 @@ const silent: RecorderFor = () => undefined;
  */
 export function planRoute(input: PlanInput, recorderFor: RecorderFor = silent, barLengthMm?: number): Plan {
   const first = planWith(input, recorderFor, barLengthMm);
-  const bends = first.holding.method === 'chuck' && input.hold.method === 'auto' && first.operations.some((o) => o.exceeds.includes('bend'));
+  const bends =
+    first.holding.method === 'chuck' &&
+    input.hold.method === 'auto' &&
+    first.operations.some((o) => o.exceeds.includes('bend'));
   if (!bends) return first;
   const second = planWith({ ...input, hold: { ...input.hold, method: 'chuckAndCentre' } }, recorderFor, barLengthMm);
   return { ...second, holding: { ...second.holding, why: 'bends' } };
@@ -33,7 +36,11 @@ function planWith(input: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
   const { part, lathe, stockMm, hold, tools } = input;
   const blank = blankFor(part, stockMm, hold, lathe.chuck.jawLengthMm, recorderFor('hold'));
   const holding = holdingFor(part, blank, hold, recorderFor('hold'));
-  const problems = [...checkLathe(lathe), ...checkBlank(part, blank, barLengthMm, hold.kerfMm, lathe), ...checkMeans(input, holding)];
+  const problems = [
+    ...checkLathe(lathe),
+    ...checkBlank(part, blank, barLengthMm, hold.kerfMm, lathe),
+    ...checkMeans(input, holding),
+  ];
   const empty: Plan = { blank, holding, operations: [], waiting: [], problems, minutes: 0, changes: 0 };
   if (problems.some((p) => p.severity !== 'warning') || part.features.length === 0) return empty;
   const context: FitContext = { input, speeds: speedTable(lathe), feeds: feedsOf(lathe), holding };
@@ -46,24 +53,43 @@ function planWith(input: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
     const left = part.features[feature.index - 1];
     const shoulder = left !== undefined && left.diameterMm > feature.diameterMm;
     // where nothing larger stands to the left the tool runs on a little, so that the whole length comes to size
-    const runPast = left === undefined && hold.gripOn === 'spare' ? hold.faceHeadMm + hold.kerfMm / 2 : left !== undefined && !shoulder ? 1 : 0;
+    const runPast =
+      left === undefined && hold.gripOn === 'spare'
+        ? hold.faceHeadMm + hold.kerfMm / 2
+        : left !== undefined && !shoulder
+          ? 1
+          : 0;
     const zFromMm = Math.max(feature.zFromMm - runPast, holding.jawsMm + 0.5);
     const level = levelOf(feature, zFromMm, shoulder, startMm, finisher);
     const rough = roughLevel(context, level, startMm, recorderFor);
     if (rough) operations.push(rough);
-    startMm = Math.min(startMm, level.targetMm + level.allowanceMm);
+    startMm = Math.min(startMm, Number((level.targetMm + level.allowanceMm).toFixed(9)));
     levels.push({ level, outsideMm: left?.diameterMm ?? stockMm });
   }
   for (const { level, outsideMm } of levels) {
     operations.push(...finishLevel(context, level, recorderFor));
     if (level.shoulder) push(operations, shoulderOperation(context, level, Math.min(outsideMm, stockMm), recorderFor));
   }
-  for (const { level } of levels) if (level.feature.right) push(operations, chamferOperation(context, level, level.feature.right, recorderFor));
+  for (const { level } of levels)
+    if (level.feature.right) push(operations, chamferOperation(context, level, level.feature.right, recorderFor));
   for (const operation of operations)
     if (operation.exceeds.length > 0)
-      problems.push({ code: `route.exceeds.${operation.exceeds[0]}`, path: ['operations', operation.id], value: operation.id, severity: 'warning' });
+      problems.push({
+        code: `route.exceeds.${operation.exceeds[0]}`,
+        path: ['operations', operation.id],
+        value: operation.id,
+        severity: 'warning',
+      });
   const changed = settingChanges(input, operations);
-  return { blank, holding, operations, waiting, problems, minutes: operations.reduce((t, o) => t + o.minutes, changed.minutes), changes: changed.count };
+  return {
+    blank,
+    holding,
+    operations,
+    waiting,
+    problems,
+    minutes: operations.reduce((t, o) => t + o.minutes, changed.minutes),
+    changes: changed.count,
+  };
 }
 
 function push(operations: Operation[], operation: Operation | undefined): void {
@@ -75,14 +101,41 @@ function checkMeans(input: PlanInput, holding: Holding): Problem[] {
   const problems: Problem[] = [];
   if (!toolFor(input.tools, 'rougher')) problems.push({ code: 'route.noTool', path: ['tools'], value: 'rougher' });
   if (!toolFor(input.tools, 'finisher')) problems.push({ code: 'route.noTool', path: ['tools'], value: 'finisher' });
-  if (holding.wantsRest) problems.push({ code: 'hold.wantsRest', path: ['hold'], value: Number(holding.overhangDiameters.toFixed(1)), limit: 12, severity: 'warning' });
+  if (holding.wantsRest)
+    problems.push({
+      code: 'hold.wantsRest',
+      path: ['hold'],
+      value: Number(holding.overhangDiameters.toFixed(1)),
+      limit: 12,
+      severity: 'warning',
+    });
   const lineMm = dialScale(input.lathe.slides.crossSlide).lineTravelMm.valueOf();
   for (const feature of input.part.features) {
     const tolerance = toleranceMm(feature.limits);
     const path = ['drawing', 'features', feature.index, 'limits'];
-    const fit = input.instruments.filter((i) => i.fromMm <= feature.diameterMm && feature.diameterMm <= i.toMm && fitness(tolerance, i.uncertaintyMm) !== 'tooCoarse');
-    if (fit.length === 0) problems.push({ code: 'gauge.noneFineEnough', path, value: Number(tolerance.toFixed(4)), unit: 'mm', severity: 'warning' });
-    if (tolerance < 2 * lineMm - 1e-9) problems.push({ code: 'lathe.dialTooCoarse', path, value: Number(tolerance.toFixed(4)), limit: 2 * lineMm, unit: 'mm', severity: 'warning' });
+    const fit = input.instruments.filter(
+      (i) =>
+        i.fromMm <= feature.diameterMm &&
+        feature.diameterMm <= i.toMm &&
+        fitness(tolerance, i.uncertaintyMm) !== 'tooCoarse',
+    );
+    if (fit.length === 0)
+      problems.push({
+        code: 'gauge.noneFineEnough',
+        path,
+        value: Number(tolerance.toFixed(4)),
+        unit: 'mm',
+        severity: 'warning',
+      });
+    if (tolerance < 2 * lineMm - 1e-9)
+      problems.push({
+        code: 'lathe.dialTooCoarse',
+        path,
+        value: Number(tolerance.toFixed(4)),
+        limit: 2 * lineMm,
+        unit: 'mm',
+        severity: 'warning',
+      });
   }
   return problems;
 }
@@ -93,7 +146,10 @@ function settingChanges(input: PlanInput, operations: readonly Operation[]): { c
   let count = 0;
   let minutes = 0;
   for (const { setting } of operations) {
-    for (const [controls, at] of [[input.lathe.spindle.controls, setting?.speedAt], [input.lathe.feeds.controls, setting?.feedAt]] as const) {
+    for (const [controls, at] of [
+      [input.lathe.spindle.controls, setting?.speedAt],
+      [input.lathe.feeds.controls, setting?.feedAt],
+    ] as const) {
       for (const control of controls) {
         const position = at?.[control.id];
         if (position === undefined || standing[control.id] === position) continue;

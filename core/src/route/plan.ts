@@ -1,6 +1,6 @@
 import type { SpeedReason } from '../cutting/index.ts';
 import type { Instrument } from '../gauge/index.ts';
-import type { Blank, Holding, HoldChoice, Waiting } from '../hold/index.ts';
+import type { Blank, HoldChoice, Holding, Waiting } from '../hold/index.ts';
 import type { Lathe } from '../lathe/index.ts';
 import type { Limits } from '../limit/index.ts';
 import type { Material } from '../material/index.ts';
@@ -12,7 +12,17 @@ import type { Tool } from '../tool/index.ts';
 export type School = 'shopRule' | 'conditions' | 'machineFirst';
 export const SCHOOLS: readonly School[] = ['shopRule', 'conditions', 'machineFirst'];
 
-export type OperationKind = 'mount' | 'face' | 'centre' | 'touchOff' | 'rough' | 'semiFinish' | 'measure' | 'finish' | 'shoulder' | 'chamfer';
+export type OperationKind =
+  | 'mount'
+  | 'face'
+  | 'centre'
+  | 'touchOff'
+  | 'rough'
+  | 'semiFinish'
+  | 'measure'
+  | 'finish'
+  | 'shoulder'
+  | 'chamfer';
 
 /** What planning needs to know, all of it plain data. */
 export interface PlanInput {

@@ -2,8 +2,8 @@ import { feedForRa, shallowestCutMm } from '../cutting/index.ts';
 import { chooseInstrument } from '../gauge/index.ts';
 import { middleMm, toleranceMm } from '../limit/index.ts';
 import type { Turned } from '../part/index.ts';
-import { toolFor } from '../tool/index.ts';
 import type { Tool } from '../tool/index.ts';
+import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { workShaft } from './bending.ts';
 import { answerOf, type CutWish, type FitContext, type FittedCut, fitCut } from './fit-cut.ts';
@@ -37,7 +37,9 @@ export function levelOf(feature: Turned, zFromMm: number, shoulder: boolean, sta
   const room = startMm - targetMm;
   const shallowest = shallowestCutMm(finisher.material, finisher.noseRadiusMm, finisher.edgeRadiusMm);
   const twoCuts = toleranceMm(feature.limits) <= TWO_CUTS_UP_TO_MM && room >= 4 * shallowest - 1e-9;
-  const wanted = twoCuts ? Math.max(ALLOWANCE_TWO_CUTS_MM, 4 * shallowest) : Math.max(ALLOWANCE_ONE_CUT_MM, 2 * shallowest);
+  const wanted = twoCuts
+    ? Math.max(ALLOWANCE_TWO_CUTS_MM, 4 * shallowest)
+    : Math.max(ALLOWANCE_ONE_CUT_MM, 2 * shallowest);
   return { feature, zFromMm, shoulder, allowanceMm: Number(Math.min(wanted, room).toFixed(9)), twoCuts, targetMm };
 }
 
@@ -51,16 +53,34 @@ function depthCap(context: FitContext, tool: Tool, school: School): { mm: number
   return { mm: wanted, by: school === 'machineFirst' ? 'lathe' : 'usual' };
 }
 
-function bySchools(context: FitContext, wishFor: (school: School) => CutWish, passes: number | undefined, record?: Recorder) {
+function bySchools(
+  context: FitContext,
+  wishFor: (school: School) => CutWish,
+  passes: number | undefined,
+  record?: Recorder,
+) {
   const own = context.input.school;
-  const fitted = SCHOOLS.map((school) => ({ school, cut: fitCut(context, wishFor(school), school, passes, school === own ? record : undefined) }));
+  const fitted = SCHOOLS.map((school) => ({
+    school,
+    cut: fitCut(context, wishFor(school), school, passes, school === own ? record : undefined),
+  }));
   const chosen = fitted.find((f) => f.school === own)?.cut;
   return { chosen, schools: fitted.flatMap(({ school, cut }) => (cut ? [answerOf(school, cut)] : [])) };
 }
 
-function operationOf(id: string, kind: Operation['kind'], level: Level, zToMm: number, tool: Tool, cut: FittedCut, schools: Operation['schools'], rest: Partial<Operation>): Operation {
+function operationOf(
+  id: string,
+  kind: Operation['kind'],
+  level: Level,
+  zToMm: number,
+  tool: Tool,
+  cut: FittedCut,
+  schools: Operation['schools'],
+  rest: Partial<Operation>,
+): Operation {
   return {
-    id, kind,
+    id,
+    kind,
     featureId: level.feature.id,
     zFromMm: level.zFromMm,
     zToMm,
@@ -77,7 +97,12 @@ function operationOf(id: string, kind: Operation['kind'], level: Level, zToMm: n
 }
 
 /** Roughing from one diameter to a level's size plus its allowance; nothing when there is nothing to rough. */
-export function roughLevel(context: FitContext, level: Level, startMm: number, recorderFor: RecorderFor): Operation | undefined {
+export function roughLevel(
+  context: FitContext,
+  level: Level,
+  startMm: number,
+  recorderFor: RecorderFor,
+): Operation | undefined {
   const { part, material, stockMm } = context.input;
   const toMm = Number((level.targetMm + level.allowanceMm).toFixed(9));
   const tool = toolFor(context.input.tools, 'rougher');
@@ -87,16 +112,28 @@ export function roughLevel(context: FitContext, level: Level, startMm: number, r
   const wishFor = (school: School): CutWish => {
     const cap = depthCap(context, tool, school);
     return {
-      fromMm: startMm, toMm, zFromMm, zToMm: part.lengthMm, tool, shaft,
+      fromMm: startMm,
+      toMm,
+      zFromMm,
+      zToMm: part.lengthMm,
+      tool,
+      shaft,
       bendAllowedMm: level.allowanceMm / 2,
       depthCapMm: cap.mm,
       depthCapBy: cap.by,
-      feedCapMm: school === 'machineFirst' ? tool.noseRadiusMm * 0.6 : Math.min(USUAL_ROUGH_FEED, tool.noseRadiusMm * 0.6),
+      feedCapMm:
+        school === 'machineFirst' ? tool.noseRadiusMm * 0.6 : Math.min(USUAL_ROUGH_FEED, tool.noseRadiusMm * 0.6),
     };
   };
   const id = `${level.feature.id}-rough`;
   const { chosen, schools } = bySchools(context, wishFor, undefined, recorderFor(id));
-  return chosen && operationOf(id, 'rough', { ...level, zFromMm }, part.lengthMm, tool, chosen, schools, { targetMm: toMm, caution: level.shoulder ? 'throwOutShort' : 'nearJaws' });
+  return (
+    chosen &&
+    operationOf(id, 'rough', { ...level, zFromMm }, part.lengthMm, tool, chosen, schools, {
+      targetMm: toMm,
+      caution: level.shoulder ? 'throwOutShort' : 'nearJaws',
+    })
+  );
 }
 
 /** Last cuts of a level with the measurements between and after. */
@@ -110,7 +147,12 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
   const finishCap = tool.noseRadiusMm > 0 ? feedForRa(feature.raUm, tool.noseRadiusMm) : USUAL_FINISH_FEED;
   const cut = (fromMm: number, toMm: number, suffix: string) => {
     const wishFor = (school: School): CutWish => ({
-      fromMm, toMm, zFromMm: level.zFromMm, zToMm: feature.zToMm, tool, shaft,
+      fromMm,
+      toMm,
+      zFromMm: level.zFromMm,
+      zToMm: feature.zToMm,
+      tool,
+      shaft,
       bendAllowedMm: tolerance / 4,
       depthCapMm: (fromMm - toMm) / 2,
       depthCapBy: 'finish',
@@ -136,16 +178,30 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
     last,
   });
   const centre = context.holding.method === 'chuckAndCentre';
-  const startMm = level.targetMm + level.allowanceMm;
-  const betweenMm = level.twoCuts ? level.targetMm + level.allowanceMm / 2 : startMm;
+  const startMm = Number((level.targetMm + level.allowanceMm).toFixed(9));
+  const betweenMm = level.twoCuts ? Number((level.targetMm + level.allowanceMm / 2).toFixed(9)) : startMm;
   const operations: Operation[] = [];
   if (level.twoCuts) {
     const semi = cut(startMm, betweenMm, 'semi');
     if (semi.chosen)
-      operations.push(operationOf(semi.id, 'semiFinish', level, feature.zToMm, tool, semi.chosen, semi.schools, { targetMm: betweenMm, limits: feature.limits, caution: centre ? 'easeCentre' : 'throwOutShort' }), measure('between', false));
+      operations.push(
+        operationOf(semi.id, 'semiFinish', level, feature.zToMm, tool, semi.chosen, semi.schools, {
+          targetMm: betweenMm,
+          limits: feature.limits,
+          caution: centre ? 'easeCentre' : 'throwOutShort',
+        }),
+        measure('between', false),
+      );
   }
   const last = cut(betweenMm, level.targetMm, 'finish');
   if (last.chosen)
-    operations.push(operationOf(last.id, 'finish', level, feature.zToMm, tool, last.chosen, last.schools, { targetMm: level.targetMm, limits: feature.limits, caution: 'throwOutShort' }), measure('after', true));
+    operations.push(
+      operationOf(last.id, 'finish', level, feature.zToMm, tool, last.chosen, last.schools, {
+        targetMm: level.targetMm,
+        limits: feature.limits,
+        caution: 'throwOutShort',
+      }),
+      measure('after', true),
+    );
   return operations;
 }

@@ -43,9 +43,22 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
   const advice = { step, changes, newTool: step.toolId !== undefined && step.toolId !== state.toolId };
   if (step.kind === 'measure') return { ...advice, ...afterReadings(run, state, step, record) };
   const cuts = step.targetMm !== undefined && step.fromMm !== undefined && state.reference;
-  const cross = cuts ? crossMove(run.lathe, state.reference!, state.crossLines ?? state.reference!.lines, step.targetMm!, state.reference!.by === 'measured' ? lastSpring(state) : undefined, record) : undefined;
-  const fromEndMm = step.zStopMm !== undefined && (cuts || step.kind === 'shoulder') ? run.part.lengthMm - step.zStopMm : undefined;
-  const carriage = fromEndMm !== undefined && state.endLines !== undefined ? carriageMove(run.lathe, state.endLines, fromEndMm) : undefined;
+  const cross = cuts
+    ? crossMove(
+        run.lathe,
+        state.reference!,
+        state.crossLines ?? state.reference!.lines,
+        step.targetMm!,
+        state.reference!.by === 'measured' ? lastSpring(state) : undefined,
+        record,
+      )
+    : undefined;
+  const fromEndMm =
+    step.zStopMm !== undefined && (cuts || step.kind === 'shoulder') ? run.part.lengthMm - step.zStopMm : undefined;
+  const carriage =
+    fromEndMm !== undefined && state.endLines !== undefined
+      ? carriageMove(run.lathe, state.endLines, fromEndMm)
+      : undefined;
   return { ...advice, cross, carriage, fromEndMm };
 }
 
@@ -53,11 +66,24 @@ function afterReadings(run: FrozenRun, state: RunState, step: Step, record?: Rec
   const result = measured(run, state, step);
   if (!result || !step.limits) return {};
   const targetMm = (step.limits.upperMm + step.limits.lowerMm) / 2;
-  const last = state.lastCut && state.crossLines !== undefined ? { cut: state.lastCut, spring: { askedMm: state.lastCut.dialMm, gotMm: result.combined.meanMm, depthMm: state.lastCut.depthMm } } : undefined;
+  const last =
+    state.lastCut && state.crossLines !== undefined
+      ? {
+          cut: state.lastCut,
+          spring: { askedMm: state.lastCut.dialMm, gotMm: result.combined.meanMm, depthMm: state.lastCut.depthMm },
+        }
+      : undefined;
   const more = result.combined.meanMm > targetMm;
-  const nextCross = more && state.crossLines !== undefined
-    ? crossMove(run.lathe, { lines: state.crossLines, diameterMm: result.combined.meanMm, by: 'measured' }, state.crossLines, targetMm, last, record)
-    : undefined;
+  const nextCross =
+    more && state.crossLines !== undefined
+      ? crossMove(
+          run.lathe,
+          { lines: state.crossLines, diameterMm: result.combined.meanMm, by: 'measured' },
+          state.crossLines,
+          targetMm,
+          last,
+          record,
+        )
+      : undefined;
   return { measured: result, nextCross, nextTargetMm: more ? targetMm : undefined };
 }
-

@@ -29,11 +29,23 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     endNumber: z.string().max(16),
     approach: z.enum(['in', 'out']),
   }),
-  z.strictObject({ ...common, kind: z.literal('reading'), stepId, raw: typedLengthSchema, instrumentId: z.uuid(), place: z.string().max(40) }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('reading'),
+    stepId,
+    raw: typedLengthSchema,
+    instrumentId: z.uuid(),
+    place: z.string().max(40),
+  }),
   z.strictObject({ ...common, kind: z.literal('corrected'), readingId: z.uuid(), raw: typedLengthSchema }),
   z.strictObject({ ...common, kind: z.literal('cutAgain'), stepId }),
   z.strictObject({ ...common, kind: z.literal('note'), stepId, text: z.string().min(1).max(2000) }),
-  z.strictObject({ ...common, kind: z.literal('ended'), outcome: z.enum(['finished', 'cannotBePutBack', 'stopped']), reason: z.string().max(400) }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('ended'),
+    outcome: z.enum(['finished', 'cannotBePutBack', 'stopped']),
+    reason: z.string().max(400),
+  }),
 ]);
 export type RunEvent = z.infer<typeof runEventSchema>;
 export type RunEventKind = RunEvent['kind'];

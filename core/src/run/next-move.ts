@@ -22,22 +22,40 @@ const SPRING_RATIO_CAP = 1.5;
  * @returns the move; `dialMm` is the diameter that the line stands for, spring apart
  * @source FIELD 0 (slack: come from outside, whole turns out) and 4 (two equal cuts)
  */
-export function crossMove(lathe: Lathe, reference: Reference, nowLines: number, targetMm: number, last?: { cut: LastCut; spring: Spring }, record?: Recorder): CrossMove {
+export function crossMove(
+  lathe: Lathe,
+  reference: Reference,
+  nowLines: number,
+  targetMm: number,
+  last?: { cut: LastCut; spring: Spring },
+  record?: Recorder,
+): CrossMove {
   const dial = lathe.slides.crossSlide;
   const lineMm = dialScale(dial).lineTravelMm.valueOf();
   const turnMm = lineMm * dial.divisions;
   const sense = senseIn(dial);
   const depthMm = (reference.diameterMm - targetMm) / 2;
   const springNow = last && last.spring.depthMm > 0 ? last.spring.gotMm - last.spring.askedMm : 0;
-  const ratio = last && last.spring.depthMm > 0 ? Math.min(SPRING_RATIO_CAP, Math.max(0, depthMm / last.spring.depthMm)) : 1;
+  const ratio =
+    last && last.spring.depthMm > 0 ? Math.min(SPRING_RATIO_CAP, Math.max(0, depthMm / last.spring.depthMm)) : 1;
   const springMm = springNow > 0 ? springNow * (ratio - 1) : 0;
   const fromReferenceMm = depthMm + springMm / 2;
-  record?.({ code: 'run.depth', values: { nowMm: reference.diameterMm, targetMm, depthMm, springMm, travelInMm: fromReferenceMm, by: reference.by } });
+  record?.({
+    code: 'run.depth',
+    values: { nowMm: reference.diameterMm, targetMm, depthMm, springMm, travelInMm: fromReferenceMm, by: reference.by },
+  });
   const place = dialMove(dial, reference.lines, fromReferenceMm);
-  const travelMm = (sense * (place.toLines - nowLines)) * lineMm;
+  const travelMm = sense * (place.toLines - nowLines) * lineMm;
   const outTurns = Math.max(1, Math.ceil((dial.slackMm - travelMm) / turnMm + 1e-9));
   const move = dialMove(dial, nowLines - sense * outTurns * dial.divisions, travelMm + outTurns * turnMm, record);
-  return { ...move, toLines: place.toLines, number: place.number, outTurns, offByMm: place.offByMm, dialMm: reference.diameterMm - 2 * sense * (place.toLines - reference.lines) * lineMm };
+  return {
+    ...move,
+    toLines: place.toLines,
+    number: place.number,
+    outTurns,
+    offByMm: place.offByMm,
+    dialMm: reference.diameterMm - 2 * sense * (place.toLines - reference.lines) * lineMm,
+  };
 }
 
 /** The carriage's move from the faced end to a stop, counted in turns from the number noted at the end. */

@@ -27,7 +27,12 @@ export function orderEvents(events: readonly RunEvent[]): readonly RunEvent[] {
       // a parent that is itself waiting for this event would be a loop: a broken client's, and then not waited for
       const missing = event.parents.filter((id) => byId.has(id) && !done.has(id) && !open.has(id));
       if (missing.length > 0) {
-        stack.push(...missing.map((id) => byId.get(id)!).sort(before).toReversed());
+        stack.push(
+          ...missing
+            .map((id) => byId.get(id)!)
+            .sort(before)
+            .toReversed(),
+        );
         continue;
       }
       stack.pop();

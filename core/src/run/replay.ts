@@ -16,8 +16,13 @@ export function measured(run: FrozenRun, state: RunState, step: Step) {
   const round = state.rounds[step.id] ?? 0;
   const readings = state.readings.filter((r) => r.stepId === step.id && r.round === round);
   if (readings.length === 0 || !step.limits) return undefined;
-  const uncertaintyMm = Math.max(...readings.map((r) => run.instruments.find((i) => i.id === r.instrumentId)?.uncertaintyMm ?? 0));
-  const combined = combineReadings(readings.map((r) => r.mm), uncertaintyMm);
+  const uncertaintyMm = Math.max(
+    ...readings.map((r) => run.instruments.find((i) => i.id === r.instrumentId)?.uncertaintyMm ?? 0),
+  );
+  const combined = combineReadings(
+    readings.map((r) => r.mm),
+    uncertaintyMm,
+  );
   return { readings, combined, decision: decide(combined.meanMm, combined.uncertaintyMm, step.limits) };
 }
 
@@ -40,7 +45,11 @@ function cutDone(run: FrozenRun, draft: Draft, step: Step): void {
   const last = draft.reference.by === 'measured' ? lastSpring(draft) : undefined;
   const move = crossMove(run.lathe, draft.reference, draft.crossLines ?? draft.reference.lines, step.targetMm, last);
   draft.crossLines = move.toLines;
-  draft.lastCut = { featureId: step.featureId, dialMm: move.dialMm, depthMm: ((step.fromMm ?? step.targetMm) - step.targetMm) / 2 };
+  draft.lastCut = {
+    featureId: step.featureId,
+    dialMm: move.dialMm,
+    depthMm: ((step.fromMm ?? step.targetMm) - step.targetMm) / 2,
+  };
 }
 
 /** A measured size makes the ring's number worth a diameter, and shows what the last cut sprang. */
@@ -48,7 +57,10 @@ function takeMeasurement(run: FrozenRun, draft: Draft, step: Step): boolean {
   const result = measured(run, draft, step);
   if (!result) return false;
   if (draft.lastCut && draft.lastCut.featureId === step.featureId && draft.crossLines !== undefined) {
-    draft.springs = [...draft.springs, { askedMm: draft.lastCut.dialMm, gotMm: result.combined.meanMm, depthMm: draft.lastCut.depthMm }];
+    draft.springs = [
+      ...draft.springs,
+      { askedMm: draft.lastCut.dialMm, gotMm: result.combined.meanMm, depthMm: draft.lastCut.depthMm },
+    ];
     draft.reference = { lines: draft.crossLines, diameterMm: result.combined.meanMm, by: 'measured' };
   }
   return true;
@@ -58,10 +70,16 @@ function apply(run: FrozenRun, state: RunState, event: RunEvent): RunState {
   const draft: Draft = { ...state };
   const step = currentStep(run.steps, state);
   const ignore = (): RunState => ({ ...state, ignored: state.ignored + 1 });
-  if (event.kind === 'note') return { ...state, notes: [...state.notes, { stepId: event.stepId, text: event.text, at: event.at }] };
+  if (event.kind === 'note')
+    return { ...state, notes: [...state.notes, { stepId: event.stepId, text: event.text, at: event.at }] };
   if (event.kind === 'corrected') return correct(state, event.readingId, event.raw, ignore);
   if (state.ended) return ignore();
-  if (event.kind === 'ended') return { ...state, advances: [...state.advances, event.id], ended: { outcome: event.outcome, reason: event.reason, at: event.at } };
+  if (event.kind === 'ended')
+    return {
+      ...state,
+      advances: [...state.advances, event.id],
+      ended: { outcome: event.outcome, reason: event.reason, at: event.at },
+    };
   if (event.kind === 'undone' || !step || event.stepId !== step.id) return ignore();
   switch (event.kind) {
     case 'touchedOff': {
@@ -99,7 +117,16 @@ function apply(run: FrozenRun, state: RunState, event: RunEvent): RunState {
         const result = measured(run, state, step);
         if (!result || !takeMeasurement(run, draft, step)) return ignore();
         if (step.last && step.featureId)
-          draft.outcomes = [...state.outcomes, { featureId: step.featureId, stepId: step.id, sizeMm: result.combined.meanMm, uncertaintyMm: result.combined.uncertaintyMm, decision: result.decision }];
+          draft.outcomes = [
+            ...state.outcomes,
+            {
+              featureId: step.featureId,
+              stepId: step.id,
+              sizeMm: result.combined.meanMm,
+              uncertaintyMm: result.combined.uncertaintyMm,
+              decision: result.decision,
+            },
+          ];
       }
       if (step.passNumber !== undefined) cutDone(run, draft, step);
       advance(draft, event, step);
@@ -108,20 +135,46 @@ function apply(run: FrozenRun, state: RunState, event: RunEvent): RunState {
   }
 }
 
-function takeReading(state: RunState, step: Step, event: Extract<RunEvent, { kind: 'reading' }>, ignore: () => RunState): RunState {
+function takeReading(
+  state: RunState,
+  step: Step,
+  event: Extract<RunEvent, { kind: 'reading' }>,
+  ignore: () => RunState,
+): RunState {
   const read = readTyped(event.raw);
   if (step.kind !== 'measure' || !read.ok || !step.featureId) return ignore();
   const reading: Reading = {
-    eventId: event.id, stepId: step.id, round: state.rounds[step.id] ?? 0, featureId: step.featureId,
-    mm: read.mm.valueOf(), text: event.raw.text, unit: event.raw.unit, instrumentId: event.instrumentId, place: event.place, at: event.at, was: [],
+    eventId: event.id,
+    stepId: step.id,
+    round: state.rounds[step.id] ?? 0,
+    featureId: step.featureId,
+    mm: read.mm.valueOf(),
+    text: event.raw.text,
+    unit: event.raw.unit,
+    instrumentId: event.instrumentId,
+    place: event.place,
+    at: event.at,
+    was: [],
   };
   return { ...state, readings: [...state.readings, reading] };
 }
 
-function correct(state: RunState, readingId: string, raw: { text: string; unit: 'mm' | 'in' }, ignore: () => RunState): RunState {
+function correct(
+  state: RunState,
+  readingId: string,
+  raw: { text: string; unit: 'mm' | 'in' },
+  ignore: () => RunState,
+): RunState {
   const read = readTyped(raw);
   if (!read.ok || !state.readings.some((r) => r.eventId === readingId)) return ignore();
-  return { ...state, readings: state.readings.map((r) => (r.eventId === readingId ? { ...r, mm: read.mm.valueOf(), text: raw.text, unit: raw.unit, was: [...r.was, r.text] } : r)) };
+  return {
+    ...state,
+    readings: state.readings.map((r) =>
+      r.eventId === readingId
+        ? { ...r, mm: read.mm.valueOf(), text: raw.text, unit: raw.unit, was: [...r.was, r.text] }
+        : r,
+    ),
+  };
 }
 
 /**

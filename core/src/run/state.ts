@@ -58,20 +58,44 @@ export interface RunState {
   readonly advances: readonly string[];
   readonly standing: Readonly<Record<string, string>>;
   readonly toolId?: string;
-  readonly ended?: { readonly outcome: 'finished' | 'cannotBePutBack' | 'stopped'; readonly reason: string; readonly at: string };
+  readonly ended?: {
+    readonly outcome: 'finished' | 'cannotBePutBack' | 'stopped';
+    readonly reason: string;
+    readonly at: string;
+  };
   /** events that did not apply when their turn came, e.g. a step done on two devices */
   readonly ignored: number;
 }
 
 export const startState: RunState = {
-  stepIndex: 0, rounds: {}, springs: [], readings: [], outcomes: [], notes: [], advances: [], standing: {}, ignored: 0,
+  stepIndex: 0,
+  rounds: {},
+  springs: [],
+  readings: [],
+  outcomes: [],
+  notes: [],
+  advances: [],
+  standing: {},
+  ignored: 0,
 };
 
 /** The step to do now; undefined when all are done. A further cut has an id of its own. */
 export function currentStep(steps: readonly Step[], state: RunState): Step | undefined {
   const step = steps[state.stepIndex];
   if (!step || !state.again) return step;
-  const cut = steps.slice(0, state.stepIndex).findLast((s) => s.featureId === step.featureId && s.passNumber !== undefined);
+  const cut = steps
+    .slice(0, state.stepIndex)
+    .findLast((s) => s.featureId === step.featureId && s.passNumber !== undefined);
   const round = state.rounds[step.id] ?? 0;
-  return { ...(cut ?? step), id: `${step.id}-again-${round + 1}`, kind: 'finish', fromMm: state.again.fromMm, targetMm: state.again.targetMm, passNumber: undefined, passCount: undefined, limits: step.limits, featureId: step.featureId };
+  return {
+    ...(cut ?? step),
+    id: `${step.id}-again-${round + 1}`,
+    kind: 'finish',
+    fromMm: state.again.fromMm,
+    targetMm: state.again.targetMm,
+    passNumber: undefined,
+    passCount: undefined,
+    limits: step.limits,
+    featureId: step.featureId,
+  };
 }

@@ -25,8 +25,20 @@ export interface Step {
 /** Steps of a plan: every pass of every operation, one at a time. */
 export function stepsOf(plan: Plan): readonly Step[] {
   return plan.operations.flatMap((o): Step[] => {
-    const shared = { operationId: o.id, kind: o.kind, featureId: o.featureId, setting: o.setting, toolId: o.toolId, caution: o.caution, limits: o.limits, instrumentId: o.instrumentId, last: o.last, sizes: o.sizes };
-    if (o.passes.length === 0) return [{ ...shared, id: o.id, targetMm: o.targetMm, zStopMm: o.zFromMm, minutes: o.minutes }];
+    const shared = {
+      operationId: o.id,
+      kind: o.kind,
+      featureId: o.featureId,
+      setting: o.setting,
+      toolId: o.toolId,
+      caution: o.caution,
+      limits: o.limits,
+      instrumentId: o.instrumentId,
+      last: o.last,
+      sizes: o.sizes,
+    };
+    if (o.passes.length === 0)
+      return [{ ...shared, id: o.id, targetMm: o.targetMm, zStopMm: o.zFromMm, minutes: o.minutes }];
     return o.passes.map((pass, i) => ({
       ...shared,
       id: `${o.id}-${i + 1}`,

@@ -17,5 +17,8 @@ export type Tool = z.infer<typeof toolSchema>;
 
 /** The first tool of a kind; the shop's list is in the order it prefers. */
 export function toolFor(tools: readonly Tool[], kind: Tool['kind']): Tool | undefined {
-  return tools.find((tool) => tool.kind === kind) ?? (kind === 'finisher' || kind === 'facing' ? tools.find((tool) => tool.kind === 'rougher') : undefined);
+  return (
+    tools.find((tool) => tool.kind === kind) ??
+    (kind === 'finisher' || kind === 'facing' ? tools.find((tool) => tool.kind === 'rougher') : undefined)
+  );
 }

@@ -1,0 +1,122 @@
+import { z } from 'zod';
+import { combineReadings, decide, fitness } from '../gauge/index.ts';
+import { generalToleranceMm, parseLimits, shaftZone } from '../limit/index.ts';
+import { exactText, inchFraction, lengthUnitSchema, parseLength, rational } from '../quantity/index.ts';
+import { calculation } from './entry.ts';
+
+const positive = z.number().positive();
+const fraction64 = z.enum(['2', '4', '8', '16', '32', '64', '128']).default('64');
+
+export const basics = [
+  calculation({
+    name: 'length.read',
+    tab: 'fractions',
+    input: z.strictObject({ text: z.string(), unit: lengthUnitSchema, fraction: fraction64 }),
+    output: z.object({ mm: z.number(), in: z.number(), exactMm: z.string(), nearestFractionIn: z.string() }),
+    run: ({ text, unit, fraction }) => {
+      const read = parseLength(text, unit, 'any');
+      if (!read.ok) return { problems: [{ code: read.code, path: ['text'], value: read.value }] };
+      return {
+        mm: read.mm.valueOf(),
+        in: read.mm.div(rational('25.4')).valueOf(),
+        exactMm: exactText(read.mm, 'mm'),
+        nearestFractionIn: inchFraction(read.mm, Number(fraction)),
+      };
+    },
+  }),
+  calculation({
+    name: 'limit.shaft',
+    tab: 'fits',
+    input: z.strictObject({ nominalMm: positive.max(500), letter: z.string().max(2), grade: z.number().int() }),
+    output: z.object({ upperUm: z.number(), lowerUm: z.number(), upperLimitMm: z.number(), lowerLimitMm: z.number() }),
+    run: ({ nominalMm, letter, grade }, record) => {
+      const zone = shaftZone(nominalMm, letter, grade, record);
+      if (!zone.ok)
+        return {
+          problems: [
+            {
+              code: zone.code,
+              path: [
+                zone.code === 'limit.gradeOutside'
+                  ? 'grade'
+                  : zone.code === 'limit.sizeOutside'
+                    ? 'nominalMm'
+                    : 'letter',
+              ],
+              value: `${letter}${grade}`,
+              limit: zone.limit,
+            },
+          ],
+        };
+      const at = (um: number) => rational(nominalMm).add(rational(um).div(1000)).valueOf();
+      return {
+        upperUm: zone.upperUm,
+        lowerUm: zone.lowerUm,
+        upperLimitMm: at(zone.upperUm),
+        lowerLimitMm: at(zone.lowerUm),
+      };
+    },
+  }),
+  calculation({
+    name: 'limit.read',
+    tab: 'fits',
+    input: z.strictObject({
+      text: z.string(),
+      nominal: z.string(),
+      unit: lengthUnitSchema,
+      generalClass: z.enum(['f', 'm', 'c', 'v']).default('m'),
+    }),
+    output: z.object({ upperMm: z.number(), lowerMm: z.number(), how: z.string() }),
+    run: ({ text, nominal, unit, generalClass }, record) => {
+      const size = parseLength(nominal, unit);
+      if (!size.ok) return { problems: [{ code: size.code, path: ['nominal'], value: size.value }] };
+      const read = parseLimits(text, size.mm, unit, generalClass, record);
+      return read.ok
+        ? read.limits
+        : { problems: [{ code: read.code, path: ['text'], value: read.value, limit: read.limit }] };
+    },
+  }),
+  calculation({
+    name: 'limit.general',
+    tab: 'fits',
+    input: z.strictObject({ nominalMm: positive, generalClass: z.enum(['f', 'm', 'c', 'v']) }),
+    output: z.object({ plusMinusMm: z.number() }),
+    run: ({ nominalMm, generalClass }) => {
+      const half = generalToleranceMm(nominalMm, generalClass);
+      return half === undefined
+        ? { problems: [{ code: 'limit.noGeneral', path: ['nominalMm'], value: nominalMm }] }
+        : { plusMinusMm: half };
+    },
+  }),
+  calculation({
+    name: 'gauge.decide',
+    tab: 'measuring',
+    input: z.strictObject({
+      readingsMm: z.array(z.number()).min(1).max(100),
+      uncertaintyMm: positive,
+      upperMm: z.number(),
+      lowerMm: z.number(),
+    }),
+    output: z.object({
+      meanMm: z.number(),
+      spreadMm: z.number(),
+      uncertaintyMm: z.number(),
+      verdict: z.string(),
+      side: z.string(),
+      instrument: z.string(),
+    }),
+    run: ({ readingsMm, uncertaintyMm, upperMm, lowerMm }, record) => {
+      if (upperMm <= lowerMm)
+        return { problems: [{ code: 'limit.reversed', path: ['upperMm'], value: upperMm, limit: lowerMm }] };
+      const combined = combineReadings(readingsMm, uncertaintyMm, record);
+      const decision = decide(combined.meanMm, combined.uncertaintyMm, { upperMm, lowerMm, how: 'sizes' }, record);
+      return {
+        meanMm: combined.meanMm,
+        spreadMm: combined.spreadMm,
+        uncertaintyMm: combined.uncertaintyMm,
+        ...decision,
+        instrument: fitness(upperMm - lowerMm, uncertaintyMm),
+      };
+    },
+  }),
+];

@@ -1,0 +1,58 @@
+import { z } from 'zod';
+import { collectWorking } from '../working/index.ts';
+import { basics } from './basics.ts';
+import { cutting } from './cutting.ts';
+import type { Calculation } from './entry.ts';
+import { latheWork } from './lathe-work.ts';
+
+/** Every public calculation, in the order of the work. */
+export const catalogue: readonly Calculation[] = [...basics, ...cutting, ...latheWork];
+
+const byName = new Map(catalogue.map((entry) => [entry.name, entry]));
+
+/** A calculation by its stable name; only names of the catalogue itself are found. */
+export function calculationNamed(name: string): Calculation | undefined {
+  return byName.get(name);
+}
+
+/** JSON Schema of a calculation's input and output. */
+export function schemasOf(entry: Calculation): { input: unknown; output: unknown } {
+  return { input: z.toJSONSchema(entry.input, { io: 'input' }), output: z.toJSONSchema(entry.output) };
+}
+
+export interface CalcProblem {
+  readonly code: string;
+  readonly path: readonly (string | number)[];
+  readonly value?: string | number;
+  readonly limit?: string | number;
+}
+
+/**
+ * Runs a calculation on untrusted input.
+ * @returns the result with its working, or problems with paths into the input
+ */
+export function calculate(
+  entry: Calculation,
+  input: unknown,
+): { ok: true; result: unknown; working: readonly unknown[] } | { ok: false; problems: readonly CalcProblem[] } {
+  const parsed = entry.input.safeParse(input);
+  if (!parsed.success) return { ok: false, problems: problemsOf(parsed.error) };
+  const { steps, record } = collectWorking();
+  const outcome = entry.run(parsed.data as never, record);
+  return outcome.ok ? { ok: true, result: outcome.result, working: steps } : outcome;
+}
+
+/** Zod's findings in the project's own shape: a code, a path, and the bound that was broken. */
+export function problemsOf(error: z.ZodError): CalcProblem[] {
+  return error.issues.flatMap((issue) => {
+    const path = issue.path.map((key) => (typeof key === 'symbol' ? String(key) : key));
+    if (issue.code === 'unrecognized_keys')
+      return issue.keys.map((key) => ({ code: 'input.unknownKey', path: [...path, key], value: key }));
+    if (issue.code === 'too_big') return [{ code: 'input.tooBig', path, limit: Number(issue.maximum) }];
+    if (issue.code === 'too_small') return [{ code: 'input.tooSmall', path, limit: Number(issue.minimum) }];
+    if (issue.code === 'invalid_type') return [{ code: 'input.wrongType', path, limit: issue.expected }];
+    if (issue.code === 'invalid_value')
+      return [{ code: 'input.notOneOf', path, limit: issue.values.map(String).join(', ') }];
+    return [{ code: 'input.invalid', path }];
+  });
+}

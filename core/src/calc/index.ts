@@ -1,0 +1,2 @@
+export { type CalcProblem, calculate, calculationNamed, catalogue, problemsOf, schemasOf } from './catalogue.ts';
+export type { Calculation } from './entry.ts';

@@ -1,0 +1,124 @@
+import { z } from 'zod';
+import { chooseSpeed, speedTable } from '../cutting/index.ts';
+import { instrumentSchema } from '../gauge/index.ts';
+import { blankFor, centreHole, holdChoiceSchema, usualHold } from '../hold/index.ts';
+import { dialMove, dialSchema, latheSchema, readDialNumber } from '../lathe/index.ts';
+import { materialById } from '../material/index.ts';
+import { drawingSchema, resolveDrawing } from '../part/index.ts';
+import { planRoute } from '../route/index.ts';
+import { toolSchema } from '../tool/index.ts';
+import { calculation } from './entry.ts';
+
+export const latheWork = [
+  calculation({
+    name: 'lathe.dialMove',
+    tab: 'dials',
+    input: z.strictObject({
+      dial: dialSchema,
+      fromNumber: z.string().max(16),
+      travelInMm: z.number().min(-10_000).max(10_000),
+    }),
+    output: z.object({
+      number: z.string(),
+      fullTurns: z.number(),
+      rest: z.string(),
+      hand: z.string(),
+      offByMm: z.number(),
+    }),
+    run: ({ dial, fromNumber, travelInMm }, record) => {
+      const from = readDialNumber(dial, fromNumber);
+      if (!from.ok)
+        return { problems: [{ code: from.code, path: ['fromNumber'], value: fromNumber, limit: from.limit }] };
+      const { number, fullTurns, rest, hand, offByMm } = dialMove(dial, from.lines, travelInMm, record);
+      return { number, fullTurns, rest, hand, offByMm };
+    },
+  }),
+  calculation({
+    name: 'lathe.chooseSpeed',
+    tab: 'speeds',
+    input: z.strictObject({ lathe: latheSchema, idealRpm: z.number().positive() }),
+    output: z.object({ rpm: z.number(), setting: z.string(), offShare: z.number(), reason: z.string() }),
+    run: ({ lathe, idealRpm }, record) => {
+      const chosen = chooseSpeed(speedTable(lathe), idealRpm, record);
+      if (!chosen) return { problems: [{ code: 'lathe.noSpeeds', path: ['lathe', 'spindle', 'settings'] }] };
+      return { rpm: chosen.speed.rpm, setting: chosen.speed.label, offShare: chosen.off, reason: chosen.reason };
+    },
+  }),
+  calculation({
+    name: 'hold.centreHole',
+    tab: 'holding',
+    input: z.strictObject({ pilotMm: z.number().positive() }),
+    output: z.object({ mouthMm: z.number() }),
+    run: ({ pilotMm }) => {
+      const hole = centreHole(pilotMm);
+      return hole
+        ? { mouthMm: hole.mouthMm }
+        : { problems: [{ code: 'hold.noCentreSize', path: ['pilotMm'], value: pilotMm }] };
+    },
+  }),
+  calculation({
+    name: 'hold.blank',
+    tab: 'stock',
+    input: z.strictObject({
+      drawing: drawingSchema,
+      stockMm: z.number().positive(),
+      hold: holdChoiceSchema.default(usualHold),
+      jawLengthMm: z.number().positive(),
+    }),
+    output: z.object({
+      lines: z.array(z.object({ part: z.string(), mm: z.number() })),
+      lengthMm: z.number(),
+      gripMm: z.number(),
+    }),
+    run: ({ drawing, stockMm, hold, jawLengthMm }, record) => {
+      const { part, problems } = resolveDrawing(drawing);
+      if (problems.some((p) => p.severity !== 'warning'))
+        return { problems: problems.map((p) => ({ ...p, path: ['drawing', ...p.path] })) };
+      const { lines, lengthMm, gripMm } = blankFor(part, stockMm, hold, jawLengthMm, record);
+      return { lines: [...lines], lengthMm, gripMm };
+    },
+  }),
+  calculation({
+    name: 'route.plan',
+    tab: 'route',
+    input: z.strictObject({
+      drawing: drawingSchema,
+      materialId: z.string(),
+      lathe: latheSchema,
+      tools: z.array(toolSchema).max(200),
+      instruments: z.array(instrumentSchema).max(200),
+      stockMm: z.number().positive(),
+      hold: holdChoiceSchema.default(usualHold),
+      school: z.enum(['shopRule', 'conditions', 'machineFirst']).default('conditions'),
+    }),
+    output: z.object({
+      operations: z.array(z.any()),
+      waiting: z.array(z.any()),
+      holding: z.any(),
+      blank: z.any(),
+      warnings: z.array(z.any()),
+      minutes: z.number(),
+      changes: z.number(),
+    }),
+    run: ({ drawing, materialId, ...rest }) => {
+      const material = materialById(materialId);
+      if (!material) return { problems: [{ code: 'material.unknown', path: ['materialId'], value: materialId }] };
+      const { part, problems } = resolveDrawing(drawing);
+      if (problems.some((p) => p.severity !== 'warning'))
+        return { problems: problems.map((p) => ({ ...p, path: ['drawing', ...p.path] })) };
+      const plan = planRoute({ part, material, ...rest });
+      // an empty plan has only problems to tell; one with operations carries its warnings beside them
+      if (plan.operations.length === 0) return { problems: plan.problems.map((p) => ({ ...p, path: [...p.path] })) };
+      const { operations, waiting, holding, blank, minutes, changes } = plan;
+      return {
+        operations: [...operations],
+        waiting: [...waiting],
+        holding,
+        blank,
+        minutes,
+        changes,
+        warnings: [...plan.problems],
+      };
+    },
+  }),
+];

@@ -1,0 +1,54 @@
+import { z } from 'zod';
+import { instrumentSchema } from '../gauge/index.ts';
+import { latheSchema } from '../lathe/index.ts';
+import { runEventSchema } from '../run/index.ts';
+import { toolSchema } from '../tool/index.ts';
+import { barSchema, jobSchema, settingsSchema } from './schema.ts';
+
+/** A run in a file: the frozen plan it follows and its events. The plan was made by Whelk and is read back as it is. */
+const runFileSchema = z.strictObject({
+  id: z.uuid(),
+  piece: z.number().int().min(1),
+  startedAt: z.iso.datetime(),
+  frozen: z.looseObject({
+    schema: z.literal(1),
+    title: z.string().max(80),
+    steps: z.array(z.looseObject({ id: z.string() })).max(20_000),
+    part: z.looseObject({}),
+    lathe: latheSchema,
+    drawing: z.looseObject({}),
+    plan: z.looseObject({}),
+    instruments: z.array(instrumentSchema),
+    tools: z.array(toolSchema),
+    material: z.looseObject({}),
+    stockMm: z.number(),
+  }),
+  events: z.array(runEventSchema).max(20_000),
+});
+
+/** One job with what it refers to and everything cut for it: `.json`, format `whelk.job`. */
+export const jobFileSchema = z.strictObject({
+  format: z.literal('whelk.job'),
+  schema: z.literal(1),
+  exportedAt: z.iso.datetime(),
+  job: jobSchema,
+  bar: barSchema.nullable(),
+  lathe: latheSchema.nullable(),
+  runs: z.array(runFileSchema).max(2000),
+});
+export type JobFile = z.infer<typeof jobFileSchema>;
+
+/** A whole shop: `.json`, format `whelk.shop`. The demo shop is one. */
+export const shopFileSchema = z.strictObject({
+  format: z.literal('whelk.shop'),
+  schema: z.literal(1),
+  exportedAt: z.iso.datetime(),
+  settings: settingsSchema,
+  lathes: z.array(latheSchema).max(100),
+  bars: z.array(barSchema).max(2000),
+  tools: z.array(toolSchema).max(2000),
+  instruments: z.array(instrumentSchema).max(500),
+  jobs: z.array(z.strictObject({ id: z.uuid(), job: jobSchema, runs: z.array(runFileSchema).max(2000) })).max(5000),
+});
+export type ShopFile = z.infer<typeof shopFileSchema>;
+export type RunFile = z.infer<typeof runFileSchema>;

@@ -1,0 +1,13 @@
+export { type JobFile, jobFileSchema, type RunFile, type ShopFile, shopFileSchema } from './file.ts';
+export { freezeJob, type PlannedJob, type Progress, planJob, progressOf, type Station, stationOf } from './plan-job.ts';
+export {
+  type Bar,
+  barSchema,
+  type Job,
+  jobSchema,
+  newJob,
+  type Settings,
+  type Shop,
+  settingsSchema,
+  usualSettings,
+} from './schema.ts';

@@ -1,0 +1,116 @@
+import { type Material, materialById } from '../material/index.ts';
+import { type Part, resolveDrawing } from '../part/index.ts';
+import { type Problem, readTyped, under } from '../quantity/index.ts';
+import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
+import { type FrozenRun, type RunState, stepsOf } from '../run/index.ts';
+import type { Recorder } from '../working/index.ts';
+import type { Bar, Job, Shop } from './schema.ts';
+
+export interface PlannedJob {
+  readonly part: Part;
+  /** problems of the drawing, then of stock, hold and route; paths from the job's root */
+  readonly problems: readonly Problem[];
+  readonly input?: PlanInput;
+  readonly plan?: Plan;
+  readonly bar?: Bar;
+  readonly stockMm?: number;
+  readonly material?: Material;
+}
+
+/** Plans a job with what the shop has; as far as the job has been filled in. */
+export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string) => Recorder | undefined): PlannedJob {
+  const { part, problems: drawn } = resolveDrawing(job.drawing);
+  const problems: Problem[] = drawn.map((p) => under(['drawing'], p));
+  const bar = shop.bars.find((b) => b.id === job.stock.barId);
+  const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
+  const material = bar && materialById(bar.materialId);
+  const diameter = bar && readTyped(bar.diameter);
+  const length = bar && readTyped(bar.length);
+  if (!bar) problems.push({ code: 'stock.noBar', path: ['stock', 'barId'] });
+  else if (!material) problems.push({ code: 'material.unknown', path: ['stock', 'barId'], value: bar.materialId });
+  if (!lathe) problems.push({ code: 'hold.noLathe', path: ['hold', 'latheId'] });
+  const stockMm = diameter?.ok ? diameter.mm.valueOf() : undefined;
+  if (!lathe || !material || stockMm === undefined || drawn.some((p) => p.severity !== 'warning'))
+    return { part, problems, bar, stockMm, material };
+  // the preferred tool material comes first; what it lacks the other serves
+  const tools = [
+    ...shop.tools.filter((t) => t.material === job.route.tools),
+    ...shop.tools.filter((t) => t.material !== job.route.tools),
+  ];
+  const input: PlanInput = {
+    part,
+    material,
+    lathe,
+    tools,
+    instruments: shop.instruments,
+    stockMm,
+    hold: job.hold.choice,
+    school: job.route.school,
+  };
+  const plan = planRoute(input, recorderFor, length?.ok ? length.mm.valueOf() : undefined);
+  return { part, problems: [...problems, ...plan.problems], input, plan, bar, stockMm, material };
+}
+
+/** Freezes a planned job for cutting; undefined while it cannot be planned. */
+export function freezeJob(job: Job, planned: PlannedJob): FrozenRun | undefined {
+  const { plan, input, part } = planned;
+  if (!plan || !input || plan.operations.length === 0) return undefined;
+  return {
+    schema: 1,
+    title: job.title,
+    drawing: job.drawing,
+    part,
+    material: input.material,
+    lathe: input.lathe,
+    tools: input.tools,
+    instruments: input.instruments,
+    stockMm: input.stockMm,
+    plan,
+    steps: stepsOf(plan),
+  };
+}
+
+export type Station = 'drawing' | 'stock' | 'hold' | 'route' | 'cut';
+export interface Progress {
+  readonly done: readonly Station[];
+  readonly now: Station;
+  readonly next: string;
+  readonly problem?: Problem;
+  readonly pieceNow?: number;
+}
+
+/** Where a job stands on its way through the stations, and the code of the next thing to do. */
+export function progressOf(
+  job: Job,
+  planned: PlannedJob,
+  runs: readonly { piece: number; state: RunState; stepCount: number }[],
+): Progress {
+  const error = planned.problems.find((p) => p.severity !== 'warning');
+  const done: Station[] = [];
+  const station = (name: Station): boolean => {
+    if (error && stationOf(error) === name) return false;
+    done.push(name);
+    return true;
+  };
+  if (!station('drawing'))
+    return { done, now: 'drawing', next: job.drawing.features.length === 0 ? 'draw' : 'fixDrawing', problem: error };
+  if (!station('stock')) return { done, now: 'stock', next: planned.bar ? 'fixStock' : 'chooseBar', problem: error };
+  if (!station('hold')) return { done, now: 'hold', next: planned.input ? 'fixHold' : 'chooseLathe', problem: error };
+  if (!station('route')) return { done, now: 'route', next: 'fixRoute', problem: error };
+  const open = runs.find((r) => !r.state.ended);
+  if (open)
+    return { done, now: 'cut', next: open.state.stepIndex >= open.stepCount ? 'finish' : 'goOn', pieceNow: open.piece };
+  const finished = runs.filter((r) => r.state.ended?.outcome === 'finished').length;
+  if (finished >= job.quantity) return { done: [...done, 'cut'], now: 'cut', next: 'allCut' };
+  return { done, now: 'cut', next: 'startPiece', pieceNow: finished + 1 };
+}
+
+/** The station at which a problem is put right. */
+export function stationOf(problem: Problem): Station {
+  const [root] = problem.path;
+  if (problem.code.startsWith('stock.')) return 'stock';
+  if (problem.code.startsWith('hold.') || root === 'hold' || problem.code.startsWith('lathe.no') || root === 'spindle')
+    return 'hold';
+  if (root === 'drawing') return 'drawing';
+  return root === 'stock' ? 'stock' : 'route';
+}

@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import type { instrumentSchema } from '../gauge/index.ts';
+import { holdChoiceSchema, usualHold } from '../hold/index.ts';
+import type { latheSchema } from '../lathe/index.ts';
+import { drawingSchema, emptyDrawing } from '../part/index.ts';
+import { type LengthUnit, typedLengthSchema } from '../quantity/index.ts';
+import type { toolSchema } from '../tool/index.ts';
+
+/** A bar or remnant on the rack. */
+export const barSchema = z.strictObject({
+  id: z.uuid(),
+  materialId: z.string().max(60),
+  diameter: typedLengthSchema,
+  length: typedLengthSchema,
+  note: z.string().max(120),
+});
+export type Bar = z.infer<typeof barSchema>;
+
+/** A job as one document: what is to be made, from which bar, how held, and by which school planned. */
+export const jobSchema = z.strictObject({
+  schema: z.literal(1),
+  title: z.string().trim().min(1).max(80),
+  quantity: z.number().int().min(1).max(1000),
+  drawing: drawingSchema,
+  stock: z.strictObject({ barId: z.uuid().nullable() }),
+  hold: z.strictObject({ latheId: z.uuid().nullable(), choice: holdChoiceSchema }),
+  route: z.strictObject({
+    school: z.enum(['shopRule', 'conditions', 'machineFirst']),
+    tools: z.enum(['hss', 'carbide']),
+  }),
+});
+export type Job = z.infer<typeof jobSchema>;
+
+/** What the shop prefers. */
+export const settingsSchema = z.strictObject({
+  unit: z.enum(['mm', 'in']),
+  school: z.enum(['shopRule', 'conditions', 'machineFirst']),
+  tools: z.enum(['hss', 'carbide']),
+  generalClass: z.enum(['f', 'm', 'c', 'v']),
+  keys: z.boolean(),
+});
+export type Settings = z.infer<typeof settingsSchema>;
+export const usualSettings: Settings = {
+  unit: 'mm',
+  school: 'conditions',
+  tools: 'hss',
+  generalClass: 'm',
+  keys: true,
+};
+
+/** All that jobs refer to. */
+export interface Shop {
+  readonly lathes: readonly z.infer<typeof latheSchema>[];
+  readonly bars: readonly Bar[];
+  readonly tools: readonly z.infer<typeof toolSchema>[];
+  readonly instruments: readonly z.infer<typeof instrumentSchema>[];
+}
+
+/** A new job, nothing drawn yet. */
+export function newJob(title: string, unit: LengthUnit, settings: Settings): Job {
+  return {
+    schema: 1,
+    title,
+    quantity: 1,
+    drawing: { ...emptyDrawing(unit), generalClass: settings.generalClass },
+    stock: { barId: null },
+    hold: { latheId: null, choice: usualHold },
+    route: { school: settings.school, tools: settings.tools },
+  };
+}

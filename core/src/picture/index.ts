@@ -1,0 +1,4 @@
+export { halfOutline } from './outline.ts';
+export type { Picture, Role, Shape } from './picture.ts';
+export { silhouettePicture } from './silhouette.ts';
+export { type StripView, stripPicture } from './strip.ts';

@@ -1,0 +1,46 @@
+/** What a line or area of a drawing means; faces give it weight, colour and dash. */
+export type Role =
+  | 'outline'
+  | 'edge'
+  | 'centreline'
+  | 'body'
+  | 'stock'
+  | 'jaws'
+  | 'jawGrip'
+  | 'centre'
+  | 'tool'
+  | 'cut'
+  | 'selected'
+  | 'dimension'
+  | 'label'
+  | 'selectedLabel'
+  | 'noteLine'
+  | 'scale';
+
+/** Shapes in the picture's own units (the view's pixels or the page's millimetres), y downwards. */
+export type Shape =
+  | {
+      readonly kind: 'polygon';
+      readonly role: Role;
+      readonly points: readonly (readonly [number, number])[];
+      readonly id?: string;
+    }
+  | { readonly kind: 'polyline'; readonly role: Role; readonly points: readonly (readonly [number, number])[] }
+  | {
+      readonly kind: 'text';
+      readonly role: Role;
+      readonly at: readonly [number, number];
+      readonly text: string;
+      readonly anchor: 'start' | 'middle' | 'end';
+      readonly id?: string;
+    };
+
+/** A drawing as a list of shapes, back to front, with the scale it was drawn to. */
+export interface Picture {
+  readonly width: number;
+  readonly height: number;
+  readonly unitsPerMm: number;
+  /** x of zPart 0, y of the centreline */
+  readonly origin: readonly [number, number];
+  readonly shapes: readonly Shape[];
+}

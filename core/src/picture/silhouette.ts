@@ -1,0 +1,61 @@
+import type { Part } from '../part/index.ts';
+import { halfOutline } from './outline.ts';
+import type { Picture } from './picture.ts';
+
+/** Lengths that a scale bar is drawn for, mm. */
+const SCALE_BARS = [1, 2, 5, 10, 20, 50, 100, 200, 500];
+
+/** The part alone, as large as the view allows, with a scale bar of a round length and its length in mm as text. */
+export function silhouettePicture(part: Part, width: number, height: number): Picture {
+  const outline = halfOutline(part);
+  const scale = Math.max(
+    0.001,
+    Math.min((width - 16) / Math.max(part.lengthMm, 1), (height - 30) / Math.max(part.largestMm, 1)),
+  );
+  const ox = 8;
+  const oy = (height - 16) / 2;
+  const upper = outline.map(([z, r]): [number, number] => [ox + z * scale, oy - r * scale]);
+  const lower = outline.map(([z, r]): [number, number] => [ox + z * scale, oy + r * scale]).toReversed();
+  const bar = SCALE_BARS.findLast((mm) => mm * scale <= width / 4) ?? 1;
+  const base = height - 5;
+  return {
+    width,
+    height,
+    unitsPerMm: scale,
+    origin: [ox, oy],
+    shapes:
+      outline.length === 0
+        ? []
+        : [
+            { kind: 'polygon', role: 'body', points: [...upper, ...lower] },
+            { kind: 'polygon', role: 'outline', points: [...upper, ...lower] },
+            ...part.features.slice(1).map((f) => ({
+              kind: 'polyline' as const,
+              role: 'edge' as const,
+              points: [
+                [ox + f.zFromMm * scale, oy - (f.diameterMm / 2) * scale],
+                [ox + f.zFromMm * scale, oy + (f.diameterMm / 2) * scale],
+              ] as [number, number][],
+            })),
+            {
+              kind: 'polyline',
+              role: 'centreline',
+              points: [
+                [2, oy],
+                [Math.min(width - 2, ox + part.lengthMm * scale + 8), oy],
+              ],
+            },
+            {
+              kind: 'polyline',
+              role: 'scale',
+              points: [
+                [ox, base - 4],
+                [ox, base],
+                [ox + bar * scale, base],
+                [ox + bar * scale, base - 4],
+              ],
+            },
+            { kind: 'text', role: 'scale', at: [ox + bar * scale + 5, base], text: `${bar} mm`, anchor: 'start' },
+          ],
+  };
+}

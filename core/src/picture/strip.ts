@@ -1,0 +1,276 @@
+import type { Holding } from '../hold/index.ts';
+import type { Part } from '../part/index.ts';
+import { halfOutline } from './outline.ts';
+import type { Picture, Shape } from './picture.ts';
+
+export interface StripView {
+  readonly width: number;
+  readonly height: number;
+  /** size of a letter in picture units, for spacing labels */
+  readonly textSize: number;
+  readonly selectedId?: string;
+  /** label under each feature and over the whole; already in the drawing's unit */
+  readonly labels: readonly { readonly id: string; readonly text: string }[];
+  readonly overall: string;
+  readonly stockMm?: number;
+  readonly holding?: Holding;
+  /** the cut now: zPart stop, diameter before and after */
+  readonly cut?: {
+    readonly zFromMm: number;
+    readonly zToMm: number;
+    readonly beforeMm: number;
+    readonly afterMm: number;
+  };
+  /** diameters that the stock has been turned to so far, zPart ranges; elsewhere it is the bar */
+  readonly turned?: readonly { readonly zFromMm: number; readonly zToMm: number; readonly diameterMm: number }[];
+}
+
+const SIDE = 28;
+
+/**
+ * The strip: the work on its centreline to one scale both ways, headstock left, with stock, jaws, centre and tool.
+ * Never stretched: the scale is the largest at which all of it fits.
+ * @returns a picture in view units; shapes of features carry their ids
+ */
+export function stripPicture(part: Part, view: StripView): Picture {
+  const { holding, stockMm } = view;
+  const leftMm = holding ? Math.min(0, holding.jawsMm - holding.gripMm) : 0;
+  const rightMm = Math.max(part.lengthMm, holding?.rawEndMm ?? 0);
+  const largestMm = Math.max(part.largestMm, stockMm ?? 0, 1);
+  const top = view.textSize * 2.6;
+  const bottom = view.textSize * (view.labels.length > 0 ? 3.4 : 1);
+  const tailRoom = holding?.method === 'chuckAndCentre' ? 70 : SIDE;
+  const headRoom = holding ? 40 : SIDE;
+  const jawsTall = holding ? 1.25 : 1;
+  const scale = Math.max(
+    0.01,
+    Math.min(
+      (view.width - headRoom - tailRoom) / Math.max(rightMm - leftMm, 1),
+      (view.height - top - bottom) / (largestMm * jawsTall),
+    ),
+  );
+  const spare = view.width - headRoom - tailRoom - (rightMm - leftMm) * scale;
+  const ox = headRoom + spare / 2 - leftMm * scale;
+  const oy = top + (view.height - top - bottom) / 2;
+  const x = (z: number) => ox + z * scale;
+  const y = (r: number) => oy - r * scale;
+  const box = (z1: number, z2: number, r1: number, r2: number): [number, number][] => [
+    [x(z1), y(r1)],
+    [x(z2), y(r1)],
+    [x(z2), y(r2)],
+    [x(z1), y(r2)],
+  ];
+  const shapes: Shape[] = [];
+  if (stockMm !== undefined && holding) shapes.push(...stockShapes(part, view, box));
+  const outline = halfOutline(part);
+  if (outline.length > 0) {
+    const upper = outline.map(([z, r]): [number, number] => [x(z), y(r)]);
+    const lower = outline.map(([z, r]): [number, number] => [x(z), y(-r)]).toReversed();
+    shapes.push({ kind: 'polygon', role: 'body', points: [...upper, ...lower] });
+    for (const f of part.features)
+      shapes.push({
+        kind: 'polygon',
+        role: f.id === view.selectedId ? 'selected' : 'edge',
+        points: box(f.zFromMm, f.zToMm, f.diameterMm / 2, -f.diameterMm / 2),
+        id: f.id,
+      });
+    shapes.push({ kind: 'polygon', role: 'outline', points: [...upper, ...lower] });
+  }
+  if (holding) shapes.push(...holdShapes(holding, stockMm ?? largestMm, part.lengthMm, x, y));
+  if (view.cut) shapes.push(...cutShapes(view.cut, x, y, box));
+  shapes.push({
+    kind: 'polyline',
+    role: 'centreline',
+    points: [
+      [Math.max(4, x(leftMm) - 20), oy],
+      [Math.min(view.width - 4, x(rightMm) + 20), oy],
+    ],
+  });
+  shapes.push(...overallShapes(part, view, x, top), ...labelShapes(part, view, x, view.height - bottom));
+  return { width: view.width, height: view.height, unitsPerMm: scale, origin: [ox, oy], shapes };
+}
+
+type Box = (z1: number, z2: number, r1: number, r2: number) => [number, number][];
+
+function stockShapes(part: Part, view: StripView, box: Box): Shape[] {
+  const { holding, stockMm = 0, turned = [] } = view;
+  const left = holding!.jawsMm - holding!.gripMm;
+  const right = turned.length > 0 ? part.lengthMm : holding!.rawEndMm;
+  const cuts = [left, right, ...turned.flatMap((t) => [t.zFromMm, t.zToMm])]
+    .filter((z) => z >= left && z <= right)
+    .sort((a, b) => a - b);
+  return cuts.slice(1).flatMap((to, i): Shape[] => {
+    const from = cuts[i]!;
+    if (to - from < 1e-6) return [];
+    const middle = (from + to) / 2;
+    const diameter = Math.min(
+      stockMm,
+      ...turned.filter((t) => t.zFromMm <= middle && middle <= t.zToMm).map((t) => t.diameterMm),
+    );
+    return [{ kind: 'polygon', role: 'stock', points: box(from, to, diameter / 2, -diameter / 2) }];
+  });
+}
+
+function holdShapes(
+  holding: Holding,
+  stockMm: number,
+  lengthMm: number,
+  x: (z: number) => number,
+  y: (r: number) => number,
+): Shape[] {
+  const left = x(holding.jawsMm - holding.gripMm);
+  const right = x(holding.jawsMm);
+  const shapes: Shape[] = [];
+  for (const side of [1, -1]) {
+    const near = y((side * stockMm) / 2);
+    const deep = near - side * Math.max(10, Math.abs(y(0) - near) * 0.24);
+    shapes.push({
+      kind: 'polygon',
+      role: 'jaws',
+      points: [
+        [left - 16, deep],
+        [right, deep],
+        [right, near],
+        [left - 16, near],
+      ],
+    });
+  }
+  shapes.push({
+    kind: 'polygon',
+    role: 'jawGrip',
+    points: [
+      [left - 26, y(stockMm * 0.62)],
+      [left - 14, y(stockMm * 0.62)],
+      [left - 14, y(-stockMm * 0.62)],
+      [left - 26, y(-stockMm * 0.62)],
+    ],
+  });
+  if (holding.method === 'chuckAndCentre') {
+    const tip = x(lengthMm);
+    const cy = y(0);
+    shapes.push({
+      kind: 'polygon',
+      role: 'centre',
+      points: [
+        [tip - 4, cy],
+        [tip + 22, cy - 14],
+        [tip + 58, cy - 14],
+        [tip + 58, cy + 14],
+        [tip + 22, cy + 14],
+      ],
+    });
+  }
+  return shapes;
+}
+
+function cutShapes(
+  cut: NonNullable<StripView['cut']>,
+  x: (z: number) => number,
+  y: (r: number) => number,
+  box: Box,
+): Shape[] {
+  const after = y(cut.afterMm / 2);
+  const at = x(cut.zToMm);
+  return [
+    { kind: 'polygon', role: 'cut', points: box(cut.zFromMm, cut.zToMm, cut.beforeMm / 2, cut.afterMm / 2) },
+    {
+      kind: 'polyline',
+      role: 'cut',
+      points: [
+        [x(cut.zFromMm), after],
+        [at, after],
+      ],
+    },
+    {
+      kind: 'polygon',
+      role: 'tool',
+      points: [
+        [at + 2, after],
+        [at + 14, after - 12],
+        [at + 30, after - 12],
+        [at + 30, Math.max(2, after - 40)],
+        [at, Math.max(2, after - 40)],
+        [at - 2, after - 10],
+      ],
+    },
+  ];
+}
+
+function overallShapes(part: Part, view: StripView, x: (z: number) => number, top: number): Shape[] {
+  if (part.features.length === 0 || view.overall === '') return [];
+  const line = top - view.textSize * 1.1;
+  const [a, b] = [x(0), x(part.lengthMm)];
+  const half = (view.overall.length * view.textSize * 0.56) / 2 + 8;
+  const middle = (a + b) / 2;
+  const short = b - a < 2 * half + 20;
+  return [
+    {
+      kind: 'polyline',
+      role: 'dimension',
+      points: [
+        [a, line - 4],
+        [a, line + 4],
+      ],
+    },
+    {
+      kind: 'polyline',
+      role: 'dimension',
+      points: [
+        [b, line - 4],
+        [b, line + 4],
+      ],
+    },
+    {
+      kind: 'polyline',
+      role: 'dimension',
+      points: [
+        [a, line],
+        [short ? b : middle - half, line],
+      ],
+    },
+    ...(short
+      ? []
+      : [
+          {
+            kind: 'polyline' as const,
+            role: 'dimension' as const,
+            points: [
+              [middle + half, line],
+              [b, line],
+            ] as [number, number][],
+          },
+        ]),
+    {
+      kind: 'text',
+      role: 'dimension',
+      at: short ? [b + 8, line + view.textSize * 0.35] : [middle, line + view.textSize * 0.35],
+      text: view.overall,
+      anchor: short ? 'start' : 'middle',
+    },
+  ];
+}
+
+/** Labels in as few rows as keep them from touching; each below its feature's middle. */
+function labelShapes(part: Part, view: StripView, x: (z: number) => number, baseline: number): Shape[] {
+  const rowEnds: number[] = [];
+  const shapes: Shape[] = [];
+  for (const { id, text } of view.labels) {
+    const feature = part.features.find((f) => f.id === id);
+    if (!feature) continue;
+    const middle = (x(feature.zFromMm) + x(feature.zToMm)) / 2;
+    const half = (text.length * view.textSize * 0.56) / 2 + 3;
+    const row = rowEnds.findIndex((end) => end <= middle - half);
+    const chosen = row >= 0 ? row : rowEnds.length;
+    if (chosen >= 2) continue;
+    rowEnds[chosen] = middle + half;
+    shapes.push({
+      kind: 'text',
+      role: id === view.selectedId ? 'selectedLabel' : 'label',
+      at: [middle, baseline + view.textSize * (1.3 + chosen * 1.35)],
+      text,
+      anchor: 'middle',
+      id,
+    });
+  }
+  return shapes;
+}
