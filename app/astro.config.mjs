@@ -1,0 +1,23 @@
+import node from '@astrojs/node';
+import react from '@astrojs/react';
+import tailwindcss from '@tailwindcss/vite';
+import { defineConfig, passthroughImageService } from 'astro/config';
+
+/** In the build everything is bundled but what must stay a package; in development that would break. */
+const bundleServer = {
+  name: 'whelk-bundle-server',
+  apply: 'build',
+  config: () => ({ ssr: { noExternal: true, external: ['knex', 'pg'] } }),
+};
+
+export default defineConfig({
+  output: 'server',
+  adapter: node({ mode: 'standalone' }),
+  integrations: [react()],
+  image: { service: passthroughImageService() },
+  session: { driver: 'memory' },
+  devToolbar: { enabled: false },
+  security: { checkOrigin: true, allowedDomains: [{ hostname: '127.0.0.1' }, { hostname: 'localhost' }] },
+  build: { inlineStylesheets: 'never' },
+  vite: { plugins: [tailwindcss(), bundleServer], build: { assetsInlineLimit: 0 } },
+});

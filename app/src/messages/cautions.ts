@@ -1,0 +1,36 @@
+/** One short line at the step where it matters. The machine's manual, local rules and qualified instruction come first. */
+const cautions: Record<string, string> = {
+  keyOut: 'Key out of the chuck. Turn the work one full turn by hand before power.',
+  gentleStart: 'Screwed nose: start and stop gently, never cut in reverse. Key out of the chuck.',
+  lockCarriage: 'Lock the carriage before facing; unlock it after. Eye protection on.',
+  centreOil: 'Spindle stopped while you bring the tailstock up. Oil the centre; play-free, not tight.',
+  stopToMeasure: 'Stop the spindle. Wipe the work. Never measure moving work.',
+  throwOutShort: 'Throw the feed out short of the shoulder and wind the rest by hand.',
+  nearJaws: 'The cut ends near the jaws: watch the tool, throw the feed out early.',
+  easeCentre: 'The work has grown warm: ease the tail centre before this cut.',
+  feedOutwards: 'Lock the carriage. Feed the cross-slide outwards by hand.',
+  edgesSharp: 'Edges and chips are sharp: brush or hook, never the hand.',
+};
+
+/** What a material asks for, told once at the first chips. */
+const materialCautions: Record<string, string> = {
+  lead: 'Contains lead: wash hands, no dust.',
+  stringyChip: 'Long stringy chips: stop and clear them with a hook.',
+  hotChip: 'Chips come off hot.',
+  workHardens: 'Hardens when rubbed: keep cutting, never dwell.',
+  ironDust: 'Iron dust: wipe the ways, cover the bed.',
+  skinFirst: 'First cut goes below the skin.',
+  zeroRake: 'Zero rake, or the tool digs in.',
+  flyingChips: 'Chips fly: eye protection, guard down.',
+  builtUpEdge: 'Builds up on the edge: keep it sharp and wet.',
+  burningChips: 'Fine chips burn: sweep them up, keep dry sand near.',
+  noWater: 'Magnesium: no water on a fire, no water-based coolant.',
+  keenEdge: 'Wants a keen edge.',
+  heatGrows: 'Grows much with heat: let it cool before measuring.',
+  swells: 'Takes up water and swells.',
+  fumesWhenHot: 'Gives off harmful fumes when hot: no smoking, clear the chips.',
+};
+
+export const cautionText = (code: string | undefined): string | undefined =>
+  code === undefined ? undefined : cautions[code];
+export const materialCautionText = (code: string): string => materialCautions[code] ?? code;

@@ -1,0 +1,250 @@
+import type { Problem } from '@whelk/core/quantity';
+
+/** What is wrong and what would be right, for people. */
+export interface Worded {
+  readonly what: string;
+  readonly right: string;
+}
+type Wording = (p: Problem) => Worded;
+
+const text = (p: Problem) =>
+  p.value === undefined || p.value === ''
+    ? 'This'
+    : `“${String(p.value).slice(0, 24)}${String(p.value).length > 24 ? '…' : ''}”`;
+const size = (value: string | number | undefined, unit = 'mm') =>
+  typeof value === 'number' ? `${Number(value.toFixed(3))} ${unit}` : String(value ?? '');
+
+/** One table for every problem's code, used on screen, by the API and on the command line. */
+const wordings: Record<string, Wording> = {
+  'length.empty': () => ({ what: 'Nothing is typed here.', right: 'Give a length such as 12.5, 1/2" or 30 thou.' }),
+  'length.tooLong': () => ({ what: 'That is longer than any length.', right: 'Use at most 64 characters.' }),
+  'length.notALength': (p) => ({
+    what: `${text(p)} is not a length.`,
+    right: 'Type 12.5, 12.5mm, .492in, 1/2", 1 3/8, 0.5+.010 or 30 thou.',
+  }),
+  'length.ambiguousComma': (p) => ({
+    what: `${text(p)} can be read two ways.`,
+    right: 'Use a point for decimals (1.000) and no mark for thousands (1000).',
+  }),
+  'length.divisionByZero': (p) => ({
+    what: `${text(p)} divides by zero.`,
+    right: 'The lower number of a fraction is at least 1, as in 3/8".',
+  }),
+  'length.exponent': (p) => ({
+    what: `${text(p)} is written with an exponent.`,
+    right: 'Write the number out, as 0.001.',
+  }),
+  'length.tenthInMetric': () => ({
+    what: 'In a metric field a “tenth” could be 0.1 mm or 0.0001 in.',
+    right: 'Type 0.1 mm or 0.0001 in.',
+  }),
+  'length.negative': (p) => ({ what: `${text(p)} is less than nothing.`, right: 'A size is more than 0.' }),
+  'length.zero': () => ({ what: 'A size of 0 cannot be turned.', right: 'Give a length above 0.' }),
+  'length.tooLarge': (p) => ({ what: `${text(p)} is longer than 100 m.`, right: 'Check the digits and the unit.' }),
+  'limit.notLimits': (p) => ({
+    what: `${text(p)} is not a limit.`,
+    right: 'Type ±0.1, +0.02/-0.01, 28.00/27.98, h7, or nothing for the general tolerance.',
+  }),
+  'limit.reversed': () => ({
+    what: 'The lower limit stands above the upper one.',
+    right: 'Give the upper limit first, as +0.02/-0.01.',
+  }),
+  'limit.noTolerance': () => ({ what: 'These limits leave no room at all.', right: 'The two limits must differ.' }),
+  'limit.belowZero': () => ({
+    what: 'The lower limit is below zero.',
+    right: 'Give a smaller tolerance than the size itself.',
+  }),
+  'limit.zoneUnknown': (p) => ({
+    what: `${text(p)} is not a shaft zone of ISO 286.`,
+    right: 'Shafts have small letters: a–h, js, k, m, n, p … zc with a grade, as h7.',
+  }),
+  'limit.holeZone': (p) => ({
+    what: `${text(p)} is a zone for holes.`,
+    right: 'An outside size takes a small letter, as h7.',
+  }),
+  'limit.gradeOutside': (p) => ({
+    what: `The grade of ${text(p)} is not in the table.`,
+    right: 'Use a grade from 5 to 13.',
+  }),
+  'limit.sizeOutside': () => ({ what: 'ISO 286 is held here up to 500 mm.', right: 'Give the limits as numbers.' }),
+  'limit.zoneNotForSize': (p) => ({
+    what: `The standard gives no ${text(p)} at this size.`,
+    right: 'Choose another letter or give the limits as numbers.',
+  }),
+  'limit.noGeneral': () => ({
+    what: 'There is no general tolerance for this size.',
+    right: 'Give limits such as ±0.05.',
+  }),
+  'finish.unknown': (p) => ({ what: `${text(p)} is not a finish.`, right: 'Type Ra 1.6, 1.6 or N7; Ra 0.025 to 50.' }),
+  'edge.notAnEdge': (p) => ({
+    what: `${text(p)} is not an edge.`,
+    right: 'Type 1, 1x45 or 0.5x30; nothing for an edge that is only broken.',
+  }),
+  'edge.angle': () => ({ what: 'The chamfer’s angle is out of reach.', right: 'Use 5° to 85°.' }),
+  'edge.beyondAxis': (p) => ({
+    what: 'The chamfer reaches beyond the centreline.',
+    right: `It can be less than ${size(p.limit)} deep.`,
+  }),
+  'edge.longerThanFeature': (p) => ({
+    what: 'The chamfers are longer than the feature.',
+    right: `Together at most ${size(p.limit)}.`,
+  }),
+  'edge.innerCorner': () => ({
+    what: 'Here is an inner corner, nothing to chamfer.',
+    right: 'Put the chamfer on the larger feature’s edge.',
+  }),
+  'edge.deeperThanStep': (p) => ({
+    what: 'The chamfer is deeper than the step.',
+    right: `At most ${size(p.limit)} deep.`,
+  }),
+  'drawing.empty': () => ({ what: 'Nothing is drawn yet.', right: 'Add the first feature.' }),
+  'drawing.sameId': () => ({ what: 'Two features have the same id.', right: 'Every id must be its own.' }),
+  'drawing.sumDiffers': (p) => ({
+    what: `The lengths add up to ${size(p.value)}, the whole is given as ${size(p.limit)}.`,
+    right: `One of them is off by ${size(Math.abs(Number(p.value) - Number(p.limit)))}.`,
+  }),
+  'stock.noBar': () => ({ what: 'No bar is chosen.', right: 'Choose one from the rack.' }),
+  'stock.diameterAboveBar': (p) => ({
+    what: `Ø${size(p.value)} is larger than the bar, Ø${size(p.limit)}.`,
+    right: 'Choose a thicker bar or a smaller diameter.',
+  }),
+  'stock.longerThanBar': (p) => ({
+    what: `The blank and its saw cut want ${size(p.value)}, the bar has ${size(p.limit)}.`,
+    right: 'Choose a longer bar, less grip, or grip on the part.',
+  }),
+  'material.unknown': (p) => ({
+    what: `${text(p)} is not a known material.`,
+    right: 'Choose one from the list of materials.',
+  }),
+  'hold.noLathe': () => ({ what: 'No lathe is chosen.', right: 'Choose the lathe it will be turned on.' }),
+  'hold.longerThanLathe': (p) => ({
+    what: `The blank of ${size(p.value)} does not go between the centres, ${size(p.limit)}.`,
+    right: 'Choose a longer lathe.',
+  }),
+  'hold.swing': (p) => ({
+    what: `Ø${size(p.value)} does not swing over the cross-slide, Ø${size(p.limit)}.`,
+    right: 'Choose a larger lathe or a thinner bar.',
+  }),
+  'hold.jaws': (p) => ({
+    what: `The chuck grips up to Ø${size(p.limit)}.`,
+    right: 'Choose a thinner bar or a larger chuck.',
+  }),
+  'hold.shortGrip': (p) => ({
+    what: `${size(p.value)} is a short grip.`,
+    right: `At least ${size(p.limit)}: half the diameter, and 10 mm.`,
+  }),
+  'hold.longGrip': (p) => ({
+    what: `${size(p.value)} is more than the jaws are long.`,
+    right: `The jaws hold ${size(p.limit)}.`,
+  }),
+  'hold.wantsRest': (p) => ({
+    what: `The work stands out ${p.value} diameters: it wants a rest.`,
+    right: `Beyond ${p.limit} diameters a tail centre alone is not enough.`,
+  }),
+  'lathe.noSpeeds': () => ({ what: 'This lathe has no spindle speeds.', right: 'Give it at least one.' }),
+  'lathe.noSuchPosition': (p) => ({
+    what: `A speed names the position ${text(p)}, which its lever does not have.`,
+    right: 'Use a position of that lever.',
+  }),
+  'lathe.rangeReversed': (p) => ({
+    what: 'The slowest speed of a range is not below its fastest.',
+    right: `Below ${p.limit} rpm.`,
+  }),
+  'lathe.dialTooCoarse': (p) => ({
+    what: `Limits of ${size(p.value)} are finer than a line of the cross-slide is sure to hit.`,
+    right: `One line is ${size(Number(p.limit) / 2)} on the radius; measure between cuts, or swing the compound for finer lines.`,
+  }),
+  'gauge.noneFineEnough': (p) => ({
+    what: `No gauge of the shop can judge ${size(p.value)} at this size.`,
+    right: 'It wants an uncertainty of at most a quarter of the limits.',
+  }),
+  'route.noTool': (p) => ({ what: `The shop has no ${String(p.value)}.`, right: 'Add one under Tools & gauges.' }),
+  'route.exceeds.power': () => ({
+    what: 'Even the lightest cut asks more than the motor gives.',
+    right: 'Choose a stronger lathe or a slower speed.',
+  }),
+  'route.exceeds.bend': () => ({
+    what: 'Even the lightest cut bends the work more than its limits bear.',
+    right: 'Support it nearer to the cut, or expect to measure and repeat.',
+  }),
+  'route.exceeds.grip': () => ({
+    what: 'Even the lightest cut asks more than the jaws hold.',
+    right: 'Grip more, or use a stronger chuck.',
+  }),
+  'gauge.outOfRange': (p) => ({
+    what: `${text(p)} is outside what this gauge reaches.`,
+    right: `Check the reading, or choose another gauge than ${p.limit}.`,
+  }),
+  'dial.notANumber': (p) => ({
+    what: `${text(p)} is not a number on the dial.`,
+    right: 'Type the number as it stands at the index, e.g. 0.35.',
+  }),
+  'dial.beyondTurn': (p) => ({ what: 'The ring has no such number.', right: `It reads from 0 to below ${p.limit}.` }),
+  'mechanics.beyondEnd': (p) => ({
+    what: 'The tool stands beyond the end of the work.',
+    right: `At most ${size(p.limit)} from the chuck.`,
+  }),
+  'hold.noCentreSize': (p) => ({
+    what: `${p.value} mm is not a size of centre drill.`,
+    right: 'ISO 6411: 1, 1.6, 2, 2.5, 3.15, 4, 5 or 6.3.',
+  }),
+  'input.unknownKey': (p) => ({
+    what: `${text(p)} is not a name that is known here.`,
+    right: 'Leave it out; --schema lists the names.',
+  }),
+  'input.tooBig': (p) => ({ what: 'This is too large.', right: `At most ${p.limit}.` }),
+  'input.tooSmall': (p) => ({
+    what: 'This is too small.',
+    right: `At least ${p.limit}; above it where 0 makes no sense.`,
+  }),
+  'input.wrongType': (p) => ({ what: 'This is missing or of the wrong kind.', right: `Expected: ${p.limit}.` }),
+  'input.notOneOf': (p) => ({ what: 'This is none of the choices.', right: `One of: ${p.limit}.` }),
+  'input.invalid': () => ({ what: 'This is not as it should be.', right: 'See the schema.' }),
+  'input.notJson': () => ({ what: 'The text is not JSON.', right: 'Send one JSON object.' }),
+  'input.tooDeep': (p) => ({ what: 'The JSON is nested too deeply.', right: `At most ${p.limit} levels.` }),
+  'input.tooLarge': (p) => ({ what: 'The message is too large.', right: `At most ${p.limit} bytes.` }),
+  'input.notJsonType': () => ({ what: 'Only JSON is taken here.', right: 'Send content-type: application/json.' }),
+  'calc.unknown': (p) => ({ what: `There is no calculation ${text(p)}.`, right: '--list names them all.' }),
+  'file.newer': () => ({ what: 'The file was written by a newer version.', right: 'Update this shop first.' }),
+  'file.unknown': () => ({ what: 'This is not a job file.', right: 'Choose a .json that was saved with Export.' }),
+  'not.found': () => ({ what: 'It is not here.', right: 'It may have been deleted; look in the list.' }),
+  'save.stale': () => ({ what: 'It was changed elsewhere meanwhile.', right: 'Choose which version to keep.' }),
+  'run.planMissing': () => ({
+    what: 'The job is not planned yet.',
+    right: 'Finish drawing, stock, hold and route first.',
+  }),
+  'run.open': () => ({ what: 'This piece is already being cut.', right: 'Go on with it.' }),
+  'run.sameSequence': () => ({ what: 'An event came twice with different contents.', right: 'Load the page again.' }),
+  'record.inUse': (p) => ({
+    what: `${p.value} job(s) still use it.`,
+    right: 'Choose another one in those jobs first.',
+  }),
+  'database.away': () => ({
+    what: 'The database does not answer.',
+    right: 'What you typed is kept here; it is saved when the database is back.',
+  }),
+  'host.refused': () => ({
+    what: 'This address is not one of the shop’s.',
+    right: 'Use the address that npm start prints.',
+  }),
+  'origin.refused': () => ({ what: 'The request came from another site.', right: 'Open the shop’s own page.' }),
+  'server.failed': () => ({
+    what: 'Something went wrong in the server.',
+    right: 'It has been written to the server’s output; try again.',
+  }),
+};
+
+/** Every code that has words; a test holds the codes of core against it. */
+export const wordedCodes: readonly string[] = Object.keys(wordings);
+
+/** Words for a problem; an unknown code says so plainly. */
+export function wordProblem(problem: Problem): Worded {
+  return (
+    wordings[problem.code]?.(problem) ?? { what: `Something is wrong (${problem.code}).`, right: 'Check the value.' }
+  );
+}
+
+/** A problem with its words, as endpoints and the command line answer it. */
+export function tellProblem(problem: Problem): Problem & Worded {
+  return { ...problem, ...wordProblem(problem) };
+}

@@ -1,0 +1,46 @@
+import type { APIRoute } from 'astro';
+import { z } from 'zod';
+import { answer, attachment, guarded, notFound } from '../../../../server/answer.ts';
+import { database } from '../../../../server/db/connection.ts';
+import { drawingSvg, exportJob } from '../../../../server/exchange/job-exchange.ts';
+import { changeJob, duplicateJob } from '../../../../server/jobs/service.ts';
+import { idOf } from '../../../../server/params.ts';
+import { startRun } from '../../../../server/runs/service.ts';
+import { readBody } from '../../../../server/security/body.ts';
+
+const startSchema = z.strictObject({ piece: z.number().int().min(1).max(1000) });
+
+export const GET: APIRoute = ({ params }) =>
+  guarded(async () => {
+    const id = idOf(params.id);
+    if (params.act === 'export') {
+      const file = await exportJob(database(), id);
+      return attachment(`${JSON.stringify(file, null, 2)}\n`, 'application/json', `${file.job.title}.json`);
+    }
+    if (params.act === 'drawing.svg') {
+      const { title, svg } = await drawingSvg(database(), id);
+      return attachment(svg, 'image/svg+xml', `${title}.svg`);
+    }
+    throw notFound();
+  });
+
+export const POST: APIRoute = ({ params, request }) =>
+  guarded(async () => {
+    const id = idOf(params.id);
+    switch (params.act) {
+      case 'duplicate':
+        return answer({ id: await duplicateJob(database(), id) }, 201);
+      case 'archive':
+      case 'unarchive':
+      case 'undelete':
+        await changeJob(database(), id, params.act);
+        return answer({ done: params.act });
+      case 'runs': {
+        const { piece } = await readBody(request, startSchema);
+        const run = await startRun(database(), id, piece);
+        return answer(run, run.already ? 200 : 201);
+      }
+      default:
+        throw notFound();
+    }
+  });

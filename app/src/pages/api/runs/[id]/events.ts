@@ -1,0 +1,19 @@
+import { runEventSchema } from '@whelk/core/run';
+import type { APIRoute } from 'astro';
+import { z } from 'zod';
+import { answer, guarded } from '../../../../server/answer.ts';
+import { database } from '../../../../server/db/connection.ts';
+import { idOf } from '../../../../server/params.ts';
+import { addEvents, loadRun } from '../../../../server/runs/service.ts';
+import { readBody } from '../../../../server/security/body.ts';
+
+const schema = z.strictObject({ events: z.array(runEventSchema).min(1).max(500) });
+
+export const GET: APIRoute = ({ params }) =>
+  guarded(async () => answer({ events: (await loadRun(database(), idOf(params.id))).events }));
+export const POST: APIRoute = ({ params, request }) =>
+  guarded(async () => {
+    const id = idOf(params.id);
+    const { events } = await readBody(request, schema);
+    return answer(await addEvents(database(), id, events));
+  });

@@ -1,0 +1,31 @@
+import { type ShopFile, usualSettings } from '@whelk/core/job';
+import type { Knex } from 'knex';
+import { insertRuns } from '../exchange/job-exchange.ts';
+import { createJob } from '../jobs/service.ts';
+import { saveRecord, saveSettings } from '../shop/service.ts';
+
+/** Whether the shop was begun before: then nothing is ever loaded over it. */
+export async function begun(db: Knex): Promise<boolean> {
+  const tables = ['shop_settings', 'jobs', 'shop_records'];
+  for (const table of tables) if (await db(table).first()) return true;
+  return false;
+}
+
+/** Begins a shop: empty, or with the demo shop, in one transaction. Does nothing to a shop that was begun. */
+export async function beginShop(db: Knex, file: ShopFile | undefined): Promise<'begun' | 'demo' | 'empty'> {
+  return db.transaction(async (trx) => {
+    await trx.raw('lock table shop_settings in exclusive mode');
+    if (await begun(trx)) return 'begun';
+    await saveSettings(trx, file?.settings ?? usualSettings);
+    if (!file) return 'empty';
+    for (const lathe of file.lathes) await saveRecord(trx, 'lathe', lathe);
+    for (const bar of file.bars) await saveRecord(trx, 'bar', bar);
+    for (const tool of file.tools) await saveRecord(trx, 'tool', tool);
+    for (const instrument of file.instruments) await saveRecord(trx, 'instrument', instrument);
+    for (const { id, job, runs } of file.jobs.toReversed()) {
+      await createJob(trx, job, id);
+      await insertRuns(trx, id, runs);
+    }
+    return 'demo';
+  });
+}

@@ -1,0 +1,64 @@
+import { type Progress, planJob, progressOf } from '@whelk/core/job';
+import { type Picture, silhouettePicture } from '@whelk/core/picture';
+import { replay } from '@whelk/core/run';
+import type { Knex } from 'knex';
+import { loadRunsOf } from '../runs/service.ts';
+import { loadShop } from '../shop/service.ts';
+import { listJobs } from './service.ts';
+
+export interface JobLine {
+  readonly id: string;
+  readonly title: string;
+  readonly meta: string;
+  readonly picture: Picture;
+  readonly features: number;
+  readonly progress: Pick<Progress, 'done' | 'now' | 'next' | 'pieceNow'> & {
+    readonly problemCode?: Progress['problem'];
+  };
+  readonly openRun?: { readonly id: string; readonly step: number; readonly steps: number };
+  readonly archived: boolean;
+}
+
+/** The rows of the jobs page, most recently changed first. */
+export async function loadJobLines(db: Knex, archived: boolean, find: string): Promise<JobLine[]> {
+  const jobs = await listJobs(db, archived, find);
+  const [shop, runs] = await Promise.all([
+    loadShop(db),
+    loadRunsOf(
+      db,
+      jobs.map((j) => j.id),
+    ),
+  ]);
+  return jobs.map(({ id, job }) => {
+    const planned = planJob(job, shop);
+    const own = runs
+      .filter((r) => r.jobId === id)
+      .map((run) => ({
+        id: run.id,
+        piece: run.piece,
+        stepCount: run.frozen.steps.length,
+        state: replay(run.frozen, run.events),
+      }));
+    const { done, now, next, pieceNow, problem } = progressOf(job, planned, own);
+    const open = own.find((r) => !r.state.ended);
+    const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
+    const meta = [
+      planned.material?.name,
+      planned.bar && `Ø${planned.bar.diameter.text} ${planned.bar.diameter.unit} bar`,
+      `${job.quantity} off`,
+      lathe?.name,
+    ]
+      .filter(Boolean)
+      .join(' · ');
+    return {
+      id,
+      title: job.title,
+      meta,
+      archived,
+      picture: silhouettePicture(planned.part, 380, 104),
+      features: planned.part.features.length,
+      progress: { done, now, next, pieceNow, problemCode: problem },
+      openRun: open && { id: open.id, step: Math.min(open.state.stepIndex + 1, open.stepCount), steps: open.stepCount },
+    };
+  });
+}

@@ -1,0 +1,42 @@
+import { randomUUID } from 'node:crypto';
+import type { Job } from '@whelk/core/job';
+import type { Knex } from 'knex';
+import { notFound, Refused } from '../answer.ts';
+import { insertJob, markJob, selectJob, selectJobs, updateJob } from './queries.ts';
+import { type StoredJob, toDomain, toRow } from './rows.ts';
+
+export async function listJobs(db: Knex, archived: boolean, find: string): Promise<StoredJob[]> {
+  return (await selectJobs(db, archived, find)).map(toDomain);
+}
+export async function loadJob(db: Knex, id: string): Promise<StoredJob> {
+  const row = await selectJob(db, id);
+  if (!row) throw notFound();
+  return toDomain(row);
+}
+export async function createJob(db: Knex, job: Job, id: string = randomUUID()): Promise<string> {
+  await db.transaction((trx) => insertJob(trx, id, toRow(job)));
+  return id;
+}
+/** Saves a job over the version it started from. A stale save is refused with both versions. */
+export async function saveJob(
+  db: Knex,
+  id: string,
+  version: number,
+  job: Job,
+): Promise<{ version: number; revision: number }> {
+  const saved = await updateJob(db, id, version, toRow(job));
+  if (saved) return saved;
+  const theirs = await loadJob(db, id);
+  throw new Refused(409, [{ code: 'save.stale', path: ['version'], value: version, limit: theirs.version }], {
+    mine: job,
+    theirs: theirs.job,
+    theirVersion: theirs.version,
+  });
+}
+export async function duplicateJob(db: Knex, id: string): Promise<string> {
+  const { job } = await loadJob(db, id);
+  return createJob(db, { ...job, title: `${job.title.slice(0, 73)}, copy` });
+}
+export async function changeJob(db: Knex, id: string, change: Parameters<typeof markJob>[2]): Promise<void> {
+  if ((await markJob(db, id, change)) === 0) throw notFound();
+}

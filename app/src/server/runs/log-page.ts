@@ -1,0 +1,52 @@
+import { replay } from '@whelk/core/run';
+import type { Knex } from 'knex';
+import { recentRuns } from './service.ts';
+
+/** What was cut, latest first; `find` looks in title, material, lathe, tools and notes. */
+export async function loadLog(db: Knex, find: string) {
+  const wanted = find.trim().toLowerCase();
+  return (await recentRuns(db))
+    .map((run) => {
+      const { frozen } = run;
+      const state = replay(frozen, run.events);
+      const cut = frozen.steps.slice(0, state.stepIndex).filter((s) => s.passNumber !== undefined && s.setting);
+      const used = [...new Set(cut.map((s) => s.toolId))].flatMap(
+        (id) => frozen.tools.find((t) => t.id === id)?.name ?? [],
+      );
+      const settings = [
+        ...new Map(cut.map((s) => [`${s.kind}${s.setting?.rpm}${s.setting?.feedMmPerRev}`, s])).values(),
+      ].map((s) => ({
+        kind: s.kind,
+        rpm: s.setting!.rpm,
+        speedLabel: s.setting!.speedLabel,
+        feedMmPerRev: s.setting!.feedMmPerRev,
+      }));
+      return {
+        id: run.id,
+        jobId: run.jobId,
+        piece: run.piece,
+        startedAt: run.startedAt,
+        title: frozen.title,
+        material: frozen.material.name,
+        lathe: frozen.lathe.name,
+        unit: frozen.lathe.unit,
+        drawingUnit: frozen.drawing.unit,
+        step: state.stepIndex,
+        steps: frozen.steps.length,
+        ended: state.ended,
+        outcomes: state.outcomes.map((o) => ({
+          ...o,
+          name: frozen.part.features.find((f) => f.id === o.featureId)?.name ?? o.featureId,
+        })),
+        notes: state.notes.map((n) => n.text),
+        tools: used,
+        settings,
+      };
+    })
+    .filter(
+      (line) =>
+        wanted === '' ||
+        [line.title, line.material, line.lathe, ...line.tools, ...line.notes].join(' ').toLowerCase().includes(wanted),
+    );
+}
+export type LogLine = Awaited<ReturnType<typeof loadLog>>[number];

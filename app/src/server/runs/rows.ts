@@ -1,0 +1,41 @@
+import type { FrozenRun, RunEvent } from '@whelk/core/run';
+
+export interface RunRow {
+  id: string;
+  job_id: string;
+  piece: number;
+  frozen: unknown;
+  started_at: Date;
+  ended_at: Date | null;
+  outcome: string | null;
+}
+export interface EventRow {
+  id: string;
+  run_id: string;
+  device: string;
+  seq: number;
+  body: unknown;
+  received_at: Date;
+}
+export interface StoredRun {
+  readonly id: string;
+  readonly jobId: string;
+  readonly piece: number;
+  readonly frozen: FrozenRun;
+  readonly startedAt: string;
+  readonly endedAt: string | null;
+  readonly events: readonly RunEvent[];
+}
+
+export function toRun(row: RunRow, events: readonly EventRow[]): StoredRun {
+  return {
+    id: row.id,
+    jobId: row.job_id,
+    piece: row.piece,
+    // written by this application from a plan it made; the schema version says which shape
+    frozen: row.frozen as FrozenRun,
+    startedAt: row.started_at.toISOString(),
+    endedAt: row.ended_at?.toISOString() ?? null,
+    events: events.map((event) => ({ ...(event.body as RunEvent), receivedAt: event.received_at.toISOString() })),
+  };
+}

@@ -1,0 +1,90 @@
+import { randomUUID } from 'node:crypto';
+import { freezeJob, planJob } from '@whelk/core/job';
+import { type RunEvent, replay } from '@whelk/core/run';
+import type { Knex } from 'knex';
+import { notFound, Refused } from '../answer.ts';
+import { loadJob } from '../jobs/service.ts';
+import { loadShop } from '../shop/service.ts';
+import {
+  insertEvents,
+  insertRun,
+  selectEventsOf,
+  selectRecentRuns,
+  selectRun,
+  selectRunsOf,
+  setRunEnd,
+} from './queries.ts';
+import { type RunRow, type StoredRun, toRun } from './rows.ts';
+
+async function withEvents(db: Knex, rows: readonly RunRow[]): Promise<StoredRun[]> {
+  const events =
+    rows.length > 0
+      ? await selectEventsOf(
+          db,
+          rows.map((r) => r.id),
+        )
+      : [];
+  return rows.map((row) =>
+    toRun(
+      row,
+      events.filter((e) => e.run_id === row.id),
+    ),
+  );
+}
+export async function loadRun(db: Knex, id: string): Promise<StoredRun> {
+  const row = await selectRun(db, id);
+  if (!row) throw notFound();
+  return (await withEvents(db, [row]))[0]!;
+}
+export const loadRunsOf = async (db: Knex, jobIds: readonly string[]): Promise<StoredRun[]> =>
+  withEvents(db, await selectRunsOf(db, jobIds));
+export const recentRuns = async (db: Knex): Promise<StoredRun[]> => withEvents(db, await selectRecentRuns(db, 200));
+
+/** Starts cutting a piece: the plan as it is now is frozen into the run. An open run of that piece is answered instead. */
+export async function startRun(db: Knex, jobId: string, piece: number): Promise<{ id: string; already: boolean }> {
+  const { job } = await loadJob(db, jobId);
+  const open = (await selectRunsOf(db, [jobId])).find((r) => r.piece === piece && r.ended_at === null);
+  if (open) return { id: open.id, already: true };
+  const frozen = freezeJob(job, planJob(job, await loadShop(db)));
+  if (!frozen) throw new Refused(409, [{ code: 'run.planMissing', path: [] }]);
+  const id = randomUUID();
+  try {
+    await insertRun(db, {
+      id,
+      job_id: jobId,
+      piece,
+      frozen: JSON.stringify(frozen),
+      started_at: new Date().toISOString(),
+    });
+  } catch (error) {
+    // two starts at the same moment: the index lets one through
+    if ((error as { code?: string }).code !== '23505') throw error;
+    const other = (await selectRunsOf(db, [jobId])).find((r) => r.piece === piece && r.ended_at === null);
+    if (!other) throw error;
+    return { id: other.id, already: true };
+  }
+  return { id, already: false };
+}
+
+/** Takes events of a run in; sending twice changes nothing. The run's end follows from its events. */
+export async function addEvents(db: Knex, runId: string, events: readonly RunEvent[]): Promise<{ taken: number }> {
+  if (!(await selectRun(db, runId))) throw notFound();
+  if (events.some((e) => e.runId !== runId)) throw new Refused(400, [{ code: 'input.invalid', path: ['events'] }]);
+  let taken = 0;
+  try {
+    taken = await insertEvents(
+      db,
+      events.map(({ receivedAt: _ignored, ...event }) => event as RunEvent),
+    );
+  } catch (error) {
+    if ((error as { code?: string }).code === '23505')
+      throw new Refused(409, [{ code: 'run.sameSequence', path: ['events'] }]);
+    throw error;
+  }
+  if (taken > 0 && events.some((e) => e.kind === 'ended' || e.kind === 'undone')) {
+    const run = await loadRun(db, runId);
+    const { ended } = replay(run.frozen, run.events);
+    await setRunEnd(db, runId, ended?.at ?? null, ended?.outcome ?? null);
+  }
+  return { taken };
+}

@@ -1,0 +1,87 @@
+import type { Settings } from '@whelk/core/job';
+import { useState } from 'react';
+import { schoolNames, schoolNotes } from '../messages/words.ts';
+import { ask } from '../ui/api.ts';
+
+/** What the shop prefers; saved at each change. */
+export default function SettingsForm({ given }: { given: Settings }) {
+  const [settings, setSettings] = useState(given);
+  const [told, setTold] = useState('');
+  const set = async (more: Partial<Settings>) => {
+    const next = { ...settings, ...more };
+    setSettings(next);
+    const result = await ask('PUT', '/api/settings', next);
+    setTold(result.ok ? 'Saved.' : result.problems.map((p) => `${p.what} ${p.right}`).join(' '));
+  };
+  return (
+    <div className="mt-5 flex max-w-2xl flex-col gap-6">
+      <label>
+        <b>Unit of new drawings</b>
+        <select
+          className="select mt-1 block w-48"
+          value={settings.unit}
+          onChange={(e) => set({ unit: e.target.value as 'mm' })}
+        >
+          <option value="mm">mm</option>
+          <option value="in">inch</option>
+        </select>
+      </label>
+      <label>
+        <b>General tolerance of new drawings</b>
+        <select
+          className="select mt-1 block w-64"
+          value={settings.generalClass}
+          onChange={(e) => set({ generalClass: e.target.value as 'm' })}
+        >
+          <option value="f">ISO 2768 fine</option>
+          <option value="m">ISO 2768 medium</option>
+          <option value="c">ISO 2768 coarse</option>
+          <option value="v">ISO 2768 very coarse</option>
+        </select>
+      </label>
+      <fieldset>
+        <legend className="font-bold">School of choosing speeds, for new jobs</legend>
+        {(['shopRule', 'conditions', 'machineFirst'] as const).map((name) => (
+          <label key={name} className="flex min-h-11 items-center gap-3">
+            <input
+              type="radio"
+              className="h-5 w-5"
+              name="school"
+              checked={settings.school === name}
+              onChange={() => set({ school: name })}
+            />
+            <span>
+              <b>{schoolNames[name]}</b> <span className="muted">{schoolNotes[name]}</span>
+            </span>
+          </label>
+        ))}
+      </fieldset>
+      <label>
+        <b>Tools, for new jobs</b>
+        <select
+          className="select mt-1 block w-48"
+          value={settings.tools}
+          onChange={(e) => set({ tools: e.target.value as 'hss' })}
+        >
+          <option value="hss">HSS first</option>
+          <option value="carbide">Carbide first</option>
+        </select>
+      </label>
+      <label className="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          className="h-5 w-5"
+          checked={settings.keys}
+          onChange={(e) => set({ keys: e.target.checked })}
+        />
+        <span>
+          <b>Single keys at the lathe</b>{' '}
+          <span className="muted">Space: done · N: note · B: back · C: cut once more</span>
+        </span>
+      </label>
+      <p role="status" className="setting min-h-6">
+        {told}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,132 @@
+import type { Instrument } from '@whelk/core/gauge';
+import type { Tool } from '@whelk/core/tool';
+import { type RecordKindView, RecordTable } from './RecordTable.tsx';
+import { fieldReader } from './read-fields.ts';
+
+const same = (names: readonly string[]) => names.map((n) => [n, n] as const);
+const tools: RecordKindView<Tool> = {
+  kind: 'tool',
+  name: 'Tools',
+  columns: [
+    { key: 'name', label: 'Name', show: (t) => t.name, edit: (t) => t.name },
+    {
+      key: 'kind',
+      label: 'For',
+      show: (t) => t.kind,
+      edit: (t) => t.kind,
+      choices: same(['rougher', 'finisher', 'facing', 'chamfer', 'centre drill']),
+    },
+    {
+      key: 'material',
+      label: 'Material',
+      show: (t) => (t.material === 'hss' ? 'HSS' : 'carbide'),
+      edit: (t) => t.material,
+      choices: [
+        ['hss', 'HSS'],
+        ['carbide', 'carbide'],
+      ],
+    },
+    { key: 'nose', label: 'Nose radius, mm', show: (t) => String(t.noseRadiusMm), edit: (t) => String(t.noseRadiusMm) },
+    { key: 'kappa', label: 'Setting angle, °', show: (t) => String(t.kappaDeg), edit: (t) => String(t.kappaDeg) },
+    { key: 'deepest', label: 'Deepest cut, mm', show: (t) => String(t.deepestMm), edit: (t) => String(t.deepestMm) },
+    {
+      key: 'edge',
+      label: 'Edge rounding, mm',
+      show: (t) => String(t.edgeRadiusMm),
+      edit: (t) => String(t.edgeRadiusMm),
+    },
+    {
+      key: 'size',
+      label: 'Pilot of a centre drill, mm',
+      show: (t) => (t.sizeMm === undefined ? '' : String(t.sizeMm)),
+      edit: (t) => (t.sizeMm === undefined ? '' : String(t.sizeMm)),
+    },
+  ],
+  read: (texts, id) => {
+    const fields = fieldReader(texts);
+    const drill = texts.kind === 'centre drill';
+    const record: Tool = {
+      id,
+      name: fields.text('name', 60),
+      kind: texts.kind as Tool['kind'],
+      material: texts.material as Tool['material'],
+      noseRadiusMm: fields.mm('nose', 'notNegative', 10),
+      kappaDeg: fields.degrees('kappa', 5, 120),
+      deepestMm: fields.mm('deepest', 'positive', 30),
+      edgeRadiusMm: fields.mm('edge', 'positive', 0.5),
+      ...(drill ? { sizeMm: fields.mm('size', 'positive', 30) } : {}),
+    };
+    return Object.keys(fields.problems).length > 0 ? { ok: false, problems: fields.problems } : { ok: true, record };
+  },
+};
+const places = (i: Instrument, mm: number) => (i.unit === 'mm' ? `${mm} mm` : `${Number((mm / 25.4).toFixed(5))} in`);
+const gauges: RecordKindView<Instrument> = {
+  kind: 'instrument',
+  name: 'Gauges',
+  columns: [
+    { key: 'name', label: 'Name', show: (i) => i.name, edit: (i) => i.name },
+    {
+      key: 'kind',
+      label: 'Kind',
+      show: (i) => i.kind,
+      edit: (i) => i.kind,
+      choices: same(['micrometer', 'caliper', 'rule', 'thread micrometer', 'indicator', 'other']),
+    },
+    {
+      key: 'unit',
+      label: 'Reads in',
+      show: (i) => i.unit,
+      edit: (i) => i.unit,
+      choices: [
+        ['mm', 'mm'],
+        ['in', 'inch'],
+      ],
+    },
+    { key: 'from', label: 'From', show: (i) => places(i, i.fromMm), edit: (i) => `${i.fromMm} mm` },
+    { key: 'to', label: 'To', show: (i) => places(i, i.toMm), edit: (i) => `${i.toMm} mm` },
+    {
+      key: 'resolution',
+      label: 'Finest line',
+      show: (i) => places(i, i.resolutionMm),
+      edit: (i) => `${i.resolutionMm} mm`,
+    },
+    {
+      key: 'uncertainty',
+      label: 'Uncertainty ± (k = 2)',
+      show: (i) => places(i, i.uncertaintyMm),
+      edit: (i) => `${i.uncertaintyMm} mm`,
+    },
+  ],
+  read: (texts, id) => {
+    const fields = fieldReader(texts);
+    const record: Instrument = {
+      id,
+      name: fields.text('name', 60),
+      kind: texts.kind as Instrument['kind'],
+      unit: texts.unit === 'in' ? 'in' : 'mm',
+      fromMm: fields.mm('from', 'notNegative', 5000),
+      toMm: fields.mm('to', 'positive', 5000),
+      resolutionMm: fields.mm('resolution', 'positive', 1),
+      uncertaintyMm: fields.mm('uncertainty', 'positive', 2),
+    };
+    if (!fields.problems.to && record.toMm <= record.fromMm)
+      fields.problems.to = { code: 'input.tooSmall', path: [], limit: `above ${record.fromMm} mm` };
+    return Object.keys(fields.problems).length > 0 ? { ok: false, problems: fields.problems } : { ok: true, record };
+  },
+};
+
+/** The drawer: cutting tools, and the gauges with what they are sure to. */
+export default function ToolsAndGauges({
+  tools: ownTools,
+  instruments,
+}: {
+  tools: readonly Tool[];
+  instruments: readonly Instrument[];
+}) {
+  return (
+    <>
+      <RecordTable view={tools} given={ownTools} />
+      <RecordTable view={gauges} given={instruments} />
+    </>
+  );
+}

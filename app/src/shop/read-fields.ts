@@ -1,0 +1,38 @@
+import { type LengthUnit, type Problem, parseLength } from '@whelk/core/quantity';
+
+/** Collects typed fields of a form and what is wrong with them. */
+export function fieldReader(texts: Readonly<Record<string, string>>) {
+  const problems: Record<string, Problem> = {};
+  return {
+    problems,
+    text(key: string, most: number, needed = true): string {
+      const value = (texts[key] ?? '').trim();
+      if (needed && value === '') problems[key] = { code: 'input.tooSmall', path: [], limit: 'one letter' };
+      else if (value.length > most) problems[key] = { code: 'input.tooBig', path: [], limit: `${most} characters` };
+      return value;
+    },
+    /** checks a length and keeps it as typed */
+    typed(key: string, unit: LengthUnit): { text: string; unit: LengthUnit } {
+      const read = parseLength(texts[key] ?? '', unit);
+      if (!read.ok) problems[key] = { code: read.code, path: [], value: read.value };
+      return { text: (texts[key] ?? '').trim(), unit };
+    },
+    mm(key: string, sign: 'positive' | 'notNegative', most: number): number {
+      const read = parseLength(texts[key] ?? '', 'mm', sign);
+      if (!read.ok) {
+        problems[key] = { code: read.code, path: [], value: read.value };
+        return 0;
+      }
+      const value = read.mm.valueOf();
+      if (value > most) problems[key] = { code: 'input.tooBig', path: [], limit: `${most} mm` };
+      return value;
+    },
+    degrees(key: string, least: number, most: number): number {
+      const value = Number((texts[key] ?? '').replace(',', '.').replace('°', ''));
+      if (!Number.isFinite(value) || value < least)
+        problems[key] = { code: 'input.tooSmall', path: [], limit: `${least}°` };
+      else if (value > most) problems[key] = { code: 'input.tooBig', path: [], limit: `${most}°` };
+      return value;
+    },
+  };
+}

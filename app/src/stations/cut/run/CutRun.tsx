@@ -1,0 +1,192 @@
+import { adviseStep, type FrozenRun, type RunEvent } from '@whelk/core/run';
+import { useEffect, useMemo, useState } from 'react';
+import { cautionText, materialCautionText } from '../../../messages/cautions.ts';
+import { minutes } from '../../../ui/format.ts';
+import { CutStrip } from './CutStrip.tsx';
+import { EndedRun } from './EndedRun.tsx';
+import { MeasureStep } from './MeasureStep.tsx';
+import { NotePanel } from './NotePanel.tsx';
+import { SetPanel } from './SetPanel.tsx';
+import { StepPanel } from './StepPanel.tsx';
+import { TouchOffStep } from './TouchOffStep.tsx';
+import { stepTitle } from './titles.ts';
+import { useKeys } from './useKeys.ts';
+import { useRun } from './useRun.ts';
+
+interface Props {
+  readonly id: string;
+  readonly jobId: string;
+  readonly piece: number;
+  readonly frozen: FrozenRun;
+  readonly events: readonly RunEvent[];
+  readonly keys: boolean;
+}
+
+/** At the lathe: one step at a time, big; everything by keyboard or by touch; every act is kept at once. */
+export default function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
+  const run = useRun(id, piece, frozen, events);
+  const { state } = run;
+  const advice = useMemo(() => adviseStep(frozen, state), [frozen, state]);
+  const [noting, setNoting] = useState(false);
+  const step = advice?.step;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new step begins at the top
+  useEffect(() => scrollTo(0, 0), [step?.id]);
+  const back =
+    state.advances.length > 0 ? () => run.add({ kind: 'undone', eventId: state.advances.at(-1)! }) : undefined;
+  const done =
+    step && step.kind !== 'touchOff' && step.kind !== 'measure'
+      ? () => run.add({ kind: 'done', stepId: step.id })
+      : undefined;
+  useKeys(keys, { ' ': done, n: () => setNoting(true), b: back });
+  const count = frozen.steps.length;
+  const firstChips = step?.kind === 'face';
+  const caution =
+    step &&
+    [cautionText(step.caution), firstChips ? frozen.material.cautions.map(materialCautionText).join(' ') : '']
+      .filter(Boolean)
+      .join(' ');
+  return (
+    <div className="flex min-h-screen flex-col">
+      <header className="bar" role="banner">
+        <b>
+          {Math.min(state.stepIndex + 1, count)} of {count}
+        </b>
+        <Progress at={state.stepIndex} count={count} />
+        <span className="min-w-0 flex-1 truncate">
+          {frozen.title}, piece {piece} · {frozen.lathe.name}
+        </span>
+        <span role="status" className="rounded border border-current px-2 py-0.5 text-sm">
+          {run.sending === 'saved'
+            ? 'saved'
+            : run.sending === 'waiting'
+              ? `${run.waiting} waiting for the server`
+              : 'not taken'}
+        </span>
+        <a href={`/jobs/${jobId}/cut`} className="!py-2">
+          Leave
+        </a>
+      </header>
+      {run.sending === 'refused' && (
+        <p role="alert" className="notice">
+          {run.refusal} What was done here is kept in this browser.
+        </p>
+      )}
+      <main className="flex flex-1 flex-col">
+        <h1 className="visually-hidden">
+          {frozen.title}, piece {piece}
+        </h1>
+        <CutStrip frozen={frozen} state={state} step={step} />
+        {state.ended || !advice || !step ? (
+          <EndedRun
+            id={id}
+            jobId={jobId}
+            frozen={frozen}
+            state={state}
+            onFinish={() => run.add({ kind: 'ended', outcome: 'finished', reason: '' })}
+            onBack={back}
+          />
+        ) : step.kind === 'measure' ? (
+          <MeasureStep
+            key={`${step.id}-${state.rounds[step.id] ?? 0}`}
+            frozen={frozen}
+            state={state}
+            advice={advice}
+            add={run.add}
+            onBack={back}
+            onNote={() => setNoting(true)}
+            keys={keys}
+          />
+        ) : step.kind === 'touchOff' ? (
+          <TouchOffStep
+            key={step.id}
+            frozen={frozen}
+            advice={advice}
+            add={run.add}
+            onBack={back}
+            onNote={() => setNoting(true)}
+            caution={caution}
+          />
+        ) : (
+          <>
+            <div className="grid flex-1 md:grid-cols-[minmax(230px,300px)_1fr]">
+              <SetPanel frozen={frozen} advice={advice} />
+              <StepPanel frozen={frozen} advice={advice} state={state} />
+            </div>
+            {caution && (
+              <p className="caution">
+                <span aria-hidden="true">▲</span>
+                {caution}
+              </p>
+            )}
+            <Acts>
+              <button type="button" className="act main" onClick={done}>
+                {step.passNumber !== undefined || step.kind === 'finish' ? 'Pass is cut' : 'Done'}{' '}
+                <KeyMark keys={keys}>space</KeyMark>
+              </button>
+              <button type="button" className="act" onClick={() => setNoting(true)}>
+                Note <KeyMark keys={keys}>N</KeyMark>
+              </button>
+              <button type="button" className="act" onClick={back} disabled={!back}>
+                Back <KeyMark keys={keys}>B</KeyMark>
+              </button>
+            </Acts>
+          </>
+        )}
+      </main>
+      {noting && step && (
+        <NotePanel
+          onSave={(text) => {
+            run.add({ kind: 'note', stepId: step.id, text });
+            setNoting(false);
+          }}
+          onClose={() => setNoting(false)}
+          notes={state.notes}
+        />
+      )}
+      <span className="visually-hidden" aria-live="polite">
+        {step
+          ? `Step ${state.stepIndex + 1} of ${count}: ${stepTitle(step, frozen)}, about ${minutes(step.minutes)}`
+          : ''}
+      </span>
+    </div>
+  );
+}
+
+export function Acts({ children }: { children: React.ReactNode }) {
+  return <div className="sticky bottom-0 flex flex-wrap gap-3 bg-[var(--bench)] px-5 py-3">{children}</div>;
+}
+export function KeyMark({ keys, children }: { keys: boolean; children: React.ReactNode }) {
+  return keys ? (
+    <span className="key" aria-hidden="true">
+      {children}
+    </span>
+  ) : null;
+}
+
+/** One small block a step, all on one level: filled done, brass now, empty to come. */
+function Progress({ at, count }: { at: number; count: number }) {
+  const width = Math.max(3, Math.min(22, Math.floor(300 / count) - 3));
+  return (
+    <svg
+      width={count * (width + 3)}
+      height="10"
+      role="img"
+      aria-label={`${at} of ${count} steps done`}
+      className="hidden lg:block"
+    >
+      {Array.from({ length: count }, (_, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: steps are counted
+        <rect
+          key={i}
+          x={i * (width + 3)}
+          y={1}
+          width={width}
+          height={8}
+          fill={i < at ? 'var(--bar-ink)' : i === at ? 'var(--brass-fill)' : 'none'}
+          stroke={i > at ? 'var(--bar-muted)' : 'none'}
+          strokeWidth={0.8}
+        />
+      ))}
+    </svg>
+  );
+}

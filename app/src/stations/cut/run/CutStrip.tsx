@@ -1,0 +1,39 @@
+import { stripPicture } from '@whelk/core/picture';
+import type { FrozenRun, RunState, Step } from '@whelk/core/run';
+import { PictureView } from '../../../ui/strip/PictureView.tsx';
+import { useWidth } from '../../../ui/useWidth.ts';
+
+/** The work as it stands: what has been turned, and the cut now. */
+export function CutStrip({ frozen, state, step }: { frozen: FrozenRun; state: RunState; step: Step | undefined }) {
+  const [ref, width] = useWidth<HTMLDivElement>(1240);
+  const end = frozen.part.lengthMm;
+  const cuts = frozen.steps.slice(0, state.stepIndex).filter((s) => s.passNumber !== undefined);
+  const faced = frozen.steps.slice(0, state.stepIndex).some((s) => s.kind === 'face');
+  const turned = cuts.map((s) => ({ zFromMm: s.zStopMm ?? 0, zToMm: end, diameterMm: s.targetMm ?? 0 }));
+  const cut =
+    step?.fromMm !== undefined && step.targetMm !== undefined && step.zStopMm !== undefined
+      ? { zFromMm: step.zStopMm, zToMm: end, beforeMm: step.fromMm, afterMm: step.targetMm }
+      : undefined;
+  const picture = stripPicture(frozen.part, {
+    width,
+    height: 190,
+    textSize: 14,
+    labels: [],
+    overall: '',
+    selectedId:
+      step?.kind === 'measure' || step?.kind === 'chamfer' || step?.kind === 'shoulder' ? step.featureId : undefined,
+    stockMm: frozen.stockMm,
+    holding: frozen.plan.holding,
+    turned: turned.length > 0 ? turned : faced ? [{ zFromMm: 0, zToMm: end, diameterMm: frozen.stockMm }] : [],
+    cut,
+  });
+  return (
+    <div ref={ref} className="strip-paper">
+      <PictureView
+        picture={picture}
+        label={`The work in the lathe, ${cuts.length} passes cut${cut ? '; the cut now is marked' : ''}`}
+        textSize={14}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,109 @@
+import type { FrozenRun, RunState } from '@whelk/core/run';
+import { outcomeText, verdictText, waitingText } from '../../../messages/words.ts';
+import { measure } from '../../../ui/format.ts';
+import { Acts } from './CutRun.tsx';
+import { nameOf } from './titles.ts';
+
+interface Props {
+  readonly id: string;
+  readonly jobId: string;
+  readonly frozen: FrozenRun;
+  readonly state: RunState;
+  readonly onFinish: () => void;
+  readonly onBack: (() => void) | undefined;
+}
+
+/** After the last step: how each size came out, what still waits, and closing the piece. */
+export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) {
+  const { ended } = state;
+  const { unit } = frozen.drawing;
+  const f = (mm: number) => measure(mm, unit);
+  return (
+    <>
+      <section className="page w-full flex-1" aria-label="How it came out">
+        <h2 className="text-2xl">
+          {ended ? outcomeText[ended.outcome] : 'All that can be turned from this end is cut'}
+        </h2>
+        {ended?.reason && <p className="mt-1 text-lg">{ended.reason}</p>}
+        <div className="mt-4 grid gap-8 lg:grid-cols-2">
+          <div>
+            <h3 className="font-bold">Sizes</h3>
+            {state.outcomes.length === 0 ? (
+              <p className="muted">None measured.</p>
+            ) : (
+              <table className="table">
+                <thead>
+                  <tr>
+                    <th scope="col">Feature</th>
+                    <th scope="col" className="text-right">
+                      Size, {unit}
+                    </th>
+                    <th scope="col">Limits</th>
+                    <th scope="col">Verdict</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {state.outcomes.map((o) => {
+                    const feature = frozen.part.features.find((x) => x.id === o.featureId);
+                    return (
+                      <tr key={o.stepId}>
+                        <th scope="row">{nameOf(frozen, o.featureId)}</th>
+                        <td className="text-right">{f(o.sizeMm)}</td>
+                        <td>{feature ? `${f(feature.limits.lowerMm)} … ${f(feature.limits.upperMm)}` : ''}</td>
+                        <td>
+                          {o.decision.verdict === 'fits' ? '✓ ' : o.decision.verdict === 'cannotSay' ? '? ' : '✕ '}
+                          {verdictText[o.decision.verdict]}
+                        </td>
+                      </tr>
+                    );
+                  })}
+                </tbody>
+              </table>
+            )}
+            <p className="mt-2">
+              <a className="link" href={`/api/runs/${id}/readings.csv`} download>
+                Readings .csv
+              </a>
+            </p>
+          </div>
+          <div>
+            <h3 className="font-bold">Waits for a second holding</h3>
+            <ul className="list-inside list-disc">
+              {frozen.plan.waiting.map((w) => (
+                <li key={`${w.what}${w.featureId ?? ''}`}>{waitingText(w, (x) => nameOf(frozen, x))}</li>
+              ))}
+            </ul>
+            {state.notes.length > 0 && (
+              <>
+                <h3 className="mt-4 font-bold">Notes</h3>
+                <ul className="list-inside list-disc">
+                  {state.notes.map((n, i) => (
+                    // biome-ignore lint/suspicious/noArrayIndexKey: notes in their order
+                    <li key={i}>{n.text}</li>
+                  ))}
+                </ul>
+              </>
+            )}
+          </div>
+        </div>
+      </section>
+      <Acts>
+        {ended ? (
+          <a className="act main" href={`/jobs/${jobId}/cut`}>
+            Back to the job
+          </a>
+        ) : (
+          <button type="button" className="act main" onClick={onFinish}>
+            Close this piece
+          </button>
+        )}
+        <button type="button" className="act" onClick={onBack} disabled={!onBack}>
+          Back
+        </button>
+        <a className="act" href="/log">
+          Log
+        </a>
+      </Acts>
+    </>
+  );
+}

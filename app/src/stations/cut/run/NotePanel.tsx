@@ -1,0 +1,57 @@
+import { useEffect, useRef, useState } from 'react';
+
+interface Props {
+  readonly notes: readonly { readonly text: string }[];
+  readonly onSave: (text: string) => void;
+  readonly onClose: () => void;
+}
+
+/** A note on this step; kept with the run and shown in the log. */
+export function NotePanel({ notes, onSave, onClose }: Props) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  const [text, setText] = useState('');
+  useEffect(() => dialog.current?.showModal(), []);
+  return (
+    <dialog
+      ref={dialog}
+      className="sheet m-auto w-[34rem] max-w-[92vw] p-5 text-base-content backdrop:bg-black/50"
+      aria-labelledby="note-title"
+      onClose={onClose}
+    >
+      <h2 id="note-title">Note</h2>
+      {notes.length > 0 && (
+        <ul className="muted mb-2 text-sm">
+          {notes.slice(-3).map((n, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: notes in their order
+            <li key={i}>{n.text}</li>
+          ))}
+        </ul>
+      )}
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (text.trim() !== '') onSave(text.trim());
+        }}
+      >
+        <label htmlFor="note" className="visually-hidden">
+          Note
+        </label>
+        <textarea
+          id="note"
+          className="input h-32 w-full whitespace-pre-wrap p-2"
+          maxLength={2000}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
+        <div className="mt-3 flex gap-3">
+          <button type="submit" className="act main" disabled={text.trim() === ''}>
+            Keep the note
+          </button>
+          <button type="button" className="act" onClick={onClose}>
+            Close
+          </button>
+        </div>
+      </form>
+    </dialog>
+  );
+}

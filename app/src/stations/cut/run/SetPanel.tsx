@@ -1,0 +1,89 @@
+import type { FrozenRun, StepAdvice } from '@whelk/core/run';
+import { feed, feedUnit, length } from '../../../ui/format.ts';
+import { nameOf } from './titles.ts';
+
+/** What to set before the cut. Only what changes is told to do; what stands is shown small. */
+export function SetPanel({ frozen, advice }: { frozen: FrozenRun; advice: StepAdvice }) {
+  const { step, changes, newTool } = advice;
+  const { lathe } = frozen;
+  const tool = frozen.tools.find((t) => t.id === step.toolId);
+  const speedIds = new Set(lathe.spindle.controls.map((c) => c.name));
+  const speedChanges = changes.filter((c) => speedIds.has(c.name));
+  const feedChanges = changes.filter((c) => !speedIds.has(c.name));
+  const { setting } = step;
+  return (
+    <aside
+      aria-label="What to set"
+      className="flex flex-col gap-4 border-r border-[var(--line)] bg-[var(--bench)] px-5 py-4"
+    >
+      {setting && (
+        <div>
+          <p className="text-sm">Speed</p>
+          <p className="text-4xl font-bold">
+            {setting.rpm}
+            <span className="unit">rpm</span>
+          </p>
+          {speedChanges.length > 0 ? (
+            <Changes changes={speedChanges} />
+          ) : lathe.spindle.settings.some((s) => s.kind === 'stepless') ? (
+            <p className="setting">Turn to {setting.rpm}</p>
+          ) : (
+            <p className="muted text-sm">{setting.speedLabel}, as it stands</p>
+          )}
+        </div>
+      )}
+      {setting && (
+        <div>
+          <p className="text-sm">
+            Feed
+            {step.kind === 'face' || step.kind === 'shoulder' || step.kind === 'centre' || step.kind === 'chamfer'
+              ? ''
+              : ', towards the chuck'}
+          </p>
+          <p className="text-4xl font-bold">
+            {feed(setting.feedMmPerRev, lathe.unit)}
+            <span className="unit">{feedUnit(lathe.unit)}</span>
+          </p>
+          {setting.feedLabel === undefined ? (
+            <p className="setting">
+              By hand, about {length((setting.feedMmPerRev * setting.rpm) / 60, lathe.unit)} {lathe.unit} a second
+            </p>
+          ) : feedChanges.length > 0 ? (
+            <Changes changes={feedChanges} />
+          ) : (
+            <p className="muted text-sm">{setting.feedLabel}, as it stands</p>
+          )}
+        </div>
+      )}
+      {tool && (
+        <div>
+          <p className="text-sm">Tool</p>
+          {newTool ? (
+            <p className="setting text-lg">Change to {tool.name}</p>
+          ) : (
+            <p className="muted">{tool.name}, as it stands</p>
+          )}
+        </div>
+      )}
+      {!setting && !tool && (
+        <p className="muted">Nothing to set on the lathe for this step. {nameOf(frozen, step.featureId)}</p>
+      )}
+    </aside>
+  );
+}
+
+function Changes({ changes }: { changes: StepAdvice['changes'] }) {
+  return (
+    <ul>
+      {changes.map((c) => (
+        <li key={c.name} className="setting text-lg">
+          {c.name} to {c.to}
+          <span className="muted text-sm font-normal">
+            {c.from ? `, was ${c.from}` : ''}
+            {c.stopFirst ? '; stop first' : ''}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,135 @@
+import { numbersPerTurn, readDialNumber } from '@whelk/core/lathe';
+import { type Problem, parseLength } from '@whelk/core/quantity';
+import type { FrozenRun, StepAdvice } from '@whelk/core/run';
+import { useState } from 'react';
+import { TextField } from '../../../ui/number-field/TextField.tsx';
+import { Acts } from './CutRun.tsx';
+import { SetPanel } from './SetPanel.tsx';
+import type { useRun } from './useRun.ts';
+
+interface Props {
+  readonly frozen: FrozenRun;
+  readonly advice: StepAdvice;
+  readonly add: ReturnType<typeof useRun>['add'];
+  readonly onBack: (() => void) | undefined;
+  readonly onNote: () => void;
+  readonly caution: string | undefined;
+}
+
+/** Touching off: the diameter measured, the numbers noted, and the direction come from. All later moves start here. */
+export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: Props) {
+  const { lathe } = frozen;
+  const { crossSlide, carriage } = lathe.slides;
+  const [diameter, setDiameter] = useState('');
+  const [cross, setCross] = useState(crossSlide.resettable ? '0' : '');
+  const [end, setEnd] = useState(carriage.means === 'dial' && carriage.resettable ? '0' : '');
+  const [tried, setTried] = useState(false);
+  const read = parseLength(diameter, lathe.unit);
+  const above = read.ok && read.mm.valueOf() > frozen.stockMm + 1.5;
+  const number = (dial: typeof crossSlide, text: string): Problem | undefined => {
+    const noted = readDialNumber(dial, text);
+    return noted.ok ? undefined : { code: noted.code, path: [], value: text, limit: noted.limit };
+  };
+  const diameterProblem: Problem | undefined = !read.ok
+    ? { code: read.code, path: [], value: read.value }
+    : above
+      ? { code: 'stock.diameterAboveBar', path: [], value: read.mm.valueOf(), limit: frozen.stockMm }
+      : undefined;
+  const crossProblem = number(crossSlide, cross);
+  const endProblem = carriage.means === 'dial' ? number(carriage, end) : undefined;
+  const shown = (typed: string, problem: Problem | undefined) => (tried || typed !== '' ? problem : undefined);
+  const save = (event: React.FormEvent) => {
+    event.preventDefault();
+    setTried(true);
+    if (diameterProblem || crossProblem || endProblem) return;
+    add({
+      kind: 'touchedOff',
+      stepId: advice.step.id,
+      diameter: { text: diameter.trim(), unit: lathe.unit },
+      crossNumber: cross.trim(),
+      endNumber: carriage.means === 'dial' ? end.trim() : '',
+      approach: 'in',
+    });
+  };
+  const turnHand = crossSlide.clockwiseMoves === 'in' ? 'clockwise' : 'anticlockwise';
+  return (
+    <form className="flex flex-1 flex-col" onSubmit={save}>
+      <div className="grid flex-1 md:grid-cols-[minmax(230px,300px)_1fr]">
+        <SetPanel frozen={frozen} advice={advice} />
+        <section aria-label="Touch off" className="px-6 py-4">
+          <h2 className="text-2xl">Touch off: a short cut, measure it, note the dials</h2>
+          <ol className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg">
+            <li>
+              Take a light cut about 6 mm long at the tail end, just enough to clean up. Wind in {turnHand}; do not turn
+              the cross-slide back.
+            </li>
+            <li>
+              Run the carriage off to the right.{' '}
+              {crossSlide.resettable
+                ? 'Hold the handle and set the ring to 0.'
+                : 'Leave the ring alone: note the number as it stands.'}
+            </li>
+            <li>Stop the spindle and measure the short diameter.</li>
+            <li>
+              {carriage.means === 'dial'
+                ? `Bring the tool’s side to touch the faced end, and ${carriage.resettable ? 'set the carriage’s ring to 0' : 'note the carriage’s number'}.`
+                : 'Lengths will be scribed from the faced end.'}
+            </li>
+          </ol>
+          <div className="mt-5 grid max-w-3xl gap-4 sm:grid-cols-3">
+            <TextField
+              label={`Diameter measured, ${lathe.unit}`}
+              value={diameter}
+              problem={shown(diameter, diameterProblem)}
+              onChange={setDiameter}
+              inputClass="h-14 text-2xl font-bold"
+              inputMode="decimal"
+              data="touch-diameter"
+            />
+            <TextField
+              label={`Cross-slide stands at (0 to ${numbersPerTurn(crossSlide).toString()} ${crossSlide.unit})`}
+              value={cross}
+              problem={shown(cross, crossProblem)}
+              onChange={setCross}
+              inputClass="h-14 text-2xl font-bold"
+              inputMode="decimal"
+              data="touch-cross"
+            />
+            {carriage.means === 'dial' && (
+              <TextField
+                label={`Carriage at the end (0 to ${numbersPerTurn(carriage).toString()} ${carriage.unit})`}
+                value={end}
+                problem={shown(end, endProblem)}
+                onChange={setEnd}
+                inputClass="h-14 text-2xl font-bold"
+                inputMode="decimal"
+                data="touch-end"
+              />
+            )}
+          </div>
+          <p className="muted mt-3">
+            Come to every later number the same way: winding in, {turnHand}. Slack {crossSlide.slackMm.toFixed(2)} mm is
+            taken up so.
+          </p>
+        </section>
+      </div>
+      {caution && (
+        <p className="caution">
+          <span aria-hidden="true">▲</span>
+          {caution}
+        </p>
+      )}
+      <Acts>
+        <button type="submit" className="act main">
+          Touched off
+        </button>
+        <button type="button" className="act" onClick={onNote}>
+          Note
+        </button>
+        <button type="button" className="act" onClick={onBack} disabled={!onBack}>
+          Back
+        </button>
+      </Acts>
+    </form>
+  );
+}

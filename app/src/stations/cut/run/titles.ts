@@ -1,0 +1,38 @@
+import type { FrozenRun, Step } from '@whelk/core/run';
+import { length, measure } from '../../../ui/format.ts';
+
+export const nameOf = (frozen: FrozenRun, featureId: string | undefined): string => {
+  const feature = frozen.part.features.find((f) => f.id === featureId);
+  return feature ? feature.name || `feature ${feature.index + 1}` : '';
+};
+
+/** What the step is, in a line. */
+export function stepTitle(step: Step, frozen: FrozenRun): string {
+  const { unit } = frozen.lathe;
+  const name = nameOf(frozen, step.featureId);
+  switch (step.kind) {
+    case 'mount':
+      return `Put the blank in: grip ${length(step.sizes?.gripMm ?? 0, unit)}, ${length(step.sizes?.overhangMm ?? 0, unit)} ${unit} standing out`;
+    case 'face':
+      return `Face the end: take ${length(step.sizes?.offMm ?? 0, unit)} ${unit} off`;
+    case 'centre':
+      return `Centre hole ${step.sizes?.pilotMm} mm, mouth Ø${step.sizes?.mouthMm}; bring up the centre`;
+    case 'touchOff':
+      return 'Touch off: a short cut, measure it, note the dials';
+    case 'rough':
+      return `Rough ${name}${step.passCount && step.passCount > 1 ? `, pass ${step.passNumber} of ${step.passCount}` : ''}`;
+    case 'semiFinish':
+      return `${name}: first of two equal cuts`;
+    case 'finish':
+      return step.id.includes('-again-') ? `${name}: one more cut` : `${name}: the last cut`;
+    case 'shoulder':
+      return `Square the shoulder of ${name}, feeding outwards`;
+    case 'chamfer':
+      return `Chamfer ${name}: ${length(step.sizes?.lengthMm ?? 0, unit)} ${unit} × ${step.sizes?.angleDeg}°`;
+    case 'measure':
+      return `Measure ${name}${step.last ? '' : ', between the two cuts'}`;
+  }
+}
+
+/** A diameter as far as the lathe can aim for it. */
+export const diameter = (mm: number, unit: 'mm' | 'in'): string => `Ø${measure(mm, unit, unit === 'mm' ? 2 : 3)}`;

@@ -1,0 +1,103 @@
+import type { Job, PlannedJob } from '@whelk/core/job';
+import { readTyped, shortLength } from '@whelk/core/quantity';
+import { wordProblem } from '../../messages/problems.ts';
+import { TextField } from '../../ui/number-field/TextField.tsx';
+
+/** The checks in one line, the whole length, and what holds for all sizes. */
+export function DrawingFoot({
+  job,
+  planned,
+  change,
+}: {
+  job: Job;
+  planned: PlannedJob;
+  change: (make: (job: Job) => Job, field?: string) => void;
+}) {
+  const { drawing } = job;
+  const about = planned.problems.filter((p) => p.path[0] === 'drawing' && p.code !== 'drawing.empty');
+  const given = drawing.overall.text.trim() !== '';
+  const overallProblem =
+    given && !readTyped(drawing.overall).ok ? planned.problems.find((p) => p.path[1] === 'overall') : undefined;
+  const sums = given && !about.some((p) => p.path[1] === 'overall');
+  const where = (at: string | number | undefined) =>
+    typeof at === 'number' ? `${at + 1} ${drawing.features[at]?.name ?? ''}`.trim() : '';
+  return (
+    <footer className="mx-5 mt-4 flex flex-wrap items-start gap-x-6 gap-y-3 border-t border-[var(--line)] py-3">
+      <TextField
+        className="w-44"
+        label={`Whole length, ${drawing.overall.unit}`}
+        value={drawing.overall.text}
+        problem={overallProblem}
+        hint="not given"
+        onChange={(text) =>
+          change((j) => ({ ...j, drawing: { ...j.drawing, overall: { ...j.drawing.overall, text } } }), 'overall')
+        }
+      />
+      <label className="text-sm">
+        General tolerance
+        <select
+          className="select mt-0.5 block w-52"
+          value={drawing.generalClass}
+          onChange={(e) => change((j) => ({ ...j, drawing: { ...j.drawing, generalClass: e.target.value as 'm' } }))}
+        >
+          <option value="f">ISO 2768 fine</option>
+          <option value="m">ISO 2768 medium</option>
+          <option value="c">ISO 2768 coarse</option>
+          <option value="v">ISO 2768 very coarse</option>
+        </select>
+      </label>
+      <label className="text-sm">
+        New fields are in
+        <select
+          className="select mt-0.5 block w-28"
+          value={drawing.unit}
+          onChange={(e) =>
+            change((j) => ({
+              ...j,
+              drawing: {
+                ...j.drawing,
+                unit: e.target.value as 'mm',
+                overall: j.drawing.overall.text ? j.drawing.overall : { text: '', unit: e.target.value as 'mm' },
+              },
+            }))
+          }
+        >
+          <option value="mm">mm</option>
+          <option value="in">inch</option>
+        </select>
+      </label>
+      <TextField
+        className="w-24"
+        label="Pieces"
+        inputMode="numeric"
+        value={String(job.quantity)}
+        onChange={(text) =>
+          change((j) => ({ ...j, quantity: Math.min(1000, Math.max(1, Number.parseInt(text, 10) || 1)) }), 'quantity')
+        }
+      />
+      <div className="min-w-64 flex-1 self-center" aria-live="polite">
+        {sums && (
+          <p className="setting">
+            ✓ Lengths add up to {shortLength(planned.part.lengthMm, drawing.overall.unit, 4)} {drawing.overall.unit}
+          </p>
+        )}
+        {about.slice(0, 4).map((p) => (
+          <p
+            key={`${p.code}${p.path.join()}`}
+            className={
+              p.severity === 'warning' ? 'font-semibold text-[var(--color-accent)]' : 'font-semibold text-[var(--stop)]'
+            }
+          >
+            {p.severity === 'warning' ? '▲' : '✕'} {where(p.path[2])}
+            {where(p.path[2]) ? ': ' : ''}
+            {wordProblem(p).what}
+          </p>
+        ))}
+      </div>
+      <p className="muted w-full text-sm">
+        Enter: next size · Alt+← →: neighbour · Insert: a feature after · lengths as 12.5, 1/2", 1 3/8, 30 thou,
+        0.5+.010
+      </p>
+    </footer>
+  );
+}

@@ -1,0 +1,90 @@
+import type { Job } from '@whelk/core/job';
+import { emptyFeature, type Feature } from '@whelk/core/part';
+import { useEffect, useRef, useState } from 'react';
+import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
+import { useJob } from '../frame/useJob.ts';
+import { usePlanned } from '../frame/usePlanned.ts';
+import { DrawingFoot } from './DrawingFoot.tsx';
+import { FeatureColumns } from './FeatureColumns.tsx';
+
+const nextId = (job: Job): string => {
+  const used = new Set(job.drawing.features.map((f) => f.id));
+  for (let i = 1; ; i++) if (!used.has(`f${i}`)) return `f${i}`;
+};
+
+/** The drawing: features along Z in columns under the strip. */
+export default function DrawingStation({ id, stored, shop, runs }: StationProps) {
+  const editor = useJob(id, stored);
+  const { job } = editor;
+  const { planned, progress } = usePlanned(job, shop, runs);
+  const [selected, setSelected] = useState<string | undefined>(job.drawing.features[0]?.id);
+  const focus = useRef<string>(undefined);
+  const { features, unit } = job.drawing;
+
+  useEffect(() => {
+    if (!focus.current) return;
+    document.querySelector<HTMLInputElement>(`[data-field="${focus.current}"]`)?.focus();
+    focus.current = undefined;
+  });
+
+  const setFeatures = (make: (features: Feature[]) => Feature[], field = '') =>
+    editor.change((j) => ({ ...j, drawing: { ...j.drawing, features: make([...j.drawing.features]) } }), field);
+  const add = (at: number) => {
+    const fresh = nextId(job);
+    setFeatures((list) => list.toSpliced(at, 0, emptyFeature(fresh, unit)));
+    setSelected(fresh);
+    focus.current = `${fresh}-diameter`;
+  };
+  const remove = (at: number) => {
+    setFeatures((list) => list.toSpliced(at, 1));
+    setSelected(features[at + 1]?.id ?? features[at - 1]?.id);
+  };
+  const move = (at: number, by: 1 | -1) => {
+    const to = at + by;
+    if (to < 0 || to >= features.length) return;
+    setFeatures((list) => list.toSpliced(at, 1).toSpliced(to, 0, list[at]!));
+  };
+  const step = (at: number, by: 1 | -1, field: string) => {
+    const to = features[at + by];
+    if (!to) return;
+    setSelected(to.id);
+    focus.current = `${to.id}-${field}`;
+  };
+  return (
+    <JobFrame
+      id={id}
+      editor={editor}
+      planned={planned}
+      progress={progress}
+      station="drawing"
+      selected={selected}
+      onSelect={setSelected}
+    >
+      {features.length === 0 ? (
+        <div className="page text-center">
+          <h2>Nothing is drawn yet</h2>
+          <p className="muted mt-1">
+            Type the part as the paper drawing has it, from the headstock end to the tailstock end: one diameter after
+            the other.
+          </p>
+          <button type="button" className="btn btn-primary mt-4" onClick={() => add(0)}>
+            Add the first diameter
+          </button>
+        </div>
+      ) : (
+        <FeatureColumns
+          job={job}
+          planned={planned}
+          selected={selected}
+          onSelect={setSelected}
+          onChange={(at, feature, field) => setFeatures((list) => list.with(at, feature), field)}
+          onAdd={add}
+          onRemove={remove}
+          onMove={move}
+          onStep={step}
+        />
+      )}
+      <DrawingFoot job={job} planned={planned} change={editor.change} />
+    </JobFrame>
+  );
+}

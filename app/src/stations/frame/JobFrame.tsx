@@ -1,0 +1,226 @@
+import type { PlannedJob, Progress, Settings, Shop, Station } from '@whelk/core/job';
+import { stripPicture } from '@whelk/core/picture';
+import { drawingDecimals, shortLength } from '@whelk/core/quantity';
+import { Redo2, Undo2 } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { stationNames, stations } from '../../messages/words.ts';
+import { TextField } from '../../ui/number-field/TextField.tsx';
+import { PictureView } from '../../ui/strip/PictureView.tsx';
+import { useWidth } from '../../ui/useWidth.ts';
+import { ConflictNotice } from './ConflictNotice.tsx';
+import type { JobEditor, SaveState } from './useJob.ts';
+
+export interface StationProps {
+  readonly id: string;
+  readonly stored: { job: JobEditor['job']; version: number; revision: number };
+  readonly shop: Shop;
+  readonly settings: Settings;
+  readonly runs: readonly {
+    id: string;
+    piece: number;
+    open: boolean;
+    outcome: string | null;
+    stepIndex: number;
+    stepCount: number;
+    startedAt: string;
+  }[];
+}
+const stateText: Record<SaveState, string> = {
+  saved: 'saved',
+  typing: 'typing',
+  saving: 'saving',
+  held: 'kept here, not saved yet: put right what is marked',
+  away: 'the database is away: kept here, saved when it is back',
+  conflict: 'changed elsewhere',
+  gone: 'this job was deleted elsewhere; kept here',
+};
+
+interface Props {
+  readonly id: string;
+  readonly editor: JobEditor;
+  readonly planned: PlannedJob;
+  readonly progress: Progress;
+  readonly station: Station;
+  readonly selected?: string;
+  readonly onSelect?: (featureId: string) => void;
+  readonly showHolding?: boolean;
+  readonly cut?: Parameters<typeof stripPicture>[1]['cut'];
+  readonly aside?: React.ReactNode;
+  readonly children: React.ReactNode;
+}
+
+/** What every station has: title, saving, the strip, the tabs. */
+export function JobFrame({
+  id,
+  editor,
+  planned,
+  progress,
+  station,
+  selected,
+  onSelect,
+  showHolding,
+  cut,
+  aside,
+  children,
+}: Props) {
+  const { job } = editor;
+  const [ref, width] = useWidth<HTMLDivElement>(1240);
+  const { unit } = job.drawing;
+  const picture = useMemo(() => {
+    const shown = (mm: number) => shortLength(mm, unit, drawingDecimals(unit) + 1);
+    return stripPicture(planned.part, {
+      width,
+      height: 236,
+      textSize: 15,
+      selectedId: selected,
+      labels: planned.part.features.map((f) => ({
+        id: f.id,
+        text: `Ø${shown(f.diameterMm)}${job.drawing.features[f.index]?.limits ? ` ${job.drawing.features[f.index]?.limits}` : ''}`,
+      })),
+      overall: planned.part.features.length > 0 ? `${shown(planned.part.lengthMm)} ${unit}` : '',
+      stockMm: showHolding ? planned.stockMm : undefined,
+      holding: showHolding ? planned.plan?.holding : undefined,
+      cut,
+    });
+  }, [planned, width, selected, unit, job.drawing.features, showHolding, cut]);
+  const step = (by: 1 | -1) => {
+    const ids = planned.part.features.map((f) => f.id);
+    const at = selected ? ids.indexOf(selected) : by > 0 ? -1 : ids.length;
+    const next = ids[Math.min(ids.length - 1, Math.max(0, at + by))];
+    if (next) onSelect?.(next);
+  };
+  const go = (to: Station) => async (event: React.MouseEvent) => {
+    if (editor.state === 'saved' || event.metaKey || event.ctrlKey) return;
+    event.preventDefault();
+    await editor.saveNow();
+    location.href = `/jobs/${id}/${to}`;
+  };
+  return (
+    <>
+      <section className="strip-paper">
+        <div className="flex flex-wrap items-baseline gap-x-4 px-5 pt-2">
+          <Title editor={editor} />
+          <span className="muted text-sm" role="status">
+            revision {editor.revision} · {stateText[editor.state]}
+          </span>
+          <span className="ml-auto flex items-center gap-1 text-sm">
+            <button
+              type="button"
+              className="quiet inline-flex items-center gap-1"
+              onClick={editor.undo}
+              disabled={!editor.undo}
+            >
+              <Undo2 size={16} aria-hidden="true" /> Undo
+            </button>
+            <button
+              type="button"
+              className="quiet inline-flex items-center gap-1"
+              onClick={editor.redo}
+              disabled={!editor.redo}
+            >
+              <Redo2 size={16} aria-hidden="true" /> Redo
+            </button>
+            <a className="quiet" href={`/api/jobs/${id}/drawing.svg`} download>
+              Drawing .svg
+            </a>
+            <a className="quiet" href={`/api/jobs/${id}/export`} download>
+              Export .json
+            </a>
+          </span>
+        </div>
+        {/* biome-ignore lint/a11y/useSemanticElements: the strip is a drawing that can be stepped through, not a form's group */}
+        <div
+          ref={ref}
+          role="group"
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: arrow keys step through the features
+          tabIndex={0}
+          aria-label={`Strip: ${planned.part.features.length} features. Left and right arrow select.`}
+          onKeyDown={(event) => {
+            if (event.key === 'ArrowRight') step(1);
+            else if (event.key === 'ArrowLeft') step(-1);
+            else return;
+            event.preventDefault();
+          }}
+        >
+          <PictureView picture={picture} label={describe(planned, unit)} onSelect={onSelect} />
+        </div>
+      </section>
+      <nav aria-label="Stations" className="tabs-bench">
+        {stations.map((name) => (
+          <a
+            key={name}
+            href={`/jobs/${id}/${name}`}
+            aria-current={name === station ? 'page' : undefined}
+            onClick={go(name)}
+          >
+            <StationDot done={progress.done.includes(name)} now={progress.now === name} />
+            {stationNames[name]}
+          </a>
+        ))}
+        {aside && <div className="ml-auto self-center py-1 text-sm">{aside}</div>}
+      </nav>
+      {editor.conflict && <ConflictNotice editor={editor} />}
+      {children}
+    </>
+  );
+}
+
+/** Full: done; half: here; ring: to come. */
+function StationDot({ done, now }: { done: boolean; now: boolean }) {
+  return (
+    <>
+      <svg width="12" height="12" viewBox="0 0 12 12" aria-hidden="true">
+        <circle cx="6" cy="6" r="4.5" fill={done ? 'var(--good)' : 'none'} stroke="var(--good)" strokeWidth="2" />
+        {now && !done && <path d="M6 1.500a4.500 4.500 0 0 0 0 9z" fill="var(--good)" />}
+      </svg>
+      <span className="visually-hidden">{done ? 'done: ' : now ? 'now: ' : 'to come: '}</span>
+    </>
+  );
+}
+
+function Title({ editor }: { editor: JobEditor }) {
+  const [editing, setEditing] = useState(false);
+  const { title } = editor.job;
+  if (!editing)
+    return (
+      <h1 className="text-xl">
+        <button type="button" className="cursor-text font-bold" onClick={() => setEditing(true)} title="Rename">
+          {title || 'Without a title'}
+        </button>
+      </h1>
+    );
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        setEditing(false);
+      }}
+      className="flex items-end gap-2"
+    >
+      <TextField
+        label="Title"
+        hideLabel
+        value={title}
+        inputClass="input-sm"
+        problem={
+          title.trim() === ''
+            ? { code: 'length.empty', path: [] }
+            : title.length > 80
+              ? { code: 'input.tooBig', path: [], limit: '80 characters' }
+              : undefined
+        }
+        onChange={(text) => editor.change((job) => ({ ...job, title: text }), 'title')}
+      />
+      <button type="submit" className="quiet">
+        Done
+      </button>
+    </form>
+  );
+}
+
+function describe(planned: PlannedJob, unit: 'mm' | 'in'): string {
+  const { features } = planned.part;
+  if (features.length === 0) return 'Nothing is drawn yet.';
+  const shown = (mm: number) => shortLength(mm, unit, drawingDecimals(unit) + 1);
+  return `The part, from the left: ${features.map((f) => `${f.name || 'diameter'} ${shown(f.diameterMm)} long ${shown(f.zToMm - f.zFromMm)}`).join('; ')}; whole length ${shown(planned.part.lengthMm)} ${unit}.`;
+}

@@ -1,0 +1,27 @@
+import type { Problem } from '@whelk/core/quantity';
+import { wordProblem } from '../../messages/problems.ts';
+
+/** Problems in words, errors first; nothing when there are none. */
+export function Problems({ problems }: { problems: readonly Problem[] }) {
+  if (problems.length === 0) return null;
+  const sorted = [...problems].sort((a, b) => Number(a.severity === 'warning') - Number(b.severity === 'warning'));
+  return (
+    <ul className="my-2 flex flex-col gap-1" aria-label="What to look at">
+      {sorted.map((p, i) => {
+        const words = wordProblem(p);
+        return (
+          // biome-ignore lint/suspicious/noArrayIndexKey: the same problem can stand twice and has no state
+          <li
+            key={i}
+            className={p.severity === 'warning' ? 'field-warning text-[0.95rem]' : 'field-problem text-[0.95rem]'}
+          >
+            <b>
+              {p.severity === 'warning' ? '▲' : '✕'} {words.what}
+            </b>{' '}
+            {words.right}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

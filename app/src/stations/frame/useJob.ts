@@ -1,0 +1,152 @@
+import { type Job, jobSchema } from '@whelk/core/job';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { ask } from '../../ui/api.ts';
+import { dropDraft, keepDraft, readDraft } from './draft.ts';
+
+export type SaveState = 'saved' | 'typing' | 'saving' | 'held' | 'away' | 'conflict' | 'gone';
+interface Conflict {
+  readonly theirs: Job;
+  readonly version: number;
+}
+const same = (a: Job, b: Job) => JSON.stringify(a) === JSON.stringify(b);
+const PAUSE_MS = 700;
+const RETRY_MS = 3000;
+/** Changes of one field within this time undo together. */
+const TOGETHER_MS = 1200;
+
+/**
+ * A job being edited: changes with undo and redo, a draft in the browser, saving after a pause, and both versions when
+ * somebody else saved first.
+ */
+export function useJob(id: string, initial: { job: Job; version: number; revision: number }) {
+  const [job, setJob] = useState(initial.job);
+  const [revision, setRevision] = useState(initial.revision);
+  const [state, setState] = useState<SaveState>('saved');
+  const [conflict, setConflict] = useState<Conflict>();
+  const [past, setPast] = useState<Job[]>([]);
+  const [future, setFuture] = useState<Job[]>([]);
+  const now = useRef({ job: initial.job, version: initial.version, saved: initial.job, busy: false, field: '', at: 0 });
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+
+  const save = useCallback(async () => {
+    const mine = now.current.job;
+    if (now.current.busy || same(mine, now.current.saved)) return;
+    if (!jobSchema.safeParse(mine).success) return setState('held');
+    now.current.busy = true;
+    setState('saving');
+    const result = await ask<{ version: number; revision: number }>('PUT', `/api/jobs/${id}`, {
+      version: now.current.version,
+      job: mine,
+    });
+    now.current.busy = false;
+    if (result.ok) {
+      now.current.version = result.data.version;
+      now.current.saved = mine;
+      setRevision(result.data.revision);
+      if (same(now.current.job, mine)) {
+        dropDraft(id);
+        setState('saved');
+      } else {
+        keepDraft(id, { version: now.current.version, job: now.current.job });
+        timer.current = setTimeout(save, PAUSE_MS);
+      }
+    } else if (result.status === 409) {
+      setConflict({ theirs: result.body.theirs as Job, version: result.body.theirVersion as number });
+      setState('conflict');
+    } else if (result.status === 503) {
+      setState('away');
+      timer.current = setTimeout(save, RETRY_MS);
+    } else setState(result.status === 404 ? 'gone' : 'held');
+  }, [id]);
+
+  const put = useCallback(
+    (next: Job) => {
+      now.current.job = next;
+      setJob(next);
+      keepDraft(id, { version: now.current.version, job: next });
+      setState((s) => (s === 'conflict' || s === 'away' || s === 'gone' ? s : 'typing'));
+      clearTimeout(timer.current);
+      timer.current = setTimeout(save, PAUSE_MS);
+    },
+    [id, save],
+  );
+
+  /** Changes the job; `field` names what is typed in, so that one word undoes as one. */
+  const change = useCallback(
+    (make: (job: Job) => Job, field = '') => {
+      const before = now.current.job;
+      const at = Date.now();
+      const together = field !== '' && field === now.current.field && at - now.current.at < TOGETHER_MS;
+      if (!together) setPast((p) => [...p.slice(-99), before]);
+      now.current.field = field;
+      now.current.at = at;
+      setFuture([]);
+      put(make(before));
+    },
+    [put],
+  );
+  const step = useCallback(
+    (from: Job[], setFrom: (jobs: Job[]) => void, setTo: React.Dispatch<React.SetStateAction<Job[]>>) => {
+      const target = from.at(-1);
+      if (!target) return;
+      setTo((t) => [...t, now.current.job]);
+      setFrom(from.slice(0, -1));
+      now.current.field = '';
+      put(target);
+    },
+    [put],
+  );
+
+  useEffect(() => {
+    const draft = readDraft(id);
+    if (draft && !same(draft.job, initial.job)) {
+      now.current.job = draft.job;
+      // what was typed before the reload belongs to the version it started from: a newer one shows as a conflict
+      now.current.version = draft.version;
+      setJob(draft.job);
+      setState('typing');
+      timer.current = setTimeout(save, 50);
+    } else if (draft) dropDraft(id);
+    const flush = () => {
+      const mine = now.current.job;
+      if (now.current.busy || same(mine, now.current.saved) || !jobSchema.safeParse(mine).success) return;
+      void ask('PUT', `/api/jobs/${id}`, { version: now.current.version, job: mine }, true).then((r) => {
+        if (r.ok) dropDraft(id);
+      });
+    };
+    addEventListener('pagehide', flush);
+    return () => {
+      removeEventListener('pagehide', flush);
+      clearTimeout(timer.current);
+    };
+  }, [id, initial.job, save]);
+
+  const settle = (keep: 'mine' | 'theirs') => {
+    if (!conflict) return;
+    now.current.version = conflict.version;
+    now.current.saved = conflict.theirs;
+    setConflict(undefined);
+    setState('typing');
+    if (keep === 'theirs') {
+      setPast((p) => [...p, now.current.job]);
+      dropDraft(id);
+      now.current.job = conflict.theirs;
+      setJob(conflict.theirs);
+      setState('saved');
+    } else void save();
+  };
+  return {
+    job,
+    change,
+    revision,
+    state,
+    conflict,
+    settle,
+    version: () => now.current.version,
+    undo: past.length > 0 ? () => step(past, setPast, setFuture) : undefined,
+    redo: future.length > 0 ? () => step(future, setFuture, setPast) : undefined,
+    /** saves at once; used before leaving for another station */
+    saveNow: save,
+  };
+}
+export type JobEditor = ReturnType<typeof useJob>;

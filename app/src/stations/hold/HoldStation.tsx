@@ -1,0 +1,170 @@
+import { planJob, stationOf } from '@whelk/core/job';
+import type { Recorder } from '@whelk/core/working';
+import { methodText, whyMethodText } from '../../messages/words.ts';
+import { length } from '../../ui/format.ts';
+import { MmField } from '../../ui/number-field/MmField.tsx';
+import { Working } from '../../ui/working/Working.tsx';
+import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
+import { Problems } from '../frame/Problems.tsx';
+import { useJob } from '../frame/useJob.ts';
+import { usePlanned } from '../frame/usePlanned.ts';
+import { LoadBar } from '../route/LoadBar.tsx';
+
+/** Hold: which lathe, how held, and whether work, motor and jaws bear the cuts. */
+export default function HoldStation({ id, stored, shop, runs }: StationProps) {
+  const editor = useJob(id, stored);
+  const { job } = editor;
+  const { planned, progress } = usePlanned(job, shop, runs);
+  const { plan } = planned;
+  const { unit } = job.drawing;
+  const { choice } = job.hold;
+  const set = (more: Partial<typeof choice>, field = '') =>
+    editor.change((j) => ({ ...j, hold: { ...j.hold, choice: { ...j.hold.choice, ...more } } }), field);
+  const cutting = plan?.operations.filter((o) => o.loads) ?? [];
+  const worst = (pick: (o: (typeof cutting)[number]) => number) =>
+    cutting.reduce<(typeof cutting)[number] | undefined>(
+      (w, o) => (w === undefined || pick(o) > pick(w) ? o : w),
+      undefined,
+    );
+  const byPower = worst((o) => o.loads!.powerKw / o.loads!.availableKw);
+  const byBend = worst((o) => o.loads!.bendMm / o.loads!.bendAllowedMm);
+  const byGrip = worst((o) => o.loads!.gripShare);
+  const tellFor = (operationId: string, codes: readonly string[]) => (record: Recorder) =>
+    void planJob(job, shop, (op) =>
+      op === operationId ? (step) => codes.includes(step.code) && record(step) : undefined,
+    );
+  const nameOf = (featureId: string | undefined) =>
+    job.drawing.features.find((f) => f.id === featureId)?.name || featureId || '';
+  return (
+    <JobFrame id={id} editor={editor} planned={planned} progress={progress} station="hold" showHolding>
+      <div className="page grid gap-8 lg:grid-cols-2">
+        <section aria-labelledby="lathe">
+          <h2 id="lathe">Lathe</h2>
+          {shop.lathes.length === 0 && <p className="muted">The shop has no lathe yet.</p>}
+          <ul className="rows">
+            {shop.lathes.map((lathe) => (
+              <li
+                key={lathe.id}
+                className={`flex items-start gap-3 px-2 py-2 ${lathe.id === job.hold.latheId ? 'bg-[var(--brass-soft)]' : ''}`}
+              >
+                <input
+                  id={`l-${lathe.id}`}
+                  type="radio"
+                  name="lathe"
+                  className="mt-1 h-5 w-5"
+                  checked={lathe.id === job.hold.latheId}
+                  onChange={() => editor.change((j) => ({ ...j, hold: { ...j.hold, latheId: lathe.id } }))}
+                />
+                <label htmlFor={`l-${lathe.id}`} className="flex-1 cursor-pointer">
+                  <b>{lathe.name}</b>
+                  <span className="muted block text-sm">
+                    {length(lathe.betweenCentresMm, lathe.unit)} {lathe.unit} between centres · Ø
+                    {length(lathe.swingOverCrossSlideMm, lathe.unit)} over the cross-slide · {lathe.motorKw} kW ·{' '}
+                    {lathe.chuck.name}
+                  </span>
+                </label>
+              </li>
+            ))}
+          </ul>
+          <h2 className="mt-6">How held</h2>
+          <div className="mt-2 grid grid-cols-2 gap-3">
+            <label className="text-sm">
+              Means
+              <select
+                className="select mt-0.5 block w-full"
+                value={choice.method}
+                onChange={(e) => set({ method: e.target.value as 'auto' })}
+              >
+                <option value="auto">By overhang</option>
+                <option value="chuck">Three-jaw chuck</option>
+                <option value="chuckAndCentre">Three-jaw and tail centre</option>
+              </select>
+            </label>
+            <label className="text-sm">
+              Grip on
+              <select
+                className="select mt-0.5 block w-full"
+                value={choice.gripOn}
+                onChange={(e) => set({ gripOn: e.target.value as 'spare' })}
+              >
+                <option value="spare">Spare stock left of the part</option>
+                <option value="part">The part’s own left end</option>
+              </select>
+            </label>
+            <MmField
+              label="Grip, mm (0: usual)"
+              value={choice.gripMm}
+              most={500}
+              onChange={(gripMm) => set({ gripMm }, 'grip')}
+            />
+            <MmField
+              label="Clear of the jaws, mm"
+              value={choice.clearanceMm}
+              onChange={(clearanceMm) => set({ clearanceMm }, 'clearance')}
+            />
+          </div>
+        </section>
+        <section aria-labelledby="bears">
+          <h2 id="bears">What it bears</h2>
+          <Problems problems={planned.problems.filter((p) => stationOf(p) === 'hold')} />
+          {plan && (
+            <p className="mt-2 text-lg">
+              <b className="setting">{methodText[plan.holding.method]}</b>, grip {length(plan.holding.gripMm, unit)}{' '}
+              {unit}, {length(plan.holding.overhangMm, unit)} {unit} standing out
+              <Working
+                of="overhang"
+                tell={(record) => void planJob(job, shop, (op) => (op === 'hold' ? record : undefined))}
+              />
+              <span className="muted block text-base">
+                {plan.holding.overhangDiameters.toFixed(1)} diameters: {whyMethodText[plan.holding.why]}
+              </span>
+            </p>
+          )}
+          {byPower?.loads && byBend?.loads && byGrip?.loads ? (
+            <div className="mt-5 flex flex-col gap-5">
+              <div>
+                <LoadBar
+                  name="Motor"
+                  share={byPower.loads.powerKw / byPower.loads.availableKw}
+                  text={`${byPower.loads.powerKw.toFixed(2)} of ${byPower.loads.availableKw.toFixed(2)} kW, ${byPower.setting?.speedLabel}, at ${nameOf(byPower.featureId)}`}
+                />
+                <Working of="motor load" tell={tellFor(byPower.id, ['cutting.force', 'cutting.power'])} />
+              </div>
+              <div>
+                <LoadBar
+                  name="Bends"
+                  share={byBend.loads.bendMm / byBend.loads.bendAllowedMm}
+                  text={`${byBend.loads.bendMm.toFixed(3)} of ${byBend.loads.bendAllowedMm.toFixed(3)} mm on the diameter, at ${nameOf(byBend.featureId)}`}
+                />
+                <Working
+                  of="bending"
+                  tell={tellFor(byBend.id, ['cutting.force', 'mechanics.chuckCentre', 'mechanics.cantilever'])}
+                />
+              </div>
+              <div>
+                <LoadBar
+                  name="Grip"
+                  share={byGrip.loads.gripShare}
+                  text={`${Math.round(byGrip.loads.gripShare * 100)} % of what the jaws safely hold, at ${nameOf(byGrip.featureId)}`}
+                />
+                <Working of="grip" tell={tellFor(byGrip.id, ['cutting.force', 'mechanics.grip'])} />
+              </div>
+              <p className="muted text-sm">
+                Roughing may bend the work by half its allowance, finishing by a quarter of the limits. Radial force 0.4
+                of the cutting force.
+              </p>
+            </div>
+          ) : (
+            <p className="muted mt-3">
+              {planned.bar
+                ? job.hold.latheId
+                  ? 'Put right what is marked; the loads follow.'
+                  : 'Choose a lathe: the loads follow.'
+                : 'Choose a bar at Stock first.'}
+            </p>
+          )}
+        </section>
+      </div>
+    </JobFrame>
+  );
+}

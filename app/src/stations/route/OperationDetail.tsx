@@ -1,0 +1,231 @@
+import { fitness, type Instrument } from '@whelk/core/gauge';
+import type { Job } from '@whelk/core/job';
+import { dialMove, type Lathe } from '@whelk/core/lathe';
+import type { Operation } from '@whelk/core/route';
+import type { Tool } from '@whelk/core/tool';
+import type { Recorder } from '@whelk/core/working';
+import { cautionText } from '../../messages/cautions.ts';
+import { exceedText, fitnessText, limiterText, reasonText, schoolNames } from '../../messages/words.ts';
+import { cuttingSpeed, feed, feedUnit, length, measure, minutes } from '../../ui/format.ts';
+import { Working } from '../../ui/working/Working.tsx';
+import { LoadBar } from './LoadBar.tsx';
+
+interface Props {
+  readonly operation: Operation;
+  readonly job: Job;
+  readonly lathe: Lathe;
+  readonly tools: readonly Tool[];
+  readonly instruments: readonly Instrument[];
+  readonly tell: (operationId: string) => (record: Recorder) => void;
+}
+
+/** An operation opened in place: settings, passes with their dial moves, loads, and the schools side by side. */
+export function OperationDetail({ operation: o, job, lathe, tools, instruments, tell }: Props) {
+  const { unit } = job.drawing;
+  const tool = tools.find((t) => t.id === o.toolId);
+  const instrument = instruments.find((i) => i.id === o.instrumentId);
+  const only =
+    (...codes: string[]) =>
+    (record: Recorder) =>
+      tell(o.id)((step) => codes.includes(step.code) && record(step));
+  const depth = Math.max(0, ...o.passes.map((p) => p.depthMm));
+  const tolerance = o.limits ? o.limits.upperMm - o.limits.lowerMm : 0;
+  return (
+    <div className="grid gap-x-8 gap-y-4 px-6 pb-4 pt-2 md:grid-cols-3">
+      {o.setting && (
+        <div>
+          <p className="text-sm">Speed</p>
+          <p className="figure">
+            {o.setting.rpm}
+            <span className="unit">rpm</span>
+            <Working
+              of="speed"
+              tell={only('cutting.tableSpeed', 'cutting.correctedSpeed', 'cutting.rpm', 'cutting.chosenSpeed')}
+            />
+          </p>
+          <p className="setting">{o.setting.speedLabel}</p>
+          <p className="muted text-sm">
+            ideal {o.setting.idealRpm.toFixed(0)} rpm; {reasonText[o.setting.reason]};{' '}
+            {cuttingSpeed(o.setting.cuttingSpeedMPerMin, lathe.unit)}
+          </p>
+          <p className="mt-2 text-sm">Feed</p>
+          <p className="figure">
+            {feed(o.setting.feedMmPerRev, lathe.unit)}
+            <span className="unit">{feedUnit(lathe.unit)}</span>
+          </p>
+          <p className="setting">{o.setting.feedLabel ?? 'By hand'}</p>
+          {o.setting.feedLabel === undefined && (
+            <p className="muted text-sm">
+              about {length((o.setting.feedMmPerRev * o.setting.rpm) / 60, lathe.unit)} {lathe.unit} a second
+            </p>
+          )}
+          {tool && (
+            <p className="mt-2">
+              <span className="text-sm">Tool</span>
+              <br />
+              <b>{tool.name}</b>
+            </p>
+          )}
+        </div>
+      )}
+      <div>
+        {o.passes.length > 0 && (
+          <>
+            <p className="text-sm">
+              {o.passes.length === 1 ? 'One pass' : `${o.passes.length} passes`},{' '}
+              {measure(depth, lathe.unit, lathe.unit === 'mm' ? 2 : 3)} {lathe.unit} deep; decided by{' '}
+              {limiterText[o.decidedBy ?? 'usual']}
+            </p>
+            <table className="table table-sm">
+              <thead>
+                <tr>
+                  <th scope="col">Pass</th>
+                  <th scope="col" className="text-right">
+                    Ø after
+                  </th>
+                  <th scope="col">Cross-slide in</th>
+                </tr>
+              </thead>
+              <tbody>
+                {o.passes.map((pass, i) => {
+                  const move = dialMove(lathe.slides.crossSlide, 0, pass.depthMm);
+                  return (
+                    // biome-ignore lint/suspicious/noArrayIndexKey: passes are counted
+                    <tr key={i}>
+                      <td>{i + 1}</td>
+                      <td className="text-right">
+                        {length(pass.diameterAfterMm, unit)} {unit}
+                      </td>
+                      <td>
+                        {move.fullTurns > 0 ? `${move.fullTurns} turn${move.fullTurns > 1 ? 's' : ''} + ` : ''}
+                        {move.rest} {lathe.slides.crossSlide.unit}
+                      </td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </table>
+            {lathe.slides.crossSlide.kind === 'diameter' && (
+              <p className="muted text-sm">This dial counts the change of diameter.</p>
+            )}
+          </>
+        )}
+        {o.limits && (
+          <p className="mt-2">
+            Limits{' '}
+            <b>
+              {measure(o.limits.lowerMm, unit)} … {measure(o.limits.upperMm, unit)}
+            </b>{' '}
+            {unit}
+            {o.targetMm !== undefined && o.kind !== 'semiFinish' && (
+              <span className="muted block text-sm">
+                aimed at {measure(o.targetMm, unit)}
+                {o.kind === 'finish' || o.kind === 'measure' ? ', the middle' : ''}
+              </span>
+            )}
+          </p>
+        )}
+        {o.kind === 'measure' && (
+          <p className="mt-1">
+            {instrument ? (
+              <>
+                With <b>{instrument.name}</b>, {fitnessText[fitness(tolerance, instrument.uncertaintyMm)]}
+              </>
+            ) : (
+              'No gauge of the shop reaches this size.'
+            )}
+          </p>
+        )}
+        {o.sizes && o.kind === 'mount' && (
+          <p>
+            Grip {length(o.sizes.gripMm ?? 0, unit)} {unit}, {length(o.sizes.overhangMm ?? 0, unit)} {unit} standing
+            out.
+          </p>
+        )}
+        {o.sizes && o.kind === 'face' && (
+          <p>
+            Take {length(o.sizes.offMm ?? 0, unit)} {unit} off the end.
+          </p>
+        )}
+        {o.sizes && o.kind === 'centre' && <p>Mouth Ø{length(o.sizes.mouthMm ?? 0, 'mm')} mm.</p>}
+        {cautionText(o.caution) && <p className="field-warning mt-2 text-[0.95rem]">▲ {cautionText(o.caution)}</p>}
+      </div>
+      {o.loads && (
+        <div className="flex flex-col gap-2">
+          <LoadBar
+            name="Motor"
+            share={o.loads.powerKw / o.loads.availableKw}
+            text={`${o.loads.powerKw.toFixed(2)} of ${o.loads.availableKw.toFixed(2)} kW`}
+          />
+          <LoadBar
+            name="Bends"
+            share={o.loads.bendMm / o.loads.bendAllowedMm}
+            text={`${o.loads.bendMm.toFixed(3)} of ${o.loads.bendAllowedMm.toFixed(3)} mm`}
+          />
+          <LoadBar
+            name="Grip"
+            share={o.loads.gripShare}
+            text={`${Math.round(o.loads.gripShare * 100)} % of what the jaws hold`}
+          />
+          <p>
+            <Working
+              of="loads"
+              tell={only(
+                'cutting.force',
+                'cutting.power',
+                'mechanics.cantilever',
+                'mechanics.chuckCentre',
+                'mechanics.grip',
+              )}
+            />
+          </p>
+          {o.exceeds.map((e) => (
+            <p key={e} className="field-problem">
+              Even this cut {exceedText[e]}.
+            </p>
+          ))}
+        </div>
+      )}
+      {o.schools.length > 0 && (
+        <div className="overflow-x-auto md:col-span-3">
+          <table className="table table-sm">
+            <caption className="visually-hidden">Three schools for this operation</caption>
+            <thead>
+              <tr>
+                <th scope="col">School</th>
+                <th scope="col">Ideal</th>
+                <th scope="col">Setting</th>
+                <th scope="col">Feed</th>
+                <th scope="col">Passes</th>
+                <th scope="col">Depth</th>
+                <th scope="col">Time</th>
+              </tr>
+            </thead>
+            <tbody>
+              {o.schools.map((s) => (
+                <tr key={s.school} className={s.school === job.route.school ? 'bg-[var(--bench)] font-semibold' : ''}>
+                  <th scope="row">
+                    {schoolNames[s.school]}
+                    {s.school === job.route.school ? ' (used)' : ''}
+                  </th>
+                  <td>{s.idealRpm.toFixed(0)} rpm</td>
+                  <td>
+                    {s.speedLabel}, {s.rpm} rpm
+                  </td>
+                  <td>
+                    {feed(s.feedMmPerRev, lathe.unit)} {feedUnit(lathe.unit)}
+                  </td>
+                  <td>{s.passes}</td>
+                  <td>
+                    {measure(s.depthMm, lathe.unit, lathe.unit === 'mm' ? 2 : 3)} {lathe.unit}
+                  </td>
+                  <td>{minutes(s.minutes)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,128 @@
+import { planJob, stationOf } from '@whelk/core/job';
+import type { Operation } from '@whelk/core/route';
+import { useState } from 'react';
+import { schoolNames, schoolNotes, waitingText } from '../../messages/words.ts';
+import { minutes } from '../../ui/format.ts';
+import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
+import { Problems } from '../frame/Problems.tsx';
+import { useJob } from '../frame/useJob.ts';
+import { usePlanned } from '../frame/usePlanned.ts';
+import { Score } from './Score.tsx';
+
+/** Route: the operations as the score under the strip, settings and minutes beside. */
+export default function RouteStation({ id, stored, shop, runs }: StationProps) {
+  const editor = useJob(id, stored);
+  const { job } = editor;
+  const { planned, progress } = usePlanned(job, shop, runs);
+  const { plan, input } = planned;
+  const [openId, setOpenId] = useState<string>();
+  const open = plan?.operations.find((o) => o.id === openId);
+  const nameOf = (featureId: string | undefined) => {
+    const at = job.drawing.features.findIndex((f) => f.id === featureId);
+    const feature = job.drawing.features[at];
+    return feature ? feature.name || `feature ${at + 1}` : '';
+  };
+  const school = job.route.school;
+  return (
+    <JobFrame
+      id={id}
+      editor={editor}
+      planned={planned}
+      progress={progress}
+      station="route"
+      showHolding
+      selected={open?.featureId}
+      onSelect={(featureId) => setOpenId(plan?.operations.find((o) => o.featureId === featureId)?.id)}
+      cut={cutOf(open)}
+      aside={
+        plan && plan.operations.length > 0
+          ? `${plan.operations.length} operations · ${plan.changes} changes of setting · about ${minutes(plan.minutes)} a piece`
+          : undefined
+      }
+    >
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2 px-5 pt-3">
+        <fieldset className="flex flex-wrap items-center gap-x-4">
+          <legend className="visually-hidden">School of choosing speeds</legend>
+          {(['shopRule', 'conditions', 'machineFirst'] as const).map((name) => (
+            <label key={name} className="flex min-h-10 cursor-pointer items-center gap-2">
+              <input
+                type="radio"
+                className="h-4 w-4"
+                name="school"
+                checked={school === name}
+                onChange={() => editor.change((j) => ({ ...j, route: { ...j.route, school: name } }))}
+              />
+              {schoolNames[name]}
+            </label>
+          ))}
+        </fieldset>
+        <label className="flex items-center gap-2 text-sm">
+          Tools
+          <select
+            className="select select-sm w-36"
+            value={job.route.tools}
+            onChange={(e) => editor.change((j) => ({ ...j, route: { ...j.route, tools: e.target.value as 'hss' } }))}
+          >
+            <option value="hss">HSS first</option>
+            <option value="carbide">Carbide first</option>
+          </select>
+        </label>
+        <p className="muted text-sm">{schoolNotes[school]}</p>
+      </div>
+      <div className="px-5">
+        <Problems problems={planned.problems.filter((p) => p.severity === 'warning' || stationOf(p) === 'route')} />
+      </div>
+      {plan && input && plan.operations.length > 0 ? (
+        <>
+          <Score
+            plan={plan}
+            job={job}
+            lathe={input.lathe}
+            tools={input.tools}
+            instruments={input.instruments}
+            stockMm={input.stockMm}
+            part={planned.part}
+            openId={openId}
+            onOpen={(o) => setOpenId(o === openId ? undefined : o)}
+            nameOf={nameOf}
+            tell={(operationId) => (record) =>
+              void planJob(job, shop, (op) => (op === operationId ? record : undefined))
+            }
+          />
+          <section className="px-5 py-4" aria-labelledby="waits">
+            <h2 id="waits">Waits for a second holding</h2>
+            <ul className="mt-1 list-inside list-disc">
+              {plan.waiting.map((w) => (
+                <li key={`${w.what}${w.featureId ?? ''}`}>{waitingText(w, nameOf)}</li>
+              ))}
+            </ul>
+          </section>
+        </>
+      ) : (
+        <p className="page muted">
+          {planned.problems.some((p) => p.severity !== 'warning')
+            ? 'The route follows when drawing, stock and hold are right.'
+            : 'Nothing to turn from the tailstock end in this holding.'}{' '}
+          Next:{' '}
+          <a className="link" href={`/jobs/${id}/${progress.now}`}>
+            {progress.now}
+          </a>
+          .
+        </p>
+      )}
+    </JobFrame>
+  );
+}
+
+function cutOf(operation: Operation | undefined) {
+  const first = operation?.passes[0];
+  const last = operation?.passes.at(-1);
+  return operation && first && last
+    ? {
+        zFromMm: operation.zFromMm,
+        zToMm: operation.zToMm,
+        beforeMm: first.diameterBeforeMm,
+        afterMm: last.diameterAfterMm,
+      }
+    : undefined;
+}

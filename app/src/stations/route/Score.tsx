@@ -1,0 +1,191 @@
+import type { Instrument } from '@whelk/core/gauge';
+import type { Job } from '@whelk/core/job';
+import type { Lathe } from '@whelk/core/lathe';
+import type { Part } from '@whelk/core/part';
+import { stripPicture } from '@whelk/core/picture';
+import type { Operation, Plan } from '@whelk/core/route';
+import type { Tool } from '@whelk/core/tool';
+import type { Recorder } from '@whelk/core/working';
+import { operationNames } from '../../messages/words.ts';
+import { length, minutes } from '../../ui/format.ts';
+import { useWidth } from '../../ui/useWidth.ts';
+import { OperationDetail } from './OperationDetail.tsx';
+
+interface Props {
+  readonly plan: Plan;
+  readonly job: Job;
+  readonly part: Part;
+  readonly lathe: Lathe;
+  readonly tools: readonly Tool[];
+  readonly instruments: readonly Instrument[];
+  readonly stockMm: number;
+  readonly openId: string | undefined;
+  readonly onOpen: (id: string) => void;
+  readonly nameOf: (featureId: string | undefined) => string;
+  readonly tell: (operationId: string) => (record: Recorder) => void;
+}
+const rough = new Set(['rough']);
+const finish = new Set(['finish', 'semiFinish', 'shoulder', 'chamfer', 'face']);
+
+/** The score: each operation a bar over the length it machines, on the work's own Z, downwards in order. */
+export function Score(props: Props) {
+  const { plan, part, openId, onOpen, stockMm, job } = props;
+  const [ref, width] = useWidth<HTMLDivElement>(1240);
+  const { unit } = job.drawing;
+  const narrow = width < 700;
+  const strip = stripPicture(part, {
+    width,
+    height: 236,
+    textSize: 15,
+    labels: part.features.map((f) => ({ id: f.id, text: f.id })),
+    overall: '',
+    holding: plan.holding,
+    stockMm,
+  });
+  const x = (z: number) => strip.origin[0] + z * strip.unitsPerMm;
+  return (
+    <div ref={ref}>
+      <ol aria-label="Operations in order">
+        {plan.operations.map((o, i) => {
+          const open = o.id === openId;
+          return (
+            <li
+              key={o.id}
+              className={`border-t border-[var(--line)] ${open ? 'border-l-4 border-l-[var(--brass)] bg-[var(--brass-soft)]' : ''}`}
+            >
+              <button
+                type="button"
+                className="relative block w-full cursor-pointer text-left"
+                aria-expanded={open}
+                onClick={() => onOpen(o.id)}
+              >
+                <ScoreRow
+                  operation={o}
+                  number={i + 1}
+                  width={width}
+                  narrow={narrow}
+                  from={x(o.zFromMm)}
+                  to={x(o.zToMm)}
+                  open={open}
+                  title={titleOf(o, props)}
+                  unit={unit}
+                  marks={part.features.map((f) => x(f.zFromMm))}
+                />
+              </button>
+              {open && <OperationDetail {...props} operation={o} />}
+            </li>
+          );
+        })}
+      </ol>
+    </div>
+  );
+}
+
+/** What an operation does in a few words, with the diameters or limits that count. */
+function titleOf(o: Operation, { job, nameOf }: Props): string {
+  const { unit } = job.drawing;
+  const name = nameOf(o.featureId);
+  const first = o.passes[0];
+  const last = o.passes.at(-1);
+  const d = (mm: number) => `Ø${length(mm, unit)}`;
+  if (o.kind === 'rough' && first && last)
+    return `Rough ${name} ${d(first.diameterBeforeMm)} → ${d(last.diameterAfterMm)}, ${o.passes.length} ×`;
+  if (o.kind === 'semiFinish' && last) return `${name}: first of two equal cuts → ${d(last.diameterAfterMm)}`;
+  if (o.kind === 'finish' && last) return `Finish ${name} → ${d(last.diameterAfterMm)}`;
+  if (o.kind === 'measure') return `Measure ${name}${o.last ? ` ${limitsOf(o, unit)}` : ', between the cuts'}`;
+  if (o.kind === 'chamfer') return `Chamfer ${name} ${length(o.sizes?.lengthMm ?? 0, unit)} × ${o.sizes?.angleDeg}°`;
+  if (o.kind === 'centre') return `Centre hole ${o.sizes?.pilotMm} mm, bring up the centre`;
+  return `${operationNames[o.kind]}${name ? `, ${name}` : ''}`;
+}
+const limitsOf = (o: Operation, unit: 'mm' | 'in') =>
+  o.limits ? `${length(o.limits.lowerMm, unit)} … ${length(o.limits.upperMm, unit)}` : '';
+
+interface RowProps {
+  readonly operation: Operation;
+  readonly number: number;
+  readonly width: number;
+  readonly narrow: boolean;
+  readonly from: number;
+  readonly to: number;
+  readonly open: boolean;
+  readonly title: string;
+  readonly unit: 'mm' | 'in';
+  readonly marks: readonly number[];
+}
+const RIGHT = 330;
+
+/** One row: bar where it cuts, title inside the bar where it fits, else beside it; setting and minutes at the right. */
+function ScoreRow({ operation: o, number, width, narrow, from, to, open, title, marks }: RowProps) {
+  const right = narrow ? 0 : RIGHT;
+  // the bars keep to the work's own Z; the right column starts beyond the tail end or overlaps nothing by moving below
+  const barFrom = Math.max(40, Math.min(from, to));
+  const barTo = Math.max(barFrom + 8, Math.max(from, to));
+  const titleWidth = title.length * 7.1 + 14;
+  const insideFits = barTo - barFrom > titleWidth;
+  const leftFits = barFrom - 46 > titleWidth;
+  const textX = insideFits ? barFrom + 8 : leftFits ? barFrom - 8 : barTo + 8;
+  const anchor = insideFits ? 'start' : leftFits ? 'end' : 'start';
+  const cutting = o.passes.length > 0 || finish.has(o.kind);
+  const fill = open ? 'var(--now)' : rough.has(o.kind) ? 'var(--good-soft)' : 'var(--color-base-100)';
+  const setting = o.setting ? `${o.setting.speedLabel} · ${o.setting.feedLabel ?? 'by hand'}` : '';
+  const tight = barTo > width - right;
+  const height = narrow || tight || (!insideFits && !leftFits && barTo + 8 + titleWidth > width - right) ? 58 : 34;
+  const settingY = height === 58 ? 50 : 22;
+  const inkInside = open && insideFits ? 'var(--now-ink)' : undefined;
+  return (
+    <svg
+      width={width}
+      height={height}
+      className="pic block"
+      aria-label={`${number}. ${title}. ${setting} ${minutes(o.minutes)}`}
+      role="img"
+    >
+      {marks.map((m) => (
+        <line key={m} x1={m} x2={m} y1={0} y2={height} stroke="var(--line)" strokeDasharray="3 4" />
+      ))}
+      <text x={16} y={22} fontSize={15} className="ladder-small">
+        {number}
+      </text>
+      <rect
+        x={barFrom}
+        y={5}
+        width={barTo - barFrom}
+        height={23}
+        rx={2}
+        fill={fill}
+        stroke="var(--good)"
+        strokeWidth={1.2}
+        strokeDasharray={cutting ? undefined : '4 3'}
+      />
+      {finish.has(o.kind) && <rect x={barFrom} y={24} width={barTo - barFrom} height={4} fill="var(--good)" />}
+      <text
+        x={textX}
+        y={21}
+        fontSize={15}
+        textAnchor={anchor}
+        fontWeight={open ? 600 : 400}
+        ref={(node) => {
+          if (inkInside) node?.style.setProperty('fill', inkInside);
+          else node?.style.removeProperty('fill');
+        }}
+      >
+        {title}
+      </text>
+      {!(narrow && settingY === 22) && (
+        <text
+          x={narrow ? 46 : width - RIGHT + 6}
+          y={settingY}
+          fontSize={14.5}
+          fontWeight={600}
+          className="setting-text"
+        >
+          {setting}
+          {o.exceeds.length > 0 ? ' ▲' : ''}
+        </text>
+      )}
+      <text x={width - 18} y={settingY} fontSize={15} textAnchor="end" className="ladder-small">
+        {minutes(o.minutes)}
+      </text>
+    </svg>
+  );
+}

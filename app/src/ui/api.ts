@@ -1,0 +1,43 @@
+import type { Problem } from '@whelk/core/quantity';
+import type { Worded } from '../messages/problems.ts';
+
+export type Answered<T> =
+  | { ok: true; data: T }
+  | { ok: false; status: number; problems: (Problem & Worded)[]; body: Record<string, unknown> };
+
+/**
+ * Asks the shop's server. A server or database that is away answers status 503 as well, so that callers have one case.
+ * @param path below the server's root
+ */
+export async function ask<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body?: unknown,
+  keepalive = false,
+): Promise<Answered<T>> {
+  try {
+    const response = await fetch(path, {
+      method,
+      keepalive,
+      headers: body === undefined ? {} : { 'content-type': 'application/json' },
+      body: body === undefined ? undefined : JSON.stringify(body),
+    });
+    const data = (await response.json().catch(() => ({}))) as Record<string, unknown>;
+    if (response.ok) return { ok: true, data: data as T };
+    return { ok: false, status: response.status, problems: (data.problems as (Problem & Worded)[]) ?? [], body: data };
+  } catch {
+    return {
+      ok: false,
+      status: 503,
+      problems: [
+        {
+          code: 'database.away',
+          path: [],
+          what: 'The server does not answer.',
+          right: 'What you typed is kept here; it is saved when the server is back.',
+        },
+      ],
+      body: {},
+    };
+  }
+}

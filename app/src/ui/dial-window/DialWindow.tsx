@@ -1,0 +1,104 @@
+import { type Dial, dialNumber, dialScale } from '@whelk/core/lathe';
+
+interface Props {
+  readonly name: string;
+  readonly dial: Dial;
+  readonly fromLines: number;
+  readonly toLines: number;
+  readonly fullTurns: number;
+  readonly rest: string;
+  readonly hand: 'clockwise' | 'anticlockwise' | 'none';
+  readonly width?: number;
+}
+
+const HEIGHT = 118;
+/** Steps at which numbers stand on a ring, in lines: the first that leaves room between them. */
+const LABEL_EVERY = [5, 10, 20, 25, 50, 100];
+
+/**
+ * The edge of a handwheel's own ring, rolled to the number to go to: index line, where it stands now, the turns between.
+ * Numbers run on the ring the way they run on the lathe.
+ */
+export function DialWindow({ name, dial, fromLines, toLines, fullTurns, rest, hand, width = 440 }: Props) {
+  const { lineNumber, decimals } = dialScale(dial);
+  const shown = 24;
+  const gap = width / shown;
+  const every =
+    LABEL_EVERY.find((n) => n * gap >= 74 && dial.divisions % n === 0) ?? LABEL_EVERY.find((n) => n * gap >= 74) ?? 10;
+  const middle = width / 2;
+  const nowLines = nearestTurn(fromLines, toLines, dial.divisions);
+  const nowX = middle + (nowLines - toLines) * gap;
+  const inside = nowX > 12 && nowX < width - 12;
+  const lines = [];
+  for (let i = Math.ceil(toLines - shown / 2); i <= toLines + shown / 2; i++) {
+    const x = middle + (i - toLines) * gap;
+    if (x < 4 || x > width - 4) continue;
+    const major = i % every === 0;
+    const half = i % Math.max(1, Math.round(every / 2)) === 0;
+    const atIndex = Math.abs(x - middle) < 46;
+    lines.push(
+      <g key={i}>
+        <line
+          className="dial-line"
+          x1={x}
+          x2={x}
+          y1={22}
+          y2={major ? 50 : half ? 42 : 35}
+          strokeWidth={major ? 2 : 1.1}
+        />
+        {major && !atIndex && (
+          <text className="dial-number" x={Math.min(width - 20, Math.max(20, x))} y={72} textAnchor="middle">
+            {dialNumber(dial, i)}
+          </text>
+        )}
+      </g>,
+    );
+  }
+  const turns = fullTurns === 0 ? 'less than a turn' : `${fullTurns} full turn${fullTurns === 1 ? '' : 's'}`;
+  const label = `${name}: go to ${dialNumber(dial, toLines)}, ${turns}${hand === 'none' ? ', already there' : ` and ${rest}, ${hand}`}. One line is ${lineNumber.valueOf().toFixed(decimals)} ${dial.unit}.`;
+  const end = inside ? nowX : nowX < middle ? 14 : width - 14;
+  const towards = end < middle ? -1 : 1;
+  return (
+    <svg className="pic" viewBox={`0 0 ${width} ${HEIGHT}`} role="img" aria-label={label}>
+      <defs>
+        <linearGradient id="ring" x1="0" x2="1" y1="0" y2="0">
+          <stop offset="0" stopColor="var(--metal-a)" />
+          <stop offset="0.3" stopColor="var(--metal-b)" />
+          <stop offset="0.7" stopColor="var(--metal-b)" />
+          <stop offset="1" stopColor="var(--metal-a)" />
+        </linearGradient>
+      </defs>
+      <rect className="dial-ring" x="1" y="20" width={width - 2} height="62" rx="4" fill="url(#ring)" />
+      {lines}
+      <text className="dial-number" x={middle + 8} y={74} textAnchor="start" fontWeight="700">
+        {dialNumber(dial, toLines)}
+      </text>
+      <line className="dial-index" x1={middle} x2={middle} y1={16} y2={82} />
+      <path className="dial-index-head" d={`M${middle - 9} 2h18l-9 14z`} />
+      {hand !== 'none' && (
+        <>
+          <path className="dial-path" d={`M${end} 94H${middle - towards * -8}`} />
+          <path className="dial-index-head" d={`M${middle + towards * 2} 94l${towards * 10} -5v10z`} />
+          {inside ? (
+            <path className="dial-from" d={`M${nowX - 7} 102h14l-7 -14z`} />
+          ) : (
+            <path className="dial-from" d={`M${end + towards * 8} 94l${-towards * 10} -6v12z`} />
+          )}
+          <text className="ladder-small" x={Math.min(width - 50, Math.max(4, end - 12))} y={116}>
+            now {dialNumber(dial, fromLines)}
+          </text>
+        </>
+      )}
+      {/* the turns counter: one stroke a full turn, so that several turns are seen and not only half of one */}
+      {Array.from({ length: Math.min(fullTurns, 12) }, (_, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: strokes of a tally
+        <circle key={i} cx={middle + 26 + i * 13} cy={110} r={4.5} className="dial-index-head" />
+      ))}
+    </svg>
+  );
+}
+
+/** The place of a number on the ring that lies nearest to another, whole turns apart. */
+function nearestTurn(lines: number, near: number, divisions: number): number {
+  return lines + Math.round((near - lines) / divisions) * divisions;
+}

@@ -1,0 +1,20 @@
+import { drawingDecimals, formatLength, type LengthUnit, shortLength } from '@whelk/core/quantity';
+
+/** A length in the shown unit with the digits usual on drawings, without needless zeros. */
+export const length = (mm: number, unit: LengthUnit): string =>
+  shortLength(mm, unit, drawingDecimals(unit) + (unit === 'mm' ? 1 : 1));
+/** A length that is measured or cut: always the same digits. */
+export const measure = (mm: number, unit: LengthUnit, decimals = unit === 'mm' ? 3 : 4): string =>
+  formatLength(mm, unit, decimals);
+/** Minutes as people say them. */
+export const minutes = (value: number): string => {
+  const whole = Math.max(1, Math.round(value));
+  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${whole % 60} min`;
+};
+/** A feed in the lathe's own unit. */
+export const feed = (mmPerRev: number, unit: LengthUnit): string =>
+  unit === 'mm' ? mmPerRev.toFixed(2) : (mmPerRev / 25.4).toFixed(4);
+export const feedUnit = (unit: LengthUnit): string => (unit === 'mm' ? 'mm/rev' : 'in/rev');
+/** A cutting speed in the unit that goes with the lathe's. */
+export const cuttingSpeed = (mPerMin: number, unit: LengthUnit): string =>
+  unit === 'mm' ? `${mPerMin.toFixed(0)} m/min` : `${(mPerMin / 0.3048).toFixed(0)} ft/min`;

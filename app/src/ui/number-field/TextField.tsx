@@ -1,0 +1,72 @@
+import type { Problem } from '@whelk/core/quantity';
+import { useId } from 'react';
+import { wordProblem } from '../../messages/problems.ts';
+
+interface Props {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (text: string) => void;
+  readonly problem?: Problem;
+  readonly note?: string;
+  readonly hint?: string;
+  readonly hideLabel?: boolean;
+  readonly className?: string;
+  readonly inputClass?: string;
+  readonly onKeyDown?: (event: React.KeyboardEvent<HTMLInputElement>) => void;
+  readonly onFocus?: () => void;
+  readonly data?: string;
+  readonly inputMode?: 'text' | 'decimal' | 'numeric';
+}
+
+/** A line to type in, with what is wrong and what would be right beside it while it is typed. */
+export function TextField({
+  label,
+  value,
+  onChange,
+  problem,
+  note,
+  hint,
+  hideLabel,
+  className = '',
+  inputClass = '',
+  onKeyDown,
+  onFocus,
+  data,
+  inputMode,
+}: Props) {
+  const id = useId();
+  const words = problem && wordProblem(problem);
+  const warning = problem?.severity === 'warning';
+  return (
+    <div className={className}>
+      <label htmlFor={id} className={hideLabel ? 'visually-hidden' : 'mb-0.5 block text-sm'}>
+        {label}
+      </label>
+      <input
+        id={id}
+        className={`input w-full ${inputClass}`}
+        value={value}
+        data-field={data}
+        inputMode={inputMode}
+        placeholder={hint}
+        autoComplete="off"
+        spellCheck={false}
+        aria-invalid={problem !== undefined && !warning}
+        aria-describedby={words || note ? `${id}-note` : undefined}
+        onChange={(event) => onChange(event.target.value)}
+        onKeyDown={onKeyDown}
+        onFocus={onFocus}
+      />
+      {(words || note) && (
+        <div
+          id={`${id}-note`}
+          className={
+            words ? (warning ? 'field-warning mt-0.5' : 'field-problem mt-0.5') : 'mt-0.5 text-sm setting font-normal'
+          }
+        >
+          {words ? `${words.what} ${words.right}` : note}
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,71 @@
+import type { Picture, Shape } from '@whelk/core/picture';
+import { memo } from 'react';
+
+const path = (points: readonly (readonly [number, number])[]) =>
+  points.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
+
+function ShapeView({ shape, textSize, onSelect }: { shape: Shape; textSize: number; onSelect?: (id: string) => void }) {
+  const { role } = shape;
+  if (shape.kind === 'text')
+    return (
+      <text
+        className={role}
+        x={shape.at[0]}
+        y={shape.at[1]}
+        textAnchor={shape.anchor}
+        fontSize={role === 'scale' ? textSize * 0.85 : textSize}
+      >
+        {shape.text}
+      </text>
+    );
+  if (shape.kind === 'polyline') return <polyline className={role} points={path(shape.points)} />;
+  const { id } = shape;
+  if (role === 'stock')
+    return (
+      <>
+        <polygon className="stock" points={path(shape.points)} />
+        <polygon className="stock-hatch" points={path(shape.points)} />
+      </>
+    );
+  // selecting by pointer; the keyboard has the columns and the strip's own arrow keys
+  // biome-ignore lint/a11y/noStaticElementInteractions: the strip as a whole is the keyboard's target
+  if (id && onSelect)
+    return (
+      <polygon className={`${role} hit`} points={path(shape.points)} onClick={() => onSelect(id)} data-feature={id} />
+    );
+  return <polygon className={role} points={path(shape.points)} />;
+}
+
+/** Draws a picture of core as SVG at its own size. */
+export const PictureView = memo(function PictureView({
+  picture,
+  label,
+  textSize = 15,
+  onSelect,
+  className = '',
+}: {
+  picture: Picture;
+  label: string;
+  textSize?: number;
+  onSelect?: (id: string) => void;
+  className?: string;
+}) {
+  return (
+    <svg
+      className={`pic ${className}`}
+      viewBox={`0 0 ${picture.width} ${picture.height}`}
+      role="img"
+      aria-label={label}
+    >
+      <defs>
+        <pattern id="hatch" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="9" stroke="var(--stock-line)" strokeWidth="0.8" />
+        </pattern>
+      </defs>
+      {picture.shapes.map((shape, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: the list is drawn afresh and shapes have no state
+        <ShapeView key={i} shape={shape} textSize={textSize} onSelect={onSelect} />
+      ))}
+    </svg>
+  );
+});
