@@ -1,10 +1,15 @@
 import type { Picture, Role, Shape } from '@whelk/core/picture';
 
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' };
+/** Characters that XML 1.0 allows at all. */
+const allowedInXml = (c: string): boolean =>
+  c >= ' ' ? c !== '\ufffe' && c !== '\uffff' : c === '\t' || c === '\n' || c === '\r';
 /** Text made safe for XML; control characters that XML forbids are dropped. */
-// biome-ignore lint/suspicious/noControlCharactersInRegex: these are the characters that must go
 export const escapeXml = (text: string): string =>
-  text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '').replace(/[&<>"']/g, (c) => escapes[c]!);
+  [...text]
+    .filter(allowedInXml)
+    .join('')
+    .replace(/[&<>"']/g, (c) => escapes[c]!);
 
 const looks: Partial<Record<Role, string>> = {
   outline: 'fill="none" stroke="#15191a" stroke-width="0.7"',

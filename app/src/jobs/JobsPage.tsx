@@ -68,7 +68,7 @@ export default function JobsPage({ lines: given, find, archived }: Props) {
         <span className="muted pb-1">
           {lines.length} {archived ? 'archived' : 'in hand'}
         </span>
-        <form method="get" action="/" className="flex items-center gap-2" role="search">
+        <form method="get" action="/" className="flex items-center gap-2">
           {archived && <input type="hidden" name="archived" value="1" />}
           <label htmlFor="find" className="visually-hidden">
             Find a job
@@ -202,7 +202,7 @@ function JobRow({ line, onDuplicate, onAct, onRenamed }: RowProps) {
   const words = progress.problemCode && wordProblem(progress.problemCode);
   return (
     <li className="grid items-center gap-x-6 gap-y-2 py-3 md:grid-cols-[380px_1fr_17rem_auto]">
-      <a href={`/jobs/${line.id}/drawing`} tabIndex={-1} aria-hidden="true">
+      <a href={`/jobs/${line.id}/drawing`} aria-label={`Drawing of ${line.title}`}>
         {line.features > 0 ? (
           <PictureView
             picture={line.picture}

@@ -18,7 +18,7 @@ export default function SettingsForm({ given }: { given: Settings }) {
       <label>
         <b>Unit of new drawings</b>
         <select
-          className="select mt-1 block w-48"
+          className="select mt-1 flex w-48"
           value={settings.unit}
           onChange={(e) => set({ unit: e.target.value as 'mm' })}
         >
@@ -29,7 +29,7 @@ export default function SettingsForm({ given }: { given: Settings }) {
       <label>
         <b>General tolerance of new drawings</b>
         <select
-          className="select mt-1 block w-64"
+          className="select mt-1 flex w-64"
           value={settings.generalClass}
           onChange={(e) => set({ generalClass: e.target.value as 'm' })}
         >
@@ -59,7 +59,7 @@ export default function SettingsForm({ given }: { given: Settings }) {
       <label>
         <b>Tools, for new jobs</b>
         <select
-          className="select mt-1 block w-48"
+          className="select mt-1 flex w-48"
           value={settings.tools}
           onChange={(e) => set({ tools: e.target.value as 'hss' })}
         >

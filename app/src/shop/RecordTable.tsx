@@ -101,7 +101,7 @@ export function RecordTable<T extends { id: string }>({
             return c.choices ? (
               <label key={c.key} className="text-sm">
                 {c.label}
-                <select className="select mt-0.5 block" value={value} onChange={(e) => set(e.target.value)}>
+                <select className="select mt-0.5 flex" value={value} onChange={(e) => set(e.target.value)}>
                   {c.choices.map(([id, name]) => (
                     <option key={id} value={id}>
                       {name}

@@ -6,6 +6,8 @@ export const length = (mm: number, unit: LengthUnit): string =>
 /** A length that is measured or cut: always the same digits. */
 export const measure = (mm: number, unit: LengthUnit, decimals = unit === 'mm' ? 3 : 4): string =>
   formatLength(mm, unit, decimals);
+/** A diameter to be cut, as far as a dial can aim: hundredths of a millimetre, thousandths of an inch. */
+export const aimed = (mm: number, unit: LengthUnit): string => shortLength(mm, unit, drawingDecimals(unit));
 /** Minutes as people say them. */
 export const minutes = (value: number): string => {
   const whole = Math.max(1, Math.round(value));

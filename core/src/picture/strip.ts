@@ -197,7 +197,7 @@ function cutShapes(
 }
 
 function overallShapes(part: Part, view: StripView, x: (z: number) => number, top: number): Shape[] {
-  if (part.features.length === 0 || view.overall === '') return [];
+  if (part.features.length === 0 || view.overall === '' || view.cut) return [];
   const line = top - view.textSize * 1.1;
   const [a, b] = [x(0), x(part.lengthMm)];
   const half = (view.overall.length * view.textSize * 0.56) / 2 + 8;

@@ -1,5 +1,6 @@
-import type { DialMove } from '../lathe/index.ts';
+import { type DialMove, dialScale } from '../lathe/index.ts';
 import type { Recorder } from '../working/index.ts';
+import { type FineFeed, fineFeed } from './fine-feed.ts';
 import type { FrozenRun } from './frozen.ts';
 import { type CrossMove, carriageMove, crossMove } from './next-move.ts';
 import { lastSpring, measured } from './replay.ts';
@@ -24,6 +25,8 @@ export interface StepAdvice {
   /** after a measurement: the move that would follow, aimed at the middle */
   readonly nextCross?: CrossMove;
   readonly nextTargetMm?: number;
+  /** what the nearest line leaves to the middle, where the limits are finer than the dial: by the swung compound */
+  readonly fine?: FineFeed;
 }
 
 /**
@@ -49,7 +52,7 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
         state.reference!,
         state.crossLines ?? state.reference!.lines,
         step.targetMm!,
-        state.reference!.by === 'measured' ? lastSpring(state) : undefined,
+        { last: state.reference!.by === 'measured' ? lastSpring(state) : undefined, lowestMm: step.limits?.lowerMm },
         record,
       )
     : undefined;
@@ -81,9 +84,13 @@ function afterReadings(run: FrozenRun, state: RunState, step: Step, record?: Rec
           { lines: state.crossLines, diameterMm: result.combined.meanMm, by: 'measured' },
           state.crossLines,
           targetMm,
-          last,
+          { last, lowestMm: step.limits.lowerMm },
           record,
         )
       : undefined;
-  return { measured: result, nextCross, nextTargetMm: more ? targetMm : undefined };
+  const tolerance = step.limits.upperMm - step.limits.lowerMm;
+  const leftMm = nextCross ? -nextCross.offByMm : 0;
+  const coarse = tolerance < 4 * dialScale(run.lathe.slides.crossSlide).lineTravelMm.valueOf();
+  const fine = coarse && leftMm > 0 ? fineFeed(run.lathe, leftMm) : undefined;
+  return { measured: result, fine, nextCross, nextTargetMm: more ? targetMm : undefined };
 }

@@ -14,7 +14,8 @@ const SPRING_RATIO_CAP = 1.5;
 
 /**
  * The cross-slide's next move to reach a diameter, from a reference diameter at a noted number.
- * The line nearest to the wish is taken. Spring: what the last cut left too large is expected again in proportion to its depth;
+ * The line nearest to the wish is taken; where that would fall below the lower limit, the line before it, since metal
+ * cannot be put back. Spring: what the last cut left too large is expected again in proportion to its depth;
  * two equal cuts cancel.
  * @param nowLines where the ring stands now
  * @param targetMm diameter wanted
@@ -27,9 +28,10 @@ export function crossMove(
   reference: Reference,
   nowLines: number,
   targetMm: number,
-  last?: { cut: LastCut; spring: Spring },
+  more: { readonly last?: { cut: LastCut; spring: Spring }; readonly lowestMm?: number } = {},
   record?: Recorder,
 ): CrossMove {
+  const { last } = more;
   const dial = lathe.slides.crossSlide;
   const lineMm = dialScale(dial).lineTravelMm.valueOf();
   const turnMm = lineMm * dial.divisions;
@@ -44,7 +46,10 @@ export function crossMove(
     code: 'run.depth',
     values: { nowMm: reference.diameterMm, targetMm, depthMm, springMm, travelInMm: fromReferenceMm, by: reference.by },
   });
-  const place = dialMove(dial, reference.lines, fromReferenceMm);
+  const nearest = dialMove(dial, reference.lines, fromReferenceMm);
+  const tooDeep = more.lowestMm !== undefined && targetMm - 2 * nearest.offByMm < more.lowestMm;
+  const place = tooDeep ? dialMove(dial, reference.lines, fromReferenceMm + nearest.offByMm - lineMm) : nearest;
+  const offByMm = Number((nearest.offByMm - (tooDeep ? lineMm : 0)).toFixed(9));
   const travelMm = sense * (place.toLines - nowLines) * lineMm;
   const outTurns = Math.max(1, Math.ceil((dial.slackMm - travelMm) / turnMm + 1e-9));
   const move = dialMove(dial, nowLines - sense * outTurns * dial.divisions, travelMm + outTurns * turnMm, record);
@@ -53,7 +58,7 @@ export function crossMove(
     toLines: place.toLines,
     number: place.number,
     outTurns,
-    offByMm: place.offByMm,
+    offByMm,
     dialMm: reference.diameterMm - 2 * sense * (place.toLines - reference.lines) * lineMm,
   };
 }

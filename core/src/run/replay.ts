@@ -43,7 +43,10 @@ function advance(draft: Draft, event: RunEvent, step: Step): void {
 function cutDone(run: FrozenRun, draft: Draft, step: Step): void {
   if (step.targetMm === undefined || !draft.reference) return;
   const last = draft.reference.by === 'measured' ? lastSpring(draft) : undefined;
-  const move = crossMove(run.lathe, draft.reference, draft.crossLines ?? draft.reference.lines, step.targetMm, last);
+  const move = crossMove(run.lathe, draft.reference, draft.crossLines ?? draft.reference.lines, step.targetMm, {
+    last,
+    lowestMm: step.limits?.lowerMm,
+  });
   draft.crossLines = move.toLines;
   draft.lastCut = {
     featureId: step.featureId,

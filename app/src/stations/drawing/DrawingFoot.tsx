@@ -36,7 +36,7 @@ export function DrawingFoot({
       <label className="text-sm">
         General tolerance
         <select
-          className="select mt-0.5 block w-52"
+          className="select mt-0.5 flex w-52"
           value={drawing.generalClass}
           onChange={(e) => change((j) => ({ ...j, drawing: { ...j.drawing, generalClass: e.target.value as 'm' } }))}
         >
@@ -49,7 +49,7 @@ export function DrawingFoot({
       <label className="text-sm">
         New fields are in
         <select
-          className="select mt-0.5 block w-28"
+          className="select mt-0.5 flex w-28"
           value={drawing.unit}
           onChange={(e) =>
             change((j) => ({

@@ -26,11 +26,11 @@ const ORDER: Key[] = ['name', 'diameter', 'limits', 'length', 'lengthLimits', 'f
 const LABELS: Record<Key, string> = {
   name: 'Name',
   diameter: 'Ø',
-  limits: 'Limits of Ø',
+  limits: 'Limits',
   length: 'Length',
-  lengthLimits: 'Limits of length',
+  lengthLimits: 'its limits',
   finish: 'Finish',
-  faceFinish: 'Finish of faces',
+  faceFinish: 'Faces',
   left: 'Left edge',
   right: 'Right edge',
 };
@@ -102,8 +102,20 @@ export function FeatureColumn(props: Props) {
         value={textOf(feature, key)}
         problem={problemOf(key)}
         note={noteOf(key)}
+        inline
+        after={
+          key === 'limits' && (
+            <Working
+              of="limits"
+              tell={(record) => {
+                const nominal = readTyped(feature.diameter);
+                if (nominal.ok) parseLimits(feature.limits, nominal.mm, unit, job.drawing.generalClass, record);
+              }}
+            />
+          )
+        }
         hint={
-          key === 'limits'
+          key === 'limits' || key === 'lengthLimits'
             ? 'general'
             : key === 'finish' || key === 'faceFinish'
               ? 'Ra 3.2'
@@ -112,20 +124,11 @@ export function FeatureColumn(props: Props) {
                 : undefined
         }
         data={`${feature.id}-${key}`}
-        inputClass="input-sm h-9 text-base"
+        inputClass="input-sm h-8 text-base"
         onFocus={() => !on && onSelect(feature.id)}
         onKeyDown={keys(key)}
         onChange={(text) => onChange(at, withText(feature, key, text), `${feature.id}-${key}`)}
       />
-      {key === 'limits' && turned && (
-        <Working
-          of="limits"
-          tell={(record) => {
-            const nominal = readTyped(feature.diameter);
-            if (nominal.ok) parseLimits(feature.limits, nominal.mm, unit, job.drawing.generalClass, record);
-          }}
-        />
-      )}
     </div>
   );
   return (
@@ -143,7 +146,7 @@ export function FeatureColumn(props: Props) {
           {number}
         </button>
       </div>
-      <div className="flex flex-col gap-1">{ORDER.map(field)}</div>
+      <div className="flex flex-col gap-0.5">{ORDER.map(field)}</div>
       {on && (
         <div className="mt-2 flex flex-wrap gap-0.5">
           <button

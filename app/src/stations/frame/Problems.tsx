@@ -10,8 +10,8 @@ export function Problems({ problems }: { problems: readonly Problem[] }) {
       {sorted.map((p, i) => {
         const words = wordProblem(p);
         return (
-          // biome-ignore lint/suspicious/noArrayIndexKey: the same problem can stand twice and has no state
           <li
+            // biome-ignore lint/suspicious/noArrayIndexKey: the same problem can stand twice and has no state
             key={i}
             className={p.severity === 'warning' ? 'field-warning text-[0.95rem]' : 'field-problem text-[0.95rem]'}
           >

@@ -71,7 +71,7 @@ export default function HoldStation({ id, stored, shop, runs }: StationProps) {
             <label className="text-sm">
               Means
               <select
-                className="select mt-0.5 block w-full"
+                className="select mt-0.5 flex w-full"
                 value={choice.method}
                 onChange={(e) => set({ method: e.target.value as 'auto' })}
               >
@@ -83,7 +83,7 @@ export default function HoldStation({ id, stored, shop, runs }: StationProps) {
             <label className="text-sm">
               Grip on
               <select
-                className="select mt-0.5 block w-full"
+                className="select mt-0.5 flex w-full"
                 value={choice.gripOn}
                 onChange={(e) => set({ gripOn: e.target.value as 'spare' })}
               >
@@ -127,8 +127,8 @@ export default function HoldStation({ id, stored, shop, runs }: StationProps) {
                   name="Motor"
                   share={byPower.loads.powerKw / byPower.loads.availableKw}
                   text={`${byPower.loads.powerKw.toFixed(2)} of ${byPower.loads.availableKw.toFixed(2)} kW, ${byPower.setting?.speedLabel}, at ${nameOf(byPower.featureId)}`}
+                  after={<Working of="motor load" tell={tellFor(byPower.id, ['cutting.force', 'cutting.power'])} />}
                 />
-                <Working of="motor load" tell={tellFor(byPower.id, ['cutting.force', 'cutting.power'])} />
               </div>
               <div>
                 <LoadBar
@@ -146,8 +146,8 @@ export default function HoldStation({ id, stored, shop, runs }: StationProps) {
                   name="Grip"
                   share={byGrip.loads.gripShare}
                   text={`${Math.round(byGrip.loads.gripShare * 100)} % of what the jaws safely hold, at ${nameOf(byGrip.featureId)}`}
+                  after={<Working of="grip" tell={tellFor(byGrip.id, ['cutting.force', 'mechanics.grip'])} />}
                 />
-                <Working of="grip" tell={tellFor(byGrip.id, ['cutting.force', 'mechanics.grip'])} />
               </div>
               <p className="muted text-sm">
                 Roughing may bend the work by half its allowance, finishing by a quarter of the limits. Radial force 0.4

@@ -1,5 +1,15 @@
 /** How much of what is allowed a cut asks for; the figure stands beside, never colour alone. */
-export function LoadBar({ name, share, text }: { name: string; share: number; text: string }) {
+export function LoadBar({
+  name,
+  share,
+  text,
+  after,
+}: {
+  name: string;
+  share: number;
+  text: string;
+  after?: React.ReactNode;
+}) {
   const over = share > 1;
   const near = share > 0.75;
   return (
@@ -22,7 +32,7 @@ export function LoadBar({ name, share, text }: { name: string; share: number; te
         </svg>
         <span className="text-sm">
           {over ? '✕ too much: ' : near ? '▲ near: ' : ''}
-          {text}
+          {text} {after}
         </span>
       </span>
     </div>

@@ -6,7 +6,7 @@ import type { Tool } from '@whelk/core/tool';
 import type { Recorder } from '@whelk/core/working';
 import { cautionText } from '../../messages/cautions.ts';
 import { exceedText, fitnessText, limiterText, reasonText, schoolNames } from '../../messages/words.ts';
-import { cuttingSpeed, feed, feedUnit, length, measure, minutes } from '../../ui/format.ts';
+import { aimed, cuttingSpeed, feed, feedUnit, length, measure, minutes } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
 import { LoadBar } from './LoadBar.tsx';
 
@@ -94,7 +94,7 @@ export function OperationDetail({ operation: o, job, lathe, tools, instruments, 
                     <tr key={i}>
                       <td>{i + 1}</td>
                       <td className="text-right">
-                        {length(pass.diameterAfterMm, unit)} {unit}
+                        {aimed(pass.diameterAfterMm, unit)} {unit}
                       </td>
                       <td>
                         {move.fullTurns > 0 ? `${move.fullTurns} turn${move.fullTurns > 1 ? 's' : ''} + ` : ''}

@@ -7,7 +7,7 @@ import type { Operation, Plan } from '@whelk/core/route';
 import type { Tool } from '@whelk/core/tool';
 import type { Recorder } from '@whelk/core/working';
 import { operationNames } from '../../messages/words.ts';
-import { length, minutes } from '../../ui/format.ts';
+import { aimed, length, minutes } from '../../ui/format.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 import { OperationDetail } from './OperationDetail.tsx';
 
@@ -49,10 +49,7 @@ export function Score(props: Props) {
         {plan.operations.map((o, i) => {
           const open = o.id === openId;
           return (
-            <li
-              key={o.id}
-              className={`border-t border-[var(--line)] ${open ? 'border-l-4 border-l-[var(--brass)] bg-[var(--brass-soft)]' : ''}`}
-            >
+            <li key={o.id} className={`border-t border-[var(--line)] ${open ? 'score-open' : ''}`}>
               <button
                 type="button"
                 className="relative block w-full cursor-pointer text-left"
@@ -87,7 +84,7 @@ function titleOf(o: Operation, { job, nameOf }: Props): string {
   const name = nameOf(o.featureId);
   const first = o.passes[0];
   const last = o.passes.at(-1);
-  const d = (mm: number) => `Ø${length(mm, unit)}`;
+  const d = (mm: number) => `Ø${aimed(mm, unit)}`;
   if (o.kind === 'rough' && first && last)
     return `Rough ${name} ${d(first.diameterBeforeMm)} → ${d(last.diameterAfterMm)}, ${o.passes.length} ×`;
   if (o.kind === 'semiFinish' && last) return `${name}: first of two equal cuts → ${d(last.diameterAfterMm)}`;

@@ -26,7 +26,8 @@ export function DialWindow({ name, dial, fromLines, toLines, fullTurns, rest, ha
   const every =
     LABEL_EVERY.find((n) => n * gap >= 74 && dial.divisions % n === 0) ?? LABEL_EVERY.find((n) => n * gap >= 74) ?? 10;
   const middle = width / 2;
-  const nowLines = nearestTurn(fromLines, toLines, dial.divisions);
+  const rising = hand !== 'none' && (hand === 'clockwise') === (dial.numbersRise === 'clockwise');
+  const nowLines = cameFrom(fromLines, toLines, dial.divisions, rising);
   const nowX = middle + (nowLines - toLines) * gap;
   const inside = nowX > 12 && nowX < width - 12;
   const lines = [];
@@ -35,7 +36,8 @@ export function DialWindow({ name, dial, fromLines, toLines, fullTurns, rest, ha
     if (x < 4 || x > width - 4) continue;
     const major = i % every === 0;
     const half = i % Math.max(1, Math.round(every / 2)) === 0;
-    const atIndex = Math.abs(x - middle) < 46;
+    // the number to go to stands right of the index line
+    const atIndex = x - middle > -24 && x - middle < 84;
     lines.push(
       <g key={i}>
         <line
@@ -98,7 +100,8 @@ export function DialWindow({ name, dial, fromLines, toLines, fullTurns, rest, ha
   );
 }
 
-/** The place of a number on the ring that lies nearest to another, whole turns apart. */
-function nearestTurn(lines: number, near: number, divisions: number): number {
-  return lines + Math.round((near - lines) / divisions) * divisions;
+/** Where the ring stood, drawn on the side that the hand comes from, less than a turn away. */
+function cameFrom(lines: number, to: number, divisions: number, rising: boolean): number {
+  const behind = (((to - lines) % divisions) + divisions) % divisions;
+  return rising ? to - behind : to + ((divisions - behind) % divisions);
 }

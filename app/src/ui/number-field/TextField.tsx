@@ -15,6 +15,10 @@ interface Props {
   readonly onKeyDown?: (event: React.KeyboardEvent<HTMLInputElement>) => void;
   readonly onFocus?: () => void;
   readonly data?: string;
+  /** label left of the input, for dense columns */
+  readonly inline?: boolean;
+  /** shown after the note, e.g. the mark that opens its working */
+  readonly after?: React.ReactNode;
   readonly inputMode?: 'text' | 'decimal' | 'numeric';
 }
 
@@ -33,13 +37,18 @@ export function TextField({
   onFocus,
   data,
   inputMode,
+  inline,
+  after,
 }: Props) {
   const id = useId();
   const words = problem && wordProblem(problem);
   const warning = problem?.severity === 'warning';
   return (
-    <div className={className}>
-      <label htmlFor={id} className={hideLabel ? 'visually-hidden' : 'mb-0.5 block text-sm'}>
+    <div className={inline ? `grid grid-cols-[4.4rem_1fr] items-center gap-x-1.5 ${className}` : className}>
+      <label
+        htmlFor={id}
+        className={hideLabel ? 'visually-hidden' : inline ? 'text-[0.82rem] leading-tight' : 'mb-0.5 block text-sm'}
+      >
         {label}
       </label>
       <input
@@ -58,13 +67,18 @@ export function TextField({
         onFocus={onFocus}
       />
       {(words || note) && (
-        <div
-          id={`${id}-note`}
-          className={
-            words ? (warning ? 'field-warning mt-0.5' : 'field-problem mt-0.5') : 'mt-0.5 text-sm setting font-normal'
-          }
-        >
-          {words ? `${words.what} ${words.right}` : note}
+        <div id={`${id}-note`} className={inline ? 'col-start-2' : ''}>
+          {note && (
+            <span className="text-[0.82rem] setting font-normal">
+              {note}
+              {after}
+            </span>
+          )}
+          {words && (
+            <span className={warning ? 'field-warning mt-0.5 block' : 'field-problem mt-0.5 block'}>
+              {words.what} {!(inline && warning) && words.right}
+            </span>
+          )}
         </div>
       )}
     </div>

@@ -5,7 +5,7 @@ const path = (points: readonly (readonly [number, number])[]) =>
   points.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
 
 function ShapeView({ shape, textSize, onSelect }: { shape: Shape; textSize: number; onSelect?: (id: string) => void }) {
-  const { role } = shape;
+  const role = `r-${shape.role}`;
   if (shape.kind === 'text')
     return (
       <text
@@ -13,24 +13,24 @@ function ShapeView({ shape, textSize, onSelect }: { shape: Shape; textSize: numb
         x={shape.at[0]}
         y={shape.at[1]}
         textAnchor={shape.anchor}
-        fontSize={role === 'scale' ? textSize * 0.85 : textSize}
+        fontSize={shape.role === 'scale' ? textSize * 0.85 : textSize}
       >
         {shape.text}
       </text>
     );
   if (shape.kind === 'polyline') return <polyline className={role} points={path(shape.points)} />;
   const { id } = shape;
-  if (role === 'stock')
+  if (shape.role === 'stock')
     return (
       <>
-        <polygon className="stock" points={path(shape.points)} />
-        <polygon className="stock-hatch" points={path(shape.points)} />
+        <polygon className="r-stock" points={path(shape.points)} />
+        <polygon className="r-stock-hatch" points={path(shape.points)} />
       </>
     );
   // selecting by pointer; the keyboard has the columns and the strip's own arrow keys
-  // biome-ignore lint/a11y/noStaticElementInteractions: the strip as a whole is the keyboard's target
   if (id && onSelect)
     return (
+      // biome-ignore lint/a11y/noStaticElementInteractions: the strip as a whole is the keyboard's target
       <polygon className={`${role} hit`} points={path(shape.points)} onClick={() => onSelect(id)} data-feature={id} />
     );
   return <polygon className={role} points={path(shape.points)} />;

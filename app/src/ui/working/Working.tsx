@@ -15,7 +15,7 @@ export function Working({ of, tell }: { of: string; tell: (record: Recorder) => 
     <span className="inline-block align-middle">
       <button
         type="button"
-        className="quiet inline-flex items-center align-middle"
+        className="quiet mark inline-flex items-center align-middle"
         aria-expanded={open}
         aria-controls={id}
         aria-label={`Working of ${of}`}

@@ -10,7 +10,7 @@ export async function up(db: Knex): Promise<void> {
     t.integer('version').notNullable().defaultTo(1);
     t.integer('revision').notNullable().defaultTo(1);
     t.timestamp('created_at').notNullable().defaultTo(db.fn.now());
-    t.timestamp('updated_at').notNullable().defaultTo(db.fn.now());
+    t.timestamp('updated_at').notNullable().defaultTo(db.raw('clock_timestamp()'));
     t.timestamp('archived_at').nullable();
     t.timestamp('deleted_at').nullable();
   });

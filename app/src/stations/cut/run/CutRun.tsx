@@ -30,7 +30,10 @@ export default function CutRun({ id, jobId, piece, frozen, events, keys }: Props
   const [noting, setNoting] = useState(false);
   const step = advice?.step;
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new step begins at the top
-  useEffect(() => scrollTo(0, 0), [step?.id]);
+  useEffect(() => {
+    // scrolling answers with a promise in newer browsers, which React would take for a clean-up
+    void scrollTo(0, 0);
+  }, [step?.id]);
   const back =
     state.advances.length > 0 ? () => run.add({ kind: 'undone', eventId: state.advances.at(-1)! }) : undefined;
   const done =
@@ -47,7 +50,7 @@ export default function CutRun({ id, jobId, piece, frozen, events, keys }: Props
       .join(' ');
   return (
     <div className="flex min-h-screen flex-col">
-      <header className="bar" role="banner">
+      <header className="bar">
         <b>
           {Math.min(state.stepIndex + 1, count)} of {count}
         </b>
@@ -75,7 +78,7 @@ export default function CutRun({ id, jobId, piece, frozen, events, keys }: Props
         <h1 className="visually-hidden">
           {frozen.title}, piece {piece}
         </h1>
-        <CutStrip frozen={frozen} state={state} step={step} />
+        {step?.kind !== 'measure' && <CutStrip frozen={frozen} state={state} step={step} />}
         {state.ended || !advice || !step ? (
           <EndedRun
             id={id}
@@ -108,7 +111,7 @@ export default function CutRun({ id, jobId, piece, frozen, events, keys }: Props
           />
         ) : (
           <>
-            <div className="grid flex-1 md:grid-cols-[minmax(230px,300px)_1fr]">
+            <div className="grid flex-1 content-start lg:grid-cols-[minmax(230px,300px)_1fr] lg:content-stretch">
               <SetPanel frozen={frozen} advice={advice} />
               <StepPanel frozen={frozen} advice={advice} state={state} />
             </div>
@@ -175,8 +178,8 @@ function Progress({ at, count }: { at: number; count: number }) {
       className="hidden lg:block"
     >
       {Array.from({ length: count }, (_, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: steps are counted
         <rect
+          // biome-ignore lint/suspicious/noArrayIndexKey: steps are counted
           key={i}
           x={i * (width + 3)}
           y={1}

@@ -9,9 +9,9 @@ interface Props {
   readonly uncertaintyMm: number;
   readonly targetMm: number | undefined;
 }
-const W = 280;
+const W = 296;
 const H = 430;
-const X = 108;
+const X = 132;
 
 /**
  * The tolerance ladder. The limits always take at least a fifth of it; a size far above them is shown at the top with a

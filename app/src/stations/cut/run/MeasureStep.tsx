@@ -27,7 +27,7 @@ const PLACES = ['any place', 'shoulder end', 'middle', 'free end'];
 
 /** Measuring: readings on a ladder beside the limits, the verdict, and at once the next number on the dial. */
 export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }: Props) {
-  const { step, measured, nextCross, nextTargetMm } = advice;
+  const { step, measured, nextCross, nextTargetMm, fine } = advice;
   const limits = step.limits!;
   const tolerance = limits.upperMm - limits.lowerMm;
   const feature = frozen.part.features.find((f) => f.id === step.featureId)!;
@@ -82,19 +82,20 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
     : places;
   return (
     <>
-      <div className="grid flex-1 md:grid-cols-[320px_300px_1fr]">
+      <div className="grid flex-1 md:grid-cols-[320px_minmax(0,300px)_minmax(0,1fr)]">
         <section aria-label="Readings" className="border-r border-[var(--line)] bg-[var(--bench)] px-5 py-4">
           <h2 className="text-2xl">
             {nameOf(frozen, step.featureId)} Ø
             {measure(feature.diameterMm, frozen.drawing.unit, frozen.drawing.unit === 'mm' ? 2 : 3)}
           </h2>
-          <p className="muted">
-            {step.last ? 'after the last cut' : 'between the two equal cuts'}: stop the spindle, wipe, two places
+          <p className="muted">{step.last ? 'After the last cut' : 'Between the two equal cuts'}; two places.</p>
+          <p className="field-warning mt-1 text-[0.95rem] font-semibold">
+            ▲ Stop the spindle. Wipe the work. Never measure moving work.
           </p>
           <label className="mt-3 block text-sm">
             Instrument
             <select
-              className="select mt-0.5 block h-12 w-full"
+              className="select mt-0.5 flex h-12 w-full"
               value={instrumentId}
               onChange={(e) => setInstrumentId(e.target.value)}
             >
@@ -131,7 +132,7 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
           </ol>
           <form onSubmit={take} className="mt-2 flex flex-wrap items-start gap-2">
             <TextField
-              className="w-36"
+              className="w-32"
               label="Next reading"
               value={text}
               problem={problem}
@@ -143,7 +144,7 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
             <label className="text-sm">
               Place
               <select
-                className="select mt-0.5 block h-14 w-32"
+                className="select mt-0.5 flex h-14 w-[8.5rem]"
                 value={place}
                 onChange={(e) => setPlace(e.target.value)}
               >
@@ -206,17 +207,23 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
                     dial={frozen.lathe.slides.crossSlide}
                     move={nextCross}
                     note="where the next cut will be set"
-                    sub={`Wind out ${nextCross.outTurns} whole turn${nextCross.outTurns > 1 ? 's' : ''} first, then come in. Nearest line: expect Ø${measure(nextTargetMm - 2 * nextCross.offByMm, unit, shownPlaces)}`}
+                    stacked
+                    sub={`Wind out ${nextCross.outTurns} whole turn${nextCross.outTurns > 1 ? 's' : ''} first, then come in. This line gives Ø${measure(nextTargetMm - 2 * nextCross.offByMm, unit, shownPlaces)}`}
                   />
+                  {fine && (
+                    <p className="mt-3 border-l-4 border-[var(--brass)] pl-3">
+                      Finer than this dial: swing the compound to {fine.angleDeg.toFixed(2)}° from the bed. Then{' '}
+                      {fine.reading} {frozen.lathe.slides.compound.unit} on it ({fine.lines} lines) takes the last{' '}
+                      {measure(2 * fine.radialMm, unit, shownPlaces)} {unit} off the diameter; the tool shifts{' '}
+                      {measure(fine.shiftAlongZMm, unit, 2)} {unit} along.
+                    </p>
+                  )}
                 </div>
               )}
             </>
           )}
         </section>
       </div>
-      <p className="caution">
-        <span aria-hidden="true">▲</span>Stop the spindle. Wipe the work. Never measure moving work.
-      </p>
       <Acts>
         {gone ? (
           <button type="button" className="act main" onClick={scrap}>

@@ -10,7 +10,9 @@ interface Props {
 export function NotePanel({ notes, onSave, onClose }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   const [text, setText] = useState('');
-  useEffect(() => dialog.current?.showModal(), []);
+  useEffect(() => {
+    dialog.current?.showModal();
+  }, []);
   return (
     <dialog
       ref={dialog}

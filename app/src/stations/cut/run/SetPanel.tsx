@@ -1,5 +1,5 @@
 import type { FrozenRun, StepAdvice } from '@whelk/core/run';
-import { feed, feedUnit, length } from '../../../ui/format.ts';
+import { aimed, feed, feedUnit } from '../../../ui/format.ts';
 import { nameOf } from './titles.ts';
 
 /** What to set before the cut. Only what changes is told to do; what stands is shown small. */
@@ -14,7 +14,7 @@ export function SetPanel({ frozen, advice }: { frozen: FrozenRun; advice: StepAd
   return (
     <aside
       aria-label="What to set"
-      className="flex flex-col gap-4 border-r border-[var(--line)] bg-[var(--bench)] px-5 py-4"
+      className="flex flex-row flex-wrap gap-x-12 gap-y-4 border-r lg:flex-col lg:flex-nowrap border-[var(--line)] bg-[var(--bench)] px-5 py-4"
     >
       {setting && (
         <div>
@@ -46,7 +46,7 @@ export function SetPanel({ frozen, advice }: { frozen: FrozenRun; advice: StepAd
           </p>
           {setting.feedLabel === undefined ? (
             <p className="setting">
-              By hand, about {length((setting.feedMmPerRev * setting.rpm) / 60, lathe.unit)} {lathe.unit} a second
+              By hand, about {aimed((setting.feedMmPerRev * setting.rpm) / 60, lathe.unit)} {lathe.unit} a second
             </p>
           ) : feedChanges.length > 0 ? (
             <Changes changes={feedChanges} />

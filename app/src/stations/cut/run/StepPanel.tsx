@@ -80,16 +80,18 @@ interface RowProps {
   };
   readonly note: string;
   readonly sub: string;
+  /** name, window and number under one another, where there is little room beside */
+  readonly stacked?: boolean;
 }
 
 /** A dial window with its number to go to, told in turns and divisions as the hand makes them. */
-export function DialRow({ name, dial, move, note, sub }: RowProps) {
+export function DialRow({ name, dial, move, note, sub, stacked }: RowProps) {
   const turns =
     move.fullTurns > 0
       ? `${move.fullTurns} full turn${move.fullTurns > 1 ? 's' : ''}, then ${move.rest} more`
       : `${move.rest}, less than a turn`;
   return (
-    <div className="grid items-center gap-x-6 gap-y-1 xl:grid-cols-[11rem_440px_1fr]">
+    <div className={`grid items-center gap-x-6 gap-y-1 ${stacked ? '' : 'xl:grid-cols-[11rem_440px_1fr]'}`}>
       <div>
         <h3 className="text-xl font-bold">{name}</h3>
         <p className="muted text-sm">{note}</p>

@@ -54,7 +54,7 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
   const turnHand = crossSlide.clockwiseMoves === 'in' ? 'clockwise' : 'anticlockwise';
   return (
     <form className="flex flex-1 flex-col" onSubmit={save}>
-      <div className="grid flex-1 md:grid-cols-[minmax(230px,300px)_1fr]">
+      <div className="grid flex-1 content-start lg:grid-cols-[minmax(230px,300px)_1fr] lg:content-stretch">
         <SetPanel frozen={frozen} advice={advice} />
         <section aria-label="Touch off" className="px-6 py-4">
           <h2 className="text-2xl">Touch off: a short cut, measure it, note the dials</h2>
@@ -87,7 +87,8 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
               data="touch-diameter"
             />
             <TextField
-              label={`Cross-slide stands at (0 to ${numbersPerTurn(crossSlide).toString()} ${crossSlide.unit})`}
+              label={`Cross-slide reads, ${crossSlide.unit}`}
+              note={`0 to ${numbersPerTurn(crossSlide).toString()}`}
               value={cross}
               problem={shown(cross, crossProblem)}
               onChange={setCross}
@@ -97,7 +98,8 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
             />
             {carriage.means === 'dial' && (
               <TextField
-                label={`Carriage at the end (0 to ${numbersPerTurn(carriage).toString()} ${carriage.unit})`}
+                label={`Carriage reads at the end, ${carriage.unit}`}
+                note={`0 to ${numbersPerTurn(carriage).toString()}`}
                 value={end}
                 problem={shown(end, endProblem)}
                 onChange={setEnd}
