@@ -17,13 +17,18 @@ export interface CutGeometry {
 }
 
 /** Width b and thickness h of the chip, mm. @source straight edge: b = d/sin κ, h = f·sin κ; on the nose: b = r·arccos(1−d/r), h = f·d/b */
-export function chipSize({ depthMm, feedMmPerRev, kappaDeg, noseRadiusMm }: CutGeometry): {
-  widthMm: number;
-  thicknessMm: number;
-} {
-  const sin = Math.sin(radians(kappaDeg));
-  if (depthMm >= noseRadiusMm * (1 - Math.cos(radians(kappaDeg))))
-    return { widthMm: depthMm / sin, thicknessMm: feedMmPerRev * sin };
+export function chipSize(cut: CutGeometry): { widthMm: number; thicknessMm: number } {
+  const sin = Math.sin(radians(cut.kappaDeg));
+  const noseDepthMm = cut.noseRadiusMm * (1 - Math.cos(radians(cut.kappaDeg)));
+  return cut.depthMm >= noseDepthMm
+    ? { widthMm: cut.depthMm / sin, thicknessMm: cut.feedMmPerRev * sin }
+    : noseChip(cut.depthMm, cut);
+}
+
+function noseChip(
+  depthMm: number,
+  { noseRadiusMm, feedMmPerRev }: CutGeometry,
+): { widthMm: number; thicknessMm: number } {
   const widthMm = noseRadiusMm * Math.acos(1 - depthMm / noseRadiusMm);
   return { widthMm, thicknessMm: (feedMmPerRev * depthMm) / widthMm };
 }
@@ -44,8 +49,14 @@ export function cutForces(
   cut: CutGeometry,
   record?: Recorder,
 ): CutForces {
+  const perChip = ({ widthMm, thicknessMm }: ReturnType<typeof chipSize>) =>
+    material.kc11NPerMm2 * widthMm * thicknessMm ** (1 - material.mc) * WEAR * TOOL[toolMaterial];
   const { widthMm, thicknessMm } = chipSize(cut);
-  const cuttingN = material.kc11NPerMm2 * widthMm * thicknessMm ** (1 - material.mc) * WEAR * TOOL[toolMaterial];
+  // where the straight edge takes over its formula gives a little less than the nose at its fullest: a deeper cut never
+  // asks for less, so the nose's force holds until the straight edge has caught up
+  const noseDepthMm = cut.noseRadiusMm * (1 - Math.cos(radians(cut.kappaDeg)));
+  const fullNoseN = cut.depthMm > noseDepthMm && noseDepthMm > 0 ? perChip(noseChip(noseDepthMm, cut)) : 0;
+  const cuttingN = Math.max(perChip({ widthMm, thicknessMm }), fullNoseN);
   record?.({
     code: 'cutting.force',
     values: {

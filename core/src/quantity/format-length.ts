@@ -72,6 +72,8 @@ export function inchFraction(valueMm: number | Rational, denominator: number): s
 /** Text that parseLength reads back to exactly the same millimetres: `12.5 mm`, or a fraction where no decimal is exact. */
 export function exactText(mm: Rational, unit: LengthUnit): string {
   const value = inUnit(mm, unit);
-  const decimal = value.toString(20);
-  return `${decimal.includes('(') ? value.toFraction(true) : decimal} ${unit}`;
+  // only halves and fifths end as decimals; anything else stays a fraction
+  let rest = value.d;
+  for (const prime of [2n, 5n]) while (rest % prime === 0n) rest /= prime;
+  return `${rest === 1n ? value.toString(40) : value.toFraction(true)} ${unit}`;
 }

@@ -1,0 +1,121 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { metricLathe } from '../testing/shop.ts';
+import { checkLathe } from './checks.ts';
+import { dialMove, dialNumber, dialScale, readDialNumber, senseIn } from './dial.ts';
+import type { Dial } from './schema.ts';
+import { feedsOf, powerKwAt, torqueNm } from './settings.ts';
+
+const cross = metricLathe.slides.crossSlide;
+const grey: Dial = { ...cross, unit: 'in', travelPerTurn: '0.100', divisions: 100, resettable: false };
+const diameterDial: Dial = { ...cross, travelPerTurn: '0.5', divisions: 50, kind: 'diameter' };
+
+describe('dials', () => {
+  it('knows what a line is worth, exactly, in either unit and kind', () => {
+    expect(dialScale(cross).lineTravelMm.toFraction()).toBe('1/50');
+    expect(dialScale(grey).lineTravelMm.toFraction()).toBe('127/5000');
+    expect(dialScale(diameterDial)).toMatchObject({ decimals: 2 });
+    expect(dialScale(diameterDial).lineNumber.valueOf()).toBe(0.02);
+    expect(dialScale(diameterDial).lineTravelMm.valueOf()).toBe(0.01);
+  });
+  it('tells a move as full turns and the rest, with the hand', () => {
+    expect(dialMove(cross, 7, 2.7)).toMatchObject({
+      number: '0.84',
+      fullTurns: 1,
+      rest: '0.70',
+      hand: 'clockwise',
+      offByMm: 0,
+    });
+    expect(dialMove(cross, 7, -2.7)).toMatchObject({
+      number: '1.44',
+      fullTurns: 1,
+      rest: '0.70',
+      hand: 'anticlockwise',
+    });
+    expect(dialMove(grey, 37, 25.4 * 0.135)).toMatchObject({
+      number: '0.072',
+      fullTurns: 1,
+      rest: '0.035',
+      hand: 'clockwise',
+    });
+  });
+  it('turns the hand and the numbers by the dial’s own sense', () => {
+    const out = { ...cross, clockwiseMoves: 'out' as const };
+    expect(dialMove(out, 0, 0.2)).toMatchObject({ hand: 'anticlockwise', number: '1.80' });
+    expect(dialMove({ ...out, numbersRise: 'anticlockwise' }, 0, 0.2)).toMatchObject({
+      hand: 'anticlockwise',
+      number: '0.20',
+    });
+    expect(senseIn(cross)).toBe(1);
+    expect(senseIn(out)).toBe(-1);
+  });
+  it('takes the nearest line and says what it misses', () => {
+    const move = dialMove(cross, 0, 0.2055);
+    expect(move.number).toBe('0.20');
+    expect(move.offByMm).toBeCloseTo(-0.0055, 9);
+  });
+  it('comes back to the same number after moving there and back, on every kind of dial', () => {
+    const dials = fc.record({
+      kind: fc.constantFrom('radius' as const, 'diameter' as const),
+      clockwiseMoves: fc.constantFrom('in' as const, 'out' as const),
+      numbersRise: fc.constantFrom('clockwise' as const, 'anticlockwise' as const),
+    });
+    fc.assert(
+      fc.property(dials, fc.integer({ min: -500, max: 500 }), fc.integer({ min: 0, max: 99 }), (kind, lines, from) => {
+        const dial = { ...cross, ...kind };
+        const travel = lines * dialScale(dial).lineTravelMm.valueOf();
+        const there = dialMove(dial, from, travel);
+        const back = dialMove(dial, there.toLines, -travel);
+        return back.toLines === from && back.number === dialNumber(dial, from) && Math.abs(there.offByMm) < 1e-9;
+      }),
+    );
+  });
+  it('reads a noted number and refuses one that the ring does not have', () => {
+    expect(readDialNumber(grey, '0.037')).toEqual({ ok: true, lines: 37 });
+    expect(readDialNumber(grey, '.0375')).toEqual({ ok: true, lines: 37.5 });
+    expect(readDialNumber(grey, '0.1')).toMatchObject({ ok: false, code: 'dial.beyondTurn' });
+    expect(readDialNumber(grey, '-1')).toMatchObject({ ok: false, code: 'dial.notANumber' });
+    expect(dialNumber(grey, 37.5)).toBe('0.0375');
+  });
+});
+
+describe('settings', () => {
+  it('derives feeds from change gears exactly', () => {
+    const lathe = {
+      ...metricLathe,
+      feeds: {
+        ...metricLathe.feeds,
+        leadscrewLead: { text: '1/8', unit: 'in' as const },
+        settings: [
+          {
+            kind: 'gears' as const,
+            at: { feed: '1' },
+            pairs: [
+              [20, 80],
+              [20, 75],
+            ] as [number, number][],
+          },
+        ],
+      },
+    };
+    expect(feedsOf(lathe)[0]!.exactMmPerRev.toFraction()).toBe('127/600');
+  });
+  it('gives constant power through gears, constant torque below a stepless drive’s base speed', () => {
+    const fixed = metricLathe.spindle.settings;
+    expect(powerKwAt(metricLathe, fixed[0]!, 45)).toBeCloseTo(0.88, 9);
+    expect(powerKwAt(metricLathe, fixed[9]!, 1600)).toBeCloseTo(0.88, 9);
+    const range = { kind: 'stepless' as const, at: {}, minRpm: 80, maxRpm: 900, baseRpm: 600 };
+    expect(torqueNm(metricLathe, range, 100)).toBeCloseTo(torqueNm(metricLathe, range, 600), 9);
+    expect(powerKwAt(metricLathe, range, 300)).toBeCloseTo(0.44, 9);
+    expect(powerKwAt(metricLathe, range, 900)).toBeCloseTo(0.88, 9);
+  });
+  it('finds what makes a lathe unusable', () => {
+    expect(checkLathe(metricLathe)).toEqual([]);
+    expect(
+      checkLathe({
+        ...metricLathe,
+        spindle: { ...metricLathe.spindle, settings: [{ kind: 'fixed', at: { lever: '77' }, rpm: 100 }] },
+      })[0],
+    ).toMatchObject({ code: 'lathe.noSuchPosition', value: '77' });
+  });
+});

@@ -1,0 +1,79 @@
+import { describe, expect, it } from 'vitest';
+import { planRoute } from '../route/index.ts';
+import { feature, planInput } from '../testing/shop.ts';
+import { halfOutline } from './outline.ts';
+import { silhouettePicture } from './silhouette.ts';
+import { stripPicture } from './strip.ts';
+
+const features = [feature(1, 30, 40), feature(2, 20, 60, '', { edges: { left: '', right: '2x45' } })];
+const input = planInput(features, 35);
+const view = {
+  width: 1240,
+  height: 236,
+  textSize: 15,
+  labels: [
+    { id: 'f1', text: 'Ø30' },
+    { id: 'f2', text: 'Ø20' },
+  ],
+  overall: '100 mm',
+};
+
+describe('strip', () => {
+  it('draws the half outline with its chamfer', () => {
+    expect(halfOutline(input.part)).toEqual([
+      [0, 0],
+      [0, 15],
+      [40, 15],
+      [40, 10],
+      [98, 10],
+      [100, 8],
+      [100, 0],
+    ]);
+  });
+  it('is true to scale: as many units a millimetre along as across', () => {
+    const picture = stripPicture(input.part, view);
+    const body = picture.shapes.find((s) => s.role === 'body')!;
+    const xs = body.kind === 'polygon' ? body.points.map((p) => p[0]) : [];
+    const ys = body.kind === 'polygon' ? body.points.map((p) => p[1]) : [];
+    expect((Math.max(...xs) - Math.min(...xs)) / 100).toBeCloseTo(picture.unitsPerMm, 9);
+    expect((Math.max(...ys) - Math.min(...ys)) / 30).toBeCloseTo(picture.unitsPerMm, 9);
+  });
+  it('keeps everything inside the view, whatever the proportions, and labels apart', () => {
+    for (const [d, l] of [
+      [5, 600],
+      [150, 3],
+      [30, 100],
+      [1, 1],
+    ] as const) {
+      const { part } = planInput([feature(1, d, l), feature(2, d * 0.9, l / 10)], d);
+      const { holding } = planRoute(planInput([feature(1, d, l), feature(2, d * 0.9, l / 10)], d + 2));
+      const picture = stripPicture(part, { ...view, holding, stockMm: d + 2 });
+      for (const shape of picture.shapes) {
+        if (shape.kind === 'text') continue;
+        for (const [x, y] of shape.points) {
+          expect(x).toBeGreaterThanOrEqual(-1);
+          expect(x).toBeLessThanOrEqual(view.width + 1);
+          expect(y).toBeGreaterThanOrEqual(-1);
+          expect(y).toBeLessThanOrEqual(view.height + 1);
+        }
+      }
+    }
+  });
+  it('names the selected feature and answers for every feature by id', () => {
+    const picture = stripPicture(input.part, { ...view, selectedId: 'f2' });
+    expect(
+      picture.shapes.filter((s) => s.kind === 'polygon' && s.id).map((s) => [s.role, s.kind === 'polygon' && s.id]),
+    ).toEqual([
+      ['edge', 'f1'],
+      ['selected', 'f2'],
+    ]);
+  });
+});
+
+describe('silhouette', () => {
+  it('carries a scale bar of a round length', () => {
+    const texts = silhouettePicture(input.part, 380, 104).shapes.flatMap((s) => (s.kind === 'text' ? [s.text] : []));
+    expect(texts).toEqual(['20 mm']);
+    expect(silhouettePicture({ ...input.part, features: [] }, 380, 104).shapes).toEqual([]);
+  });
+});

@@ -1,0 +1,199 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { feature, metricLathe, planInput } from '../testing/shop.ts';
+import { collectWorking } from '../working/index.ts';
+import { passDepths } from './fit-cut.ts';
+import { SCHOOLS } from './plan.ts';
+import { planRoute } from './plan-route.ts';
+
+const shaft = [
+  feature(1, 30, 38, 'h9'),
+  feature(2, 42, 12, '±0.3'),
+  feature(3, 28, 60, 'h7'),
+  feature(4, 24, 70),
+  feature(5, 18, 20, '', { edges: { left: '', right: '2x45' } }),
+];
+
+describe('planRoute', () => {
+  it('plans face, centre, touch off, roughing, finishing with measurements, shoulders and chamfers in that order', () => {
+    const plan = planRoute(planInput(shaft, 45));
+    expect(plan.operations.map((o) => o.id)).toEqual([
+      'mount',
+      'face',
+      'centre',
+      'touchOff',
+      'f2-rough',
+      'f3-rough',
+      'f4-rough',
+      'f5-rough',
+      'f2-finish',
+      'f2-after',
+      'f3-semi',
+      'f3-between',
+      'f3-finish',
+      'f3-after',
+      'f3-shoulder',
+      'f4-finish',
+      'f4-after',
+      'f4-shoulder',
+      'f5-finish',
+      'f5-after',
+      'f5-shoulder',
+      'f5-chamfer',
+    ]);
+    expect(plan.holding).toMatchObject({ method: 'chuckAndCentre', why: 'longOverhang' });
+    expect(plan.blank.lengthMm).toBe(200 + 1 + 1 + 3 + 5 + 34);
+  });
+  it('names what waits for a second holding', () => {
+    expect(planRoute(planInput(shaft, 45)).waiting).toEqual(
+      expect.arrayContaining([
+        { what: 'feature', featureId: 'f1', why: 'behindLarger' },
+        { what: 'cutOff', why: 'otherEnd' },
+        { what: 'headFace', why: 'otherEnd' },
+      ]),
+    );
+  });
+  it('leaves a feature in the jaws when the part itself is gripped', () => {
+    const input = planInput([feature(1, 40, 60), feature(2, 30, 60)], 45);
+    const plan = planRoute({ ...input, hold: { ...input.hold, gripOn: 'part' } });
+    expect(plan.waiting).toContainEqual({ what: 'feature', featureId: 'f1', why: 'inJaws' });
+    expect(plan.operations.some((o) => o.featureId === 'f1')).toBe(false);
+  });
+  it('takes two equal last cuts with a measurement between for a fine limit, one for a coarse one', () => {
+    const { operations } = planRoute(planInput(shaft, 45));
+    const [semi, finish] = ['f3-semi', 'f3-finish'].map((id) => operations.find((o) => o.id === id)!);
+    expect(semi!.passes[0]!.depthMm).toBeCloseTo(finish!.passes[0]!.depthMm, 9);
+    expect(finish!.passes[0]!.diameterAfterMm).toBeCloseTo(27.9895, 9);
+    expect(operations.find((o) => o.id === 'f4-semi')).toBeUndefined();
+  });
+  it('computes three schools for a cut and uses the one asked for', () => {
+    for (const school of SCHOOLS) {
+      const rough = planRoute(planInput(shaft, 45, { school })).operations.find((o) => o.id === 'f3-rough')!;
+      expect(rough.schools.map((s) => s.school)).toEqual(SCHOOLS);
+      expect(rough.setting!.rpm).toBe(rough.schools.find((s) => s.school === school)!.rpm);
+    }
+    const rough = planRoute(planInput(shaft, 45)).operations.find((o) => o.id === 'f3-rough')!;
+    const [rule, , machine] = rough.schools;
+    expect(machine!.passes).toBeLessThan(rule!.passes);
+  });
+  it('puts the work on the tail centre when it would bend too much without', () => {
+    const slender = planInput([feature(1, 8, 36, 'h6')], 10);
+    expect(planRoute({ ...slender, hold: { ...slender.hold, clearanceMm: 1, kerfMm: 1 } }).holding.why).toMatch(
+      /bends|longOverhang/,
+    );
+  });
+  it('refuses a lathe without speeds, a part above the bar, a part longer than lathe or bar', () => {
+    const codes = (plan: ReturnType<typeof planRoute>) => plan.problems.map((p) => p.code);
+    const none = { ...metricLathe, spindle: { ...metricLathe.spindle, settings: [] } };
+    expect(codes(planRoute(planInput(shaft, 45, { lathe: none })))).toContain('lathe.noSpeeds');
+    expect(codes(planRoute(planInput(shaft, 40)))).toContain('stock.diameterAboveBar');
+    expect(codes(planRoute(planInput([feature(1, 40, 1200)], 45)))).toContain('hold.longerThanLathe');
+    expect(codes(planRoute(planInput(shaft, 45), undefined, 100))).toContain('stock.longerThanBar');
+    expect(codes(planRoute(planInput([feature(1, 40, 30, '±0.001')], 45)))).toContain('gauge.noneFineEnough');
+  });
+  it('tells the working of the cut it chose, by the same path', () => {
+    const { steps, record } = collectWorking();
+    const plan = planRoute(planInput(shaft, 45), (id) => (id === 'f3-rough' ? record : undefined));
+    const rough = plan.operations.find((o) => o.id === 'f3-rough')!;
+    expect(steps.map((s) => s.code)).toEqual(
+      expect.arrayContaining([
+        'cutting.correctedSpeed',
+        'cutting.rpm',
+        'cutting.chosenSpeed',
+        'cutting.force',
+        'cutting.power',
+        'mechanics.chuckCentre',
+        'mechanics.grip',
+      ]),
+    );
+    expect(steps.find((s) => s.code === 'cutting.chosenSpeed')!.values.rpm).toBe(rough.setting!.rpm);
+    expect(steps.find((s) => s.code === 'cutting.power')!.values.powerKw).toBeCloseTo(rough.loads!.powerKw, 12);
+  });
+});
+
+const steps = fc.array(
+  fc.record({
+    d: fc.integer({ min: 8, max: 44 }),
+    l: fc.integer({ min: 4, max: 60 }),
+    limits: fc.constantFrom('', 'h7', '±0.1', 'h9', 'f7'),
+  }),
+  { minLength: 1, maxLength: 6 },
+);
+
+describe('properties of a plan', () => {
+  it('passes of every operation sum exactly to the stock it removes, and never cut twice at one place', () => {
+    fc.assert(
+      fc.property(steps, fc.constantFrom(...SCHOOLS), (list, school) => {
+        const plan = planRoute(
+          planInput(
+            list.map((s, i) => feature(i + 1, s.d, s.l, s.limits)),
+            45,
+            { school },
+          ),
+        );
+        for (const o of plan.operations) {
+          const first = o.passes[0];
+          const last = o.passes.at(-1);
+          if (!first || !last) continue;
+          const removed = o.passes.reduce((total, p) => total + 2 * p.depthMm, 0);
+          expect(removed).toBeCloseTo(first.diameterBeforeMm - last.diameterAfterMm, 6);
+          expect(o.passes.every((p) => p.depthMm > 0)).toBe(true);
+        }
+        // per feature the cuts follow one another down to the middle of its limits
+        for (const id of new Set(plan.operations.map((o) => o.featureId))) {
+          const own = plan.operations.filter((o) => o.featureId === id && o.passes.length > 0);
+          for (let i = 1; i < own.length; i++)
+            expect(own[i]!.passes[0]!.diameterBeforeMm).toBeCloseTo(own[i - 1]!.passes.at(-1)!.diameterAfterMm, 6);
+        }
+      }),
+      { numRuns: 150 },
+    );
+  });
+  it('asks for no more than motor, bending and grip bear, unless it says which is exceeded', () => {
+    fc.assert(
+      fc.property(steps, fc.constantFrom(...SCHOOLS), (list, school) => {
+        const plan = planRoute(
+          planInput(
+            list.map((s, i) => feature(i + 1, s.d, s.l, s.limits)),
+            45,
+            { school },
+          ),
+        );
+        for (const { loads, exceeds } of plan.operations) {
+          if (!loads) continue;
+          expect(loads.powerKw > loads.availableKw).toBe(exceeds.includes('power'));
+          expect(loads.bendMm > loads.bendAllowedMm).toBe(exceeds.includes('bend'));
+          expect(loads.gripShare > 1).toBe(exceeds.includes('grip'));
+        }
+      }),
+      { numRuns: 150 },
+    );
+  });
+  it('only uses speeds and feeds that the lathe has', () => {
+    fc.assert(
+      fc.property(steps, (list) => {
+        for (const { setting } of planRoute(
+          planInput(
+            list.map((s, i) => feature(i + 1, s.d, s.l, s.limits)),
+            45,
+          ),
+        ).operations) {
+          if (!setting) continue;
+          expect([45, 70, 100, 155, 230, 335, 500, 750, 1100, 1600]).toContain(setting.rpm);
+          if (setting.feedLabel !== undefined) expect([0.05, 0.1, 0.2, 0.4]).toContain(setting.feedMmPerRev);
+        }
+      }),
+      { numRuns: 80 },
+    );
+  });
+  it('splits a depth into passes on dial lines that differ by at most one line', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 20_000 }), fc.integer({ min: 1, max: 40 }), (um, count) => {
+        const depths = passDepths(um / 1000, count, 0.02);
+        expect(depths.reduce((a, b) => a + b, 0)).toBeCloseTo(um / 1000, 6);
+        if (um / 1000 / count > 0.04)
+          expect(Math.max(...depths) - Math.min(...depths)).toBeLessThanOrEqual(0.03 + 1e-9);
+      }),
+    );
+  });
+});
