@@ -43,8 +43,12 @@ export async function guarded(work: () => Promise<Response>): Promise<Response> 
   try {
     return await work();
   } catch (error) {
-    if (error instanceof Refused)
-      return answer({ problems: error.problems.map(tellProblem), ...error.extra }, error.status);
+    if (error instanceof Refused) {
+      const response = answer({ problems: error.problems.map(tellProblem), ...error.extra }, error.status);
+      // the rest of a refused body is not read: the connection cannot be used again
+      if (error.status === 413) response.headers.set('connection', 'close');
+      return response;
+    }
     if (isAway(error)) return answer({ problems: [tellProblem({ code: 'database.away', path: [] })] }, 503);
     console.error(error);
     return answer({ problems: [tellProblem({ code: 'server.failed', path: [] })] }, 500);

@@ -19,6 +19,7 @@ export interface SpeedTable {
   readonly lathe: Lathe;
   readonly fixed: readonly Speed[];
 }
+/** Sorts a lathe's speeds once for many questions. */
 export function speedTable(lathe: Lathe): SpeedTable {
   return { lathe, fixed: fixedSpeeds(lathe) };
 }

@@ -2,6 +2,7 @@ import { adviseStep, type FrozenRun, type RunEvent } from '@whelk/core/run';
 import { useEffect, useMemo, useState } from 'react';
 import { cautionText, materialCautionText } from '../../../messages/cautions.ts';
 import { minutes } from '../../../ui/format.ts';
+import { Acts, KeyMark } from './Acts.tsx';
 import { CutStrip } from './CutStrip.tsx';
 import { EndedRun } from './EndedRun.tsx';
 import { MeasureStep } from './MeasureStep.tsx';
@@ -153,17 +154,6 @@ export default function CutRun({ id, jobId, piece, frozen, events, keys }: Props
       </span>
     </div>
   );
-}
-
-export function Acts({ children }: { children: React.ReactNode }) {
-  return <div className="sticky bottom-0 flex flex-wrap gap-3 bg-[var(--bench)] px-5 py-3">{children}</div>;
-}
-export function KeyMark({ keys, children }: { keys: boolean; children: React.ReactNode }) {
-  return keys ? (
-    <span className="key" aria-hidden="true">
-      {children}
-    </span>
-  ) : null;
 }
 
 /** One small block a step, all on one level: filled done, brass now, empty to come. */

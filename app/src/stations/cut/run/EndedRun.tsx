@@ -1,7 +1,7 @@
 import type { FrozenRun, RunState } from '@whelk/core/run';
 import { outcomeText, verdictText, waitingText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
-import { Acts } from './CutRun.tsx';
+import { Acts } from './Acts.tsx';
 import { nameOf } from './titles.ts';
 
 interface Props {

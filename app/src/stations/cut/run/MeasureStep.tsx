@@ -6,7 +6,7 @@ import { fitnessText, verdictText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Working } from '../../../ui/working/Working.tsx';
-import { Acts, KeyMark } from './CutRun.tsx';
+import { Acts, KeyMark } from './Acts.tsx';
 import { Ladder } from './Ladder.tsx';
 import { ReadingRow } from './ReadingRow.tsx';
 import { DialRow } from './StepPanel.tsx';

@@ -3,7 +3,7 @@ import { type Problem, parseLength } from '@whelk/core/quantity';
 import type { FrozenRun, StepAdvice } from '@whelk/core/run';
 import { useState } from 'react';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
-import { Acts } from './CutRun.tsx';
+import { Acts } from './Acts.tsx';
 import { SetPanel } from './SetPanel.tsx';
 import type { useRun } from './useRun.ts';
 

@@ -1,0 +1,28 @@
+import { defineConfig } from 'vitest/config';
+
+/** Three kinds of test: unit beside the code, endpoints on real PostgreSQL, the interface in real Chromium. */
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: 'unit', include: ['core/src/**/*.test.ts', 'app/src/**/*.test.ts'] } },
+      {
+        test: {
+          name: 'endpoint',
+          include: ['app/e2e/**/*.endpoint.test.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 120_000,
+          fileParallelism: false,
+        },
+      },
+      {
+        test: {
+          name: 'browser',
+          include: ['app/e2e/**/*.browser.test.ts'],
+          testTimeout: 240_000,
+          hookTimeout: 120_000,
+          fileParallelism: false,
+        },
+      },
+    ],
+  },
+});
