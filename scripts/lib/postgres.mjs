@@ -146,7 +146,7 @@ export class Cluster {
           `unix_socket_directories=${socket}`,
           'unix_socket_permissions=0700',
           'max_connections=60',
-          ...(fast ? ['fsync=off', 'synchronous_commit=off', 'full_page_writes=off'] : []),
+          ...(fast ? ['fsync=off', 'full_page_writes=off'] : []),
         ];
         try {
           this.#exec('pg_ctl', [

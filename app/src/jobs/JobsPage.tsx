@@ -202,14 +202,10 @@ function JobRow({ line, onDuplicate, onAct, onRenamed }: RowProps) {
   const words = progress.problemCode && wordProblem(progress.problemCode);
   return (
     <li className="grid items-center gap-x-6 gap-y-2 py-3 md:grid-cols-[380px_1fr_17rem_auto]">
-      <a href={`/jobs/${line.id}/drawing`} aria-label={`Drawing of ${line.title}`}>
+      <a href={`/jobs/${line.id}/drawing`}>
+        <span className="visually-hidden">Drawing of {line.title}</span>
         {line.features > 0 ? (
-          <PictureView
-            picture={line.picture}
-            label={`Silhouette of ${line.title}`}
-            textSize={13}
-            className="silhouette"
-          />
+          <PictureView picture={line.picture} label="" textSize={13} className="silhouette" />
         ) : (
           <span className="muted block py-8 pl-2">not drawn yet</span>
         )}

@@ -40,9 +40,12 @@ describe('instruments', () => {
     ]);
   });
   it('chooses the coarsest that is good, else the finest that reaches', () => {
-    expect(chooseInstrument(instruments, 30, 0.4)?.name).toBe('caliper');
-    expect(chooseInstrument(instruments, 30, 0.02)?.name).toBe('micrometer');
-    expect(chooseInstrument(instruments, 400, 0.02)).toBeUndefined();
+    expect(chooseInstrument(instruments, 30, 0.4, 'mm')?.name).toBe('caliper');
+    expect(chooseInstrument(instruments, 30, 0.02, 'mm')?.name).toBe('micrometer');
+    expect(chooseInstrument(instruments, 400, 0.02, 'mm')).toBeUndefined();
+    const inch = { ...instruments[0]!, unit: 'in' as const, name: 'inch micrometer' };
+    expect(chooseInstrument([...instruments, inch], 25, 0.02, 'mm')?.name).toBe('micrometer');
+    expect(chooseInstrument([...instruments, inch], 25, 0.02, 'in')?.name).toBe('inch micrometer');
   });
 });
 

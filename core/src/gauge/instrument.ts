@@ -26,15 +26,21 @@ export function fitness(toleranceMm: number, uncertaintyMm: number): Fitness {
   return ratio >= 10 ? 'good' : ratio >= 4 ? 'allowed' : 'tooCoarse';
 }
 
-/** The coarsest instrument that is good enough for the size, or the finest there is; undefined when none reaches the size. */
+/**
+ * The coarsest instrument that is good enough for the size, or the finest there is. One that reads in the wanted unit is
+ * preferred as long as it may judge the tolerance at all.
+ * @returns undefined when none reaches the size
+ */
 export function chooseInstrument(
   instruments: readonly Instrument[],
   sizeMm: number,
   toleranceMm: number,
+  unit: Instrument['unit'],
 ): Instrument | undefined {
   const reaching = instruments
     .filter((i) => i.fromMm <= sizeMm && sizeMm <= i.toMm && i.kind !== 'indicator')
     .sort((a, b) => b.uncertaintyMm - a.uncertaintyMm);
-  const good = reaching.find((i) => fitness(toleranceMm, i.uncertaintyMm) === 'good');
-  return good ?? reaching.at(-1);
+  const own = reaching.filter((i) => i.unit === unit && fitness(toleranceMm, i.uncertaintyMm) !== 'tooCoarse');
+  const choice = own.length > 0 ? own : reaching;
+  return choice.find((i) => fitness(toleranceMm, i.uncertaintyMm) === 'good') ?? choice.at(-1);
 }

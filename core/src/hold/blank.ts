@@ -61,6 +61,19 @@ export function blankFor(
   return { lines, lengthMm, diameterMm, gripMm };
 }
 
+/** Features that the bar is too thin for, at their smallest permitted size. Paths point into the job. */
+export function checkDiameters(part: Part, stockMm: number): Problem[] {
+  return part.features
+    .filter((f) => f.limits.lowerMm > stockMm)
+    .map((f) => ({
+      code: 'stock.diameterAboveBar',
+      path: ['drawing', 'features', f.index, 'diameter'],
+      value: f.diameterMm,
+      limit: stockMm,
+      unit: 'mm',
+    }));
+}
+
 /** Whether the blank goes into this lathe, comes from this bar, and is gripped enough. Paths point into the job. */
 export function checkBlank(
   part: Part,
@@ -70,15 +83,7 @@ export function checkBlank(
   lathe: Lathe,
 ): Problem[] {
   const problems: Problem[] = [];
-  const tooLarge = part.features.filter((f) => f.limits.lowerMm > blank.diameterMm);
-  for (const feature of tooLarge)
-    problems.push({
-      code: 'stock.diameterAboveBar',
-      path: ['drawing', 'features', feature.index, 'diameter'],
-      value: feature.diameterMm,
-      limit: blank.diameterMm,
-      unit: 'mm',
-    });
+  problems.push(...checkDiameters(part, blank.diameterMm));
   if (barLengthMm !== undefined && blank.lengthMm + sawKerfMm > barLengthMm)
     problems.push({
       code: 'stock.longerThanBar',

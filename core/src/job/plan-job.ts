@@ -1,3 +1,4 @@
+import { checkDiameters } from '../hold/index.ts';
 import { type Material, materialById } from '../material/index.ts';
 import { type Part, resolveDrawing } from '../part/index.ts';
 import { type Problem, readTyped, under } from '../quantity/index.ts';
@@ -30,8 +31,10 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   else if (!material) problems.push({ code: 'material.unknown', path: ['stock', 'barId'], value: bar.materialId });
   if (!lathe) problems.push({ code: 'hold.noLathe', path: ['hold', 'latheId'] });
   const stockMm = diameter?.ok ? diameter.mm.valueOf() : undefined;
-  if (!lathe || !material || stockMm === undefined || drawn.some((p) => p.severity !== 'warning'))
+  if (!lathe || !material || stockMm === undefined || drawn.some((p) => p.severity !== 'warning')) {
+    if (stockMm !== undefined) problems.push(...checkDiameters(part, stockMm));
     return { part, problems, bar, stockMm, material };
+  }
   // the preferred tool material comes first; what it lacks the other serves
   const tools = [
     ...shop.tools.filter((t) => t.material === job.route.tools),

@@ -174,7 +174,7 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
     caution: 'stopToMeasure',
     limits: feature.limits,
     targetMm: level.targetMm,
-    instrumentId: chooseInstrument(instruments, feature.diameterMm, tolerance)?.id,
+    instrumentId: chooseInstrument(instruments, feature.diameterMm, tolerance, context.input.lathe.unit)?.id,
     last,
   });
   const centre = context.holding.method === 'chuckAndCentre';

@@ -4,6 +4,8 @@ import { type Job, jobSchema } from '@whelk/core/job';
 export interface Draft {
   readonly version: number;
   readonly job: Job;
+  /** what was last sent to be saved; its answer may never have come */
+  readonly sent?: Job;
 }
 const key = (id: string) => `whelk.job.${id}`;
 

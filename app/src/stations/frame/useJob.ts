@@ -8,7 +8,14 @@ interface Conflict {
   readonly theirs: Job;
   readonly version: number;
 }
-const same = (a: Job, b: Job) => JSON.stringify(a) === JSON.stringify(b);
+/** Text of a document that does not depend on the order in which its keys were written. */
+const plain = (job: Job) =>
+  JSON.stringify(job, (_key, value) =>
+    value && typeof value === 'object' && !Array.isArray(value)
+      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : value,
+  );
+const same = (a: Job, b: Job) => a === b || plain(a) === plain(b);
 const PAUSE_MS = 700;
 const RETRY_MS = 3000;
 /** Changes of one field within this time undo together. */
@@ -25,14 +32,29 @@ export function useJob(id: string, initial: { job: Job; version: number; revisio
   const [conflict, setConflict] = useState<Conflict>();
   const [past, setPast] = useState<Job[]>([]);
   const [future, setFuture] = useState<Job[]>([]);
-  const now = useRef({ job: initial.job, version: initial.version, saved: initial.job, busy: false, field: '', at: 0 });
+  const now = useRef({
+    job: initial.job,
+    version: initial.version,
+    saved: initial.job,
+    sent: undefined as Job | undefined,
+    busy: false,
+    field: '',
+    at: 0,
+  });
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
 
   const save = useCallback(async () => {
     const mine = now.current.job;
-    if (now.current.busy || same(mine, now.current.saved)) return;
+    if (now.current.busy) return;
+    if (same(mine, now.current.saved)) {
+      dropDraft(id);
+      return setState('saved');
+    }
     if (!jobSchema.safeParse(mine).success) return setState('held');
     now.current.busy = true;
+    const before = now.current.sent;
+    now.current.sent = mine;
+    keepDraft(id, { version: now.current.version, job: mine, sent: mine });
     setState('saving');
     const result = await ask<{ version: number; revision: number }>('PUT', `/api/jobs/${id}`, {
       version: now.current.version,
@@ -47,11 +69,21 @@ export function useJob(id: string, initial: { job: Job; version: number; revisio
         dropDraft(id);
         setState('saved');
       } else {
-        keepDraft(id, { version: now.current.version, job: now.current.job });
+        keepDraft(id, { version: now.current.version, job: now.current.job, sent: mine });
         timer.current = setTimeout(save, PAUSE_MS);
       }
     } else if (result.status === 409) {
-      setConflict({ theirs: result.body.theirs as Job, version: result.body.theirVersion as number });
+      const theirs = result.body.theirs as Job;
+      const version = result.body.theirVersion as number;
+      // a save of our own whose answer was lost, by a reload or a cut line, is no conflict
+      if (same(theirs, mine) || (before && same(theirs, before))) {
+        now.current.version = version;
+        now.current.saved = theirs;
+        setState('typing');
+        timer.current = setTimeout(save, 50);
+        return;
+      }
+      setConflict({ theirs, version });
       setState('conflict');
     } else if (result.status === 503) {
       setState('away');
@@ -63,7 +95,7 @@ export function useJob(id: string, initial: { job: Job; version: number; revisio
     (next: Job) => {
       now.current.job = next;
       setJob(next);
-      keepDraft(id, { version: now.current.version, job: next });
+      keepDraft(id, { version: now.current.version, job: next, sent: now.current.sent });
       setState((s) => (s === 'conflict' || s === 'away' || s === 'gone' ? s : 'typing'));
       clearTimeout(timer.current);
       timer.current = setTimeout(save, PAUSE_MS);
@@ -89,7 +121,9 @@ export function useJob(id: string, initial: { job: Job; version: number; revisio
     (from: Job[], setFrom: (jobs: Job[]) => void, setTo: React.Dispatch<React.SetStateAction<Job[]>>) => {
       const target = from.at(-1);
       if (!target) return;
-      setTo((t) => [...t, now.current.job]);
+      // taken now: the updater may run after the change below
+      const leaving = now.current.job;
+      setTo((t) => [...t, leaving]);
       setFrom(from.slice(0, -1));
       now.current.field = '';
       put(target);
@@ -103,6 +137,7 @@ export function useJob(id: string, initial: { job: Job; version: number; revisio
       now.current.job = draft.job;
       // what was typed before the reload belongs to the version it started from: a newer one shows as a conflict
       now.current.version = draft.version;
+      now.current.sent = draft.sent;
       setJob(draft.job);
       setState('typing');
       timer.current = setTimeout(save, 50);
@@ -110,6 +145,7 @@ export function useJob(id: string, initial: { job: Job; version: number; revisio
     const flush = () => {
       const mine = now.current.job;
       if (now.current.busy || same(mine, now.current.saved) || !jobSchema.safeParse(mine).success) return;
+      keepDraft(id, { version: now.current.version, job: mine, sent: mine });
       void ask('PUT', `/api/jobs/${id}`, { version: now.current.version, job: mine }, true).then((r) => {
         if (r.ok) dropDraft(id);
       });
@@ -128,7 +164,8 @@ export function useJob(id: string, initial: { job: Job; version: number; revisio
     setConflict(undefined);
     setState('typing');
     if (keep === 'theirs') {
-      setPast((p) => [...p, now.current.job]);
+      const mine = now.current.job;
+      setPast((p) => [...p, mine]);
       dropDraft(id);
       now.current.job = conflict.theirs;
       setJob(conflict.theirs);

@@ -36,7 +36,7 @@ function ShapeView({ shape, textSize, onSelect }: { shape: Shape; textSize: numb
   return <polygon className={role} points={path(shape.points)} />;
 }
 
-/** Draws a picture of core as SVG at its own size. */
+/** Draws a picture of core as SVG at its own size. Without a label it is decoration beside a text that says the same. */
 export const PictureView = memo(function PictureView({
   picture,
   label,
@@ -54,8 +54,9 @@ export const PictureView = memo(function PictureView({
     <svg
       className={`pic ${className}`}
       viewBox={`0 0 ${picture.width} ${picture.height}`}
-      role="img"
-      aria-label={label}
+      role={label ? 'img' : undefined}
+      aria-label={label || undefined}
+      aria-hidden={label ? undefined : true}
     >
       <defs>
         <pattern id="hatch" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

@@ -33,7 +33,7 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
   const feature = frozen.part.features.find((f) => f.id === step.featureId)!;
   const usual =
     step.instrumentId ??
-    chooseInstrument(frozen.instruments, feature.diameterMm, tolerance)?.id ??
+    chooseInstrument(frozen.instruments, feature.diameterMm, tolerance, frozen.lathe.unit)?.id ??
     frozen.instruments[0]?.id ??
     '';
   const [instrumentId, setInstrumentId] = useState(measured?.readings.at(-1)?.instrumentId ?? usual);

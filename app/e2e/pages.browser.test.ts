@@ -1,0 +1,177 @@
+import type { Browser } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { axe, hydrated, openBrowser, openPage, press, sees, textOf, type, visit } from './support/browser.ts';
+import { TestShop } from './support/shop.ts';
+
+let shop: TestShop;
+let browser: Browser;
+let end: () => Promise<void>;
+let jobUrl: string;
+let runUrl: string;
+let latheUrl: string;
+beforeAll(async () => {
+  shop = await new TestShop().start('demo');
+  ({ browser, end } = await openBrowser());
+  const home = (await shop.ask('GET', '/')).text;
+  jobUrl = `${shop.url}/jobs/${/\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Winding spindle/.exec(home)![1]}`;
+  runUrl = `${shop.url}${/\/runs\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/log')).text)![0]}`;
+  latheUrl = `${shop.url}${/\/lathes\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/lathes')).text)![0]}`;
+});
+afterAll(async () => {
+  await end();
+  await shop.end();
+});
+
+describe.each(['daylight', 'night-shift'])('every page in %s', (theme) => {
+  it('has no accessibility fault that axe can find, and no error in its console', async () => {
+    const { page, errors } = await openPage(browser);
+    await browser.setCookie({ name: 'whelk-theme', value: theme, domain: '127.0.0.1', path: '/' });
+    const found: string[] = [];
+    const look = async (name: string) => {
+      for (const fault of await axe(page)) found.push(`${name}: ${fault}`);
+    };
+    for (const url of ['/', '/lathes', '/tools', '/stock', '/log', '/settings', '/nowhere']) {
+      await visit(page, `${shop.url}${url}`);
+      await look(url);
+    }
+    await visit(page, latheUrl);
+    await look('lathe');
+    for (const station of ['drawing', 'stock', 'hold', 'route', 'cut']) {
+      await visit(page, `${jobUrl}/${station}`);
+      if (station === 'route') {
+        await page.click('ol[aria-label="Operations in order"] > li:nth-child(6) button');
+        await page.click('button[aria-label="Working of speed"]');
+      }
+      await look(station);
+    }
+    await visit(page, runUrl);
+    await look('measure');
+    expect(found).toEqual([]);
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});
+
+describe('the drawing while typing', () => {
+  it('says beside the field what is wrong and what would be right, and goes on drawing', async () => {
+    const { page } = await openPage(browser);
+    await visit(page, `${jobUrl}/drawing`);
+    for (const [text, what] of [
+      ['3/0"', 'divides by zero'],
+      ['-5', 'less than nothing'],
+      ['1,000', 'two ways'],
+      ['1e999', 'exponent'],
+      ['9'.repeat(70), 'longer than any length'],
+    ] as const) {
+      await type(page, 'f1-diameter', text);
+      await sees(page, what);
+      expect(await page.$eval('[data-field="f1-diameter"]', (e) => e.getAttribute('aria-invalid'))).toBe('true');
+    }
+    await type(page, 'f1-diameter', '60');
+    await sees(page, 'larger than the bar');
+    await type(page, 'f1-diameter', '1 1/4 in');
+    await sees(page, 'Ø31.75');
+    await type(page, 'f3-limits', '-0.1/+0.1');
+    await sees(page, 'The lower limit stands above the upper one');
+    await press(page, 'Undo');
+    await page.waitForFunction(() => !document.body.innerText.includes('stands above'));
+    await page.close();
+  });
+  it('keeps what was typed over a reload, valid or not', async () => {
+    const { page } = await openPage(browser);
+    await visit(page, `${jobUrl}/drawing`);
+    await type(page, 'f2-name', 'x'.repeat(30));
+    await type(page, 'f2-limits', 'y'.repeat(66));
+    await sees(page, 'not saved yet');
+    await page.reload();
+    await hydrated(page);
+    await page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('[data-field="f2-limits"]')?.value.length === 66,
+    );
+    await type(page, 'f2-limits', '±0.3');
+    await sees(page, '· saved');
+    expect(
+      (
+        (await shop.ask('GET', `/api${new URL(jobUrl).pathname}`)).body as unknown as {
+          job: { drawing: { features: { name: string }[] } };
+        }
+      ).job.drawing.features[1]!.name,
+    ).toBe('x'.repeat(30));
+    await page.close();
+  });
+  it('shows both versions when a second tab saved first, and keeps the one chosen', async () => {
+    const one = (await openPage(browser)).page;
+    const context = await browser.createBrowserContext();
+    const two = await context.newPage();
+    await two.setViewport({ width: 1280, height: 800 });
+    await visit(one, `${jobUrl}/drawing`);
+    await visit(two, `${jobUrl}/drawing`);
+    await type(two, 'f5-name', 'From the second');
+    await sees(two, '· saved');
+    await one.bringToFront();
+    await type(one, 'f5-name', 'From the first');
+    await sees(one, 'Choose which version to keep');
+    await sees(one, 'Theirs');
+    await press(one, 'Keep theirs');
+    await one.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('[data-field="f5-name"]')?.value === 'From the second',
+    );
+    await press(one, 'Undo');
+    await one.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('[data-field="f5-name"]')?.value === 'From the first',
+    );
+    await sees(one, '· saved');
+    await context.close();
+    await one.close();
+  });
+  it('keeps what was typed while the database is away and saves it when it is back', async () => {
+    const { page } = await openPage(browser);
+    await visit(page, `${jobUrl}/drawing`);
+    shop.cluster.stop('immediate');
+    await type(page, 'f4-name', 'Typed in the dark');
+    await sees(page, 'the database is away');
+    await shop.cluster.start({ fast: true });
+    await sees(page, '· saved');
+    expect(JSON.stringify((await shop.ask('GET', `/api${new URL(jobUrl).pathname}`)).body)).toContain(
+      'Typed in the dark',
+    );
+    await page.close();
+  });
+});
+
+describe('the shop’s lists', () => {
+  it('adds, changes, removes and brings back a bar', async () => {
+    const { page } = await openPage(browser);
+    await visit(page, `${shop.url}/stock`);
+    await press(page, 'Add');
+    await type(page, 'bar-diameter', '1,000');
+    await sees(page, 'two ways');
+    await type(page, 'bar-diameter', '33');
+    await type(page, 'bar-length', '500');
+    await page.evaluate(() =>
+      [...document.querySelectorAll('form button')]
+        .find((b) => b.textContent === 'Add')!
+        .dispatchEvent(new MouseEvent('click', { bubbles: true })),
+    );
+    await sees(page, '33 mm');
+    await page.reload();
+    await hydrated(page);
+    expect(await textOf(page)).toContain('33 mm');
+    await page.close();
+  });
+  it('renames, duplicates, deletes and undoes on the jobs page', async () => {
+    const { page } = await openPage(browser);
+    await visit(page, shop.url);
+    await page.click('button[aria-label="More for Locking pins"]');
+    await press(page, 'Delete');
+    await sees(page, '“Locking pins” deleted');
+    await press(page, 'Undo');
+    await page.waitForSelector('button[aria-label="More for Locking pins"]');
+    await page.click('button[aria-label="More for Locking pins"]');
+    await press(page, 'Archive');
+    await sees(page, 'archived');
+    await visit(page, `${shop.url}/?archived=1`);
+    await sees(page, 'Locking pins');
+    await page.close();
+  });
+});

@@ -1,0 +1,118 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import os from 'node:os';
+import path from 'node:path';
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** A fresh headless Chromium; `end` closes it and removes its folder. */
+export async function openBrowser(): Promise<{ browser: Browser; end: () => Promise<void> }> {
+  const dir = mkdtempSync(path.join(os.tmpdir(), 'whelk-chromium-'));
+  const browser = await puppeteer.launch({
+    executablePath: '/usr/bin/chromium',
+    headless: true,
+    userDataDir: dir,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
+  return {
+    browser,
+    end: async () => {
+      await browser.close();
+      rmSync(dir, { recursive: true, force: true });
+    },
+  };
+}
+
+/** A page that collects what goes wrong in it. */
+export async function openPage(
+  browser: Browser,
+  width = 1280,
+  height = 800,
+): Promise<{ page: Page; errors: string[] }> {
+  const page = await browser.newPage();
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error instanceof Error ? error.message : String(error)));
+  page.on('console', (message) => {
+    if (message.type() === 'error' && !/Failed to load resource|net::ERR/.test(message.text()))
+      errors.push(message.text());
+  });
+  await page.setViewport({ width, height });
+  page.setDefaultTimeout(15_000);
+  return { page, errors };
+}
+
+/** Waits until the islands of a page answer. */
+export async function hydrated(page: Page): Promise<void> {
+  await page.waitForFunction(() => document.querySelectorAll('astro-island[ssr]').length === 0);
+}
+export async function visit(page: Page, url: string): Promise<void> {
+  await page.goto(url, { waitUntil: 'load' });
+  await hydrated(page);
+}
+/** Clicks a button or link by what it says, as a person finds it: the whole text first, then its beginning. */
+export async function press(page: Page, name: string): Promise<void> {
+  const handle = await page.waitForFunction(
+    (n) => {
+      const seen = [...document.querySelectorAll<HTMLElement>('button, a')].filter(
+        (e) => e.offsetParent && !(e as HTMLButtonElement).disabled,
+      );
+      const says = (e: HTMLElement) => e.textContent?.trim() ?? '';
+      return seen.find((e) => says(e) === n) ?? seen.find((e) => says(e).startsWith(n)) ?? false;
+    },
+    {},
+    name,
+  );
+  const element = handle.asElement() as import('puppeteer-core').ElementHandle<HTMLElement>;
+  await element.scrollIntoView();
+  await element.click();
+}
+/** Goes to a station by its tab. */
+export async function station(page: Page, name: string): Promise<void> {
+  await page.click(`nav[aria-label="Stations"] a[href$="/${name}"]`);
+  await page.waitForFunction((n) => location.pathname.endsWith(`/${n}`), {}, name);
+  await hydrated(page);
+}
+/** Types into a field by its data-field name, over what stands there, with real keys. */
+export async function type(page: Page, field: string, text: string): Promise<void> {
+  const selector = `[data-field="${field}"]`;
+  await page.waitForSelector(selector);
+  await page.click(selector, { count: 3 });
+  await page.keyboard.press('Backspace');
+  await page.type(selector, text);
+}
+export const textOf = (page: Page, selector = 'body'): Promise<string> =>
+  page.$eval(selector, (e) => (e as HTMLElement).innerText);
+export async function sees(page: Page, text: string): Promise<void> {
+  await page
+    .waitForFunction((t) => document.body.innerText.includes(t), {}, text)
+    .catch(async () => {
+      throw new Error(`does not see “${text}” in:\n${(await textOf(page)).slice(0, 1500)}`);
+    });
+}
+/** Accessibility faults that axe finds, by rule and element. The policy forbids inline scripts, so it is evaluated. */
+export async function axe(page: Page): Promise<string[]> {
+  await page.evaluate(axeSource);
+  return page.evaluate(async () => {
+    const { violations } = await (
+      window as unknown as {
+        axe: {
+          run: (
+            o: object,
+          ) => Promise<{ violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[] }>;
+        };
+      }
+    ).axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
+    return violations.flatMap((v) =>
+      v.nodes.map((n) => `${v.id}: ${n.target.join(' ')} ${n.failureSummary.split('\n')[1] ?? ''}`),
+    );
+  });
+}
