@@ -44,7 +44,7 @@ function watch(cluster) {
 await run(async () => {
   const { empty, port } = options();
   ensurePackages();
-  const external = process.env.WHELK_DATABASE_URL;
+  const external = process.env.WHELK_DATABASE_URL || undefined;
   let cluster;
   let lock;
   let where = 'the database at WHELK_DATABASE_URL';

@@ -112,7 +112,12 @@ export function progressOf(
 export function stationOf(problem: Problem): Station {
   const [root] = problem.path;
   if (problem.code.startsWith('stock.')) return 'stock';
-  if (problem.code.startsWith('hold.') || root === 'hold' || problem.code.startsWith('lathe.no') || root === 'spindle')
+  if (
+    problem.code.startsWith('hold.') ||
+    root === 'hold' ||
+    ['lathe.noSpeeds', 'lathe.noSuchPosition', 'lathe.rangeReversed'].includes(problem.code) ||
+    root === 'spindle'
+  )
     return 'hold';
   if (root === 'drawing') return 'drawing';
   return root === 'stock' ? 'stock' : 'route';

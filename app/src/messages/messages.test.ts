@@ -1,0 +1,55 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { catalogue } from '@whelk/core/calc';
+import { materials } from '@whelk/core/material';
+import { describe, expect, it } from 'vitest';
+import { calculationSentences } from './calculations.ts';
+import { cautionText, materialCautionText } from './cautions.ts';
+import { tellProblem, wordedCodes } from './problems.ts';
+import { wordedWorkings, wordStep } from './workings.ts';
+
+const CORE = path.resolve(import.meta.dirname, '../../../core/src');
+const sources = (readdirSync(CORE, { recursive: true }) as string[])
+  .filter((f) => f.endsWith('.ts') && !f.endsWith('.test.ts'))
+  .map((f) => readFileSync(path.join(CORE, f), 'utf8'));
+const found = (pattern: RegExp) => new Set(sources.flatMap((text) => [...text.matchAll(pattern)].map((m) => m[1]!)));
+
+describe('words', () => {
+  it('stand for every problem that core can answer', () => {
+    const codes = [
+      ...found(
+        /'((?:length|limit|finish|edge|drawing|stock|material|hold|lathe|gauge|route|dial|mechanics|input)\.[a-zA-Z.]+)'/g,
+      ),
+    ].filter((c) => !wordedWorkings.includes(c) && !(c in calculationSentences));
+    expect(codes.length).toBeGreaterThan(40);
+    expect(codes.filter((code) => !wordedCodes.includes(code))).toEqual([]);
+  });
+  it('stand for every working, caution and calculation', () => {
+    const workings = [
+      ...found(/code: '([a-z]+\.[a-zA-Z0-9]+)',\s*values/g),
+      ...found(/code: tailCentre \? '([a-z]+\.[a-zA-Z]+)'/g),
+    ];
+    expect(workings.length).toBeGreaterThan(12);
+    expect(workings.filter((code) => !wordedWorkings.includes(code))).toEqual([]);
+    expect([...found(/caution: '([a-zA-Z]+)'/g)].filter((code) => !cautionText(code))).toEqual([]);
+    expect(materials.flatMap((m) => m.cautions).filter((code) => materialCautionText(code) === code)).toEqual([]);
+    expect(catalogue.map((c) => c.name).filter((name) => !calculationSentences[name])).toEqual([]);
+  });
+  it('say what, where and what would be right, and cut long values short', () => {
+    expect(tellProblem({ code: 'length.divisionByZero', path: ['features', 0, 'diameter'], value: '3/0"' })).toEqual({
+      code: 'length.divisionByZero',
+      path: ['features', 0, 'diameter'],
+      value: '3/0"',
+      what: '“3/0"” divides by zero.',
+      right: 'The lower number of a fraction is at least 1, as in 3/8".',
+    });
+    expect(tellProblem({ code: 'length.notALength', path: [], value: 'x'.repeat(60) }).what.length).toBeLessThan(60);
+    expect(tellProblem({ code: 'never.heard', path: [] }).what).toContain('never.heard');
+  });
+  it('put the values into the formula', () => {
+    expect(wordStep({ code: 'cutting.rpm', values: { speedMPerMin: 28, diameterMm: 45, rpm: 198.06 } })).toMatchObject({
+      title: 'Ideal speed',
+      formula: '1000 × 28 ÷ (π × 45) = 198 rpm',
+    });
+  });
+});
