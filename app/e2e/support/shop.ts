@@ -3,9 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
-// @ts-expect-error plain scripts without types: they run before anything is installed
 import { Cluster } from '../../../scripts/lib/postgres.mjs';
-// @ts-expect-error as above
 import { setUp } from '../../../scripts/lib/setup.mjs';
 
 const ROOT = path.resolve(import.meta.dirname, '../../..');

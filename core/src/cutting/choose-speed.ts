@@ -17,11 +17,17 @@ export interface ChosenSpeed {
 /** The settings of a lathe made ready for many questions. */
 export interface SpeedTable {
   readonly lathe: Lathe;
+  /** fixed speeds that the chuck may turn at, slowest first */
   readonly fixed: readonly Speed[];
+  readonly ranges: boolean;
 }
 /** Sorts a lathe's speeds once for many questions. */
 export function speedTable(lathe: Lathe): SpeedTable {
-  return { lathe, fixed: fixedSpeeds(lathe) };
+  return {
+    lathe,
+    fixed: fixedSpeeds(lathe).filter((s) => s.rpm <= lathe.chuck.maxRpm),
+    ranges: lathe.spindle.settings.some((s) => s.kind === 'stepless'),
+  };
 }
 
 /**
@@ -41,7 +47,7 @@ export function chooseSpeed(table: SpeedTable, idealRpm: number, record?: Record
     });
     return { speed, idealRpm, off, reason };
   };
-  for (const setting of table.lathe.spindle.settings) {
+  for (const setting of table.ranges ? table.lathe.spindle.settings : []) {
     if (setting.kind !== 'stepless' || aim < setting.minRpm || aim > setting.maxRpm) continue;
     const rpm = Math.max(setting.minRpm, Math.floor(aim / 10) * 10);
     return made(
@@ -49,9 +55,9 @@ export function chooseSpeed(table: SpeedTable, idealRpm: number, record?: Record
       aim < idealRpm ? 'chuckLimit' : 'stepless',
     );
   }
-  const candidates = [...table.fixed, ...stepless(table, aim)]
-    .filter((s) => s.rpm <= chuckRpm)
-    .sort((a, b) => a.rpm - b.rpm);
+  const candidates = table.ranges
+    ? [...table.fixed, ...stepless(table, aim).filter((s) => s.rpm <= chuckRpm)].sort((a, b) => a.rpm - b.rpm)
+    : table.fixed;
   if (candidates.length === 0) return undefined;
   const below = candidates.findLast((s) => s.rpm <= aim * (1 + 1e-9));
   const above = candidates.find((s) => s.rpm > aim * (1 + 1e-9));

@@ -3,7 +3,7 @@ import { type Material, materialById } from '../material/index.ts';
 import { type Part, resolveDrawing } from '../part/index.ts';
 import { type Problem, readTyped, under } from '../quantity/index.ts';
 import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
-import { type FrozenRun, type RunState, stepsOf } from '../run/index.ts';
+import { type FrozenRun, stepsOf } from '../run/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { Bar, Job, Shop } from './schema.ts';
 
@@ -86,7 +86,13 @@ export interface Progress {
 export function progressOf(
   job: Job,
   planned: PlannedJob,
-  runs: readonly { piece: number; state: RunState; stepCount: number }[],
+  runs: readonly {
+    readonly piece: number;
+    readonly open: boolean;
+    readonly outcome: string | null;
+    readonly stepIndex: number;
+    readonly stepCount: number;
+  }[],
 ): Progress {
   const error = planned.problems.find((p) => p.severity !== 'warning');
   const done: Station[] = [];
@@ -100,10 +106,10 @@ export function progressOf(
   if (!station('stock')) return { done, now: 'stock', next: planned.bar ? 'fixStock' : 'chooseBar', problem: error };
   if (!station('hold')) return { done, now: 'hold', next: planned.input ? 'fixHold' : 'chooseLathe', problem: error };
   if (!station('route')) return { done, now: 'route', next: 'fixRoute', problem: error };
-  const open = runs.find((r) => !r.state.ended);
+  const open = runs.find((r) => r.open);
   if (open)
-    return { done, now: 'cut', next: open.state.stepIndex >= open.stepCount ? 'finish' : 'goOn', pieceNow: open.piece };
-  const finished = runs.filter((r) => r.state.ended?.outcome === 'finished').length;
+    return { done, now: 'cut', next: open.stepIndex >= open.stepCount ? 'finish' : 'goOn', pieceNow: open.piece };
+  const finished = runs.filter((r) => r.outcome === 'finished').length;
   if (finished >= job.quantity) return { done: [...done, 'cut'], now: 'cut', next: 'allCut' };
   return { done, now: 'cut', next: 'startPiece', pieceNow: finished + 1 };
 }

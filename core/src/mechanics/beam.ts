@@ -21,6 +21,12 @@ export interface Shaft {
   readonly momentsMm4: readonly number[];
   readonly sums: readonly (readonly [number, number, number])[];
   readonly lengthMm: number;
+  /** from here on one other moment, where the work is still thicker than it will be */
+  readonly splice?: {
+    readonly atMm: number;
+    readonly momentMm4: number;
+    readonly before: readonly [number, number, number];
+  };
 }
 
 function stepSums(fromMm: number, toMm: number, momentMm4: number): [number, number, number] {
@@ -50,7 +56,18 @@ export function shaftOf(lengths: readonly BarLength[], modulusGPa: number): Shaf
   return { modulusMPa: modulusGPa * 1000, endsMm, momentsMm4, sums, lengthMm: x };
 }
 
+/** The same shaft with one diameter from a place to its end; prepared without going through its steps again. */
+export function thickerFrom(shaft: Shaft, atMm: number, diameterMm: number): Shaft {
+  const { splice: _other, ...plain } = shaft;
+  return { ...plain, splice: { atMm, momentMm4: secondMomentMm4(diameterMm), before: sumsUpTo(plain, atMm) } };
+}
+
 function sumsUpTo(shaft: Shaft, xMm: number): readonly [number, number, number] {
+  const { splice } = shaft;
+  if (splice && xMm > splice.atMm) {
+    const [a, b, c] = stepSums(splice.atMm, Math.min(xMm, shaft.lengthMm), splice.momentMm4);
+    return [splice.before[0] + a, splice.before[1] + b, splice.before[2] + c];
+  }
   let low = 0;
   let high = shaft.endsMm.length - 1;
   while (low < high) {
@@ -87,7 +104,7 @@ export function deflectionMm(
   let perN = free;
   if (tailCentre) {
     const [s0, s1, s2] = sumsUpTo(shaft, aMm);
-    const whole = shaft.sums.at(-1)!;
+    const whole = sumsUpTo(shaft, shaft.lengthMm);
     const l = shaft.lengthMm;
     // deflection at the tail per newton at the tool, and per newton at the tail
     const cross = (aMm * l * s0 - (aMm + l) * s1 + s2) / shaft.modulusMPa;

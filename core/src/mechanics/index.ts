@@ -1,3 +1,11 @@
-export { type BarLength, betweenCentresMm, deflectionMm, type Shaft, secondMomentMm4, shaftOf } from './beam.ts';
+export {
+  type BarLength,
+  betweenCentresMm,
+  deflectionMm,
+  type Shaft,
+  secondMomentMm4,
+  shaftOf,
+  thickerFrom,
+} from './beam.ts';
 export { gripUse } from './grip.ts';
 export { lengthAt20Mm } from './heat.ts';

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { decimalsOf, exactText, formatLength, inchFraction, roundToStep, shortLength } from './format-length.ts';
 import { type LengthUnit, parseLength } from './parse-length.ts';
+import { plainMm } from './plain-length.ts';
 import { rational, sum } from './rational.ts';
 
 const good: [string, LengthUnit, string][] = [
@@ -73,6 +74,29 @@ describe('parseLength', () => {
         const read = parseLength(text, 'mm');
         return !read.ok || (read.mm.compare(0) > 0 && read.mm.compare(100_000) <= 0);
       }),
+    );
+  });
+});
+
+describe('plainMm', () => {
+  it('equals the exact path to the last bit for every plain decimal it takes', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 999 }),
+        fc.integer({ min: 0, max: 99999 }),
+        fc.integer({ min: 0, max: 5 }),
+        fc.constantFrom<LengthUnit>('mm', 'in'),
+        (whole, part, places, unit) => {
+          const text = places === 0 ? String(whole) : `${whole}.${String(part).slice(0, places)}`;
+          const read = parseLength(text, unit);
+          expect(plainMm({ text, unit })).toBe(read.ok ? read.mm.valueOf() : undefined);
+        },
+      ),
+    );
+  });
+  it('leaves everything else to parseLength', () => {
+    expect(['1/2', '12,5', '5mm', '', '-1', '1e3', '9999'].map((text) => plainMm({ text, unit: 'mm' }))).toEqual(
+      Array(7).fill(undefined),
     );
   });
 });

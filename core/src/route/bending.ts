@@ -1,38 +1,28 @@
 import type { Holding } from '../hold/index.ts';
-import { deflectionMm, type Shaft, shaftOf } from '../mechanics/index.ts';
+import { deflectionMm, type Shaft, shaftOf, thickerFrom } from '../mechanics/index.ts';
 import type { Part } from '../part/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** Places along a cut that are tried for the worst bend; the curve is smooth, so a few find it well within the force's own doubt. */
 const TRIED = 6;
 
-/**
- * The work as a shaft from the jaws to the tail while something is cut: finished diameters (the thinnest it will be) left of a
- * place, one diameter to the right of it.
- * @param fromMm zPart of that place
- * @param rightMm diameter right of it; undefined: finished diameters all along
- */
-export function workShaft(
-  part: Part,
-  holding: Holding,
-  stockMm: number,
-  modulusGPa: number,
-  fromMm: number,
-  rightMm?: number,
-): Shaft {
+/** The work as a shaft from the jaws to the tail with its finished diameters, the thinnest it will be. */
+export function finishedShaft(part: Part, holding: Holding, stockMm: number, modulusGPa: number): Shaft {
   const lengths = [];
   const first = part.features[0];
   if (holding.jawsMm < 0)
     lengths.push({ lengthMm: -holding.jawsMm, diameterMm: Math.min(stockMm, first?.diameterMm ?? stockMm) });
   for (const feature of part.features) {
     const from = Math.max(feature.zFromMm, holding.jawsMm);
-    const to = rightMm === undefined ? feature.zToMm : Math.min(feature.zToMm, fromMm);
-    if (to - from > 1e-9) lengths.push({ lengthMm: to - from, diameterMm: Math.min(stockMm, feature.diameterMm) });
+    if (feature.zToMm - from > 1e-9)
+      lengths.push({ lengthMm: feature.zToMm - from, diameterMm: Math.min(stockMm, feature.diameterMm) });
   }
-  const done = lengths.reduce((total, l) => total + l.lengthMm, 0);
-  const rest = part.lengthMm - holding.jawsMm - done;
-  if (rest > 1e-9) lengths.push({ lengthMm: rest, diameterMm: rightMm ?? stockMm });
   return shaftOf(lengths, modulusGPa);
+}
+
+/** The work while a length is roughed: finished diameters left of a place (zPart), one diameter from there to the tail. */
+export function roughingShaft(finished: Shaft, holding: Holding, fromMm: number, diameterMm: number): Shaft {
+  return thickerFrom(finished, Math.max(0, fromMm - holding.jawsMm), diameterMm);
 }
 
 /** Largest error of diameter per newton of radial force along a cut, mm/N. zPart limits of the cut. */

@@ -30,6 +30,8 @@ export interface FitContext {
   readonly speeds: SpeedTable;
   readonly feeds: readonly Feed[];
   readonly holding: Holding;
+  /** the work with its finished diameters */
+  readonly shaft: Shaft;
 }
 export interface CutWish {
   readonly fromMm: number;

@@ -5,6 +5,7 @@ import { checkLathe, dialScale, feedsOf } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import { toolFor } from '../tool/index.ts';
+import { finishedShaft } from './bending.ts';
 import { chamferOperation, openingOperations, shoulderOperation } from './ends.ts';
 import type { FitContext } from './fit-cut.ts';
 import type { Operation, Plan, PlanInput } from './plan.ts';
@@ -43,7 +44,13 @@ function planWith(input: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
   ];
   const empty: Plan = { blank, holding, operations: [], waiting: [], problems, minutes: 0, changes: 0 };
   if (problems.some((p) => p.severity !== 'warning') || part.features.length === 0) return empty;
-  const context: FitContext = { input, speeds: speedTable(lathe), feeds: feedsOf(lathe), holding };
+  const context: FitContext = {
+    input,
+    speeds: speedTable(lathe),
+    feeds: feedsOf(lathe),
+    holding,
+    shaft: finishedShaft(part, holding, stockMm, input.material.modulusGPa),
+  };
   const finisher = toolFor(tools, 'finisher')!;
   const { reachable, waiting } = reachFromTail(part, holding, stockMm, hold.clearanceMm, hold.gripOn);
   const operations = openingOperations(context, recorderFor);

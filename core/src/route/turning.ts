@@ -5,7 +5,7 @@ import type { Turned } from '../part/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
-import { workShaft } from './bending.ts';
+import { roughingShaft } from './bending.ts';
 import { answerOf, type CutWish, type FitContext, type FittedCut, fitCut } from './fit-cut.ts';
 import type { Limiter, Operation, School } from './plan.ts';
 import { SCHOOLS } from './plan.ts';
@@ -103,11 +103,11 @@ export function roughLevel(
   startMm: number,
   recorderFor: RecorderFor,
 ): Operation | undefined {
-  const { part, material, stockMm } = context.input;
+  const { part } = context.input;
   const toMm = Number((level.targetMm + level.allowanceMm).toFixed(9));
   const tool = toolFor(context.input.tools, 'rougher');
   if (!tool || startMm - toMm < 0.02) return undefined;
-  const shaft = workShaft(part, context.holding, stockMm, material.modulusGPa, level.zFromMm, toMm);
+  const shaft = roughingShaft(context.shaft, context.holding, level.zFromMm, toMm);
   const zFromMm = level.shoulder ? level.zFromMm + SHOULDER_LEFT_MM : level.zFromMm;
   const wishFor = (school: School): CutWish => {
     const cap = depthCap(context, tool, school);
@@ -138,12 +138,12 @@ export function roughLevel(
 
 /** Last cuts of a level with the measurements between and after. */
 export function finishLevel(context: FitContext, level: Level, recorderFor: RecorderFor): Operation[] {
-  const { part, material, stockMm, instruments } = context.input;
+  const { instruments } = context.input;
   const { feature } = level;
   const tool = toolFor(context.input.tools, 'finisher');
   if (!tool || level.allowanceMm <= 0) return [];
   const tolerance = toleranceMm(feature.limits);
-  const shaft = workShaft(part, context.holding, stockMm, material.modulusGPa, level.zFromMm);
+  const { shaft } = context;
   const finishCap = tool.noseRadiusMm > 0 ? feedForRa(feature.raUm, tool.noseRadiusMm) : USUAL_FINISH_FEED;
   const cut = (fromMm: number, toMm: number, suffix: string) => {
     const wishFor = (school: School): CutWish => ({

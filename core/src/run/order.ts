@@ -15,6 +15,12 @@ export function orderEvents(events: readonly RunEvent[]): readonly RunEvent[] {
   const ordered: RunEvent[] = [];
   // depth first from each event in device order: iterative, since a chain can be ten thousand long
   for (const start of sorted) {
+    // the usual case: what it follows is already there
+    if (start.parents.every((id) => done.has(id) || !byId.has(id))) {
+      if (!done.has(start.id)) ordered.push(start);
+      done.add(start.id);
+      continue;
+    }
     const stack = [start];
     const open = new Set<string>();
     while (stack.length > 0) {

@@ -1,7 +1,7 @@
 import { combineReadings, decide } from '../gauge/index.ts';
 import { readDialNumber } from '../lathe/index.ts';
 import { middleMm } from '../limit/index.ts';
-import { readTyped } from '../quantity/index.ts';
+import { plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
 import type { RunEvent } from './event.ts';
 import type { FrozenRun } from './frozen.ts';
 import { crossMove } from './next-move.ts';
@@ -9,7 +9,8 @@ import { orderEvents } from './order.ts';
 import { currentStep, type Reading, type RunState, startState } from './state.ts';
 import type { Step } from './step.ts';
 
-type Draft = { -readonly [K in keyof RunState]: RunState[K] };
+/** The state while it is being replayed: its own, so that ten thousand events need no ten thousand copies. */
+type Draft = { -readonly [K in keyof RunState]: RunState[K] extends readonly (infer T)[] ? T[] : RunState[K] };
 
 /** Result of the readings on a measuring step in its present round; undefined while there is none. */
 export function measured(run: FrozenRun, state: RunState, step: Step) {
@@ -33,7 +34,7 @@ export function lastSpring(state: RunState) {
 }
 
 function advance(draft: Draft, event: RunEvent, step: Step): void {
-  draft.advances = [...draft.advances, event.id];
+  draft.advances.push(event.id);
   draft.stepIndex += 1;
   draft.again = undefined;
   if (step.setting) draft.standing = { ...draft.standing, ...step.setting.speedAt, ...step.setting.feedAt };
@@ -43,115 +44,53 @@ function advance(draft: Draft, event: RunEvent, step: Step): void {
 function cutDone(run: FrozenRun, draft: Draft, step: Step): void {
   if (step.targetMm === undefined || !draft.reference) return;
   const last = draft.reference.by === 'measured' ? lastSpring(draft) : undefined;
-  const move = crossMove(run.lathe, draft.reference, draft.crossLines ?? draft.reference.lines, step.targetMm, {
-    last,
-    lowestMm: step.limits?.lowerMm,
-  });
+  const nowLines = draft.crossLines ?? draft.reference.lines;
+  const move = crossMove(run.lathe, draft.reference, nowLines, step.targetMm, { last, lowestMm: step.limits?.lowerMm });
   draft.crossLines = move.toLines;
-  draft.lastCut = {
-    featureId: step.featureId,
-    dialMm: move.dialMm,
-    depthMm: ((step.fromMm ?? step.targetMm) - step.targetMm) / 2,
-  };
+  const depthMm = ((step.fromMm ?? step.targetMm) - step.targetMm) / 2;
+  draft.lastCut = { featureId: step.featureId, dialMm: move.dialMm, depthMm };
 }
 
 /** A measured size makes the ring's number worth a diameter, and shows what the last cut sprang. */
-function takeMeasurement(run: FrozenRun, draft: Draft, step: Step): boolean {
-  const result = measured(run, draft, step);
-  if (!result) return false;
-  if (draft.lastCut && draft.lastCut.featureId === step.featureId && draft.crossLines !== undefined) {
-    draft.springs = [
-      ...draft.springs,
-      { askedMm: draft.lastCut.dialMm, gotMm: result.combined.meanMm, depthMm: draft.lastCut.depthMm },
-    ];
-    draft.reference = { lines: draft.crossLines, diameterMm: result.combined.meanMm, by: 'measured' };
-  }
+function takeMeasurement(draft: Draft, step: Step, sizeMm: number): void {
+  if (!draft.lastCut || draft.lastCut.featureId !== step.featureId || draft.crossLines === undefined) return;
+  draft.springs.push({ askedMm: draft.lastCut.dialMm, gotMm: sizeMm, depthMm: draft.lastCut.depthMm });
+  draft.reference = { lines: draft.crossLines, diameterMm: sizeMm, by: 'measured' };
+}
+
+type Of<K extends RunEvent['kind']> = Extract<RunEvent, { kind: K }>;
+
+function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOff'>): boolean {
+  const diameter = readTyped(event.diameter);
+  const cross = readDialNumber(run.lathe.slides.crossSlide, event.crossNumber);
+  const { carriage } = run.lathe.slides;
+  const end = carriage.means === 'dial' ? readDialNumber(carriage, event.endNumber) : undefined;
+  if (step.kind !== 'touchOff' || !diameter.ok || !cross.ok || (end && !end.ok)) return false;
+  draft.reference = { lines: cross.lines, diameterMm: diameter.mm.valueOf(), by: 'touchOff' };
+  draft.crossLines = cross.lines;
+  draft.endLines = end?.ok ? end.lines : undefined;
+  advance(draft, event, step);
   return true;
 }
 
-function apply(run: FrozenRun, state: RunState, event: RunEvent): RunState {
-  const draft: Draft = { ...state };
-  const step = currentStep(run.steps, state);
-  const ignore = (): RunState => ({ ...state, ignored: state.ignored + 1 });
-  if (event.kind === 'note')
-    return { ...state, notes: [...state.notes, { stepId: event.stepId, text: event.text, at: event.at }] };
-  if (event.kind === 'corrected') return correct(state, event.readingId, event.raw, ignore);
-  if (state.ended) return ignore();
-  if (event.kind === 'ended')
-    return {
-      ...state,
-      advances: [...state.advances, event.id],
-      ended: { outcome: event.outcome, reason: event.reason, at: event.at },
-    };
-  if (event.kind === 'undone' || !step || event.stepId !== step.id) return ignore();
-  switch (event.kind) {
-    case 'touchedOff': {
-      const diameter = readTyped(event.diameter);
-      const cross = readDialNumber(run.lathe.slides.crossSlide, event.crossNumber);
-      const carriage = run.lathe.slides.carriage;
-      const end = carriage.means === 'dial' ? readDialNumber(carriage, event.endNumber) : undefined;
-      if (step.kind !== 'touchOff' || !diameter.ok || !cross.ok || (end && !end.ok)) return ignore();
-      draft.reference = { lines: cross.lines, diameterMm: diameter.mm.valueOf(), by: 'touchOff' };
-      draft.crossLines = cross.lines;
-      draft.endLines = end?.ok ? end.lines : undefined;
-      advance(draft, event, step);
-      return draft;
-    }
-    case 'reading':
-      return takeReading(state, step, event, ignore);
-    case 'cutAgain': {
-      const result = measured(run, state, step);
-      if (step.kind !== 'measure' || !result || !step.limits || !takeMeasurement(run, draft, step)) return ignore();
-      draft.again = { measureStepId: step.id, targetMm: middleMm(step.limits), fromMm: result.combined.meanMm };
-      draft.advances = [...state.advances, event.id];
-      return draft;
-    }
-    case 'done': {
-      if (state.again) {
-        cutDone(run, draft, step);
-        const measureId = state.again.measureStepId;
-        draft.again = undefined;
-        draft.rounds = { ...state.rounds, [measureId]: (state.rounds[measureId] ?? 0) + 1 };
-        draft.advances = [...state.advances, event.id];
-        return draft;
-      }
-      if (step.kind === 'touchOff') return ignore();
-      if (step.kind === 'measure') {
-        const result = measured(run, state, step);
-        if (!result || !takeMeasurement(run, draft, step)) return ignore();
-        if (step.last && step.featureId)
-          draft.outcomes = [
-            ...state.outcomes,
-            {
-              featureId: step.featureId,
-              stepId: step.id,
-              sizeMm: result.combined.meanMm,
-              uncertaintyMm: result.combined.uncertaintyMm,
-              decision: result.decision,
-            },
-          ];
-      }
-      if (step.passNumber !== undefined) cutDone(run, draft, step);
-      advance(draft, event, step);
-      return draft;
-    }
-  }
+/** Millimetres of a reading as typed, by the lean path where it can be; undefined when it is no length. */
+function sizeOf(raw: TypedLength): number | undefined {
+  const plain = plainMm(raw);
+  if (plain !== undefined) return plain;
+  const read = readTyped(raw);
+  return read.ok ? read.mm.valueOf() : undefined;
 }
 
-function takeReading(
-  state: RunState,
-  step: Step,
-  event: Extract<RunEvent, { kind: 'reading' }>,
-  ignore: () => RunState,
-): RunState {
-  const read = readTyped(event.raw);
-  if (step.kind !== 'measure' || !read.ok || !step.featureId) return ignore();
+function takeReading(draft: Draft, step: Step, event: Of<'reading'>): boolean {
+  if (step.kind !== 'measure' || !step.featureId) return false;
+  const mm = sizeOf(event.raw);
+  if (mm === undefined) return false;
   const reading: Reading = {
     eventId: event.id,
     stepId: step.id,
-    round: state.rounds[step.id] ?? 0,
+    round: draft.rounds[step.id] ?? 0,
     featureId: step.featureId,
-    mm: read.mm.valueOf(),
+    mm,
     text: event.raw.text,
     unit: event.raw.unit,
     instrumentId: event.instrumentId,
@@ -159,35 +98,92 @@ function takeReading(
     at: event.at,
     was: [],
   };
-  return { ...state, readings: [...state.readings, reading] };
+  draft.readings.push(reading);
+  return true;
 }
 
-function correct(
-  state: RunState,
-  readingId: string,
-  raw: { text: string; unit: 'mm' | 'in' },
-  ignore: () => RunState,
-): RunState {
-  const read = readTyped(raw);
-  if (!read.ok || !state.readings.some((r) => r.eventId === readingId)) return ignore();
-  return {
-    ...state,
-    readings: state.readings.map((r) =>
-      r.eventId === readingId
-        ? { ...r, mm: read.mm.valueOf(), text: raw.text, unit: raw.unit, was: [...r.was, r.text] }
-        : r,
-    ),
+function correct(draft: Draft, event: Of<'corrected'>): boolean {
+  const read = readTyped(event.raw);
+  const at = draft.readings.findIndex((r) => r.eventId === event.readingId);
+  const old = draft.readings[at];
+  if (!read.ok || !old) return false;
+  draft.readings[at] = {
+    ...old,
+    mm: read.mm.valueOf(),
+    text: event.raw.text,
+    unit: event.raw.unit,
+    was: [...old.was, old.text],
   };
+  return true;
+}
+
+function cutAgain(run: FrozenRun, draft: Draft, step: Step, event: RunEvent): boolean {
+  const result = step.kind === 'measure' ? measured(run, draft, step) : undefined;
+  if (!result || !step.limits) return false;
+  takeMeasurement(draft, step, result.combined.meanMm);
+  draft.again = { measureStepId: step.id, targetMm: middleMm(step.limits), fromMm: result.combined.meanMm };
+  draft.advances.push(event.id);
+  return true;
+}
+
+function done(run: FrozenRun, draft: Draft, step: Step, event: RunEvent): boolean {
+  if (draft.again) {
+    cutDone(run, draft, step);
+    const { measureStepId } = draft.again;
+    draft.again = undefined;
+    draft.rounds = { ...draft.rounds, [measureStepId]: (draft.rounds[measureStepId] ?? 0) + 1 };
+    draft.advances.push(event.id);
+    return true;
+  }
+  if (step.kind === 'touchOff') return false;
+  if (step.kind === 'measure') {
+    const result = measured(run, draft, step);
+    if (!result) return false;
+    const { combined, decision } = result;
+    takeMeasurement(draft, step, combined.meanMm);
+    if (step.last && step.featureId)
+      draft.outcomes.push({
+        featureId: step.featureId,
+        stepId: step.id,
+        sizeMm: combined.meanMm,
+        uncertaintyMm: combined.uncertaintyMm,
+        decision,
+      });
+  }
+  if (step.passNumber !== undefined) cutDone(run, draft, step);
+  advance(draft, event, step);
+  return true;
+}
+
+/** Applies one event; false when it does not belong where the run stands. */
+function apply(run: FrozenRun, draft: Draft, event: RunEvent): boolean {
+  if (event.kind === 'note') {
+    draft.notes.push({ stepId: event.stepId, text: event.text, at: event.at });
+    return true;
+  }
+  if (event.kind === 'corrected') return correct(draft, event);
+  if (draft.ended) return false;
+  if (event.kind === 'ended') {
+    draft.advances.push(event.id);
+    draft.ended = { outcome: event.outcome, reason: event.reason, at: event.at };
+    return true;
+  }
+  const step = currentStep(run.steps, draft);
+  if (event.kind === 'undone' || !step || event.stepId !== step.id) return false;
+  if (event.kind === 'touchedOff') return touchOff(run, draft, step, event);
+  if (event.kind === 'reading') return takeReading(draft, step, event);
+  return event.kind === 'cutAgain' ? cutAgain(run, draft, step, event) : done(run, draft, step, event);
 }
 
 /**
- * Where a run stands after its events, whatever order they arrived in. Pure: the same plan and events give the same state.
+ * Where a run stands after its events, whatever order they arrived in. The same plan and events give the same state.
  * @param events parsed events of one run; doubles count once, undone ones not at all
  */
 export function replay(run: FrozenRun, events: readonly RunEvent[]): RunState {
   const ordered = orderEvents(events);
   const undone = new Set(ordered.flatMap((event) => (event.kind === 'undone' ? [event.eventId] : [])));
-  let state = startState;
-  for (const event of ordered) if (event.kind !== 'undone' && !undone.has(event.id)) state = apply(run, state, event);
-  return state;
+  const draft = startState() as Draft;
+  for (const event of ordered)
+    if (event.kind !== 'undone' && !undone.has(event.id) && !apply(run, draft, event)) draft.ignored += 1;
+  return draft;
 }

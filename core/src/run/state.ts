@@ -67,17 +67,20 @@ export interface RunState {
   readonly ignored: number;
 }
 
-export const startState: RunState = {
-  stepIndex: 0,
-  rounds: {},
-  springs: [],
-  readings: [],
-  outcomes: [],
-  notes: [],
-  advances: [],
-  standing: {},
-  ignored: 0,
-};
+/** The state before the first event, arrays of its own. */
+export function startState(): RunState {
+  return {
+    stepIndex: 0,
+    rounds: {},
+    springs: [],
+    readings: [],
+    outcomes: [],
+    notes: [],
+    advances: [],
+    standing: {},
+    ignored: 0,
+  };
+}
 
 /** The step to do now; undefined when all are done. A further cut has an id of its own. */
 export function currentStep(steps: readonly Step[], state: RunState): Step | undefined {

@@ -57,7 +57,7 @@ export async function importJob(db: Knex, body: unknown): Promise<string> {
 /** Puts runs of a file into the database; their end follows from their events. */
 export async function insertRuns(db: Knex, jobId: string, runs: ReturnType<typeof renewRuns>): Promise<void> {
   for (const run of runs) {
-    const { ended } = replay(run.frozen as never, run.events);
+    const { ended, stepIndex } = replay(run.frozen as never, run.events);
     await insertRun(db, {
       id: run.id,
       job_id: jobId,
@@ -66,6 +66,8 @@ export async function insertRuns(db: Knex, jobId: string, runs: ReturnType<typeo
       started_at: run.startedAt,
       ended_at: ended?.at ?? null,
       outcome: ended?.outcome ?? null,
+      step_index: stepIndex,
+      step_count: run.frozen.steps.length,
     });
     await insertEvents(db, run.events);
   }

@@ -1,8 +1,7 @@
 import { type Progress, planJob, progressOf } from '@whelk/core/job';
 import { type Picture, silhouettePicture } from '@whelk/core/picture';
-import { replay } from '@whelk/core/run';
 import type { Knex } from 'knex';
-import { loadRunsOf } from '../runs/service.ts';
+import { summariesOf } from '../runs/service.ts';
 import { loadShop } from '../shop/service.ts';
 import { listJobs } from './service.ts';
 
@@ -24,23 +23,16 @@ export async function loadJobLines(db: Knex, archived: boolean, find: string): P
   const jobs = await listJobs(db, archived, find);
   const [shop, runs] = await Promise.all([
     loadShop(db),
-    loadRunsOf(
+    summariesOf(
       db,
       jobs.map((j) => j.id),
     ),
   ]);
   return jobs.map(({ id, job }) => {
     const planned = planJob(job, shop);
-    const own = runs
-      .filter((r) => r.jobId === id)
-      .map((run) => ({
-        id: run.id,
-        piece: run.piece,
-        stepCount: run.frozen.steps.length,
-        state: replay(run.frozen, run.events),
-      }));
+    const own = runs.filter((r) => r.jobId === id);
     const { done, now, next, pieceNow, problem } = progressOf(job, planned, own);
-    const open = own.find((r) => !r.state.ended);
+    const open = own.find((r) => r.open);
     const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
     const meta = [
       planned.material?.name,
@@ -58,7 +50,7 @@ export async function loadJobLines(db: Knex, archived: boolean, find: string): P
       picture: silhouettePicture(planned.part, 380, 104),
       features: planned.part.features.length,
       progress: { done, now, next, pieceNow, problemCode: problem },
-      openRun: open && { id: open.id, step: Math.min(open.state.stepIndex + 1, open.stepCount), steps: open.stepCount },
+      openRun: open && { id: open.id, step: Math.min(open.stepIndex + 1, open.stepCount), steps: open.stepCount },
     };
   });
 }

@@ -13,6 +13,12 @@ export async function selectRunsOf(db: Knex, jobIds: readonly string[]): Promise
     .whereIn('job_id', [...jobIds])
     .orderBy('started_at');
 }
+export async function selectSummariesOf(db: Knex, jobIds: readonly string[]): Promise<Omit<RunRow, 'frozen'>[]> {
+  return db<RunRow>('runs')
+    .select('id', 'job_id', 'piece', 'started_at', 'ended_at', 'outcome', 'step_index', 'step_count')
+    .whereIn('job_id', [...jobIds])
+    .orderBy('started_at');
+}
 export async function selectRecentRuns(db: Knex, limit: number): Promise<RunRow[]> {
   return db<RunRow>('runs').orderBy('started_at', 'desc').limit(limit);
 }
@@ -29,8 +35,10 @@ export async function insertRun(
     piece: number;
     frozen: string;
     started_at: string;
-    ended_at?: string | null;
-    outcome?: string | null;
+    ended_at: string | null;
+    outcome: string | null;
+    step_index: number;
+    step_count: number;
   },
 ): Promise<void> {
   await db('runs').insert(row);
@@ -48,6 +56,10 @@ export async function insertEvents(db: Knex, events: readonly RunEvent[]): Promi
   const inserted = await db('run_events').insert(rows).onConflict('id').ignore().returning('id');
   return inserted.length;
 }
-export async function setRunEnd(db: Knex, id: string, endedAt: string | null, outcome: string | null): Promise<void> {
-  await db('runs').where({ id }).update({ ended_at: endedAt, outcome });
+export async function setRunStand(
+  db: Knex,
+  id: string,
+  stand: { ended_at: string | null; outcome: string | null; step_index: number },
+): Promise<void> {
+  await db('runs').where({ id }).update(stand);
 }

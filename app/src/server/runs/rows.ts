@@ -8,6 +8,19 @@ export interface RunRow {
   started_at: Date;
   ended_at: Date | null;
   outcome: string | null;
+  step_index: number;
+  step_count: number;
+}
+/** A run as lists show it, without its plan and events. */
+export interface RunSummary {
+  readonly id: string;
+  readonly jobId: string;
+  readonly piece: number;
+  readonly open: boolean;
+  readonly outcome: string | null;
+  readonly stepIndex: number;
+  readonly stepCount: number;
+  readonly startedAt: string;
 }
 export interface EventRow {
   id: string;
@@ -37,5 +50,18 @@ export function toRun(row: RunRow, events: readonly EventRow[]): StoredRun {
     startedAt: row.started_at.toISOString(),
     endedAt: row.ended_at?.toISOString() ?? null,
     events: events.map((event) => ({ ...(event.body as RunEvent), receivedAt: event.received_at.toISOString() })),
+  };
+}
+
+export function toSummary(row: Omit<RunRow, 'frozen'>): RunSummary {
+  return {
+    id: row.id,
+    jobId: row.job_id,
+    piece: row.piece,
+    open: row.ended_at === null,
+    outcome: row.outcome,
+    stepIndex: row.step_index,
+    stepCount: row.step_count,
+    startedAt: row.started_at.toISOString(),
   };
 }

@@ -12,9 +12,10 @@ import {
   selectRecentRuns,
   selectRun,
   selectRunsOf,
-  setRunEnd,
+  selectSummariesOf,
+  setRunStand,
 } from './queries.ts';
-import { type RunRow, type StoredRun, toRun } from './rows.ts';
+import { type RunRow, type RunSummary, type StoredRun, toRun, toSummary } from './rows.ts';
 
 async function withEvents(db: Knex, rows: readonly RunRow[]): Promise<StoredRun[]> {
   const events =
@@ -38,6 +39,9 @@ export async function loadRun(db: Knex, id: string): Promise<StoredRun> {
 }
 export const loadRunsOf = async (db: Knex, jobIds: readonly string[]): Promise<StoredRun[]> =>
   withEvents(db, await selectRunsOf(db, jobIds));
+/** Where the runs of some jobs stand. */
+export const summariesOf = async (db: Knex, jobIds: readonly string[]): Promise<RunSummary[]> =>
+  (await selectSummariesOf(db, jobIds)).map(toSummary);
 export const recentRuns = async (db: Knex): Promise<StoredRun[]> => withEvents(db, await selectRecentRuns(db, 200));
 
 /** Starts cutting a piece: the plan as it is now is frozen into the run. An open run of that piece is answered instead. */
@@ -55,6 +59,10 @@ export async function startRun(db: Knex, jobId: string, piece: number): Promise<
       piece,
       frozen: JSON.stringify(frozen),
       started_at: new Date().toISOString(),
+      ended_at: null,
+      outcome: null,
+      step_index: 0,
+      step_count: frozen.steps.length,
     });
   } catch (error) {
     // two starts at the same moment: the index lets one through
@@ -81,10 +89,14 @@ export async function addEvents(db: Knex, runId: string, events: readonly RunEve
       throw new Refused(409, [{ code: 'run.sameSequence', path: ['events'] }]);
     throw error;
   }
-  if (taken > 0 && events.some((e) => e.kind === 'ended' || e.kind === 'undone')) {
+  if (taken > 0) {
     const run = await loadRun(db, runId);
-    const { ended } = replay(run.frozen, run.events);
-    await setRunEnd(db, runId, ended?.at ?? null, ended?.outcome ?? null);
+    const { ended, stepIndex } = replay(run.frozen, run.events);
+    await setRunStand(db, runId, {
+      ended_at: ended?.at ?? null,
+      outcome: ended?.outcome ?? null,
+      step_index: stepIndex,
+    });
   }
   return { taken };
 }

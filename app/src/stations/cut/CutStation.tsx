@@ -4,12 +4,13 @@ import type { Worded } from '../../messages/problems.ts';
 import { outcomeText } from '../../messages/words.ts';
 import { ask } from '../../ui/api.ts';
 import { minutes } from '../../ui/format.ts';
+import { fromJson } from '../../ui/from-json.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
 
 /** Cut: start a piece, go on with one, or see what was cut. */
-export default function CutStation({ id, stored, shop, runs }: StationProps) {
+function CutStation({ id, stored, shop, runs }: StationProps) {
   const editor = useJob(id, stored);
   const { job } = editor;
   const { planned, progress } = usePlanned(job, shop, runs);
@@ -90,3 +91,5 @@ export default function CutStation({ id, stored, shop, runs }: StationProps) {
     </JobFrame>
   );
 }
+
+export default fromJson(CutStation);

@@ -1,6 +1,7 @@
 import type { Job } from '@whelk/core/job';
 import { emptyFeature, type Feature } from '@whelk/core/part';
 import { useEffect, useRef, useState } from 'react';
+import { fromJson } from '../../ui/from-json.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
@@ -13,7 +14,7 @@ const nextId = (job: Job): string => {
 };
 
 /** The drawing: features along Z in columns under the strip. */
-export default function DrawingStation({ id, stored, shop, runs }: StationProps) {
+function DrawingStation({ id, stored, shop, runs }: StationProps) {
   const editor = useJob(id, stored);
   const { job } = editor;
   const { planned, progress } = usePlanned(job, shop, runs);
@@ -88,3 +89,5 @@ export default function DrawingStation({ id, stored, shop, runs }: StationProps)
     </JobFrame>
   );
 }
+
+export default fromJson(DrawingStation);

@@ -2,6 +2,7 @@ import { planJob, stationOf } from '@whelk/core/job';
 import type { Recorder } from '@whelk/core/working';
 import { methodText, whyMethodText } from '../../messages/words.ts';
 import { length } from '../../ui/format.ts';
+import { fromJson } from '../../ui/from-json.tsx';
 import { MmField } from '../../ui/number-field/MmField.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
@@ -11,7 +12,7 @@ import { usePlanned } from '../frame/usePlanned.ts';
 import { LoadBar } from '../route/LoadBar.tsx';
 
 /** Hold: which lathe, how held, and whether work, motor and jaws bear the cuts. */
-export default function HoldStation({ id, stored, shop, runs }: StationProps) {
+function HoldStation({ id, stored, shop, runs }: StationProps) {
   const editor = useJob(id, stored);
   const { job } = editor;
   const { planned, progress } = usePlanned(job, shop, runs);
@@ -168,3 +169,5 @@ export default function HoldStation({ id, stored, shop, runs }: StationProps) {
     </JobFrame>
   );
 }
+
+export default fromJson(HoldStation);

@@ -3,6 +3,7 @@ import type { Operation } from '@whelk/core/route';
 import { useState } from 'react';
 import { schoolNames, schoolNotes, waitingText } from '../../messages/words.ts';
 import { minutes } from '../../ui/format.ts';
+import { fromJson } from '../../ui/from-json.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { Problems } from '../frame/Problems.tsx';
 import { useJob } from '../frame/useJob.ts';
@@ -10,7 +11,7 @@ import { usePlanned } from '../frame/usePlanned.ts';
 import { Score } from './Score.tsx';
 
 /** Route: the operations as the score under the strip, settings and minutes beside. */
-export default function RouteStation({ id, stored, shop, runs }: StationProps) {
+function RouteStation({ id, stored, shop, runs }: StationProps) {
   const editor = useJob(id, stored);
   const { job } = editor;
   const { planned, progress } = usePlanned(job, shop, runs);
@@ -126,3 +127,5 @@ function cutOf(operation: Operation | undefined) {
       }
     : undefined;
 }
+
+export default fromJson(RouteStation);

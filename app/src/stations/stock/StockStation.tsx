@@ -5,6 +5,7 @@ import { readTyped } from '@whelk/core/quantity';
 import { materialCautionText } from '../../messages/cautions.ts';
 import { blankLineText } from '../../messages/words.ts';
 import { length } from '../../ui/format.ts';
+import { fromJson } from '../../ui/from-json.tsx';
 import { MmField } from '../../ui/number-field/MmField.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
@@ -20,7 +21,7 @@ const choiceFields = [
 ] as const;
 
 /** Stock: which bar, and how long a blank to cut from it. */
-export default function StockStation({ id, stored, shop, runs }: StationProps) {
+function StockStation({ id, stored, shop, runs }: StationProps) {
   const editor = useJob(id, stored);
   const { job } = editor;
   const { planned, progress } = usePlanned(job, shop, runs);
@@ -201,3 +202,5 @@ export default function StockStation({ id, stored, shop, runs }: StationProps) {
     </JobFrame>
   );
 }
+
+export default fromJson(StockStation);

@@ -46,6 +46,9 @@ export async function up(db: Knex): Promise<void> {
     t.timestamp('started_at').notNullable();
     t.timestamp('ended_at').nullable();
     t.text('outcome').nullable();
+    // where the run stands, as its events say; kept here so that lists need not replay them
+    t.integer('step_index').notNullable();
+    t.integer('step_count').notNullable();
     t.index(['job_id']);
   });
   // one piece is cut by one run at a time; ended runs may be repeated

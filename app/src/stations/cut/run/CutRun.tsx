@@ -2,6 +2,7 @@ import { adviseStep, type FrozenRun, type RunEvent } from '@whelk/core/run';
 import { useEffect, useMemo, useState } from 'react';
 import { cautionText, materialCautionText } from '../../../messages/cautions.ts';
 import { minutes } from '../../../ui/format.ts';
+import { fromJson } from '../../../ui/from-json.tsx';
 import { Acts, KeyMark } from './Acts.tsx';
 import { CutStrip } from './CutStrip.tsx';
 import { EndedRun } from './EndedRun.tsx';
@@ -24,7 +25,7 @@ interface Props {
 }
 
 /** At the lathe: one step at a time, big; everything by keyboard or by touch; every act is kept at once. */
-export default function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
+function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
   const run = useRun(id, piece, frozen, events);
   const { state } = run;
   const advice = useMemo(() => adviseStep(frozen, state), [frozen, state]);
@@ -183,3 +184,5 @@ function Progress({ at, count }: { at: number; count: number }) {
     </svg>
   );
 }
+
+export default fromJson(CutRun);

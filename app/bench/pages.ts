@@ -1,0 +1,86 @@
+import { performance } from 'node:perf_hooks';
+import { gzipSync } from 'node:zlib';
+import { hydrated, openBrowser, openPage, visit } from '../e2e/support/browser.ts';
+import { TestShop } from '../e2e/support/shop.ts';
+
+const row = (what: string, value: string, target: string) =>
+  console.log(`${what.padEnd(52)} ${value.padStart(14)}   ${target}`);
+const at = (sorted: readonly number[], share: number) =>
+  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))]!;
+
+const shop = await new TestShop().start('demo');
+const { browser, end } = await openBrowser();
+try {
+  const home = (await shop.ask('GET', '/')).text;
+  const job = `/jobs/${/\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Winding spindle/.exec(home)![1]}`;
+  const run = /\/runs\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/log')).text)![0];
+
+  for (const url of [
+    '/',
+    `${job}/drawing`,
+    `${job}/stock`,
+    `${job}/hold`,
+    `${job}/route`,
+    `${job}/cut`,
+    run,
+    '/stock',
+    '/tools',
+    '/settings',
+  ]) {
+    const { page } = await openPage(browser);
+    await page.setCacheEnabled(false);
+    const sizes: Promise<number>[] = [];
+    page.on('response', (response) => {
+      if (/\.js$/.test(new URL(response.url()).pathname))
+        sizes.push(response.buffer().then((body) => gzipSync(body, { level: 9 }).length));
+    });
+    await visit(page, `${shop.url}${url}`);
+    await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 200)));
+    const bytes = (await Promise.all(sizes)).reduce((a, b) => a + b, 0);
+    row(
+      `first load of ${url.replace(/[0-9a-f]{8}-[0-9a-f-]+/, '…')}`,
+      `${(bytes / 1000).toFixed(0)} kB gz`,
+      'target ≤ 200 kB of script',
+    );
+    await page.close();
+  }
+
+  // a server that has run for a while: the first requests compile
+  for (let i = 0; i < 60; i++) await shop.ask('GET', `${job}/drawing`);
+  const times: number[] = [];
+  await Promise.all(
+    Array.from({ length: 10 }, async () => {
+      for (let i = 0; i < 30; i++) {
+        const began = performance.now();
+        await (await fetch(`${shop.url}${job}/drawing`)).text();
+        times.push(performance.now() - began);
+        await new Promise((resolve) => setTimeout(resolve, 200));
+      }
+    }),
+  );
+  times.sort((a, b) => a - b);
+  row('job page, 10 clients thinking 200 ms, median', `${at(times, 0.5).toFixed(1)} ms`, '');
+  row('job page, 10 clients thinking 200 ms, p95', `${at(times, 0.95).toFixed(1)} ms`, 'target < 60 ms');
+
+  const { page } = await openPage(browser);
+  await visit(page, `${shop.url}${job}/drawing`);
+  await hydrated(page);
+  await page.click('[data-field="f3-diameter"]', { count: 3 });
+  const cdp = await page.createCDPSession();
+  await cdp.send('Performance.enable');
+  const script = async () =>
+    (await cdp.send('Performance.getMetrics')).metrics.find((m) => m.name === 'ScriptDuration')!.value * 1000;
+  const strokes: number[] = [];
+  for (const key of ['2', '8', '.', '5', 'Backspace', 'Backspace', '.', '2', '5', 'Backspace', '4', '1']) {
+    const before = await script();
+    await page.keyboard.press(key as '2');
+    await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
+    strokes.push((await script()) - before);
+  }
+  strokes.sort((a, b) => a - b);
+  row('keystroke to strip, script, median', `${at(strokes, 0.5).toFixed(1)} ms`, 'target < 16 ms');
+  row('keystroke to strip, script, worst of 12', `${strokes.at(-1)!.toFixed(1)} ms`, '');
+} finally {
+  await end();
+  await shop.end();
+}

@@ -1,0 +1,88 @@
+import { performance } from 'node:perf_hooks';
+import { planRoute } from '../src/route/index.ts';
+import { type FrozenRun, type RunEvent, replay, runEventSchema, stepsOf } from '../src/run/index.ts';
+import { drawingOf, feature, planInput } from '../src/testing/shop.ts';
+
+/** Median time of a call in ms, after warming up. */
+function median(runs: number, call: () => unknown): number {
+  for (let i = 0; i < Math.min(20, runs); i++) call();
+  const times = Array.from({ length: runs }, () => {
+    const began = performance.now();
+    call();
+    return performance.now() - began;
+  }).sort((a, b) => a - b);
+  return times[Math.floor(times.length / 2)]!;
+}
+const row = (what: string, value: string, target: string) =>
+  console.log(`${what.padEnd(52)} ${value.padStart(14)}   ${target}`);
+
+const shaftOf = (count: number) =>
+  Array.from({ length: count }, (_, i) =>
+    feature(i + 1, (44 - (i * 30) / count).toFixed(2), (240 / count).toFixed(2), i % 3 === 0 ? 'h7' : ''),
+  );
+const [small, large] = [12, 200].map((count) => planInput(shaftOf(count), 45));
+const t12 = median(200, () => planRoute(small!));
+const t200 = median(30, () => planRoute(large!));
+row('plan of 12 features', `${t12.toFixed(2)} ms`, 'target < 5 ms');
+row('plan of 200 features', `${t200.toFixed(2)} ms`, '');
+row('growth from 12 to 200 (16.7 times as many)', `${(t200 / t12).toFixed(1)} ×`, 'target no worse than 16.7 ×');
+
+const input = planInput([feature(1, 40, 30), feature(2, 28, 60, 'h7')], 45);
+const plan = planRoute(input);
+const run: FrozenRun = {
+  schema: 1,
+  title: 'bench',
+  drawing: drawingOf([]),
+  part: input.part,
+  material: input.material,
+  lathe: input.lathe,
+  tools: input.tools,
+  instruments: input.instruments,
+  stockMm: 45,
+  plan,
+  steps: stepsOf(plan),
+};
+const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+const events: RunEvent[] = [];
+const add = (body: object) => {
+  const n = events.length + 1;
+  events.push({
+    schema: 1,
+    id: uuid(n),
+    runId: uuid(0),
+    piece: 1,
+    device: uuid(1),
+    seq: n,
+    parents: n > 1 ? [uuid(n - 1)] : [],
+    at: '2026-01-12T09:00:00.000Z',
+    ...body,
+  } as RunEvent);
+};
+for (const step of run.steps) {
+  if (step.kind === 'touchOff')
+    add({
+      kind: 'touchedOff',
+      stepId: step.id,
+      diameter: { text: '44.6', unit: 'mm' },
+      crossNumber: '0.3',
+      endNumber: '5',
+      approach: 'in',
+    });
+  else if (step.kind === 'measure') {
+    for (let i = 0; i < 3300 && events.length < 9960; i++)
+      add({
+        kind: 'reading',
+        stepId: step.id,
+        raw: { text: step.targetMm!.toFixed(3), unit: 'mm' },
+        instrumentId: input.instruments[0]!.id,
+        place: 'middle',
+      });
+    add({ kind: 'done', stepId: step.id });
+  } else add({ kind: 'done', stepId: step.id });
+}
+while (events.length < 10_000) add({ kind: 'note', stepId: 'x', text: 'chips cleared' });
+const state = replay(run, events);
+if (state.ignored > 0 || state.stepIndex !== run.steps.length)
+  throw new Error('the bench does not replay what it should');
+row('replay of 10 000 parsed events', `${median(15, () => replay(run, events)).toFixed(1)} ms`, 'target < 20 ms');
+row('  validating them (apart)', `${median(5, () => events.map((e) => runEventSchema.parse(e))).toFixed(1)} ms`, '');
