@@ -77,7 +77,8 @@ export class TestShop {
     headers: Record<string, string> = {},
   ): Promise<{
     status: number;
-    body: Record<string, never> & {
+    body: {
+      [key: string]: unknown;
       problems?: { code: string; path: (string | number)[]; what: string; right: string }[];
     };
     headers: Headers;
