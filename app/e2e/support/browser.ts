@@ -45,6 +45,8 @@ export async function openPage(
     if (message.type() === 'error' && !/Failed to load resource|net::ERR/.test(message.text()))
       errors.push(message.text());
   });
+  // tsx marks functions with a helper that the page does not have
+  await page.evaluateOnNewDocument('globalThis.__name = (f) => f');
   await page.setViewport({ width, height });
   page.setDefaultTimeout(15_000);
   return { page, errors };

@@ -1,0 +1,89 @@
+import path from 'node:path';
+import type { Page } from 'puppeteer-core';
+import { openBrowser, openPage, press, sees, type, visit } from './support/browser.ts';
+import { TestShop } from './support/shop.ts';
+
+/** Makes the pictures in docs/screenshots from the demo shop: `npm run screenshots`. */
+const DOCS = path.resolve(import.meta.dirname, '../../docs/screenshots');
+const shop = await new TestShop().start('demo');
+const { browser, end } = await openBrowser();
+
+async function theme(name: 'daylight' | 'night-shift'): Promise<void> {
+  await browser.setCookie({ name: 'whelk-theme', value: name, domain: '127.0.0.1', path: '/' });
+}
+async function keep(page: Page, name: string): Promise<void> {
+  await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 400)));
+  await page.screenshot({ path: path.join(DOCS, `${name}.png`) as `${string}.png` });
+}
+async function jobId(title: string): Promise<string> {
+  return new RegExp(`/jobs/([0-9a-f-]{36})/drawing"[^>]*>${title}<`).exec((await shop.ask('GET', '/')).text)![1]!;
+}
+async function startRun(title: string): Promise<string> {
+  return `${shop.url}/runs/${((await shop.ask('POST', `/api/jobs/${await jobId(title)}/runs`, { piece: 1 })).body as { id: string }).id}`;
+}
+async function toTouchOff(page: Page): Promise<void> {
+  for (let i = 0; i < 6 && !(await page.$('[data-field="touch-diameter"]')); i++) {
+    await page.click('button.act.main');
+    await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 250)));
+  }
+}
+
+try {
+  await theme('daylight');
+  const { page } = await openPage(browser);
+  const spindle = `${shop.url}/jobs/${await jobId('Winding spindle, gate 3')}`;
+  const openRun = /\/runs\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/log')).text)![0];
+  await visit(page, shop.url);
+  await keep(page, 'jobs');
+  await visit(page, `${spindle}/drawing`);
+  await page.focus('[data-field="f3-diameter"]');
+  await keep(page, 'drawing');
+  for (const station of ['stock', 'hold'] as const) {
+    await visit(page, `${spindle}/${station}`);
+    await keep(page, station);
+  }
+  await visit(page, `${spindle}/route`);
+  await page.click('ol[aria-label="Operations in order"] > li:nth-child(6) button');
+  await keep(page, 'route');
+  await visit(page, `${shop.url}${openRun}`);
+  await keep(page, 'measure');
+  await visit(page, await startRun('Guide roller axles'));
+  await toTouchOff(page);
+  await type(page, 'touch-diameter', '24.72');
+  await press(page, 'Touched off');
+  await sees(page, 'Rough Head');
+  await page.click('button.act.main');
+  await sees(page, 'Rough Roller seat');
+  await keep(page, 'cut');
+  for (const [url, name] of [
+    ['/lathes', 'lathes'],
+    ['/tools', 'tools'],
+    ['/stock', 'rack'],
+    ['/log', 'log'],
+    ['/settings', 'settings'],
+  ] as const) {
+    await visit(page, `${shop.url}${url}`);
+    await keep(page, name);
+  }
+  const lathe = /\/lathes\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/lathes')).text)![0];
+  await visit(page, `${shop.url}${lathe}`);
+  await keep(page, 'lathe');
+
+  await theme('night-shift');
+  const upright = (await openPage(browser, 800, 1280)).page;
+  await visit(upright, await startRun('Old stud, copied'));
+  await toTouchOff(upright);
+  await keep(upright, 'touch-off-night');
+  await type(upright, 'touch-diameter', '.985');
+  await type(upright, 'touch-cross', '.037');
+  await type(upright, 'touch-end', '.060');
+  await press(upright, 'Touched off');
+  await sees(upright, 'Rough Collar');
+  await keep(upright, 'cut-grey-night');
+  await page.bringToFront();
+  await visit(page, `${spindle}/route`);
+  await keep(page, 'route-night');
+} finally {
+  await end();
+  await shop.end();
+}
