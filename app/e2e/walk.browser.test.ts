@@ -177,6 +177,22 @@ describe('at the lathe', () => {
     await press(page, 'Touched off');
     await sees(page, 'Rough Collar');
     expect(await textOf(page, 'main')).not.toMatch(/\bzero\b|set to 0/i);
+    // a size measured between the planned ones moves the next number at once
+    const before = await page.$eval('svg[aria-label^="Cross-slide"]', (e) => e.getAttribute('aria-label'));
+    await page.keyboard.press('m');
+    await type(page, 'measure-now', '.989');
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(
+      (b) => document.querySelector('svg[aria-label^="Cross-slide"]')?.getAttribute('aria-label') !== b,
+      {},
+      before,
+    );
+    await press(page, 'Back');
+    await page.waitForFunction(
+      (b) => document.querySelector('svg[aria-label^="Cross-slide"]')?.getAttribute('aria-label') === b,
+      {},
+      before,
+    );
     // Ø.985 at .037 to Ø.9597: 12.6 thou in, nearest line .050
     const target = Number(/→ Ø([\d.]+)/.exec(await textOf(page))![1]);
     const number = (0.037 + Math.round(((0.985 - target) / 2) * 1000) / 1000).toFixed(3);

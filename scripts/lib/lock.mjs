@@ -24,13 +24,18 @@ export function takeLock(file) {
   for (let tries = 0; tries < 5; tries++) {
     // written aside and linked into place: a lock is never seen half written
     const aside = `${file}.${process.pid}`;
-    fs.writeFileSync(aside, JSON.stringify(mine), { mode: 0o600 });
+    fs.rmSync(aside, { force: true });
+    fs.writeFileSync(aside, JSON.stringify(mine), { mode: 0o600, flag: 'wx' });
     try {
       fs.linkSync(aside, file);
       return {
         ok: true,
         release: () => fs.rmSync(file, { force: true }),
-        tell: (more) => fs.writeFileSync(file, JSON.stringify({ ...mine, ...more }), { mode: 0o600 }),
+        tell: (more) => {
+          fs.rmSync(aside, { force: true });
+          fs.writeFileSync(aside, JSON.stringify({ ...mine, ...more }), { mode: 0o600, flag: 'wx' });
+          fs.renameSync(aside, file);
+        },
       };
     } catch (error) {
       if (error.code !== 'EEXIST') throw error;

@@ -90,7 +90,9 @@ export class Cluster {
   }
 
   #writeState(state) {
-    fs.writeFileSync(`${this.stateFile}.new`, JSON.stringify(state), { mode: 0o600 });
+    // the folder belongs to the database's user: nothing that stands there is followed when root writes
+    fs.rmSync(`${this.stateFile}.new`, { force: true });
+    fs.writeFileSync(`${this.stateFile}.new`, JSON.stringify(state), { mode: 0o600, flag: 'wx' });
     fs.renameSync(`${this.stateFile}.new`, this.stateFile);
   }
 

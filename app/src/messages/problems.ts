@@ -223,6 +223,10 @@ const wordings: Record<string, Wording> = {
     what: 'The database does not answer.',
     right: 'What you typed is kept here; it is saved when the database is back.',
   }),
+  'database.full': () => ({
+    what: 'The disk is full: nothing more can be saved.',
+    right: 'Free some space; what you typed is kept here and saved then.',
+  }),
   'host.refused': () => ({
     what: 'This address is not one of the shop’s.',
     right: 'Use the address that npm start prints.',

@@ -1,4 +1,6 @@
+import type { Limiter } from '@whelk/core/route';
 import type { WorkingStep } from '@whelk/core/working';
+import { limiterText } from './words.ts';
 
 /** A derivation's line: a title and the formula with the values in it. */
 export interface WordedStep {
@@ -80,6 +82,18 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
   'run.depth': (v) => ({
     title: v.by === 'measured' ? 'From the measured size' : 'From the touch-off',
     formula: `(${n(v.nowMm, 4)} − ${n(v.targetMm, 4)}) ÷ 2 = ${n(v.depthMm, 4)} mm on the radius${Number(v.springMm) ? `; spring ${n(v.springMm, 4)} mm on the diameter allowed for: ${n(v.travelInMm, 4)} mm` : ''}`,
+  }),
+  'route.passes': (v) => ({
+    title: 'Passes',
+    formula: `(${n(v.fromMm, 2)} − ${n(v.toMm, 2)}) ÷ 2 = ${n(v.radialMm, 2)} mm to take; at most ${n(v.depthCapMm, 2)} mm a pass: ${n(v.count)}, decided by ${limiterText[v.by as Limiter] ?? v.by}`,
+  }),
+  'route.feed': (v) => ({
+    title: 'Feed',
+    formula: `at most ${n(v.feedCapMm)} mm/rev (${{ usual: 'a usual feed', nose: '0.6 of the nose radius', finish: 'the finish wanted' }[v.why as 'usual'] ?? ''}); the lathe gives ${n(v.feedMmPerRev)}${v.setting ? `, ${v.setting}` : ' by hand'}`,
+  }),
+  'route.minutes': (v) => ({
+    title: 'Time',
+    formula: `${n(v.count)} × (${n(v.lengthMm)} mm ÷ (${n(v.feedMmPerRev)} × ${n(v.rpm)}) + ${n(v.handlingMin, 1)} to wind back and set) = ${n(v.minutes, 1)} min`,
   }),
   'gauge.combine': (v) => ({
     title: 'Readings together',

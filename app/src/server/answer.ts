@@ -50,6 +50,9 @@ export async function guarded(work: () => Promise<Response>): Promise<Response> 
       return response;
     }
     if (isAway(error)) return answer({ problems: [tellProblem({ code: 'database.away', path: [] })] }, 503);
+    // 53100: the disk that the database is on is full
+    if ((error as { code?: string } | null)?.code === '53100')
+      return answer({ problems: [tellProblem({ code: 'database.full', path: [] })] }, 503);
     console.error(error);
     return answer({ problems: [tellProblem({ code: 'server.failed', path: [] })] }, 500);
   }

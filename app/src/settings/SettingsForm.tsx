@@ -76,7 +76,7 @@ export default function SettingsForm({ given }: { given: Settings }) {
         />
         <span>
           <b>Single keys at the lathe</b>{' '}
-          <span className="muted">Space: done · N: note · B: back · C: cut once more</span>
+          <span className="muted">Space: done · M: measure · N: note · B: back · C: cut once more</span>
         </span>
       </label>
       <p role="status" className="setting min-h-6">

@@ -1,4 +1,4 @@
-import { drawingDecimals, formatLength, type LengthUnit, shortLength } from '@whelk/core/quantity';
+import { drawingDecimals, formatLength, inchFraction, type LengthUnit, shortLength } from '@whelk/core/quantity';
 
 /** A length in the shown unit with the digits usual on drawings, without needless zeros. */
 export const length = (mm: number, unit: LengthUnit): string =>
@@ -8,6 +8,9 @@ export const measure = (mm: number, unit: LengthUnit, decimals = unit === 'mm' ?
   formatLength(mm, unit, decimals);
 /** A diameter to be cut, as far as a dial can aim: hundredths of a millimetre, thousandths of an inch. */
 export const aimed = (mm: number, unit: LengthUnit): string => shortLength(mm, unit, drawingDecimals(unit));
+/** A length that is set by rule: half millimetres, or inches in thirty-seconds. */
+export const byRule = (mm: number, unit: LengthUnit): string =>
+  unit === 'mm' ? shortLength(Math.round(mm * 2) / 2, 'mm', 1) : inchFraction(mm, 32);
 /** Minutes as people say them. */
 export const minutes = (value: number): string => {
   const whole = Math.max(1, Math.round(value));

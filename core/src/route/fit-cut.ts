@@ -44,6 +44,7 @@ export interface CutWish {
   readonly depthCapMm: number;
   readonly depthCapBy: Limiter;
   readonly feedCapMm: number;
+  readonly feedCapBy: 'usual' | 'nose' | 'finish';
 }
 export interface FittedCut {
   readonly setting: Setting;
@@ -170,10 +171,48 @@ export function fitCut(
   }
   const found = best ?? last;
   if (!found) return undefined;
-  if (record)
+  if (record) {
+    tellPlan(wish, found, lengthMm, record);
     evaluate(context, wish, Math.max(...found.passes.map((p) => p.depthMm)), found.feed, school, bendPerN, record);
+  }
   const { count: _count, feed: _feed, ...cut } = found;
   return cut;
+}
+
+/** Tells why so many passes, this feed, and the time. */
+function tellPlan(wish: CutWish, found: FittedCut, lengthMm: number, record: Recorder): void {
+  const { setting, passes } = found;
+  record({
+    code: 'route.passes',
+    values: {
+      fromMm: wish.fromMm,
+      toMm: wish.toMm,
+      radialMm: (wish.fromMm - wish.toMm) / 2,
+      depthCapMm: wish.depthCapMm,
+      count: passes.length,
+      by: found.decidedBy,
+    },
+  });
+  record({
+    code: 'route.feed',
+    values: {
+      feedCapMm: wish.feedCapMm,
+      feedMmPerRev: setting.feedMmPerRev,
+      setting: setting.feedLabel ?? '',
+      why: wish.feedCapBy,
+    },
+  });
+  record({
+    code: 'route.minutes',
+    values: {
+      lengthMm,
+      feedMmPerRev: setting.feedMmPerRev,
+      rpm: setting.rpm,
+      handlingMin: HANDLING_MIN,
+      count: passes.length,
+      minutes: found.minutes,
+    },
+  });
 }
 
 function passesOf(fromMm: number, depths: readonly number[], minutes: number): Pass[] {

@@ -123,6 +123,7 @@ export function roughLevel(
       depthCapBy: cap.by,
       feedCapMm:
         school === 'machineFirst' ? tool.noseRadiusMm * 0.6 : Math.min(USUAL_ROUGH_FEED, tool.noseRadiusMm * 0.6),
+      feedCapBy: school === 'machineFirst' || tool.noseRadiusMm * 0.6 < USUAL_ROUGH_FEED ? 'nose' : 'usual',
     };
   };
   const id = `${level.feature.id}-rough`;
@@ -157,6 +158,7 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
       depthCapMm: (fromMm - toMm) / 2,
       depthCapBy: 'finish',
       feedCapMm: school === 'machineFirst' ? finishCap : Math.min(finishCap, USUAL_FINISH_FEED),
+      feedCapBy: school === 'machineFirst' || finishCap < USUAL_FINISH_FEED ? 'finish' : 'usual',
     });
     const id = `${feature.id}-${suffix}`;
     return { id, ...bySchools(context, wishFor, 1, recorderFor(id)) };

@@ -159,6 +159,18 @@ describe('replay', () => {
     bench.add({ kind: 'done', stepId: id });
     expect(bench.state.ignored).toBe(1);
   });
+  it('takes a size between planned measurements as the new reference, and gives it up again', () => {
+    const bench = new Bench().to('f2-rough-2');
+    const planned = adviseStep(run, bench.state)!.cross!;
+    const asked = bench.state.lastCut!.dialMm;
+    bench.measure(asked + 0.08);
+    const now = adviseStep(run, bench.state)!.cross!;
+    // 0.08 larger than the dial says: two lines of the radius dial further in, and a little for the spring to come
+    expect(now.toLines - planned.toLines).toBeGreaterThanOrEqual(2);
+    expect(bench.state.readings.at(-1)).toMatchObject({ featureId: 'f2', stepId: 'f2-rough-2' });
+    bench.add({ kind: 'undone', eventId: bench.state.advances.at(-1)! });
+    expect(adviseStep(run, bench.state)!.cross!.toLines).toBe(planned.toLines);
+  });
   it('keeps what a corrected reading was, and takes back what is undone', () => {
     const bench = new Bench().to('f2-between');
     bench.measure(28.4);

@@ -82,14 +82,16 @@ function sizeOf(raw: TypedLength): number | undefined {
 }
 
 function takeReading(draft: Draft, step: Step, event: Of<'reading'>): boolean {
-  if (step.kind !== 'measure' || !step.featureId) return false;
+  // between planned measurements a size may be taken at any time once the dial is known: it belongs to the last cut
+  const planned = step.kind === 'measure';
+  const featureId = planned ? step.featureId : (draft.lastCut?.featureId ?? step.featureId);
   const mm = sizeOf(event.raw);
-  if (mm === undefined) return false;
+  if (mm === undefined || !featureId || (!planned && draft.crossLines === undefined)) return false;
   const reading: Reading = {
     eventId: event.id,
     stepId: step.id,
     round: draft.rounds[step.id] ?? 0,
-    featureId: step.featureId,
+    featureId,
     mm,
     text: event.raw.text,
     unit: event.raw.unit,
@@ -99,6 +101,11 @@ function takeReading(draft: Draft, step: Step, event: Of<'reading'>): boolean {
     was: [],
   };
   draft.readings.push(reading);
+  if (!planned) {
+    if (draft.lastCut) draft.springs.push({ askedMm: draft.lastCut.dialMm, gotMm: mm, depthMm: draft.lastCut.depthMm });
+    draft.reference = { lines: draft.crossLines ?? 0, diameterMm: mm, by: 'measured' };
+    draft.advances.push(event.id);
+  }
   return true;
 }
 

@@ -1,7 +1,7 @@
 import { planJob, stationOf } from '@whelk/core/job';
 import type { Recorder } from '@whelk/core/working';
 import { methodText, whyMethodText } from '../../messages/words.ts';
-import { length } from '../../ui/format.ts';
+import { byRule, length } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { MmField } from '../../ui/number-field/MmField.tsx';
 import { Working } from '../../ui/working/Working.tsx';
@@ -110,8 +110,8 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
           <Problems problems={planned.problems.filter((p) => stationOf(p) === 'hold')} />
           {plan && (
             <p className="mt-2 text-lg">
-              <b className="setting">{methodText[plan.holding.method]}</b>, grip {length(plan.holding.gripMm, unit)}{' '}
-              {unit}, {length(plan.holding.overhangMm, unit)} {unit} standing out
+              <b className="setting">{methodText[plan.holding.method]}</b>, grip {byRule(plan.holding.gripMm, unit)}{' '}
+              {unit}, {byRule(plan.holding.overhangMm, unit)} {unit} standing out
               <Working
                 of="overhang"
                 tell={(record) => void planJob(job, shop, (op) => (op === 'hold' ? record : undefined))}

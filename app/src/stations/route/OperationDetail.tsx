@@ -6,7 +6,7 @@ import type { Tool } from '@whelk/core/tool';
 import type { Recorder } from '@whelk/core/working';
 import { cautionText } from '../../messages/cautions.ts';
 import { exceedText, fitnessText, limiterText, reasonText, schoolNames } from '../../messages/words.ts';
-import { aimed, cuttingSpeed, feed, feedUnit, length, measure, minutes } from '../../ui/format.ts';
+import { aimed, byRule, cuttingSpeed, feed, feedUnit, length, measure, minutes } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
 import { LoadBar } from './LoadBar.tsx';
 
@@ -52,11 +52,12 @@ export function OperationDetail({ operation: o, job, lathe, tools, instruments, 
           <p className="figure">
             {feed(o.setting.feedMmPerRev, lathe.unit)}
             <span className="unit">{feedUnit(lathe.unit)}</span>
+            {o.passes.length > 0 && <Working of="feed" tell={only('route.feed')} />}
           </p>
           <p className="setting">{o.setting.feedLabel ?? 'By hand'}</p>
           {o.setting.feedLabel === undefined && (
             <p className="muted text-sm">
-              about {length((o.setting.feedMmPerRev * o.setting.rpm) / 60, lathe.unit)} {lathe.unit} a second
+              about {aimed((o.setting.feedMmPerRev * o.setting.rpm) / 60, lathe.unit)} {lathe.unit} a second
             </p>
           )}
           {tool && (
@@ -75,6 +76,7 @@ export function OperationDetail({ operation: o, job, lathe, tools, instruments, 
               {o.passes.length === 1 ? 'One pass' : `${o.passes.length} passes`},{' '}
               {measure(depth, lathe.unit, lathe.unit === 'mm' ? 2 : 3)} {lathe.unit} deep; decided by{' '}
               {limiterText[o.decidedBy ?? 'usual']}
+              <Working of="depth and passes" tell={only('route.passes', 'route.minutes')} />
             </p>
             <table className="table table-sm">
               <thead>
@@ -138,13 +140,13 @@ export function OperationDetail({ operation: o, job, lathe, tools, instruments, 
         )}
         {o.sizes && o.kind === 'mount' && (
           <p>
-            Grip {length(o.sizes.gripMm ?? 0, unit)} {unit}, {length(o.sizes.overhangMm ?? 0, unit)} {unit} standing
+            Grip {byRule(o.sizes.gripMm ?? 0, unit)} {unit}, {byRule(o.sizes.overhangMm ?? 0, unit)} {unit} standing
             out.
           </p>
         )}
         {o.sizes && o.kind === 'face' && (
           <p>
-            Take {length(o.sizes.offMm ?? 0, unit)} {unit} off the end.
+            Take {aimed(o.sizes.offMm ?? 0, unit)} {unit} off the end.
           </p>
         )}
         {o.sizes && o.kind === 'centre' && <p>Mouth Ø{length(o.sizes.mouthMm ?? 0, 'mm')} mm.</p>}

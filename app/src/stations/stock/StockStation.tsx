@@ -4,7 +4,7 @@ import { materialById } from '@whelk/core/material';
 import { readTyped } from '@whelk/core/quantity';
 import { materialCautionText } from '../../messages/cautions.ts';
 import { blankLineText } from '../../messages/words.ts';
-import { length } from '../../ui/format.ts';
+import { aimed } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { MmField } from '../../ui/number-field/MmField.tsx';
 import { Working } from '../../ui/working/Working.tsx';
@@ -52,7 +52,7 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
         <section aria-labelledby="bars">
           <h2 id="bars">Bar from the rack</h2>
           <p className="muted mb-2 text-sm">
-            The part’s largest diameter is {length(largest, unit)} {unit}; {job.quantity} off.
+            The part’s largest diameter is {aimed(largest, unit)} {unit}; {job.quantity} off.
           </p>
           {bars.length === 0 && (
             <p>
@@ -133,7 +133,7 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
           {blank ? (
             <>
               <p className="figure mt-1">
-                Ø{length(blank.diameterMm, unit)} × {length(blank.lengthMm, unit)}
+                Ø{aimed(blank.diameterMm, unit)} × {aimed(blank.lengthMm, unit)}
                 <span className="unit">{unit}</span>
                 <Working
                   of="blank length"
@@ -152,14 +152,14 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
                         {blankLineText[line.part]}
                       </th>
                       <td className="text-right">
-                        {length(line.mm, unit)} {unit}
+                        {aimed(line.mm, unit)} {unit}
                       </td>
                     </tr>
                   ))}
                   <tr className="font-bold">
                     <th scope="row">Blank</th>
                     <td className="text-right">
-                      {length(blank.lengthMm, unit)} {unit}
+                      {aimed(blank.lengthMm, unit)} {unit}
                     </td>
                   </tr>
                   {job.quantity > 1 && (
@@ -168,7 +168,7 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
                         {job.quantity} blanks with their saw cuts
                       </th>
                       <td className="text-right">
-                        {length(job.quantity * (blank.lengthMm + job.hold.choice.kerfMm), unit)} {unit}
+                        {aimed(job.quantity * (blank.lengthMm + job.hold.choice.kerfMm), unit)} {unit}
                       </td>
                     </tr>
                   )}

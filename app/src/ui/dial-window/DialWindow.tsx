@@ -49,7 +49,7 @@ export function DialWindow({ name, dial, fromLines, toLines, fullTurns, rest, ha
           strokeWidth={major ? 2 : 1.1}
         />
         {major && !atIndex && (
-          <text className="dial-number" x={Math.min(width - 20, Math.max(20, x))} y={72} textAnchor="middle">
+          <text className="dial-number" x={Math.min(width - 25, Math.max(25, x))} y={72} textAnchor="middle">
             {dialNumber(dial, i)}
           </text>
         )}
@@ -91,11 +91,17 @@ export function DialWindow({ name, dial, fromLines, toLines, fullTurns, rest, ha
           </text>
         </>
       )}
-      {/* the turns counter: one stroke a full turn, so that several turns are seen and not only half of one */}
-      {Array.from({ length: Math.min(fullTurns, 12) }, (_, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: strokes of a tally
-        <circle key={i} cx={middle + 26 + i * 13} cy={110} r={4.5} className="dial-index-head" />
-      ))}
+      {/* the turns counter: a dot a full turn while they can be counted at a glance, the figure beside */}
+      {fullTurns > 0 &&
+        Array.from({ length: Math.min(fullTurns, 8) }, (_, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: dots of a tally
+          <circle key={i} cx={middle + 26 + i * 13} cy={110} r={4.5} className="dial-index-head" />
+        ))}
+      {fullTurns > 0 && (
+        <text className="dial-turns" x={middle + 24 + Math.min(fullTurns, 8) * 13} y={115}>
+          {fullTurns > 8 ? `… ${fullTurns} turns` : fullTurns === 1 ? '1 turn' : `${fullTurns} turns`}
+        </text>
+      )}
     </svg>
   );
 }

@@ -6,10 +6,12 @@ import { fromJson } from '../../../ui/from-json.tsx';
 import { Acts, KeyMark } from './Acts.tsx';
 import { CutStrip } from './CutStrip.tsx';
 import { EndedRun } from './EndedRun.tsx';
+import { MeasureNow } from './MeasureNow.tsx';
 import { MeasureStep } from './MeasureStep.tsx';
 import { NotePanel } from './NotePanel.tsx';
 import { SetPanel } from './SetPanel.tsx';
 import { StepPanel } from './StepPanel.tsx';
+import { StopPanel } from './StopPanel.tsx';
 import { TouchOffStep } from './TouchOffStep.tsx';
 import { stepTitle } from './titles.ts';
 import { useKeys } from './useKeys.ts';
@@ -29,7 +31,8 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
   const run = useRun(id, piece, frozen, events);
   const { state } = run;
   const advice = useMemo(() => adviseStep(frozen, state), [frozen, state]);
-  const [noting, setNoting] = useState(false);
+  const [panel, setPanel] = useState<'note' | 'measure' | 'stop'>();
+  const close = () => setPanel(undefined);
   const step = advice?.step;
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new step begins at the top
   useEffect(() => {
@@ -42,7 +45,13 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
     step && step.kind !== 'touchOff' && step.kind !== 'measure'
       ? () => run.add({ kind: 'done', stepId: step.id })
       : undefined;
-  useKeys(keys, { ' ': done, n: () => setNoting(true), b: back });
+  const canMeasure = done !== undefined && state.crossLines !== undefined;
+  useKeys(keys, {
+    ' ': done,
+    n: () => setPanel('note'),
+    b: back,
+    m: canMeasure ? () => setPanel('measure') : undefined,
+  });
   const count = frozen.steps.length;
   const firstChips = step?.kind === 'face';
   const caution =
@@ -67,6 +76,11 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
               ? `${run.waiting} waiting for the server`
               : 'not taken'}
         </span>
+        {!state.ended && (
+          <button type="button" onClick={() => setPanel('stop')}>
+            Stop piece
+          </button>
+        )}
         <a href={`/jobs/${jobId}/cut`} className="!py-2">
           Leave
         </a>
@@ -98,7 +112,7 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
             advice={advice}
             add={run.add}
             onBack={back}
-            onNote={() => setNoting(true)}
+            onNote={() => setPanel('note')}
             keys={keys}
           />
         ) : step.kind === 'touchOff' ? (
@@ -108,7 +122,7 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
             advice={advice}
             add={run.add}
             onBack={back}
-            onNote={() => setNoting(true)}
+            onNote={() => setPanel('note')}
             caution={caution}
           />
         ) : (
@@ -128,7 +142,10 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
                 {step.passNumber !== undefined || step.kind === 'finish' ? 'Pass is cut' : 'Done'}{' '}
                 <KeyMark keys={keys}>space</KeyMark>
               </button>
-              <button type="button" className="act" onClick={() => setNoting(true)}>
+              <button type="button" className="act" onClick={() => setPanel('measure')} disabled={!canMeasure}>
+                Measure <KeyMark keys={keys}>M</KeyMark>
+              </button>
+              <button type="button" className="act" onClick={() => setPanel('note')}>
                 Note <KeyMark keys={keys}>N</KeyMark>
               </button>
               <button type="button" className="act" onClick={back} disabled={!back}>
@@ -138,14 +155,34 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
           </>
         )}
       </main>
-      {noting && step && (
+      {panel === 'note' && step && (
         <NotePanel
           onSave={(text) => {
             run.add({ kind: 'note', stepId: step.id, text });
-            setNoting(false);
+            close();
           }}
-          onClose={() => setNoting(false)}
+          onClose={close}
           notes={state.notes}
+        />
+      )}
+      {panel === 'measure' && step && (
+        <MeasureNow
+          frozen={frozen}
+          step={step}
+          onTake={(text, unit, instrumentId) => {
+            run.add({ kind: 'reading', stepId: step.id, raw: { text, unit }, instrumentId, place: 'any place' });
+            close();
+          }}
+          onClose={close}
+        />
+      )}
+      {panel === 'stop' && (
+        <StopPanel
+          onStop={(reason) => {
+            run.add({ kind: 'ended', outcome: 'stopped', reason });
+            close();
+          }}
+          onClose={close}
         />
       )}
       <span className="visually-hidden" aria-live="polite">

@@ -8,6 +8,7 @@ export function CutStrip({ frozen, state, step }: { frozen: FrozenRun; state: Ru
   const [ref, width] = useWidth<HTMLDivElement>(1240);
   const end = frozen.part.lengthMm;
   const cuts = frozen.steps.slice(0, state.stepIndex).filter((s) => s.passNumber !== undefined);
+  const centred = frozen.steps.slice(0, state.stepIndex).some((s) => s.kind === 'centre');
   const faced = frozen.steps.slice(0, state.stepIndex).some((s) => s.kind === 'face');
   const turned = cuts.map((s) => ({ zFromMm: s.zStopMm ?? 0, zToMm: end, diameterMm: s.targetMm ?? 0 }));
   const cut =
@@ -23,7 +24,8 @@ export function CutStrip({ frozen, state, step }: { frozen: FrozenRun; state: Ru
     selectedId:
       step?.kind === 'measure' || step?.kind === 'chamfer' || step?.kind === 'shoulder' ? step.featureId : undefined,
     stockMm: frozen.stockMm,
-    holding: frozen.plan.holding,
+    // the centre is drawn from when it has been brought up
+    holding: centred ? frozen.plan.holding : { ...frozen.plan.holding, method: 'chuck' },
     turned: turned.length > 0 ? turned : faced ? [{ zFromMm: 0, zToMm: end, diameterMm: frozen.stockMm }] : [],
     cut,
   });

@@ -1,4 +1,4 @@
-import { chooseInstrument, fitness } from '@whelk/core/gauge';
+import { chooseInstrument, combineReadings, decide, fitness } from '@whelk/core/gauge';
 import { decimalsOf, type Problem, parseLength } from '@whelk/core/quantity';
 import { adviseStep, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
 import { useState } from 'react';
@@ -161,6 +161,18 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
             <p className="mt-3">
               Together <b>{measure(measured.combined.meanMm, unit, shownPlaces)}</b> ±{' '}
               {measure(measured.combined.uncertaintyMm, unit, places)} {unit}
+              <Working
+                of="verdict"
+                tell={(record) => {
+                  const { readings, combined } = measured;
+                  combineReadings(
+                    readings.map((r) => r.mm),
+                    instrument?.uncertaintyMm ?? combined.uncertaintyMm,
+                    record,
+                  );
+                  decide(combined.meanMm, combined.uncertaintyMm, limits, record);
+                }}
+              />
               {measured.combined.count > 1 && (
                 <span className="muted block text-sm">
                   spread {measure(measured.combined.spreadMm, unit, shownPlaces)}

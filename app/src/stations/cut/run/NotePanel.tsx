@@ -1,4 +1,5 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
+import { Panel } from './Panel.tsx';
 
 interface Props {
   readonly notes: readonly { readonly text: string }[];
@@ -8,19 +9,9 @@ interface Props {
 
 /** A note on this step; kept with the run and shown in the log. */
 export function NotePanel({ notes, onSave, onClose }: Props) {
-  const dialog = useRef<HTMLDialogElement>(null);
   const [text, setText] = useState('');
-  useEffect(() => {
-    dialog.current?.showModal();
-  }, []);
   return (
-    <dialog
-      ref={dialog}
-      className="sheet m-auto w-[34rem] max-w-[92vw] p-5 text-base-content backdrop:bg-black/50"
-      aria-labelledby="note-title"
-      onClose={onClose}
-    >
-      <h2 id="note-title">Note</h2>
+    <Panel title="Note" onClose={onClose}>
       {notes.length > 0 && (
         <ul className="muted mb-2 text-sm">
           {notes.slice(-3).map((n, i) => (
@@ -54,6 +45,6 @@ export function NotePanel({ notes, onSave, onClose }: Props) {
           </button>
         </div>
       </form>
-    </dialog>
+    </Panel>
   );
 }

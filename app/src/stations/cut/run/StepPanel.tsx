@@ -1,7 +1,7 @@
 import { type Dial, dialMove, dialScale } from '@whelk/core/lathe';
 import { adviseStep, type CrossMove, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
 import { DialWindow } from '../../../ui/dial-window/DialWindow.tsx';
-import { measure } from '../../../ui/format.ts';
+import { byRule, measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
 import { diameter, stepTitle } from './titles.ts';
 
@@ -96,7 +96,7 @@ export function DialRow({ name, dial, move, note, sub, stacked }: RowProps) {
         <h3 className="text-xl font-bold">{name}</h3>
         <p className="muted text-sm">{note}</p>
       </div>
-      <div className="max-w-[440px]">
+      <div className="max-w-[640px]">
         <DialWindow name={name} dial={dial} {...move} />
       </div>
       <div>
@@ -131,8 +131,8 @@ function Words({ frozen, advice, state }: Props) {
         {frozen.plan.holding.method === 'chuckAndCentre'
           ? 'The tail centre comes after the end is faced and centred.'
           : ''}{' '}
-        Ø{measure(frozen.stockMm, unit, unit === 'mm' ? 1 : 3)} {unit}, blank{' '}
-        {measure(frozen.plan.blank.lengthMm, unit, unit === 'mm' ? 1 : 2)} {unit}.
+        Ø{measure(frozen.stockMm, unit, unit === 'mm' ? 1 : 3)} {unit}, blank {byRule(frozen.plan.blank.lengthMm, unit)}{' '}
+        {unit}.
       </p>
     );
   if (step.kind === 'face')

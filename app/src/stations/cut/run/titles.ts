@@ -1,5 +1,5 @@
 import type { FrozenRun, Step } from '@whelk/core/run';
-import { length, measure } from '../../../ui/format.ts';
+import { aimed, byRule, measure } from '../../../ui/format.ts';
 
 export const nameOf = (frozen: FrozenRun, featureId: string | undefined): string => {
   const feature = frozen.part.features.find((f) => f.id === featureId);
@@ -12,9 +12,9 @@ export function stepTitle(step: Step, frozen: FrozenRun): string {
   const name = nameOf(frozen, step.featureId);
   switch (step.kind) {
     case 'mount':
-      return `Put the blank in: grip ${length(step.sizes?.gripMm ?? 0, unit)}, ${length(step.sizes?.overhangMm ?? 0, unit)} ${unit} standing out`;
+      return `Put the blank in: grip ${byRule(step.sizes?.gripMm ?? 0, unit)}, ${byRule(step.sizes?.overhangMm ?? 0, unit)} ${unit} standing out`;
     case 'face':
-      return `Face the end: take ${length(step.sizes?.offMm ?? 0, unit)} ${unit} off`;
+      return `Face the end: take ${aimed(step.sizes?.offMm ?? 0, unit)} ${unit} off`;
     case 'centre':
       return `Centre hole ${step.sizes?.pilotMm} mm, mouth Ø${step.sizes?.mouthMm}; bring up the centre`;
     case 'touchOff':
@@ -28,7 +28,7 @@ export function stepTitle(step: Step, frozen: FrozenRun): string {
     case 'shoulder':
       return `Square the shoulder of ${name}, feeding outwards`;
     case 'chamfer':
-      return `Chamfer ${name}: ${length(step.sizes?.lengthMm ?? 0, unit)} ${unit} × ${step.sizes?.angleDeg}°`;
+      return `Chamfer ${name}: ${aimed(step.sizes?.lengthMm ?? 0, unit)} ${unit} × ${step.sizes?.angleDeg}°`;
     case 'measure':
       return `Measure ${name}${step.last ? '' : ', between the two cuts'}`;
   }

@@ -1,0 +1,23 @@
+import { useEffect, useId, useRef } from 'react';
+
+/** A dialog over the step: closes with Escape, keeps the keyboard inside. */
+export function Panel({ title, onClose, children }: { title: string; onClose: () => void; children: React.ReactNode }) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  const id = useId();
+  useEffect(() => {
+    dialog.current?.showModal();
+  }, []);
+  return (
+    <dialog
+      ref={dialog}
+      className="sheet m-auto w-[34rem] max-w-[92vw] p-5 text-base-content backdrop:bg-black/50"
+      aria-labelledby={id}
+      onClose={onClose}
+    >
+      <h2 id={id} className="mb-2">
+        {title}
+      </h2>
+      {children}
+    </dialog>
+  );
+}
