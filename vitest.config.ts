@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'unit', include: ['core/src/**/*.test.ts', 'app/src/**/*.test.ts'] } },
+      { test: { name: 'unit', include: ['core/src/**/*.test.ts', 'app/src/**/*.test.{ts,tsx}'] } },
       {
         test: {
           name: 'endpoint',

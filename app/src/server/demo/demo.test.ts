@@ -1,0 +1,44 @@
+import { planJob, shopFileSchema } from '@whelk/core/job';
+import { adviseStep, type FrozenRun, replay } from '@whelk/core/run';
+import { describe, expect, it } from 'vitest';
+import shopJson from '../../../../demo/shop.json' with { type: 'json' };
+
+describe('the demo shop', () => {
+  const demo = shopFileSchema.parse(shopJson);
+  it('has three lathes as they were described', () => {
+    const [long, grey, small] = demo.lathes;
+    expect(grey).toMatchObject({
+      name: 'the Grey',
+      unit: 'in',
+      motorKw: 0.37,
+      feeds: { leadscrewLead: { text: '1/8', unit: 'in' } },
+      slides: { crossSlide: { travelPerTurn: '0.100', divisions: 100, resettable: false, kind: 'radius' } },
+    });
+    expect(grey!.spindle.settings).toHaveLength(6);
+    const rpms = long!.spindle.settings.map((s) => (s.kind === 'fixed' ? s.rpm : 0));
+    expect([rpms.length, Math.min(...rpms), Math.max(...rpms)]).toEqual([10, 45, 1600]);
+    expect(long).toMatchObject({
+      motorKw: 1.1,
+      slides: { crossSlide: { travelPerTurn: '2', divisions: 100 }, carriage: { travelPerTurn: '20', divisions: 200 } },
+    });
+    expect(small!.spindle.settings.every((s) => s.kind === 'stepless')).toBe(true);
+    expect(small).toMatchObject({ feeds: { settings: [] }, slides: { crossSlide: { kind: 'diameter' } } });
+  });
+  it('has five jobs, one in inches, each planned without an error, one half cut', () => {
+    expect(demo.jobs).toHaveLength(5);
+    expect(demo.jobs.filter((j) => j.job.drawing.unit === 'in')).toHaveLength(1);
+    for (const { job } of demo.jobs) {
+      const planned = planJob(job, demo);
+      expect([job.title, planned.problems.filter((p) => p.severity !== 'warning')]).toEqual([job.title, []]);
+      expect(planned.plan!.operations.length).toBeGreaterThan(8);
+      expect(planned.plan!.operations.flatMap((o) => o.exceeds)).toEqual([]);
+    }
+    const runs = demo.jobs.flatMap((j) => j.runs);
+    expect(runs).toHaveLength(1);
+    const frozen = runs[0]!.frozen as never as FrozenRun;
+    const state = replay(frozen, runs[0]!.events);
+    expect([state.ignored, state.ended]).toEqual([0, undefined]);
+    expect(state.stepIndex / frozen.steps.length).toBeGreaterThan(0.4);
+    expect(adviseStep(frozen, state)!.nextCross).toMatchObject({ number: '0.34', fullTurns: 1, hand: 'clockwise' });
+  });
+});
