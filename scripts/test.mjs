@@ -31,6 +31,7 @@ await run(async () => {
   step('Lint', 'node_modules/@biomejs/biome/bin/biome', ['check', '.']);
   step('The house', 'scripts/house-check.mjs');
   step('Types of core', 'node_modules/typescript/bin/tsc', ['-p', 'core']);
+  step('Types of its tests', 'node_modules/typescript/bin/tsc', ['-p', 'core/tsconfig.tests.json']);
   step('Types of the application', 'scripts/astro.mjs', ['check']);
   const { ensureBuilt } = await import('./lib/build.mjs');
   ensureBuilt();
