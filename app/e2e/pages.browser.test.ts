@@ -70,7 +70,8 @@ describe('the drawing while typing', () => {
     await type(page, 'f1-diameter', '60');
     await sees(page, 'larger than the bar');
     await type(page, 'f1-diameter', '1 1/4 in');
-    await sees(page, 'Ø31.75');
+    await sees(page, 'Ø1 1/4 in h9');
+    await sees(page, '31.750 / 31.688');
     await type(page, 'f3-limits', '-0.1/+0.1');
     await sees(page, 'The lower limit stands above the upper one');
     await press(page, 'Undo');

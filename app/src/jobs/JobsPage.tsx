@@ -201,8 +201,8 @@ function JobRow({ line, onDuplicate, onAct, onRenamed }: RowProps) {
   const href = progress.now === 'cut' && line.openRun ? `/runs/${line.openRun.id}` : `/jobs/${line.id}/${progress.now}`;
   const words = progress.problemCode && wordProblem(progress.problemCode);
   return (
-    <li className="grid items-center gap-x-6 gap-y-2 py-3 md:grid-cols-[380px_1fr_17rem_auto]">
-      <a href={`/jobs/${line.id}/drawing`}>
+    <li className="grid items-center gap-x-6 gap-y-2 py-3 grid-cols-[minmax(0,17rem)_1fr_auto] lg:grid-cols-[380px_1fr_17rem_auto]">
+      <a href={`/jobs/${line.id}/drawing`} className="row-span-2 lg:row-span-1">
         <span className="visually-hidden">Drawing of {line.title}</span>
         {line.features > 0 ? (
           <PictureView picture={line.picture} label="" textSize={13} className="silhouette" />
@@ -228,7 +228,7 @@ function JobRow({ line, onDuplicate, onAct, onRenamed }: RowProps) {
         <Way progress={progress} />
       </div>
       <div
-        className={`border-l-[5px] pl-4 ${words ? 'border-[var(--brass)]' : progress.next === 'allCut' ? 'border-[var(--good)]' : 'border-[var(--now)]'}`}
+        className={`col-start-2 row-start-2 lg:col-start-auto lg:row-start-auto border-l-[5px] pl-4 ${words ? 'border-[var(--brass)]' : progress.next === 'allCut' ? 'border-[var(--good)]' : 'border-[var(--now)]'}`}
       >
         <a className="font-bold" href={href}>
           {stationNames[progress.now]}: {nextText[progress.next]}
@@ -240,7 +240,7 @@ function JobRow({ line, onDuplicate, onAct, onRenamed }: RowProps) {
           {words ? words.what : line.openRun ? `step ${line.openRun.step} of ${line.openRun.steps}` : ''}
         </p>
       </div>
-      <div className="relative">
+      <div className="relative col-start-3 row-start-1 lg:col-start-auto lg:row-start-auto">
         <button
           type="button"
           className="quiet p-2.5"

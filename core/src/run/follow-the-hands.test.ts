@@ -207,8 +207,18 @@ describe('a turner who does what the windows say', () => {
           fc.pre(Number(start) < numbersPerTurn(dial).valueOf());
           const { sizes, part, finished } = turnPiece(withDial(dial), shaft, 45, start, spring);
           expect(finished).toBe(true);
-          // nothing is ever cut below its lower limit: metal cannot be put back
-          for (const f of part.features) expect(sizes.get(f.id)!).toBeGreaterThanOrEqual(f.limits.lowerMm - 0.002);
+          const lineMm = dialScale(dial).lineTravelMm.valueOf();
+          for (const f of part.features) {
+            const size = sizes.get(f.id)!;
+            // nothing is ever cut below its lower limit: metal cannot be put back
+            expect(size).toBeGreaterThanOrEqual(f.limits.lowerMm - 0.002);
+            // two equal cuts cancel the spring: what is left is the coarseness of the line, and the step kept from the lower limit
+            const tolerance = f.limits.upperMm - f.limits.lowerMm;
+            if (tolerance < 0.12)
+              expect(Math.abs(size - (f.limits.upperMm + f.limits.lowerMm) / 2)).toBeLessThanOrEqual(
+                2 * lineMm + 0.004,
+              );
+          }
         },
       ),
       { numRuns: 120 },

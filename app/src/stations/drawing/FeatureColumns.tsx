@@ -26,7 +26,7 @@ export function FeatureColumns(props: Props) {
   const { features } = job.drawing;
   const addWidth = 74;
   const inner = width - addWidth;
-  const fold = features.length * 172 > inner;
+  const fold = features.length * 196 > inner;
   const each = Math.min(WIDEST, Math.floor(inner / features.length));
   const widthOf = (feature: Feature) => (fold ? (feature.id === selected ? WIDEST : FOLDED) : each);
   const total = features.reduce((sum, f) => sum + widthOf(f), 0);

@@ -1,4 +1,5 @@
 import type { PlannedJob, Progress, Settings, Shop, Station } from '@whelk/core/job';
+import type { Feature } from '@whelk/core/part';
 import { stripPicture } from '@whelk/core/picture';
 import { drawingDecimals, shortLength } from '@whelk/core/quantity';
 import { Redo2, Undo2 } from 'lucide-react';
@@ -75,7 +76,7 @@ export function JobFrame({
       selectedId: selected,
       labels: planned.part.features.map((f) => ({
         id: f.id,
-        text: `Ø${shown(f.diameterMm)}${job.drawing.features[f.index]?.limits ? ` ${job.drawing.features[f.index]?.limits}` : ''}`,
+        text: labelOf(job.drawing.features[f.index]),
       })),
       overall: planned.part.features.length > 0 ? `${shown(planned.part.lengthMm)} ${unit}` : '',
       stockMm: showHolding ? planned.stockMm : undefined,
@@ -223,4 +224,9 @@ function describe(planned: PlannedJob, unit: 'mm' | 'in'): string {
   if (features.length === 0) return 'Nothing is drawn yet.';
   const shown = (mm: number) => shortLength(mm, unit, drawingDecimals(unit) + 1);
   return `The part, from the left: ${features.map((f) => `${f.name || 'diameter'} ${shown(f.diameterMm)} long ${shown(f.zToMm - f.zFromMm)}`).join('; ')}; whole length ${shown(planned.part.lengthMm)} ${unit}.`;
+}
+
+/** A diameter as it was typed, with its limits. */
+function labelOf(feature: Feature | undefined): string {
+  return feature ? `Ø${feature.diameter.text.trim()}${feature.limits.trim() ? ` ${feature.limits.trim()}` : ''}` : '';
 }

@@ -1,7 +1,7 @@
 import { blankFor } from '@whelk/core/hold';
 import { stationOf } from '@whelk/core/job';
 import { materialById } from '@whelk/core/material';
-import { readTyped } from '@whelk/core/quantity';
+import { readTyped, shortLength } from '@whelk/core/quantity';
 import { materialCautionText } from '../../messages/cautions.ts';
 import { blankLineText } from '../../messages/words.ts';
 import { aimed } from '../../ui/format.ts';
@@ -151,16 +151,18 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
                       <th scope="row" className="font-normal">
                         {blankLineText[line.part]}
                       </th>
-                      <td className="text-right">
-                        {aimed(line.mm, unit)} {unit}
-                      </td>
+                      <td className="text-right">{shortLength(line.mm, 'mm', 3)} mm</td>
+                      {unit === 'in' && (
+                        <td className="muted text-right">
+                          {line.part === 'finished' ? `${aimed(line.mm, unit)} in` : ''}
+                        </td>
+                      )}
                     </tr>
                   ))}
                   <tr className="font-bold">
                     <th scope="row">Blank</th>
-                    <td className="text-right">
-                      {aimed(blank.lengthMm, unit)} {unit}
-                    </td>
+                    <td className="text-right">{shortLength(blank.lengthMm, 'mm', 3)} mm</td>
+                    {unit === 'in' && <td className="text-right">{aimed(blank.lengthMm, unit)} in</td>}
                   </tr>
                   {job.quantity > 1 && (
                     <tr>
@@ -168,8 +170,13 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
                         {job.quantity} blanks with their saw cuts
                       </th>
                       <td className="text-right">
-                        {aimed(job.quantity * (blank.lengthMm + job.hold.choice.kerfMm), unit)} {unit}
+                        {shortLength(job.quantity * (blank.lengthMm + job.hold.choice.kerfMm), 'mm', 3)} mm
                       </td>
+                      {unit === 'in' && (
+                        <td className="text-right">
+                          {aimed(job.quantity * (blank.lengthMm + job.hold.choice.kerfMm), unit)} in
+                        </td>
+                      )}
                     </tr>
                   )}
                 </tbody>
