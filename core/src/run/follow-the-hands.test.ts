@@ -199,8 +199,9 @@ describe('a turner who does what the windows say', () => {
       fc.property(
         dials,
         fc.integer({ min: 0, max: 49 }),
-        fc.double({ min: 0, max: 0.06, noNaN: true }),
-        ({ base, ...sense }, line, spring) => {
+        fc.integer({ min: 0, max: 12 }),
+        ({ base, ...sense }, line, hundredths) => {
+          const spring = hundredths / 100;
           const dial: Dial = { ...base, ...sense };
           const { lineNumber, decimals } = dialScale(dial);
           const start = (line * lineNumber.valueOf()).toFixed(decimals);

@@ -16,7 +16,7 @@ interface Props {
   readonly onStep: (at: number, by: 1 | -1, field: string) => void;
 }
 const WIDEST = 232;
-const FOLDED = 92;
+const FOLDED = { least: 92, most: 150 };
 const LEADERS = 36;
 
 /** A column for each feature, tied to its place on the strip by a leader; when there are many, only the selected one is open. */
@@ -28,7 +28,11 @@ export function FeatureColumns(props: Props) {
   const inner = width - addWidth;
   const fold = features.length * 196 > inner;
   const each = Math.min(WIDEST, Math.floor(inner / features.length));
-  const widthOf = (feature: Feature) => (fold ? (feature.id === selected ? WIDEST : FOLDED) : each);
+  const folded = Math.min(
+    FOLDED.most,
+    Math.max(FOLDED.least, Math.floor((inner - WIDEST) / Math.max(1, features.length - 1))),
+  );
+  const widthOf = (feature: Feature) => (fold ? (feature.id === selected ? WIDEST : folded) : each);
   const total = features.reduce((sum, f) => sum + widthOf(f), 0);
   // the same picture geometry as the strip above, so that leaders start where its labels stand
   const strip = stripPicture(planned.part, {
