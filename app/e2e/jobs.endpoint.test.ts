@@ -152,6 +152,41 @@ describe('export and import', () => {
     ]);
     expect((await shop.ask('POST', '/api/jobs/import', { format: 'whelk.job', schema: 1 })).status).toBe(400);
   });
+  it('takes no plan that could not be shown: the log stays readable whatever is imported', async () => {
+    const good = JSON.parse(
+      (await shop.ask('GET', `/api/jobs/${await demoJob('Winding spindle, gate 3')}/export`)).text,
+    );
+    const broken = [
+      (f: typeof good) => {
+        f.runs[0].frozen.part = {};
+      },
+      (f: typeof good) => {
+        f.runs[0].frozen.steps[3].kind = 'dance';
+      },
+      (f: typeof good) => {
+        f.runs[0].frozen.steps[7].featureId = 'f99';
+      },
+      (f: typeof good) => {
+        f.runs[0].frozen.lathe.slides.crossSlide.divisions = 0;
+      },
+      (f: typeof good) => {
+        f.runs[0].frozen.plan.holding = null;
+      },
+      (f: typeof good) => {
+        f.runs[0].events[2].kind = 'explode';
+      },
+      (f: typeof good) => {
+        f.runs[0].events = Array(20_001).fill(f.runs[0].events[0]);
+      },
+    ];
+    for (const [i, change] of broken.entries()) {
+      const file = structuredClone(good);
+      change(file);
+      const answer = await shop.ask('POST', '/api/jobs/import', file);
+      expect([i, answer.status, answer.body.problems?.[0]?.path[0]]).toEqual([i, 400, 'runs']);
+    }
+    expect((await shop.ask('GET', '/log')).status).toBe(200);
+  });
   it('gives the drawing as an SVG attachment with the title escaped', async () => {
     const id = await create('<script>alert(1)</script> & "x"');
     const svg = await shop.ask('GET', `/api/jobs/${id}/drawing.svg`);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { instrumentSchema } from '../gauge/index.ts';
 import { latheSchema } from '../lathe/index.ts';
-import { runEventSchema } from '../run/index.ts';
+import { frozenRunSchema, runEventSchema } from '../run/index.ts';
 import { toolSchema } from '../tool/index.ts';
 import { barSchema, jobSchema, settingsSchema } from './schema.ts';
 
@@ -10,19 +10,7 @@ const runFileSchema = z.strictObject({
   id: z.uuid(),
   piece: z.number().int().min(1),
   startedAt: z.iso.datetime(),
-  frozen: z.looseObject({
-    schema: z.literal(1),
-    title: z.string().max(80),
-    steps: z.array(z.looseObject({ id: z.string() })).max(20_000),
-    part: z.looseObject({}),
-    lathe: latheSchema,
-    drawing: z.looseObject({}),
-    plan: z.looseObject({}),
-    instruments: z.array(instrumentSchema),
-    tools: z.array(toolSchema),
-    material: z.looseObject({}),
-    stockMm: z.number(),
-  }),
+  frozen: frozenRunSchema,
   events: z.array(runEventSchema).max(20_000),
 });
 

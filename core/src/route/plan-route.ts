@@ -108,6 +108,13 @@ function checkMeans(input: PlanInput, holding: Holding): Problem[] {
   const problems: Problem[] = [];
   if (!toolFor(input.tools, 'rougher')) problems.push({ code: 'route.noTool', path: ['tools'], value: 'rougher' });
   if (!toolFor(input.tools, 'finisher')) problems.push({ code: 'route.noTool', path: ['tools'], value: 'finisher' });
+  const wanted = [
+    ['chamfer', input.part.features.some((f) => f.right)],
+    ['centre drill', holding.method === 'chuckAndCentre'],
+  ] as const;
+  for (const [kind, needed] of wanted)
+    if (needed && !toolFor(input.tools, kind))
+      problems.push({ code: 'route.noTool', path: ['tools'], value: kind, severity: 'warning' });
   if (holding.wantsRest)
     problems.push({
       code: 'hold.wantsRest',

@@ -1,5 +1,5 @@
 import { planJob, shopFileSchema } from '@whelk/core/job';
-import { adviseStep, type FrozenRun, replay } from '@whelk/core/run';
+import { adviseStep, asFrozenRun, replay } from '@whelk/core/run';
 import { describe, expect, it } from 'vitest';
 import shopJson from '../../../../demo/shop.json' with { type: 'json' };
 
@@ -35,7 +35,7 @@ describe('the demo shop', () => {
     }
     const runs = demo.jobs.flatMap((j) => j.runs);
     expect(runs).toHaveLength(1);
-    const frozen = runs[0]!.frozen as never as FrozenRun;
+    const frozen = asFrozenRun(runs[0]!.frozen);
     const state = replay(frozen, runs[0]!.events);
     expect([state.ignored, state.ended]).toEqual([0, undefined]);
     expect(state.stepIndex / frozen.steps.length).toBeGreaterThan(0.4);

@@ -4,7 +4,7 @@ import { jobFileSchema } from '@whelk/core/job';
 import { resolveDrawing } from '@whelk/core/part';
 import { stripPicture } from '@whelk/core/picture';
 import { formatLength } from '@whelk/core/quantity';
-import { replay } from '@whelk/core/run';
+import { asFrozenRun, replay } from '@whelk/core/run';
 import type { Knex } from 'knex';
 import { jobFile, renewIds, renewRuns } from '../../exchange/job-file.ts';
 import { pictureToSvg } from '../../exchange/svg.ts';
@@ -57,7 +57,7 @@ export async function importJob(db: Knex, body: unknown): Promise<string> {
 /** Puts runs of a file into the database; their end follows from their events. */
 export async function insertRuns(db: Knex, jobId: string, runs: ReturnType<typeof renewRuns>): Promise<void> {
   for (const run of runs) {
-    const { ended, stepIndex } = replay(run.frozen as never, run.events);
+    const { ended, stepIndex } = replay(asFrozenRun(run.frozen), run.events);
     await insertRun(db, {
       id: run.id,
       job_id: jobId,

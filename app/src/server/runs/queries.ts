@@ -3,10 +3,7 @@ import type { Knex } from 'knex';
 import type { EventRow, RunRow } from './rows.ts';
 
 export async function selectRun(db: Knex, id: string): Promise<RunRow | undefined> {
-  return db<RunRow>('runs')
-    .whereExists(db('jobs').whereRaw('jobs.id = runs.job_id').whereNull('deleted_at'))
-    .where({ id })
-    .first();
+  return db<RunRow>('runs').where({ id }).first();
 }
 export async function selectRunsOf(db: Knex, jobIds: readonly string[]): Promise<RunRow[]> {
   return db<RunRow>('runs')

@@ -1,0 +1,133 @@
+import { z } from 'zod';
+import { instrumentSchema } from '../gauge/index.ts';
+import { latheSchema } from '../lathe/index.ts';
+import { materialSchema } from '../material/index.ts';
+import { drawingSchema, MOST_FEATURES } from '../part/index.ts';
+import { toolSchema } from '../tool/index.ts';
+import type { FrozenRun } from './frozen.ts';
+
+const number = z.number();
+const short = z.string().max(120);
+const limits = z.strictObject({
+  upperMm: number,
+  lowerMm: number,
+  how: z.enum(['plusMinus', 'deviations', 'sizes', 'zone', 'general']),
+});
+const chamfer = z.strictObject({ lengthMm: number, angleDeg: number, depthMm: number });
+const turned = z.strictObject({
+  id: short,
+  index: z.number().int().min(0),
+  name: short,
+  zFromMm: number,
+  zToMm: number,
+  diameterMm: z.number().positive(),
+  limits,
+  lengthLimits: limits,
+  raUm: number,
+  faceRaUm: number,
+  left: chamfer.optional(),
+  right: chamfer.optional(),
+});
+const positions = z.record(short, short);
+const setting = z.strictObject({
+  rpm: z.number().positive(),
+  idealRpm: number,
+  off: number,
+  reason: short,
+  speedLabel: short,
+  speedAt: positions,
+  cuttingSpeedMPerMin: number,
+  feedMmPerRev: number,
+  feedLabel: short.optional(),
+  feedAt: positions.optional(),
+});
+const kind = z.enum([
+  'mount',
+  'face',
+  'centre',
+  'touchOff',
+  'rough',
+  'semiFinish',
+  'measure',
+  'finish',
+  'shoulder',
+  'chamfer',
+]);
+const step = z.strictObject({
+  id: z.string().min(1).max(80),
+  operationId: short,
+  kind,
+  featureId: short.optional(),
+  setting: setting.optional(),
+  toolId: short.optional(),
+  passNumber: z.number().int().positive().optional(),
+  passCount: z.number().int().positive().optional(),
+  fromMm: number.optional(),
+  targetMm: number.optional(),
+  zStopMm: number.optional(),
+  limits: limits.optional(),
+  instrumentId: short.optional(),
+  last: z.boolean().optional(),
+  caution: short.optional(),
+  minutes: number,
+  sizes: z.record(short, number).optional(),
+});
+const plan = z.looseObject({
+  blank: z.looseObject({ lengthMm: number, diameterMm: number, gripMm: number }),
+  holding: z.strictObject({
+    method: z.enum(['chuck', 'chuckAndCentre']),
+    why: short,
+    jawsMm: number,
+    rawEndMm: number,
+    overhangMm: number,
+    overhangDiameters: number,
+    wantsRest: z.boolean(),
+    gripMm: number,
+  }),
+  operations: z.array(z.looseObject({ id: short, kind })).max(5000),
+  waiting: z
+    .array(
+      z.strictObject({
+        what: z.enum(['feature', 'headFace', 'cutOff', 'leftEdge']),
+        featureId: short.optional(),
+        why: z.enum(['behindLarger', 'inJaws', 'otherEnd', 'asBar']),
+      }),
+    )
+    .max(1000),
+});
+
+/**
+ * A frozen run that comes from a file: everything that replaying and showing it relies on is checked, and that its steps
+ * speak of features it has.
+ */
+export const frozenRunSchema = z
+  .strictObject({
+    schema: z.literal(1),
+    title: z.string().max(80),
+    drawing: drawingSchema,
+    part: z.strictObject({
+      lengthMm: z.number().min(0),
+      largestMm: z.number().min(0),
+      features: z.array(turned).max(MOST_FEATURES),
+    }),
+    material: materialSchema,
+    lathe: latheSchema,
+    tools: z.array(toolSchema).max(2000),
+    instruments: z.array(instrumentSchema).max(500),
+    stockMm: z.number().positive(),
+    plan,
+    steps: z.array(step).max(20_000),
+  })
+  .refine(
+    (run) => run.steps.every((s) => s.featureId === undefined || run.part.features.some((f) => f.id === s.featureId)),
+    { path: ['steps'] },
+  )
+  .refine(
+    (run) => run.steps.every((s) => s.kind !== 'measure' || (s.limits !== undefined && s.featureId !== undefined)),
+    { path: ['steps'] },
+  );
+
+/** The checked file content as the type that the rest of core uses; same shape, readonly. */
+export function asFrozenRun(checked: z.infer<typeof frozenRunSchema>): FrozenRun {
+  return checked as unknown as FrozenRun;
+}
