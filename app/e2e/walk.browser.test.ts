@@ -148,7 +148,7 @@ describe('at the lathe', () => {
     await page.keyboard.press('Tab');
     await page.keyboard.press('Enter');
     await page.waitForFunction(() => !document.querySelector('dialog[open]'));
-    for (let i = 0; i < 3; i++) await doStep(page, 'key');
+    for (let i = 0; i < 3; i++) await doStep(page, 'key', 14);
     // typing space or b in a field is text, not an act
     const step = await stepOf(page);
     await page.focus('[data-field="touch-diameter"]');
@@ -158,7 +158,8 @@ describe('at the lathe', () => {
     await type(page, 'touch-cross', '0.40');
     await page.keyboard.press('Enter');
     await sees(page, 'Cross-slide');
-    for (let i = 0; i < 60 && !(await textOf(page)).includes('All that can be turned'); i++) await doStep(page, 'key');
+    for (let i = 0; i < 60 && !(await textOf(page)).includes('All that can be turned'); i++)
+      await doStep(page, 'key', 14);
     await sees(page, 'jaws cleaned');
     await page.close();
   });

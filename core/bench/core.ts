@@ -63,7 +63,7 @@ for (const step of run.steps) {
     add({
       kind: 'touchedOff',
       stepId: step.id,
-      diameter: { text: '44.6', unit: 'mm' },
+      diameter: { text: (step.targetMm ?? 44.6).toFixed(3), unit: 'mm' },
       crossNumber: '0.3',
       endNumber: '5',
       approach: 'in',

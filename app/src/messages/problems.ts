@@ -171,6 +171,10 @@ const wordings: Record<string, Wording> = {
     what: 'Even the lightest cut asks more than the jaws hold.',
     right: 'Grip more, or use a stronger chuck.',
   }),
+  'touch.farOff': (p) => ({
+    what: `About ${p.limit} ${p.unit} was expected.`,
+    right: 'Check the reading and its unit; go on if it is right.',
+  }),
   'gauge.outOfRange': (p) => ({
     what: `${text(p)} is outside what this gauge reaches.`,
     right: `Check the reading, or choose another gauge than ${p.limit}.`,

@@ -114,6 +114,34 @@ export function openingOperations(context: FitContext, recorderFor: RecorderFor)
   return operations;
 }
 
+/**
+ * Touching off again after the tool was changed: another point stands elsewhere, so neither dial's number holds any more.
+ * @param diameterMm what the new tool is brought to: the last diameter that was roughed, near the tail end
+ */
+export function touchAgainOperation(
+  context: FitContext,
+  diameterMm: number,
+  tool: Tool,
+  recorderFor: RecorderFor,
+): Operation | undefined {
+  const zEnd = context.input.part.lengthMm;
+  const setting = handSetting(context, diameterMm, 1, tool, HAND_FEED_FACE, recorderFor('touchOff-finisher'));
+  return (
+    setting && {
+      ...bare,
+      id: 'touchOff-finisher',
+      kind: 'touchOff',
+      zFromMm: zEnd - 6,
+      zToMm: zEnd,
+      toolId: tool.id,
+      setting,
+      minutes: 2.5,
+      caution: 'stopToMeasure',
+      targetMm: diameterMm,
+    }
+  );
+}
+
 /** Squaring a shoulder with the cross-slide, fed outwards by hand. `fromMm`: diameter inside, `toMm`: diameter outside. */
 export function shoulderOperation(
   context: FitContext,

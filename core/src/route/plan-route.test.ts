@@ -26,6 +26,7 @@ describe('planRoute', () => {
       'f3-rough',
       'f4-rough',
       'f5-rough',
+      'touchOff-finisher',
       'f2-finish',
       'f2-after',
       'f3-semi',

@@ -6,7 +6,7 @@ import { toleranceMm } from '../limit/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import { toolFor } from '../tool/index.ts';
 import { finishedShaft } from './bending.ts';
-import { chamferOperation, openingOperations, shoulderOperation } from './ends.ts';
+import { chamferOperation, openingOperations, shoulderOperation, touchAgainOperation } from './ends.ts';
 import type { FitContext } from './fit-cut.ts';
 import type { Operation, Plan, PlanInput } from './plan.ts';
 import { finishLevel, type Level, levelOf, type RecorderFor, roughLevel } from './turning.ts';
@@ -73,6 +73,9 @@ function planWith(input: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
     startMm = Math.min(startMm, Number((level.targetMm + level.allowanceMm).toFixed(9)));
     levels.push({ level, outsideMm: left?.diameterMm ?? stockMm });
   }
+  const rougher = toolFor(tools, 'rougher')!;
+  if (levels.length > 0 && finisher.id !== rougher.id)
+    push(operations, touchAgainOperation(context, startMm, finisher, recorderFor));
   for (const { level, outsideMm } of levels) {
     operations.push(...finishLevel(context, level, recorderFor));
     if (level.shoulder) push(operations, shoulderOperation(context, level, Math.min(outsideMm, stockMm), recorderFor));

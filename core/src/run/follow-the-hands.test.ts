@@ -85,17 +85,21 @@ function turnPiece(
   const touchedMm = stockMm - 0.3;
   const sizes = new Map<string, number>();
   let lastMm = touchedMm;
+  // diameter at the tool's point when the slide stands at its own beginning: another one for each tool
+  let zeroMm = touchedMm;
   for (let guard = 0; guard < 200; guard++) {
     const state = replay(run, events);
     const advice = adviseStep(run, state);
     if (!advice) break;
     const { step, cross } = advice;
     if (step.kind === 'touchOff') {
+      // the second time another tool touches what was roughed last, wherever the slide stands for it
+      if (step.targetMm !== undefined) zeroMm = lastMm + 2 * wheel.slideMm;
       add({
         kind: 'touchedOff',
         stepId: step.id,
-        diameter: { text: touchedMm.toFixed(3), unit: 'mm' },
-        crossNumber: startNumber,
+        diameter: { text: lastMm.toFixed(4), unit: 'mm' },
+        crossNumber: wheel.reads,
         endNumber: '0',
         approach: 'in',
       });
@@ -138,7 +142,7 @@ function turnPiece(
       const rest = Number(cross.rest) / dialScale(lathe.slides.crossSlide).lineNumber.valueOf();
       wheel.turn(cross.fullTurns * divisions + Math.round(rest * 1e6) / 1e6, into);
       expect(wheel.reads).toBe(cross.number);
-      const dialledMm = touchedMm - 2 * wheel.slideMm;
+      const dialledMm = zeroMm - 2 * wheel.slideMm;
       expect(dialledMm).toBeLessThanOrEqual(step.fromMm! + 0.05);
       // work and tool give way in proportion to the depth of the cut
       lastMm = dialledMm + springShare * Math.max(0, step.fromMm! - dialledMm);

@@ -73,7 +73,7 @@ class Bench {
         this.add({
           kind: 'touchedOff',
           stepId: step.id,
-          diameter: { text: '44.6', unit: 'mm' },
+          diameter: { text: (step.targetMm ?? 44.6).toFixed(4), unit: 'mm' },
           crossNumber: '0.30',
           endNumber: '5.0',
           approach: 'in',

@@ -69,6 +69,8 @@ function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOf
   draft.reference = { lines: cross.lines, diameterMm: diameter.mm.valueOf(), by: 'touchOff' };
   draft.crossLines = cross.lines;
   draft.endLines = end?.ok ? end.lines : undefined;
+  // what the tool before had sprung says nothing of this one
+  draft.lastCut = undefined;
   advance(draft, event, step);
   return true;
 }

@@ -91,6 +91,7 @@ function titleOf(o: Operation, { job, nameOf }: Props): string {
   if (o.kind === 'finish' && last) return `Finish ${name} → ${d(last.diameterAfterMm)}`;
   if (o.kind === 'measure') return `Measure ${name}${o.last ? ` ${limitsOf(o, unit)}` : ', between the cuts'}`;
   if (o.kind === 'chamfer') return `Chamfer ${name} ${length(o.sizes?.lengthMm ?? 0, unit)} × ${o.sizes?.angleDeg}°`;
+  if (o.kind === 'touchOff' && o.targetMm !== undefined) return 'Touch off again, finishing tool';
   if (o.kind === 'centre') return `Centre hole ${o.sizes?.pilotMm} mm, bring up the centre`;
   return `${operationNames[o.kind]}${name ? `, ${name}` : ''}`;
 }

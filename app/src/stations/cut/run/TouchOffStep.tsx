@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Acts } from './Acts.tsx';
 import { SetPanel } from './SetPanel.tsx';
+import { diameter as diameterOf, stepTitle } from './titles.ts';
 import type { useRun } from './useRun.ts';
 
 interface Props {
@@ -15,6 +16,9 @@ interface Props {
   readonly onNote: () => void;
   readonly caution: string | undefined;
 }
+
+/** A size farther from what is expected than this is asked about: a slip of the unit or of a turn of the micrometer. */
+const FAR_OFF_MM = 1.5;
 
 /** Touching off: the diameter measured, the numbers noted, and the direction come from. All later moves start here. */
 export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: Props) {
@@ -30,18 +34,28 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
     const noted = readDialNumber(dial, text);
     return noted.ok ? undefined : { code: noted.code, path: [], value: text, limit: noted.limit };
   };
+  const expectedMm = advice.step.targetMm ?? frozen.stockMm;
+  const farOff = read.ok && Math.abs(read.mm.valueOf() - expectedMm) > FAR_OFF_MM;
   const diameterProblem: Problem | undefined = !read.ok
     ? { code: read.code, path: [], value: read.value }
     : above
       ? { code: 'stock.diameterAboveBar', path: [], value: read.mm.valueOf(), limit: frozen.stockMm }
-      : undefined;
+      : farOff
+        ? {
+            code: 'touch.farOff',
+            path: [],
+            limit: diameterOf(expectedMm, lathe.unit),
+            unit: lathe.unit,
+            severity: 'warning',
+          }
+        : undefined;
   const crossProblem = number(crossSlide, cross);
   const endProblem = carriage.means === 'dial' ? number(carriage, end) : undefined;
   const shown = (typed: string, problem: Problem | undefined) => (tried || typed !== '' ? problem : undefined);
   const save = (event: React.FormEvent) => {
     event.preventDefault();
     setTried(true);
-    if (diameterProblem || crossProblem || endProblem) return;
+    if ((diameterProblem && diameterProblem.severity !== 'warning') || crossProblem || endProblem) return;
     add({
       kind: 'touchedOff',
       stepId: advice.step.id,
@@ -51,17 +65,20 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
       approach: 'in',
     });
   };
+  const again = advice.step.targetMm !== undefined;
+  const roughed = again ? diameterOf(advice.step.targetMm!, lathe.unit) : '';
   const turnHand = crossSlide.clockwiseMoves === 'in' ? 'clockwise' : 'anticlockwise';
   return (
     <form className="flex flex-1 flex-col" onSubmit={save}>
       <div className="grid flex-1 content-start lg:grid-cols-[minmax(230px,300px)_1fr] lg:content-stretch">
         <SetPanel frozen={frozen} advice={advice} />
         <section aria-label="Touch off" className="px-6 py-4">
-          <h2 className="text-2xl">Touch off: a short cut, measure it, note the dials</h2>
+          <h2 className="text-2xl">{stepTitle(advice.step, frozen)}</h2>
           <ol className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg">
             <li>
-              Take a light cut about 6 mm long at the tail end, just enough to clean up. Wind in {turnHand}; do not turn
-              the cross-slide back.
+              {again
+                ? `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`
+                : `Take a light cut about 6 mm long at the tail end, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`}
             </li>
             <li>
               Run the carriage off to the right.{' '}
@@ -69,7 +86,7 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
                 ? 'Hold the handle and set the ring to 0.'
                 : 'Leave the ring alone: note the number as it stands.'}
             </li>
-            <li>Stop the spindle and measure the short diameter.</li>
+            <li>Stop the spindle and {again ? 'measure that diameter.' : 'measure the short diameter.'}</li>
             <li>
               {carriage.means === 'dial'
                 ? `Bring the tool’s side to touch the faced end, and ${carriage.resettable ? 'set the carriage’s ring to 0' : 'note the carriage’s number'}.`

@@ -18,7 +18,9 @@ export function stepTitle(step: Step, frozen: FrozenRun): string {
     case 'centre':
       return `Centre hole ${step.sizes?.pilotMm} mm, mouth Ø${step.sizes?.mouthMm}; bring up the centre`;
     case 'touchOff':
-      return 'Touch off: a short cut, measure it, note the dials';
+      return step.targetMm === undefined
+        ? 'Touch off: a short cut, measure it, note the dials'
+        : 'Touch off again with the finishing tool';
     case 'rough':
       return `Rough ${name}${step.passCount && step.passCount > 1 ? `, pass ${step.passNumber} of ${step.passCount}` : ''}`;
     case 'semiFinish':
