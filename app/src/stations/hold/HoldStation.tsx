@@ -136,10 +136,12 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
                   name="Bends"
                   share={byBend.loads.bendMm / byBend.loads.bendAllowedMm}
                   text={`${byBend.loads.bendMm.toFixed(3)} of ${byBend.loads.bendAllowedMm.toFixed(3)} mm on the diameter, at ${nameOf(byBend.featureId)}`}
-                />
-                <Working
-                  of="bending"
-                  tell={tellFor(byBend.id, ['cutting.force', 'mechanics.chuckCentre', 'mechanics.cantilever'])}
+                  after={
+                    <Working
+                      of="bending"
+                      tell={tellFor(byBend.id, ['cutting.force', 'mechanics.chuckCentre', 'mechanics.cantilever'])}
+                    />
+                  }
                 />
               </div>
               <div>

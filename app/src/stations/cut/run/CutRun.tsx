@@ -131,13 +131,7 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
               <SetPanel frozen={frozen} advice={advice} />
               <StepPanel frozen={frozen} advice={advice} state={state} />
             </div>
-            {caution && (
-              <p className="caution">
-                <span aria-hidden="true">▲</span>
-                {caution}
-              </p>
-            )}
-            <Acts>
+            <Acts caution={caution}>
               <button type="button" className="act main" onClick={done}>
                 {step.passNumber !== undefined || step.kind === 'finish' ? 'Pass is cut' : 'Done'}{' '}
                 <KeyMark keys={keys}>space</KeyMark>

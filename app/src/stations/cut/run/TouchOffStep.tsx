@@ -2,6 +2,7 @@ import { numbersPerTurn, readDialNumber } from '@whelk/core/lathe';
 import { type Problem, parseLength } from '@whelk/core/quantity';
 import type { FrozenRun, StepAdvice } from '@whelk/core/run';
 import { useState } from 'react';
+import { measure } from '../../../ui/format.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Acts } from './Acts.tsx';
 import { SetPanel } from './SetPanel.tsx';
@@ -78,7 +79,7 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
             <li>
               {again
                 ? `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`
-                : `Take a light cut about 6 mm long at the tail end, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`}
+                : `Take a light cut about ${lathe.unit === 'mm' ? '6 mm' : '1/4 in'} long at the tail end, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`}
             </li>
             <li>
               Run the carriage off to the right.{' '}
@@ -127,18 +128,12 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
             )}
           </div>
           <p className="muted mt-3">
-            Come to every later number the same way: winding in, {turnHand}. Slack {crossSlide.slackMm.toFixed(2)} mm is
-            taken up so.
+            Come to every later number the same way: winding in, {turnHand}. Its slack of{' '}
+            {measure(crossSlide.slackMm, lathe.unit, lathe.unit === 'mm' ? 2 : 3)} {lathe.unit} is taken up so.
           </p>
         </section>
       </div>
-      {caution && (
-        <p className="caution">
-          <span aria-hidden="true">▲</span>
-          {caution}
-        </p>
-      )}
-      <Acts>
+      <Acts caution={caution}>
         <button type="submit" className="act main">
           Touched off
         </button>
