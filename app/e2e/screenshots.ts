@@ -1,10 +1,12 @@
 import path from 'node:path';
 import type { Page } from 'puppeteer-core';
+import { ensureBuilt } from '../../scripts/lib/build.mjs';
 import { openBrowser, openPage, press, sees, type, visit } from './support/browser.ts';
 import { TestShop } from './support/shop.ts';
 
 /** Makes the pictures in docs/screenshots from the demo shop: `npm run screenshots`. */
 const DOCS = path.resolve(import.meta.dirname, '../../docs/screenshots');
+ensureBuilt();
 const shop = await new TestShop().start('demo');
 const { browser, end } = await openBrowser();
 
