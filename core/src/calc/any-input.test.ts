@@ -1,0 +1,91 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { drawingOf, feature, instruments, metricLathe, tools } from '../testing/shop.ts';
+import { calculate, catalogue } from './catalogue.ts';
+
+/** A good input for each calculation; a new one without an example here fails the first test. */
+const dial = metricLathe.slides.crossSlide;
+const drawing = drawingOf([feature(1, 24, 20), feature(2, 18, 30, 'h7')]);
+const good: Record<string, Record<string, unknown>> = {
+  'length.read': { text: '1 3/8', unit: 'in' },
+  'limit.shaft': { nominalMm: 28, letter: 'h', grade: 7 },
+  'limit.read': { text: '±0.1', nominal: '28', unit: 'mm' },
+  'limit.general': { nominalMm: 28, generalClass: 'm' },
+  'gauge.decide': { readingsMm: [10, 10.001], uncertaintyMm: 0.004, upperMm: 10.02, lowerMm: 9.98 },
+  'cutting.rpm': { speedMPerMin: 30, diameterMm: 20 },
+  'cutting.speed': { rpm: 500, diameterMm: 20 },
+  'cutting.correctedSpeed': { materialId: 'brass', toolMaterial: 'hss', feedMmPerRev: 0.2, depthMm: 1, lifeMin: 60 },
+  'cutting.force': { materialId: 'brass', toolMaterial: 'hss', feedMmPerRev: 0.2, depthMm: 1, speedMPerMin: 60 },
+  'cutting.roughness': { feedMmPerRev: 0.1, noseRadiusMm: 0.4 },
+  'cutting.feedForRoughness': { raUm: 1.6, noseRadiusMm: 0.4 },
+  'mechanics.deflection': {
+    held: 'chuck',
+    forceN: 50,
+    diameterMm: 20,
+    lengthMm: 80,
+    toolFromChuckMm: 80,
+    modulusGPa: 207,
+  },
+  'mechanics.grip': { cuttingForceN: 900, feedForceN: 300, cutDiameterMm: 30, gripDiameterMm: 30, jawForceN: 12_000 },
+  'mechanics.lengthAt20': { lengthMm: 100, expansionPerK: 1.15e-5, temperatureDegC: 31 },
+  'lathe.dialMove': { dial, fromNumber: '0.14', travelInMm: 2.7 },
+  'lathe.chooseSpeed': { lathe: metricLathe, idealRpm: 400 },
+  'hold.centreHole': { pilotMm: 2.5 },
+  'hold.blank': { drawing, stockMm: 25, jawLengthMm: 40 },
+  'route.plan': { drawing, materialId: 'brass', lathe: metricLathe, tools, instruments, stockMm: 25 },
+};
+
+describe('every calculation', () => {
+  it('has a good example here, and its result is as its own schema says', () => {
+    expect(Object.keys(good).sort()).toEqual(catalogue.map((c) => c.name).sort());
+    for (const entry of catalogue) {
+      const outcome = calculate(entry, good[entry.name]);
+      expect([entry.name, outcome.ok]).toEqual([entry.name, true]);
+      if (outcome.ok) expect([entry.name, entry.output.safeParse(outcome.result).success]).toEqual([entry.name, true]);
+    }
+  });
+  it('gives the same result again, and leaves its input as it was', () => {
+    for (const entry of catalogue) {
+      const input = JSON.stringify(good[entry.name]);
+      const first = JSON.stringify(calculate(entry, JSON.parse(input)));
+      const kept = JSON.parse(input);
+      expect(JSON.stringify(calculate(entry, kept))).toBe(first);
+      expect(JSON.stringify(kept)).toBe(input);
+    }
+  });
+  it('names each missing key, and refuses each unknown one', () => {
+    for (const entry of catalogue) {
+      const outcome = calculate(entry, { ...good[entry.name], surplus: 1 });
+      expect([entry.name, outcome.ok]).toEqual([entry.name, false]);
+      const nothing = calculate(entry, {});
+      if (!nothing.ok) for (const p of nothing.problems) expect(p.path.length).toBeGreaterThan(0);
+      expect([entry.name, nothing.ok]).toEqual([entry.name, false]);
+    }
+  });
+  it('never throws and never answers a number that is none, whatever one value is', () => {
+    const names = catalogue.map((c) => c.name);
+    const odd = fc.oneof(
+      fc.double(),
+      fc.integer(),
+      fc.string({ maxLength: 20 }),
+      fc.constant(null),
+      fc.constantFrom(0, -1, 1e-12, 1e12, 1e308, '1/0', '1e9'),
+      fc.array(fc.double(), { maxLength: 3 }),
+    );
+    fc.assert(
+      fc.property(fc.constantFrom(...names), fc.nat(20), odd, (name, which, value) => {
+        const entry = catalogue.find((c) => c.name === name)!;
+        const keys = Object.keys(good[name]!);
+        const outcome = calculate(entry, { ...good[name], [keys[which % keys.length]!]: value });
+        if (!outcome.ok) return outcome.problems.length > 0;
+        return !/null|NaN/.test(
+          JSON.stringify(outcome.result, (_k, v) => (typeof v === 'number' && Number.isNaN(v) ? 'NaN' : v)).replace(
+            /"[^"]*":null/g,
+            '',
+          ),
+        );
+      }),
+      { numRuns: 600 },
+    );
+  });
+});
