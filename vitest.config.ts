@@ -4,7 +4,13 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'unit', include: ['core/src/**/*.test.ts', 'app/src/**/*.test.{ts,tsx}'] } },
+      {
+        test: {
+          name: 'unit',
+          setupFiles: ['./vitest.setup.ts'],
+          include: ['core/src/**/*.test.ts', 'app/src/**/*.test.{ts,tsx}'],
+        },
+      },
       {
         test: {
           name: 'endpoint',

@@ -49,6 +49,8 @@ const run: FrozenRun = {
   tools: input.tools,
   instruments: input.instruments,
   stockMm: 45,
+  hold: input.hold,
+  school: input.school,
   plan,
   steps: stepsOf(plan),
 };

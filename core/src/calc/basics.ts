@@ -3,8 +3,8 @@ import { combineReadings, decide, fitness } from '../gauge/index.ts';
 import { generalToleranceMm, parseLimits, shaftZone } from '../limit/index.ts';
 import { exactText, inchFraction, lengthUnitSchema, parseLength, rational } from '../quantity/index.ts';
 import { calculation } from './entry.ts';
+import { positive } from './positive.ts';
 
-const positive = z.number().positive();
 const fraction64 = z.enum(['2', '4', '8', '16', '32', '64', '128']).default('64');
 
 export const basics = [
@@ -92,7 +92,7 @@ export const basics = [
     name: 'gauge.decide',
     tab: 'measuring',
     input: z.strictObject({
-      readingsMm: z.array(z.number()).min(1).max(100),
+      readingsMm: z.array(z.number().min(-1e9).max(1e9)).min(1).max(100),
       uncertaintyMm: positive,
       upperMm: z.number(),
       lowerMm: z.number(),

@@ -13,8 +13,8 @@ import {
 import { materialById } from '../material/index.ts';
 import { betweenCentresMm, deflectionMm, gripUse, lengthAt20Mm, shaftOf } from '../mechanics/index.ts';
 import { calculation } from './entry.ts';
+import { positive } from './positive.ts';
 
-const positive = z.number().positive();
 const toolMaterial = z.enum(['hss', 'carbide']);
 const unknownMaterial = (id: string) => ({ problems: [{ code: 'material.unknown', path: ['materialId'], value: id }] });
 
@@ -72,7 +72,7 @@ export const cutting = [
       depthMm: positive,
       feedMmPerRev: positive,
       kappaDeg: z.number().min(5).max(120).default(90),
-      noseRadiusMm: z.number().min(0).default(0.4),
+      noseRadiusMm: z.number().min(0).max(1e9).default(0.4),
       speedMPerMin: positive,
     }),
     output: z.object({
@@ -150,7 +150,7 @@ export const cutting = [
     tab: 'holding',
     input: z.strictObject({
       cuttingForceN: positive,
-      feedForceN: z.number().min(0),
+      feedForceN: z.number().min(0).max(1e9),
       cutDiameterMm: positive,
       gripDiameterMm: positive,
       jawForceN: positive,

@@ -8,6 +8,7 @@ import { drawingSchema, resolveDrawing } from '../part/index.ts';
 import { planRoute } from '../route/index.ts';
 import { toolSchema } from '../tool/index.ts';
 import { calculation } from './entry.ts';
+import { positive } from './positive.ts';
 
 export const latheWork = [
   calculation({
@@ -36,7 +37,7 @@ export const latheWork = [
   calculation({
     name: 'lathe.chooseSpeed',
     tab: 'speeds',
-    input: z.strictObject({ lathe: latheSchema, idealRpm: z.number().positive() }),
+    input: z.strictObject({ lathe: latheSchema, idealRpm: positive }),
     output: z.object({ rpm: z.number(), setting: z.string(), offShare: z.number(), reason: z.string() }),
     run: ({ lathe, idealRpm }, record) => {
       const chosen = chooseSpeed(speedTable(lathe), idealRpm, record);
@@ -47,7 +48,7 @@ export const latheWork = [
   calculation({
     name: 'hold.centreHole',
     tab: 'holding',
-    input: z.strictObject({ pilotMm: z.number().positive() }),
+    input: z.strictObject({ pilotMm: positive }),
     output: z.object({ mouthMm: z.number() }),
     run: ({ pilotMm }) => {
       const hole = centreHole(pilotMm);
@@ -61,9 +62,9 @@ export const latheWork = [
     tab: 'stock',
     input: z.strictObject({
       drawing: drawingSchema,
-      stockMm: z.number().positive(),
+      stockMm: positive,
       hold: holdChoiceSchema.default(usualHold),
-      jawLengthMm: z.number().positive(),
+      jawLengthMm: positive,
     }),
     output: z.object({
       lines: z.array(z.object({ part: z.string(), mm: z.number() })),
@@ -87,7 +88,7 @@ export const latheWork = [
       lathe: latheSchema,
       tools: z.array(toolSchema).max(200),
       instruments: z.array(instrumentSchema).max(200),
-      stockMm: z.number().positive(),
+      stockMm: positive,
       hold: holdChoiceSchema.default(usualHold),
       school: z.enum(['shopRule', 'conditions', 'machineFirst']).default('conditions'),
     }),

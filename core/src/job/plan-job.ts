@@ -68,6 +68,8 @@ export function freezeJob(job: Job, planned: PlannedJob): FrozenRun | undefined 
     tools: input.tools,
     instruments: input.instruments,
     stockMm: input.stockMm,
+    hold: input.hold,
+    school: input.school,
     plan,
     steps: stepsOf(plan),
   };

@@ -13,7 +13,10 @@ export const MM_PER_IN: Rational = new Fraction(127, 5);
  * @example rational('1/8').toString() // '0.125'
  */
 export function rational(value: string | number | Rational): Rational {
-  return new Fraction(typeof value === 'number' ? String(value) : value);
+  if (typeof value !== 'number') return new Fraction(value);
+  // very small and very large numbers print with an exponent, which is no decimal text
+  const text = String(value);
+  return text.includes('e') ? new Fraction(value) : new Fraction(text);
 }
 
 /** Sum of exact rationals. @example sum([rational('0.1'), rational('0.2')]).toString() // '0.3' */

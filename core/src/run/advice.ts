@@ -60,7 +60,7 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
     step.zStopMm !== undefined && (cuts || step.kind === 'shoulder') ? run.part.lengthMm - step.zStopMm : undefined;
   const carriage =
     fromEndMm !== undefined && state.endLines !== undefined
-      ? carriageMove(run.lathe, state.endLines, fromEndMm)
+      ? carriageMove(run.lathe, state.endLines, fromEndMm, record)
       : undefined;
   return { ...advice, cross, carriage, fromEndMm };
 }

@@ -60,6 +60,8 @@ function turnPiece(
     tools: input.tools,
     instruments: input.instruments,
     stockMm,
+    hold: input.hold,
+    school: input.school,
     plan,
     steps: stepsOf(plan),
   };

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { instrumentSchema } from '../gauge/index.ts';
+import { holdChoiceSchema } from '../hold/index.ts';
 import { latheSchema } from '../lathe/index.ts';
 import { materialSchema } from '../material/index.ts';
 import { drawingSchema, MOST_FEATURES } from '../part/index.ts';
@@ -115,6 +116,8 @@ export const frozenRunSchema = z
     tools: z.array(toolSchema).max(2000),
     instruments: z.array(instrumentSchema).max(500),
     stockMm: z.number().positive(),
+    hold: holdChoiceSchema,
+    school: z.enum(['shopRule', 'conditions', 'machineFirst']),
     plan,
     steps: z.array(step).max(20_000),
   })

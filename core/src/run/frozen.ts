@@ -1,9 +1,11 @@
 import type { Instrument } from '../gauge/index.ts';
+import type { HoldChoice } from '../hold/index.ts';
 import type { Lathe } from '../lathe/index.ts';
 import type { Material } from '../material/index.ts';
 import type { Drawing, Part } from '../part/index.ts';
-import type { Plan } from '../route/index.ts';
+import { type Plan, planRoute, type School } from '../route/index.ts';
 import type { Tool } from '../tool/index.ts';
+import type { Recorder } from '../working/index.ts';
 import type { Step } from './step.ts';
 
 /** All that a run follows, as it was when the cut was started; replanning the job does not touch it. */
@@ -17,6 +19,16 @@ export interface FrozenRun {
   readonly tools: readonly Tool[];
   readonly instruments: readonly Instrument[];
   readonly stockMm: number;
+  readonly hold: HoldChoice;
+  readonly school: School;
   readonly plan: Plan;
   readonly steps: readonly Step[];
+}
+
+/**
+ * Tells the working of one operation of a frozen plan, by planning it again from what was frozen with it.
+ * @param operationId as in the plan
+ */
+export function explainOperation(run: FrozenRun, operationId: string, record: Recorder): void {
+  planRoute(run, (id) => (id === operationId ? record : undefined));
 }

@@ -2,10 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { planRoute } from '../route/index.ts';
 import { drawingOf, feature, metricLathe, planInput } from '../testing/shop.ts';
+import { collectWorking } from '../working/index.ts';
 import { adviseStep } from './advice.ts';
 import type { RunEvent } from './event.ts';
 import { fineFeed } from './fine-feed.ts';
-import type { FrozenRun } from './frozen.ts';
+import { explainOperation, type FrozenRun } from './frozen.ts';
 import { crossMove } from './next-move.ts';
 import { orderEvents } from './order.ts';
 import { replay } from './replay.ts';
@@ -25,6 +26,8 @@ const run: FrozenRun = {
   tools: input.tools,
   instruments: input.instruments,
   stockMm: 45,
+  hold: input.hold,
+  school: input.school,
   plan,
   steps: stepsOf(plan),
 };
@@ -105,6 +108,15 @@ describe('replay', () => {
     expect(Number(advice.cross!.number)).toBeCloseTo((0.3 + Math.round(inMm / 0.02) * 0.02) % 2, 9);
     expect(advice.cross!.hand).toBe('clockwise');
     expect(advice.cross!.outTurns).toBe(1);
+  });
+  it('can still tell why, from what was frozen alone', () => {
+    const { steps, record } = collectWorking();
+    explainOperation(run, 'f2-rough', record);
+    const rpm = run.plan.operations.find((o) => o.id === 'f2-rough')!.setting!.rpm;
+    expect(steps.find((s) => s.code === 'cutting.chosenSpeed')!.values.rpm).toBe(rpm);
+    const told = collectWorking();
+    adviseStep(run, new Bench().to('f1-rough-1').state, told.record);
+    expect(told.steps.map((s) => s.code)).toEqual(['run.depth', 'lathe.dialMove', 'lathe.dialMove']);
   });
   it('counts the carriage from the number noted at the faced end, towards the chuck', () => {
     const bench = new Bench().to('f2-rough-1');

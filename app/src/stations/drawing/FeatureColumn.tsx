@@ -131,6 +131,17 @@ export function FeatureColumn(props: Props) {
       />
     </div>
   );
+  const acts = [
+    { label: 'Move towards the headstock', icon: ArrowLeft, act: () => props.onMove(at, -1), off: at === 0 },
+    {
+      label: 'Move towards the tailstock',
+      icon: ArrowRight,
+      act: () => props.onMove(at, 1),
+      off: at === job.drawing.features.length - 1,
+    },
+    { label: 'Add a feature before', icon: Plus, act: () => props.onAdd(at), off: false },
+    { label: `Remove ${number}`, icon: Trash2, act: () => props.onRemove(at), off: false },
+  ];
   return (
     <li
       ref={setWidth}
@@ -149,44 +160,19 @@ export function FeatureColumn(props: Props) {
       <div className="flex flex-col gap-0.5">{ORDER.map(field)}</div>
       {on && (
         <div className="mt-2 flex flex-wrap gap-0.5">
-          <button
-            type="button"
-            className="quiet"
-            onClick={() => props.onMove(at, -1)}
-            disabled={at === 0}
-            aria-label="Move towards the headstock"
-            title="Move towards the headstock"
-          >
-            <ArrowLeft size={16} />
-          </button>
-          <button
-            type="button"
-            className="quiet"
-            onClick={() => props.onMove(at, 1)}
-            disabled={at === job.drawing.features.length - 1}
-            aria-label="Move towards the tailstock"
-            title="Move towards the tailstock"
-          >
-            <ArrowRight size={16} />
-          </button>
-          <button
-            type="button"
-            className="quiet"
-            onClick={() => props.onAdd(at)}
-            aria-label="Add a feature before"
-            title="Add before"
-          >
-            <Plus size={16} />
-          </button>
-          <button
-            type="button"
-            className="quiet"
-            onClick={() => props.onRemove(at)}
-            aria-label={`Remove ${number}`}
-            title="Remove; Undo brings it back"
-          >
-            <Trash2 size={16} />
-          </button>
+          {acts.map(({ label, icon: Icon, act, off }) => (
+            <button
+              key={label}
+              type="button"
+              className="quiet"
+              onClick={act}
+              disabled={off}
+              aria-label={label}
+              title={label}
+            >
+              <Icon size={16} />
+            </button>
+          ))}
         </div>
       )}
     </li>

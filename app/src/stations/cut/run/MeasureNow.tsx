@@ -3,6 +3,7 @@ import { type Problem, parseLength } from '@whelk/core/quantity';
 import type { FrozenRun, Step } from '@whelk/core/run';
 import { useState } from 'react';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
+import { InstrumentSelect } from './InstrumentSelect.tsx';
 import { Panel } from './Panel.tsx';
 
 interface Props {
@@ -43,20 +44,7 @@ export function MeasureNow({ frozen, step, onTake, onClose }: Props) {
           if (read.ok && !above) onTake(text.trim(), unit, instrumentId);
         }}
       >
-        <label className="text-sm">
-          Instrument
-          <select
-            className="select mt-0.5 flex h-12 w-full"
-            value={instrumentId}
-            onChange={(e) => setInstrumentId(e.target.value)}
-          >
-            {frozen.instruments.map((i) => (
-              <option key={i.id} value={i.id}>
-                {i.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <InstrumentSelect instruments={frozen.instruments} value={instrumentId} onChange={setInstrumentId} />
         <TextField
           label={`Diameter, ${unit}`}
           value={text}

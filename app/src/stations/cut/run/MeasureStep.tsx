@@ -7,6 +7,7 @@ import { measure } from '../../../ui/format.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Working } from '../../../ui/working/Working.tsx';
 import { Acts, KeyMark } from './Acts.tsx';
+import { InstrumentSelect } from './InstrumentSelect.tsx';
 import { Ladder } from './Ladder.tsx';
 import { ReadingRow } from './ReadingRow.tsx';
 import { DialRow } from './StepPanel.tsx';
@@ -92,20 +93,7 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
           <p className="field-warning mt-1 text-[0.95rem] font-semibold">
             ▲ Stop the spindle. Wipe the work. Never measure moving work.
           </p>
-          <label className="mt-3 block text-sm">
-            Instrument
-            <select
-              className="select mt-0.5 flex h-12 w-full"
-              value={instrumentId}
-              onChange={(e) => setInstrumentId(e.target.value)}
-            >
-              {frozen.instruments.map((i) => (
-                <option key={i.id} value={i.id}>
-                  {i.name}
-                </option>
-              ))}
-            </select>
-          </label>
+          <InstrumentSelect instruments={frozen.instruments} value={instrumentId} onChange={setInstrumentId} />
           {instrument && (
             <p
               className={

@@ -1,5 +1,7 @@
-import type { FrozenRun, StepAdvice } from '@whelk/core/run';
+import { explainOperation, type FrozenRun, type StepAdvice } from '@whelk/core/run';
+import type { Recorder } from '@whelk/core/working';
 import { aimed, feed, feedUnit } from '../../../ui/format.ts';
+import { Working } from '../../../ui/working/Working.tsx';
 import { nameOf } from './titles.ts';
 
 /** What to set before the cut. Only what changes is told to do; what stands is shown small. */
@@ -11,6 +13,10 @@ export function SetPanel({ frozen, advice }: { frozen: FrozenRun; advice: StepAd
   const speedChanges = changes.filter((c) => speedIds.has(c.name));
   const feedChanges = changes.filter((c) => !speedIds.has(c.name));
   const { setting } = step;
+  const only =
+    (...codes: string[]) =>
+    (record: Recorder) =>
+      explainOperation(frozen, step.operationId, (line) => codes.includes(line.code) && record(line));
   return (
     <aside
       aria-label="What to set"
@@ -22,6 +28,10 @@ export function SetPanel({ frozen, advice }: { frozen: FrozenRun; advice: StepAd
           <p className="text-4xl font-bold">
             {setting.rpm}
             <span className="unit">rpm</span>
+            <Working
+              of="speed"
+              tell={only('cutting.tableSpeed', 'cutting.correctedSpeed', 'cutting.rpm', 'cutting.chosenSpeed')}
+            />
           </p>
           {speedChanges.length > 0 ? (
             <Changes changes={speedChanges} />
@@ -43,6 +53,7 @@ export function SetPanel({ frozen, advice }: { frozen: FrozenRun; advice: StepAd
           <p className="text-4xl font-bold">
             {feed(setting.feedMmPerRev, lathe.unit)}
             <span className="unit">{feedUnit(lathe.unit)}</span>
+            {step.passNumber !== undefined && <Working of="feed" tell={only('route.feed', 'route.passes')} />}
           </p>
           {setting.feedLabel === undefined ? (
             <p className="setting">
