@@ -53,3 +53,19 @@ describe('words', () => {
     });
   });
 });
+
+describe('every wording', () => {
+  it('is two plain sentences, whatever values a problem carries', () => {
+    const values = [undefined, '', 'x', '3/0"', 12.3456789, 0];
+    for (const code of wordedCodes)
+      for (const value of values)
+        for (const limit of [undefined, 5.5, 'h7']) {
+          const { what, right } = tellProblem({ code, path: [], value, limit, unit: 'mm' });
+          for (const sentence of [what, right]) {
+            expect([code, sentence.length > 8, /[.?]$/.test(sentence)]).toEqual([code, true, true]);
+            // what was typed is quoted as it was; no other number has more digits than a gauge shows
+            expect([code, /\d\.\d{5,}/.test(sentence.replace(/“[^”]*”/g, ''))]).toEqual([code, false]);
+          }
+        }
+  });
+});

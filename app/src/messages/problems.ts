@@ -14,6 +14,10 @@ const text = (p: Problem) =>
 const size = (value: string | number | undefined, unit = 'mm') =>
   typeof value === 'number' ? `${Number(value.toFixed(3))} ${unit}` : String(value ?? '');
 
+/** A bare number without needless digits. */
+const plain = (value: string | number | undefined): string =>
+  typeof value === 'number' ? String(Number(value.toFixed(2))) : String(value ?? '');
+
 /** One table for every problem's code, used on screen, by the API and on the command line. */
 const wordings: Record<string, Wording> = {
   'length.empty': () => ({ what: 'Nothing is typed here.', right: 'Give a length such as 12.5, 1/2" or 30 thou.' }),
@@ -138,7 +142,7 @@ const wordings: Record<string, Wording> = {
     right: `The jaws hold ${size(p.limit)}.`,
   }),
   'hold.wantsRest': (p) => ({
-    what: `The work stands out ${p.value} diameters: it wants a rest.`,
+    what: `The work stands out ${plain(p.value)} diameters: it wants a rest.`,
     right: `Beyond ${p.limit} diameters a tail centre alone is not enough.`,
   }),
   'lathe.noSpeeds': () => ({ what: 'This lathe has no spindle speeds.', right: 'Give it at least one.' }),
@@ -189,7 +193,7 @@ const wordings: Record<string, Wording> = {
     right: `At most ${size(p.limit)} from the chuck.`,
   }),
   'hold.noCentreSize': (p) => ({
-    what: `${p.value} mm is not a size of centre drill.`,
+    what: `${plain(p.value)} mm is not a size of centre drill.`,
     right: 'ISO 6411: 1, 1.6, 2, 2.5, 3.15, 4, 5 or 6.3.',
   }),
   'input.unknownKey': (p) => ({
@@ -220,7 +224,7 @@ const wordings: Record<string, Wording> = {
   'run.open': () => ({ what: 'This piece is already being cut.', right: 'Go on with it.' }),
   'run.sameSequence': () => ({ what: 'An event came twice with different contents.', right: 'Load the page again.' }),
   'record.inUse': (p) => ({
-    what: `${p.value} job(s) still use it.`,
+    what: `${plain(p.value)} job(s) still use it.`,
     right: 'Choose another one in those jobs first.',
   }),
   'database.away': () => ({
