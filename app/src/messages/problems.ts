@@ -143,7 +143,7 @@ const wordings: Record<string, Wording> = {
   }),
   'hold.wantsRest': (p) => ({
     what: `The work stands out ${plain(p.value)} diameters: it wants a rest.`,
-    right: `Beyond ${p.limit} diameters a tail centre alone is not enough.`,
+    right: `Beyond ${plain(p.limit)} diameters a tail centre alone is not enough.`,
   }),
   'lathe.noSpeeds': () => ({ what: 'This lathe has no spindle speeds.', right: 'Give it at least one.' }),
   'lathe.noSuchPosition': (p) => ({
@@ -152,7 +152,7 @@ const wordings: Record<string, Wording> = {
   }),
   'lathe.rangeReversed': (p) => ({
     what: 'The slowest speed of a range is not below its fastest.',
-    right: `Below ${p.limit} rpm.`,
+    right: `Below ${plain(p.limit)} rpm.`,
   }),
   'lathe.dialTooCoarse': (p) => ({
     what: `Limits of ${size(p.value)} are finer than a line of the cross-slide is sure to hit.`,
@@ -162,7 +162,7 @@ const wordings: Record<string, Wording> = {
     what: `No gauge of the shop can judge ${size(p.value)} at this size.`,
     right: 'It wants an uncertainty of at most a quarter of the limits.',
   }),
-  'route.noTool': (p) => ({ what: `The shop has no ${String(p.value)}.`, right: 'Add one under Tools & gauges.' }),
+  'route.noTool': (p) => ({ what: `The shop has no ${plain(p.value)}.`, right: 'Add one under Tools & gauges.' }),
   'route.exceeds.power': () => ({
     what: 'Even the lightest cut asks more than the motor gives.',
     right: 'Choose a stronger lathe or a slower speed.',
@@ -176,18 +176,21 @@ const wordings: Record<string, Wording> = {
     right: 'Grip more, or use a stronger chuck.',
   }),
   'touch.farOff': (p) => ({
-    what: `About ${p.limit} ${p.unit} was expected.`,
+    what: `About ${plain(p.limit)} ${p.unit} was expected.`,
     right: 'Check the reading and its unit; go on if it is right.',
   }),
   'gauge.outOfRange': (p) => ({
     what: `${text(p)} is outside what this gauge reaches.`,
-    right: `Check the reading, or choose another gauge than ${p.limit}.`,
+    right: `Check the reading, or choose another gauge than ${plain(p.limit)}.`,
   }),
   'dial.notANumber': (p) => ({
     what: `${text(p)} is not a number on the dial.`,
     right: 'Type the number as it stands at the index, e.g. 0.35.',
   }),
-  'dial.beyondTurn': (p) => ({ what: 'The ring has no such number.', right: `It reads from 0 to below ${p.limit}.` }),
+  'dial.beyondTurn': (p) => ({
+    what: 'The ring has no such number.',
+    right: `It reads from 0 to below ${plain(p.limit)}.`,
+  }),
   'mechanics.beyondEnd': (p) => ({
     what: 'The tool stands beyond the end of the work.',
     right: `At most ${size(p.limit)} from the chuck.`,
@@ -200,17 +203,17 @@ const wordings: Record<string, Wording> = {
     what: `${text(p)} is not a name that is known here.`,
     right: 'Leave it out; --schema lists the names.',
   }),
-  'input.tooBig': (p) => ({ what: 'This is too large.', right: `At most ${p.limit}.` }),
+  'input.tooBig': (p) => ({ what: 'This is too large.', right: `At most ${plain(p.limit)}.` }),
   'input.tooSmall': (p) => ({
     what: 'This is too small.',
-    right: `At least ${p.limit}; above it where 0 makes no sense.`,
+    right: `At least ${plain(p.limit)}; above it where 0 makes no sense.`,
   }),
-  'input.wrongType': (p) => ({ what: 'This is missing or of the wrong kind.', right: `Expected: ${p.limit}.` }),
-  'input.notOneOf': (p) => ({ what: 'This is none of the choices.', right: `One of: ${p.limit}.` }),
+  'input.wrongType': (p) => ({ what: 'This is missing or of the wrong kind.', right: `Expected: ${plain(p.limit)}.` }),
+  'input.notOneOf': (p) => ({ what: 'This is none of the choices.', right: `One of: ${plain(p.limit)}.` }),
   'input.invalid': () => ({ what: 'This is not as it should be.', right: 'See the schema.' }),
   'input.notJson': () => ({ what: 'The text is not JSON.', right: 'Send one JSON object.' }),
-  'input.tooDeep': (p) => ({ what: 'The JSON is nested too deeply.', right: `At most ${p.limit} levels.` }),
-  'input.tooLarge': (p) => ({ what: 'The message is too large.', right: `At most ${p.limit} bytes.` }),
+  'input.tooDeep': (p) => ({ what: 'The JSON is nested too deeply.', right: `At most ${plain(p.limit)} levels.` }),
+  'input.tooLarge': (p) => ({ what: 'The message is too large.', right: `At most ${plain(p.limit)} bytes.` }),
   'input.notJsonType': () => ({ what: 'Only JSON is taken here.', right: 'Send content-type: application/json.' }),
   'calc.unknown': (p) => ({ what: `There is no calculation ${text(p)}.`, right: '--list names them all.' }),
   'file.newer': () => ({ what: 'The file was written by a newer version.', right: 'Update this shop first.' }),
