@@ -83,6 +83,14 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: v.by === 'measured' ? 'From the measured size' : 'From the touch-off',
     formula: `(${n(v.nowMm, 4)} − ${n(v.targetMm, 4)}) ÷ 2 = ${n(v.depthMm, 4)} mm on the radius${Number(v.springMm) ? `; spring ${n(v.springMm, 4)} mm on the diameter allowed for: ${n(v.travelInMm, 4)} mm` : ''}`,
   }),
+  'route.total': (v) => ({
+    title: 'Time for a piece',
+    formula: `${n(v.count)} operations ${n(v.operationsMin, 1)} min + ${n(v.changes)} changes of setting ${n(v.changesMin, 1)} min = ${n(v.minutes, 1)} min`,
+  }),
+  'hold.centre': (v) => ({
+    title: 'Centre hole',
+    formula: `usual for Ø${n(v.stockMm)} with an end of Ø${n(v.endDiameterMm)} (mouth at most 0.6 of it): ${n(v.wantedMm, 2)} mm; owned: ${n(v.pilotMm, 2)} mm, mouth Ø${n(v.mouthMm, 2)} mm`,
+  }),
   'route.passes': (v) => ({
     title: 'Passes',
     formula: `(${n(v.fromMm, 2)} − ${n(v.toMm, 2)}) ÷ 2 = ${n(v.radialMm, 2)} mm to take; at most ${n(v.depthCapMm, 2)} mm a pass: ${n(v.count)}, decided by ${limiterText[v.by as Limiter] ?? v.by}`,

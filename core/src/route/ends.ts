@@ -82,6 +82,17 @@ export function openingOperations(context: FitContext, recorderFor: RecorderFor)
     const owned = drills[0]?.sizeMm;
     const hole = owned === undefined ? wanted : centreHole(owned);
     const mouth = hole?.mouthMm ?? 5;
+    recorderFor('centre')?.({
+      code: 'hold.centre',
+      values: {
+        stockMm,
+        endDiameterMm: end?.diameterMm ?? stockMm,
+        wantedMm: wanted?.pilotMm ?? 0,
+        pilotMm: hole?.pilotMm ?? 0,
+        mouthMm: mouth,
+      },
+      source: 'ISO 6411 type A',
+    });
     const setting = handSetting(context, mouth, CENTRE_SHARE, drills[0], 0.03, recorderFor('centre'));
     if (setting)
       operations.push({

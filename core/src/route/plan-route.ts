@@ -91,15 +91,13 @@ function planWith(input: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
         severity: 'warning',
       });
   const changed = settingChanges(input, operations);
-  return {
-    blank,
-    holding,
-    operations,
-    waiting,
-    problems,
-    minutes: operations.reduce((t, o) => t + o.minutes, changed.minutes),
-    changes: changed.count,
-  };
+  const operationsMin = operations.reduce((total, o) => total + o.minutes, 0);
+  const minutes = operationsMin + changed.minutes;
+  recorderFor('total')?.({
+    code: 'route.total',
+    values: { count: operations.length, operationsMin, changes: changed.count, changesMin: changed.minutes, minutes },
+  });
+  return { blank, holding, operations, waiting, problems, minutes, changes: changed.count };
 }
 
 function push(operations: Operation[], operation: Operation | undefined): void {

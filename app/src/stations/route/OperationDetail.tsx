@@ -149,7 +149,11 @@ export function OperationDetail({ operation: o, job, lathe, tools, instruments, 
             Take {aimed(o.sizes.offMm ?? 0, unit)} {unit} off the end.
           </p>
         )}
-        {o.sizes && o.kind === 'centre' && <p>Mouth Ø{length(o.sizes.mouthMm ?? 0, 'mm')} mm.</p>}
+        {o.sizes && o.kind === 'centre' && (
+          <p>
+            Mouth Ø{length(o.sizes.mouthMm ?? 0, 'mm')} mm. <Working of="centre hole" tell={only('hold.centre')} />
+          </p>
+        )}
         {cautionText(o.caution) && <p className="field-warning mt-2 text-[0.95rem]">▲ {cautionText(o.caution)}</p>}
       </div>
       {o.loads && (

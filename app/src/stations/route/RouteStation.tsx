@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { schoolNames, schoolNotes, waitingText } from '../../messages/words.ts';
 import { minutes } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
+import { Working } from '../../ui/working/Working.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { Problems } from '../frame/Problems.tsx';
 import { useJob } from '../frame/useJob.ts';
@@ -36,9 +37,15 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
       onSelect={(featureId) => setOpenId(plan?.operations.find((o) => o.featureId === featureId)?.id)}
       cut={cutOf(open)}
       aside={
-        plan && plan.operations.length > 0
-          ? `${plan.operations.length} operations · ${plan.changes} changes of setting · about ${minutes(plan.minutes)} a piece`
-          : undefined
+        plan && plan.operations.length > 0 ? (
+          <>
+            {`${plan.operations.length} operations · ${plan.changes} changes of setting · about ${minutes(plan.minutes)} a piece`}
+            <Working
+              of="the time"
+              tell={(record) => void planJob(job, shop, (op) => (op === 'total' ? record : undefined))}
+            />
+          </>
+        ) : undefined
       }
     >
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2 px-5 pt-3">
