@@ -175,6 +175,13 @@ describe('on a tablet held upright', () => {
       all.map((e) => Math.round(e.getBoundingClientRect().height)),
     );
     expect(Math.min(...heights)).toBeGreaterThanOrEqual(48);
+    // while measuring, the next dial move is as readable as at a cut: the window is wide, and lies inside the page
+    const { left, right } = await page.$eval(
+      'section[aria-label="Verdict and next move"] svg[aria-label^="Cross-slide"]',
+      (e) => e.getBoundingClientRect().toJSON(),
+    );
+    expect(right - left).toBeGreaterThan(400);
+    expect(right).toBeLessThanOrEqual(800);
     await page.close();
   });
 });

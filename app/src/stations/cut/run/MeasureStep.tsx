@@ -83,7 +83,7 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
     : places;
   return (
     <>
-      <div className="grid flex-1 md:grid-cols-[320px_minmax(0,300px)_minmax(0,1fr)]">
+      <div className="grid flex-1 content-start md:grid-cols-[320px_minmax(0,1fr)] lg:grid-cols-[320px_minmax(0,300px)_minmax(0,1fr)] lg:content-stretch">
         <section aria-label="Readings" className="border-r border-[var(--line)] bg-[var(--bench)] px-5 py-4">
           <h2 className="text-2xl">
             {nameOf(frozen, step.featureId)} Ø
@@ -170,16 +170,22 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
           )}
         </section>
         <section aria-label="Tolerance ladder" className="border-r border-[var(--line)] bg-base-100 px-2 py-3">
-          <Ladder
-            limits={limits}
-            unit={unit}
-            readingsMm={measured?.readings.map((r) => r.mm) ?? []}
-            nowMm={measured?.combined.meanMm}
-            uncertaintyMm={measured?.combined.uncertaintyMm ?? instrument?.uncertaintyMm ?? 0}
-            targetMm={nextTargetMm}
-          />
+          <div className="mx-auto max-w-[300px]">
+            <Ladder
+              limits={limits}
+              unit={unit}
+              readingsMm={measured?.readings.map((r) => r.mm) ?? []}
+              nowMm={measured?.combined.meanMm}
+              uncertaintyMm={measured?.combined.uncertaintyMm ?? instrument?.uncertaintyMm ?? 0}
+              targetMm={nextTargetMm}
+            />
+          </div>
         </section>
-        <section aria-label="Verdict and next move" className="px-6 py-4" aria-live="polite">
+        <section
+          aria-label="Verdict and next move"
+          className="px-6 md:col-span-2 lg:col-span-1 py-4"
+          aria-live="polite"
+        >
           {!measured && (
             <p className="muted text-lg">Take a reading: the verdict and the next dial move follow at once.</p>
           )}
