@@ -45,22 +45,50 @@ try {
     await page.close();
   }
 
+  let { job: document, version } = (await shop.ask('GET', `/api${job}`)).body as {
+    job: { title: string };
+    version: number;
+  };
+  const change = async (i: number) => {
+    document = { ...document, title: `Winding spindle ${i}` };
+    const saved = await shop.ask('PUT', `/api${job}`, { version, job: document });
+    if (saved.status !== 200) throw new Error(`the bench cannot save: ${saved.text}`);
+    version = (saved.body as { version: number }).version;
+  };
   // a server that has run for a while: the first requests compile
-  for (let i = 0; i < 60; i++) await shop.ask('GET', `${job}/drawing`);
-  const times: number[] = [];
-  await Promise.all(
-    Array.from({ length: 10 }, async () => {
-      for (let i = 0; i < 30; i++) {
-        const began = performance.now();
-        await (await fetch(`${shop.url}${job}/drawing`)).text();
-        times.push(performance.now() - began);
-        await new Promise((resolve) => setTimeout(resolve, 200));
-      }
-    }),
-  );
-  times.sort((a, b) => a - b);
-  row('job page, 10 clients thinking 200 ms, median', `${at(times, 0.5).toFixed(1)} ms`, '');
-  row('job page, 10 clients thinking 200 ms, p95', `${at(times, 0.95).toFixed(1)} ms`, 'target < 60 ms');
+  for (let i = 0; i < 60; i++) {
+    await change(i);
+    await shop.ask('GET', `${job}/drawing`);
+  }
+  const visits = async () => {
+    const times: number[] = [];
+    await Promise.all(
+      Array.from({ length: 10 }, async () => {
+        for (let i = 0; i < 30; i++) {
+          const began = performance.now();
+          await (await fetch(`${shop.url}${job}/drawing`)).text();
+          times.push(performance.now() - began);
+          await new Promise((resolve) => setTimeout(resolve, 200));
+        }
+      }),
+    );
+    return times.sort((a, b) => a - b);
+  };
+  const still = await visits();
+  row('job page, 10 clients thinking 200 ms, median', `${at(still, 0.5).toFixed(1)} ms`, '');
+  row('job page, 10 clients thinking 200 ms, p95', `${at(still, 0.95).toFixed(1)} ms`, 'target < 60 ms');
+  // someone types in that job meanwhile: nearly every page is another than the last
+  let typing = true;
+  const typist = (async () => {
+    for (let i = 100; typing; i++) {
+      await change(i);
+      await new Promise((resolve) => setTimeout(resolve, 25));
+    }
+  })();
+  const changing = await visits();
+  typing = false;
+  await typist;
+  row('  the same while the job is being changed, p95', `${at(changing, 0.95).toFixed(1)} ms`, '');
 
   const { page } = await openPage(browser);
   await visit(page, `${shop.url}${job}/drawing`);

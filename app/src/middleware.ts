@@ -1,6 +1,7 @@
 import { defineMiddleware } from 'astro:middleware';
 import { guarded, Refused } from './server/answer.ts';
 import { isAway } from './server/db/connection.ts';
+import { rememberPage } from './server/page-cache.ts';
 import { harden, policyFor } from './server/security/headers.ts';
 import { allowedHosts, judgeRequest } from './server/security/request.ts';
 
@@ -27,8 +28,11 @@ export const onRequest = defineMiddleware(async (context, next) => {
     harden(headers);
     return new Response(response.body, { status: response.status, headers });
   }
-  const html = await response.text();
-  headers.set('content-security-policy', policyFor(html));
+  const { rendered } = context.locals;
+  const html = rendered?.page?.html ?? (await response.text());
+  const policy = rendered?.page?.policy ?? policyFor(html);
+  if (rendered && !rendered.page && response.status === 200) rememberPage(rendered.key, { html, policy });
+  headers.set('content-security-policy', policy);
   headers.set('cache-control', 'no-store');
   harden(headers);
   return new Response(html, { status: response.status, headers });

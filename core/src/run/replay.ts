@@ -190,7 +190,8 @@ function apply(run: FrozenRun, draft: Draft, event: RunEvent): boolean {
  */
 export function replay(run: FrozenRun, events: readonly RunEvent[]): RunState {
   const ordered = orderEvents(events);
-  const undone = new Set(ordered.flatMap((event) => (event.kind === 'undone' ? [event.eventId] : [])));
+  const undone = new Set<string>();
+  for (const event of ordered) if (event.kind === 'undone') undone.add(event.eventId);
   const draft = startState() as Draft;
   for (const event of ordered)
     if (event.kind !== 'undone' && !undone.has(event.id) && !apply(run, draft, event)) draft.ignored += 1;
