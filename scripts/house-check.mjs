@@ -36,9 +36,10 @@ const APP = {
   stations: ['ui', 'messages'],
   jobs: ['ui', 'messages', 'server'],
   shop: ['ui', 'messages'],
+  log: ['ui', 'messages', 'server'],
   settings: ['ui', 'messages'],
   cli: ['messages', 'server'],
-  pages: ['stations', 'jobs', 'shop', 'settings', 'ui', 'messages', 'server', 'exchange'],
+  pages: ['stations', 'jobs', 'shop', 'log', 'settings', 'ui', 'messages', 'server', 'exchange'],
   'middleware.ts': ['server'],
   styles: [],
 };

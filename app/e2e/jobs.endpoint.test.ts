@@ -113,6 +113,17 @@ describe('runs', () => {
     expect(codes(await shop.ask('POST', `/api/jobs/${id}/runs`, { piece: 1 }))).toEqual([409, 'run.planMissing']);
     await shop.ask('PUT', `/api/jobs/${id}`, { version: version + 1, job });
   });
+  it('tell how a size and a setting in the log came about', async () => {
+    const page = (await shop.ask('GET', '/log')).text;
+    const runId = /\/runs\/([0-9a-f-]{36})"[^>]*>Winding spindle/.exec(page)![1]!;
+    const tells = async (of: string) =>
+      JSON.stringify((await shop.ask('GET', `/api/runs/${runId}/working/${of}`)).body.steps);
+    const [size, setting] = [...page.matchAll(/working\/([\w-]+)/g)].map((m) => m[1]!).sort();
+    expect(await tells(size!)).toMatch(/mean of \d+/);
+    expect(await tells(size!)).toContain('ISO 14253-1');
+    expect(await tells(setting!)).toContain('Cutting speed');
+    expect(codes(await shop.ask('GET', `/api/runs/${runId}/working/nothing`))).toEqual([404, 'not.found']);
+  });
   it('give their readings as CSV, formulas disarmed', async () => {
     const page = (await shop.ask('GET', '/log')).text;
     const runId = /\/runs\/([0-9a-f-]{36})"[^>]*>Winding spindle/.exec(page)![1]!;

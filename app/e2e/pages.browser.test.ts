@@ -78,6 +78,23 @@ describe('the drawing while typing', () => {
     await page.waitForFunction(() => !document.body.innerText.includes('stands above'));
     await page.close();
   });
+  it('selects a chamfer or a face on the strip, so that it can be typed at once', async () => {
+    const { page } = await openPage(browser);
+    await visit(page, `${jobUrl}/drawing`);
+    const edge = await page.$$eval('[data-end$="-right"]', (all) => all.map((e) => e.getAttribute('data-end')!)[0]!);
+    const click = (end: string) =>
+      page.$eval(`[data-end="${end}"]`, (e) => e.dispatchEvent(new MouseEvent('click', { bubbles: true })));
+    await click(edge);
+    await page.waitForFunction((f) => document.activeElement?.getAttribute('data-field') === f, {}, edge);
+    expect(await page.$$eval('.r-selectedEnd', (all) => all.length)).toBe(2);
+    await page.keyboard.press('End');
+    await page.keyboard.type(' ±0.07');
+    await sees(page, /-right/.test(edge) ? '0.070' : '');
+    await press(page, 'Undo');
+    await click('f1-face');
+    await page.waitForFunction(() => document.activeElement?.getAttribute('data-field') === 'f1-faceFinish');
+    await page.close();
+  });
   it('keeps what was typed over a reload, valid or not', async () => {
     const { page } = await openPage(browser);
     await visit(page, `${jobUrl}/drawing`);

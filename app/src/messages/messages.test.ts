@@ -51,6 +51,13 @@ describe('words', () => {
       title: 'Ideal speed',
       formula: '1000 × 28 ÷ (π × 45) = 198 rpm',
     });
+    // a size keeps its hundredths however large it is
+    expect(
+      wordStep({
+        code: 'gauge.combine',
+        values: { count: 2, meanMm: 142.0235, spreadMm: 0.003, uncertaintyMm: 0.004 },
+      }),
+    ).toMatchObject({ formula: 'mean of 2: 142.0235 mm, spread 0.003 mm, ± 0.004 mm' });
   });
 });
 

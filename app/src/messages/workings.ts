@@ -16,6 +16,10 @@ const n = (value: number | string | undefined, digits = 3): string => {
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 };
 
+/** A size: the same digits however large it is. */
+const size = (value: number | string | undefined, digits = 4): string =>
+  typeof value === 'number' ? String(Number(value.toFixed(digits))) : String(value ?? '');
+
 const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
   'cutting.tableSpeed': (v) => ({
     title: 'Cutting speed from the table',
@@ -60,28 +64,72 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: 'Blank length',
     formula: `${Object.entries(v)
       .filter(([k]) => k !== 'lengthMm')
-      .map(([, x]) => n(x))
-      .join(' + ')} = ${n(v.lengthMm)} mm`,
+      .map(([, x]) => size(x, 2))
+      .join(' + ')} = ${size(v.lengthMm, 2)} mm`,
   }),
   'hold.overhang': (v) => ({
     title: 'Overhang',
     formula: `${n(v.overhangMm)} ÷ Ø${n(v.diameterMm)} = ${n(v.overhangDiameters, 1)} diameters; up to ${n(v.freeDiameters)} stand freely`,
   }),
   'limit.iso286': (v) => ({
-    title: `${v.zone} at ${n(v.nominalMm)}`,
+    title: `${v.zone} at ${size(v.nominalMm)}`,
     formula: `deviations ${n(v.upperUm)} / ${n(v.lowerUm)} µm, ${n(v.toleranceUm)} µm apart`,
   }),
   'limit.general': (v) => ({
     title: 'General tolerance',
-    formula: `class ${v.generalClass} at ${n(v.nominalMm)} mm: ± ${n(v.halfMm)} mm`,
+    formula: `class ${v.generalClass} at ${size(v.nominalMm)} mm: ± ${n(v.halfMm)} mm`,
   }),
   'lathe.dialMove': (v) => ({
     title: 'On the dial',
-    formula: `${n(v.travelInMm, 4)} mm ÷ ${n(v.lineTravelMm, 4)} mm a line, from ${v.fromNumber}: ${v.fullTurns} full turns and ${v.rest}, to ${v.toNumber}`,
+    formula: `${size(v.travelInMm)} mm ÷ ${size(v.lineTravelMm)} mm a line, from ${v.fromNumber}: ${v.fullTurns} full turns and ${v.rest}, to ${v.toNumber}`,
   }),
   'run.depth': (v) => ({
     title: v.by === 'measured' ? 'From the measured size' : 'From the touch-off',
-    formula: `(${n(v.nowMm, 4)} − ${n(v.targetMm, 4)}) ÷ 2 = ${n(v.depthMm, 4)} mm on the radius${Number(v.springMm) ? `; spring ${n(v.springMm, 4)} mm on the diameter allowed for: ${n(v.travelInMm, 4)} mm` : ''}`,
+    formula: `(${size(v.nowMm)} − ${size(v.targetMm)}) ÷ 2 = ${size(v.depthMm)} mm on the radius${Number(v.springMm) ? `; spring ${size(v.springMm)} mm on the diameter allowed for: ${size(v.travelInMm)} mm` : ''}`,
+  }),
+  'route.usualMinutes': (v) => ({
+    title: 'Time',
+    formula: `${n(v.minutes, 1)} min is usual for this by hand; no formula behind it`,
+  }),
+  'route.handFeed': (v) => ({
+    title: 'Feed',
+    formula: `${n(v.feedMmPerRev)} mm a turn is usual by hand for this; × ${n(v.rpm)} ÷ 60 = ${n((Number(v.feedMmPerRev) * Number(v.rpm)) / 60, 2)} mm a second`,
+  }),
+  'route.faceMinutes': (v) => ({
+    title: 'Time',
+    formula: `${n(v.handlingMin, 1)} to touch and wind in + ${n(v.radiusMm)} mm ÷ (${n(v.feedMmPerRev)} × ${n(v.rpm)}) = ${n(v.minutes, 1)} min`,
+  }),
+  'route.grip': (v) => ({
+    title: 'In the chuck',
+    formula: `${size(v.gripMm, 2)} mm gripped + ${size(v.overhangMm, 2)} mm standing out = blank of ${size(v.lengthMm, 2)} mm`,
+  }),
+  'route.shoulder': (v) => ({
+    title: 'Shoulder',
+    formula: `from the middle of the inner limits, Ø${size(v.fromDiameterMm, 3)}, out to Ø${size(v.toDiameterMm, 3)}, ${size(v.fromEndMm, 3)} mm from the faced end by the drawing’s lengths`,
+  }),
+  'part.chamfer': (v) => ({
+    title: 'Chamfer',
+    formula: `${n(v.lengthMm)} × tan ${n(v.angleDeg)}° = ${n(v.depthMm)} mm on the radius`,
+  }),
+  'lathe.markedFeed': (v) => ({
+    title: 'Feed',
+    formula: `as marked on the lathe: ${v.text} ${v.unit} a turn = ${n(v.feedMmPerRev, 4)} mm`,
+  }),
+  'lathe.gearFeed': (v) => ({
+    title: 'Feed through the gears',
+    formula: `leadscrew ${n(v.leadMm, 4)} mm × ${v.train} (= ${v.ratio}) = ${n(v.feedMmPerRev, 4)} mm a turn`,
+  }),
+  'lathe.torque': (v) => ({
+    title: 'Torque at the spindle',
+    formula: `9549.3 × ${n(v.motorKw)} kW × ${n(v.efficiency, 2)} ÷ ${n(v.atRpm)} rpm${v.atRpm === v.rpm ? '' : ', the same at every speed below that'} = ${n(v.torqueNm, 1)} N·m`,
+  }),
+  'lathe.power': (v) => ({
+    title: 'Power at the spindle',
+    formula: `${n(v.torqueNm, 1)} N·m × ${n(v.rpm)} rpm ÷ 9549.3 = ${n(v.powerKw, 2)} kW`,
+  }),
+  'run.fineFeed': (v) => ({
+    title: 'By the compound at 5.74°',
+    formula: `${size(v.wantedMm)} mm ÷ (${size(v.lineTravelMm)} mm a line × 0.1) = ${n(v.lines)} lines, ${size(v.radialMm)} mm in and ${n(v.shiftAlongZMm)} mm along`,
   }),
   'route.total': (v) => ({
     title: 'Time for a piece',
@@ -93,7 +141,7 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
   }),
   'route.passes': (v) => ({
     title: 'Passes',
-    formula: `(${n(v.fromMm, 2)} − ${n(v.toMm, 2)}) ÷ 2 = ${n(v.radialMm, 2)} mm to take; at most ${n(v.depthCapMm, 2)} mm a pass: ${n(v.count)}, decided by ${limiterText[v.by as Limiter] ?? v.by}`,
+    formula: `(${size(v.fromMm, 3)} − ${size(v.toMm, 3)}) ÷ 2 = ${n(v.radialMm, 2)} mm to take; at most ${n(v.depthCapMm, 2)} mm a pass: ${n(v.count)}, decided by ${limiterText[v.by as Limiter] ?? v.by}`,
   }),
   'route.feed': (v) => ({
     title: 'Feed',
@@ -105,11 +153,11 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
   }),
   'gauge.combine': (v) => ({
     title: 'Readings together',
-    formula: `mean of ${n(v.count)}: ${n(v.meanMm, 4)} mm, spread ${n(v.spreadMm, 4)} mm, ± ${n(v.uncertaintyMm, 4)} mm`,
+    formula: `mean of ${n(v.count)}: ${size(v.meanMm)} mm, spread ${size(v.spreadMm)} mm, ± ${size(v.uncertaintyMm)} mm`,
   }),
   'gauge.decide': (v) => ({
     title: 'Verdict',
-    formula: `${n(v.sizeMm, 4)} ± ${n(v.uncertaintyMm, 4)} against ${n(v.lowerMm, 4)} … ${n(v.upperMm, 4)} mm`,
+    formula: `${size(v.sizeMm)} ± ${size(v.uncertaintyMm)} against ${size(v.lowerMm)} … ${size(v.upperMm)} mm`,
   }),
 };
 

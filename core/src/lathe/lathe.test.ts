@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { metricLathe } from '../testing/shop.ts';
+import { collectWorking } from '../working/index.ts';
 import { checkLathe } from './checks.ts';
 import { dialMove, dialNumber, dialScale, readDialNumber, senseIn } from './dial.ts';
 import type { Dial } from './schema.ts';
-import { feedsOf, powerKwAt, torqueNm } from './settings.ts';
+import { feedOf, feedsOf, fixedSpeeds, powerKwAt, torqueNm } from './settings.ts';
 
 const cross = metricLathe.slides.crossSlide;
 const grey: Dial = { ...cross, unit: 'in', travelPerTurn: '0.100', divisions: 100, resettable: false };
@@ -117,5 +118,33 @@ describe('settings', () => {
         spindle: { ...metricLathe.spindle, settings: [{ kind: 'fixed', at: { lever: '77' }, rpm: 100 }] },
       })[0],
     ).toMatchObject({ code: 'lathe.noSuchPosition', value: '77' });
+  });
+});
+
+describe('workings of a lathe’s figures', () => {
+  it('give the figure that they tell', () => {
+    const { steps, record } = collectWorking();
+    const [slowest] = fixedSpeeds(metricLathe);
+    const powerKw = powerKwAt(metricLathe, slowest!.setting, slowest!.rpm, record);
+    for (const feed of feedsOf(metricLathe)) feedOf(feed.setting, metricLathe, record);
+    expect(steps.find((s) => s.code === 'lathe.power')?.values.powerKw).toBe(powerKw);
+    expect(powerKw).toBeCloseTo(metricLathe.motorKw * metricLathe.driveEfficiency, 9);
+    const told = steps.filter((s) => s.code.endsWith('Feed')).map((s) => s.values.feedMmPerRev);
+    expect(told).toEqual(feedsOf(metricLathe).map((f) => f.mmPerRev));
+  });
+  it('multiply a train out of the leadscrew exactly', () => {
+    const { steps, record } = collectWorking();
+    const lathe = {
+      ...metricLathe,
+      feeds: { ...metricLathe.feeds, leadscrewLead: { text: '1/8', unit: 'in' as const } },
+    };
+    const pairs: [number, number][] = [
+      [20, 100],
+      [20, 80],
+    ];
+    const feed = feedOf({ kind: 'gears', at: {}, pairs }, lathe, record);
+    // 25.4/8 × 1/5 × 1/4
+    expect(feed.toFraction()).toBe('127/800');
+    expect(steps[0]).toMatchObject({ code: 'lathe.gearFeed', values: { train: '20/100 × 20/80', ratio: '1/20' } });
   });
 });

@@ -7,6 +7,6 @@ export {
   featureSchema,
   MOST_FEATURES,
 } from './drawing.ts';
-export { type Chamfer, readEdge } from './edge.ts';
+export { type Chamfer, chamferDepthMm, readEdge } from './edge.ts';
 export { readFinish, USUAL_RA_UM } from './finish.ts';
 export { blocks, type Part, type Resolved, resolveDrawing, type Turned } from './resolve.ts';

@@ -70,10 +70,32 @@ describe('edges and finishes', () => {
     ['0.5×45°', { lengthMm: 0.5, angleDeg: 45, depthMm: 0.5 }],
     ['', undefined],
   ])('reads the edge %s', (text, chamfer) => {
-    expect(readEdge(text, 'mm')).toEqual({ ok: true, chamfer });
+    const read = readEdge(text, 'mm', 'm');
+    expect(read).toMatchObject({ ok: true });
+    if (chamfer) expect(read).toMatchObject({ chamfer });
+    else expect(read).toEqual({ ok: true, chamfer: undefined });
   });
-  it.each(['x', '1x', '1x90', '1x45x2', '-1'])('refuses the edge %s', (text) => {
-    expect(readEdge(text, 'mm').ok).toBe(false);
+  it.each(['x', '1x', '1x90', '1x45x2', '-1', '1 ±0', '1 -0.1/+0.1', '1x45 ±'])('refuses the edge %s', (text) => {
+    expect(readEdge(text, 'mm', 'm').ok).toBe(false);
+  });
+  it.each([
+    // general tolerances of broken edges: 0.5 to 3 ±0.2 fine and medium, ±0.4 coarse; over 3 to 6 ±0.5; over 6 ±1
+    ['1x45', 'm', 0.8, 1.2],
+    ['3', 'f', 2.8, 3.2],
+    ['3.01', 'f', 2.51, 3.51],
+    ['0.5', 'c', 0.1, 0.9],
+    ['8x30', 'v', 6, 10],
+    ['1x45 ±0.1', 'm', 0.9, 1.1],
+    ['1x45 +0.2/0', 'm', 1, 1.2],
+    ['1x45 0/-0.2', 'm', 0.8, 1],
+  ] as const)('gives the edge %s in class %s its limits', (text, generalClass, lowerMm, upperMm) => {
+    const read = readEdge(text, 'mm', generalClass);
+    if (!read.ok) throw new Error(read.code);
+    expect(read.chamfer?.limits?.lowerMm).toBeCloseTo(lowerMm, 9);
+    expect(read.chamfer?.limits?.upperMm).toBeCloseTo(upperMm, 9);
+  });
+  it('gives no general limits below half a millimetre', () => {
+    expect(readEdge('0.3', 'mm', 'm')).toEqual({ ok: true, chamfer: { lengthMm: 0.3, angleDeg: 45, depthMm: 0.3 } });
   });
   it('reads finishes as Ra or N grade', () => {
     expect(['N7', 'Ra 1.6', '0,8', '', 'Ra 0', '99'].map(readFinish)).toEqual([

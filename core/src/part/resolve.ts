@@ -58,11 +58,12 @@ function limitsOf(
 function chamferOf(
   feature: Feature,
   side: 'left' | 'right',
+  generalClass: Drawing['generalClass'],
   radiusMm: number,
   path: Path,
   problems: Problem[],
 ): Chamfer | undefined {
-  const read = readEdge(feature.edges[side], feature.length.unit);
+  const read = readEdge(feature.edges[side], feature.length.unit, generalClass);
   if (!read.ok) {
     problems.push({ code: read.code, path, value: feature.edges[side] });
     return undefined;
@@ -103,8 +104,8 @@ export function resolveDrawing(drawing: Drawing): Resolved {
       how: 'general',
     });
     const radiusMm = diameter.valueOf() / 2;
-    const left = chamferOf(feature, 'left', radiusMm, at('edges', 'left'), problems);
-    const right = chamferOf(feature, 'right', radiusMm, at('edges', 'right'), problems);
+    const left = chamferOf(feature, 'left', drawing.generalClass, radiusMm, at('edges', 'left'), problems);
+    const right = chamferOf(feature, 'right', drawing.generalClass, radiusMm, at('edges', 'right'), problems);
     if ((left?.lengthMm ?? 0) + (right?.lengthMm ?? 0) > length.valueOf())
       problems.push({
         code: 'edge.longerThanFeature',

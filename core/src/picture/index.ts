@@ -1,3 +1,4 @@
+export type { FeatureEnd } from './ends.ts';
 export { halfOutline } from './outline.ts';
 export type { Picture, Role, Shape } from './picture.ts';
 export { silhouettePicture } from './silhouette.ts';

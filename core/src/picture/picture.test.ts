@@ -70,6 +70,27 @@ describe('strip', () => {
   });
 });
 
+describe('faces and chamfers on the strip', () => {
+  const shown = (more: object) => stripPicture(input.part, { ...view, ends: true, ...more }).shapes;
+  it('can be met each on its own, on both sides of the centreline', () => {
+    const ends = shown({}).flatMap((s) => (s.role === 'hit' && s.kind === 'polygon' ? [`${s.id}-${s.end}`] : []));
+    // the step between 30 and 20 is the larger one's face; the chamfer ends the smaller one before its own face
+    expect([...new Set(ends)]).toEqual(['f1-face', 'f2-right', 'f2-face']);
+    expect(ends.filter((e) => e === 'f2-right')).toHaveLength(2);
+    expect(stripPicture(input.part, view).shapes.some((s) => s.role === 'hit')).toBe(false);
+  });
+  it('stand out when selected: the chamfer from its foot to its top', () => {
+    const [line, ...rest] = shown({ selectedId: 'f2', selectedEnd: 'right' }).filter((s) => s.role === 'selectedEnd');
+    expect(rest).toHaveLength(1);
+    const { unitsPerMm, origin } = stripPicture(input.part, view);
+    const points = line?.kind === 'polyline' ? line.points : [];
+    expect(points.map(([x, y]) => [(x - origin[0]) / unitsPerMm, (origin[1] - y) / unitsPerMm])).toEqual([
+      [expect.closeTo(100), expect.closeTo(8)],
+      [expect.closeTo(98), expect.closeTo(10)],
+    ]);
+  });
+});
+
 describe('silhouette', () => {
   it('carries a scale bar of a round length', () => {
     const texts = silhouettePicture(input.part, 380, 104).shapes.flatMap((s) => (s.kind === 'text' ? [s.text] : []));

@@ -11,6 +11,8 @@ export type Role =
   | 'tool'
   | 'cut'
   | 'selected'
+  | 'selectedEnd'
+  | 'hit'
   | 'dimension'
   | 'label'
   | 'selectedLabel'
@@ -24,6 +26,8 @@ export type Shape =
       readonly role: Role;
       readonly points: readonly (readonly [number, number])[];
       readonly id?: string;
+      /** a face or chamfer of that feature instead of its cylinder */
+      readonly end?: 'left' | 'right' | 'face';
     }
   | { readonly kind: 'polyline'; readonly role: Role; readonly points: readonly (readonly [number, number])[] }
   | {

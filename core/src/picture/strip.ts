@@ -1,5 +1,6 @@
 import type { Holding } from '../hold/index.ts';
 import type { Part } from '../part/index.ts';
+import { endShapes, type FeatureEnd } from './ends.ts';
 import { halfOutline } from './outline.ts';
 import type { Picture, Shape } from './picture.ts';
 
@@ -9,6 +10,10 @@ export interface StripView {
   /** size of a letter in picture units, for spacing labels */
   readonly textSize: number;
   readonly selectedId?: string;
+  /** a face or chamfer of the selected feature */
+  readonly selectedEnd?: FeatureEnd;
+  /** whether faces and chamfers can be selected on their own */
+  readonly ends?: boolean;
   /** label under each feature and over the whole; already in the drawing's unit */
   readonly labels: readonly { readonly id: string; readonly text: string }[];
   readonly overall: string;
@@ -75,6 +80,14 @@ export function stripPicture(part: Part, view: StripView): Picture {
         id: f.id,
       });
     shapes.push({ kind: 'polygon', role: 'outline', points: [...upper, ...lower] });
+    if (view.ends)
+      shapes.push(
+        ...endShapes(
+          part,
+          (z, r) => [x(z), y(r)],
+          view.selectedId === undefined ? undefined : { id: view.selectedId, end: view.selectedEnd },
+        ),
+      );
   }
   if (holding) shapes.push(...holdShapes(holding, stockMm ?? largestMm, part.lengthMm, x, y));
   if (view.cut) shapes.push(...cutShapes(view.cut, x, y, box));

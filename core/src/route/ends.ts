@@ -1,12 +1,13 @@
 import { chooseSpeed, rpmFor } from '../cutting/index.ts';
 import { centreHole, centreHoleFor } from '../hold/index.ts';
-import type { Chamfer } from '../part/index.ts';
+import { type Chamfer, chamferDepthMm } from '../part/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FitContext } from './fit-cut.ts';
 import type { Operation, Setting } from './plan.ts';
 import type { Level, RecorderFor } from './turning.ts';
+import { usualMinutes } from './usual-minutes.ts';
 
 /** Share of the turning speed: centre drills are slow and weak; a chamfer is a short form cut. FIELD 1, derating */
 const CENTRE_SHARE = 0.5;
@@ -24,6 +25,7 @@ function handSetting(
   const speedMPerMin = context.input.material.speeds[tool?.material ?? 'hss'].speedMPerMin * share;
   record?.({ code: 'cutting.tableSpeed', values: { speedMPerMin: speedMPerMin / share, share } });
   const chosen = chooseSpeed(context.speeds, rpmFor(speedMPerMin, diameterMm, record), record);
+  record?.({ code: 'route.handFeed', values: { feedMmPerRev, rpm: chosen?.speed.rpm ?? 0 } });
   return (
     chosen && {
       rpm: chosen.speed.rpm,
@@ -36,6 +38,17 @@ function handSetting(
       feedMmPerRev,
     }
   );
+}
+
+/** Facing by hand from the rim: touching and winding in, then half the diameter at the feed. */
+function faceMinutes(stockMm: number, rpm: number, record?: Recorder): number {
+  const handlingMin = 1;
+  const minutes = handlingMin + stockMm / 2 / (HAND_FEED_FACE * rpm);
+  record?.({
+    code: 'route.faceMinutes',
+    values: { handlingMin, radiusMm: stockMm / 2, feedMmPerRev: HAND_FEED_FACE, rpm, minutes },
+  });
+  return minutes;
 }
 
 const bare = { passes: [], exceeds: [], schools: [] } as const;
@@ -54,11 +67,15 @@ export function openingOperations(context: FitContext, recorderFor: RecorderFor)
       kind: 'mount',
       zFromMm: holding.jawsMm - holding.gripMm,
       zToMm: holding.jawsMm,
-      minutes: 4,
+      minutes: usualMinutes(4, recorderFor('mount')),
       caution: lathe.nose === 'screwed' ? 'gentleStart' : 'keyOut',
       sizes: { gripMm: holding.gripMm, overhangMm: holding.overhangMm },
     },
   ];
+  recorderFor('mount')?.({
+    code: 'route.grip',
+    values: { gripMm: holding.gripMm, overhangMm: holding.overhangMm, lengthMm: holding.gripMm + holding.overhangMm },
+  });
   const faceSetting = handSetting(context, stockMm, 1, facing, HAND_FEED_FACE, recorderFor('face'));
   if (hold.faceTailMm > 0 && faceSetting)
     operations.push({
@@ -69,7 +86,7 @@ export function openingOperations(context: FitContext, recorderFor: RecorderFor)
       zToMm: zEnd + hold.faceTailMm,
       toolId: facing?.id,
       setting: faceSetting,
-      minutes: 1 + stockMm / 2 / (HAND_FEED_FACE * faceSetting.rpm),
+      minutes: faceMinutes(stockMm, faceSetting.rpm, recorderFor('face')),
       caution: 'lockCarriage',
       sizes: { offMm: hold.faceTailMm },
     });
@@ -103,7 +120,7 @@ export function openingOperations(context: FitContext, recorderFor: RecorderFor)
         zToMm: zEnd,
         toolId: drills[0]?.id,
         setting,
-        minutes: 3,
+        minutes: usualMinutes(3, recorderFor('centre')),
         caution: 'centreOil',
         sizes: { pilotMm: hole?.pilotMm ?? 0, mouthMm: Number(mouth.toFixed(2)) },
       });
@@ -118,7 +135,7 @@ export function openingOperations(context: FitContext, recorderFor: RecorderFor)
       zToMm: zEnd,
       toolId: rougher?.id,
       setting: touchSetting,
-      minutes: 3,
+      minutes: usualMinutes(3, recorderFor('touchOff')),
       caution: 'stopToMeasure',
       sizes: { longMm: 6 },
     });
@@ -136,7 +153,8 @@ export function touchAgainOperation(
   recorderFor: RecorderFor,
 ): Operation | undefined {
   const zEnd = context.input.part.lengthMm;
-  const setting = handSetting(context, diameterMm, 1, tool, HAND_FEED_FACE, recorderFor('touchOff-finisher'));
+  const record = recorderFor('touchOff-finisher');
+  const setting = handSetting(context, diameterMm, 1, tool, HAND_FEED_FACE, record);
   return (
     setting && {
       ...bare,
@@ -146,7 +164,7 @@ export function touchAgainOperation(
       zToMm: zEnd,
       toolId: tool.id,
       setting,
-      minutes: 2.5,
+      minutes: usualMinutes(2.5, record),
       caution: 'stopToMeasure',
       targetMm: diameterMm,
     }
@@ -161,7 +179,16 @@ export function shoulderOperation(
   recorderFor: RecorderFor,
 ): Operation | undefined {
   const tool = toolFor(context.input.tools, 'finisher');
-  const setting = handSetting(context, outsideMm, 1, tool, 0.08, recorderFor(`${level.feature.id}-shoulder`));
+  const record = recorderFor(`${level.feature.id}-shoulder`);
+  const setting = handSetting(context, outsideMm, 1, tool, 0.08, record);
+  record?.({
+    code: 'route.shoulder',
+    values: {
+      fromDiameterMm: level.targetMm,
+      toDiameterMm: outsideMm,
+      fromEndMm: context.input.part.lengthMm - level.feature.zFromMm,
+    },
+  });
   return (
     setting && {
       ...bare,
@@ -172,7 +199,7 @@ export function shoulderOperation(
       zToMm: level.feature.zFromMm,
       toolId: tool?.id,
       setting,
-      minutes: 1.2,
+      minutes: usualMinutes(1.2, record),
       caution: 'feedOutwards',
       sizes: { fromDiameterMm: level.targetMm, toDiameterMm: outsideMm },
     }
@@ -188,14 +215,9 @@ export function chamferOperation(
 ): Operation | undefined {
   const tool = toolFor(context.input.tools, 'chamfer');
   const { feature } = level;
-  const setting = handSetting(
-    context,
-    feature.diameterMm,
-    CHAMFER_SHARE,
-    tool,
-    0.05,
-    recorderFor(`${feature.id}-chamfer`),
-  );
+  const record = recorderFor(`${feature.id}-chamfer`);
+  const setting = handSetting(context, feature.diameterMm, CHAMFER_SHARE, tool, 0.05, record);
+  if (record) chamferDepthMm(chamfer.lengthMm, chamfer.angleDeg, record);
   return (
     setting && {
       ...bare,
@@ -206,8 +228,9 @@ export function chamferOperation(
       zToMm: feature.zToMm,
       toolId: tool?.id,
       setting,
-      minutes: 1,
+      minutes: usualMinutes(1, record),
       caution: 'edgesSharp',
+      limits: chamfer.limits,
       sizes: { lengthMm: chamfer.lengthMm, angleDeg: chamfer.angleDeg, depthMm: chamfer.depthMm },
     }
   );

@@ -92,6 +92,29 @@ describe('planRoute', () => {
     expect(codes(planRoute(planInput(shaft, 45), undefined, 100))).toContain('stock.longerThanBar');
     expect(codes(planRoute(planInput([feature(1, 40, 30, '±0.001')], 45)))).toContain('gauge.noneFineEnough');
   });
+  it('tells of every operation where its speed, feed, minutes and sizes come from', () => {
+    const input = planInput(
+      [feature(1, 40, 60), feature(2, 28, 160, 'h7', { edges: { left: '', right: '1x45' } })],
+      45,
+    );
+    const told = (id: string) => {
+      const { steps, record } = collectWorking();
+      planRoute(input, (operation) => (operation === id ? record : undefined));
+      return steps.map((s) => s.code);
+    };
+    const { operations } = planRoute(input);
+    expect(new Set(operations.map((o) => o.kind)).size).toBe(10);
+    for (const o of operations) {
+      const codes = told(o.id);
+      expect(codes.some((c) => ['route.minutes', 'route.usualMinutes', 'route.faceMinutes'].includes(c))).toBe(true);
+      if (o.setting) expect(codes).toContain('cutting.chosenSpeed');
+      if (o.setting) expect(codes.some((c) => c === 'route.feed' || c === 'route.handFeed')).toBe(true);
+    }
+    expect(told('f2-chamfer')).toContain('part.chamfer');
+    expect(told('f2-shoulder')).toContain('route.shoulder');
+    expect(told('mount')).toContain('route.grip');
+    expect(told('centre')).toContain('hold.centre');
+  });
   it('tells the working of the cut it chose, by the same path', () => {
     const { steps, record } = collectWorking();
     const plan = planRoute(planInput(shaft, 45), (id) => (id === 'f3-rough' ? record : undefined));

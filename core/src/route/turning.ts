@@ -9,6 +9,7 @@ import { roughingShaft } from './bending.ts';
 import { answerOf, type CutWish, type FitContext, type FittedCut, fitCut } from './fit-cut.ts';
 import type { Limiter, Operation, School } from './plan.ts';
 import { SCHOOLS } from './plan.ts';
+import { usualMinutes } from './usual-minutes.ts';
 
 /** Left on the diameter for the last cuts, mm: within FIELD 4's 0.4 to 0.8, more where two equal cuts with a measurement follow. */
 const ALLOWANCE_TWO_CUTS_MM = 0.8;
@@ -172,7 +173,7 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
     passes: [],
     exceeds: [],
     schools: [],
-    minutes: 1.5,
+    minutes: usualMinutes(1.5, recorderFor(`${feature.id}-${suffix}`)),
     caution: 'stopToMeasure',
     limits: feature.limits,
     targetMm: level.targetMm,

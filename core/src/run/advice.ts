@@ -91,6 +91,6 @@ function afterReadings(run: FrozenRun, state: RunState, step: Step, record?: Rec
   const tolerance = step.limits.upperMm - step.limits.lowerMm;
   const leftMm = nextCross ? -nextCross.offByMm : 0;
   const coarse = tolerance < 4 * dialScale(run.lathe.slides.crossSlide).lineTravelMm.valueOf();
-  const fine = coarse && leftMm > 0 ? fineFeed(run.lathe, leftMm) : undefined;
+  const fine = coarse && leftMm > 0 ? fineFeed(run.lathe, leftMm, record) : undefined;
   return { measured: result, fine, nextCross, nextTargetMm: more ? targetMm : undefined };
 }

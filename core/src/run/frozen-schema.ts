@@ -14,7 +14,7 @@ const limits = z.strictObject({
   lowerMm: number,
   how: z.enum(['plusMinus', 'deviations', 'sizes', 'zone', 'general']),
 });
-const chamfer = z.strictObject({ lengthMm: number, angleDeg: number, depthMm: number });
+const chamfer = z.strictObject({ lengthMm: number, angleDeg: number, depthMm: number, limits: limits.optional() });
 const turned = z.strictObject({
   id: short,
   index: z.number().int().min(0),

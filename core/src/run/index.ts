@@ -5,6 +5,6 @@ export { explainOperation, type FrozenRun } from './frozen.ts';
 export { asFrozenRun, frozenRunSchema } from './frozen-schema.ts';
 export { type CrossMove, carriageMove, crossMove } from './next-move.ts';
 export { orderEvents } from './order.ts';
-export { measured, replay } from './replay.ts';
+export { explainSize, measured, replay } from './replay.ts';
 export { currentStep, type Outcome, type Reading, type RunState } from './state.ts';
 export { type Step, stepsOf } from './step.ts';

@@ -9,7 +9,7 @@ import { fineFeed } from './fine-feed.ts';
 import { explainOperation, type FrozenRun } from './frozen.ts';
 import { crossMove } from './next-move.ts';
 import { orderEvents } from './order.ts';
-import { replay } from './replay.ts';
+import { explainSize, replay } from './replay.ts';
 import { currentStep } from './state.ts';
 import { stepsOf } from './step.ts';
 
@@ -194,6 +194,18 @@ describe('replay', () => {
     expect(bench.state.stepIndex).toBe(before + 1);
     bench.add({ kind: 'undone', eventId: done.id });
     expect(bench.state.stepIndex).toBe(before);
+  });
+  it('tells how a measured size and its verdict came about, from all its readings', () => {
+    const bench = new Bench().to('f2-between');
+    bench.measure(28.4);
+    bench.measure(28.41);
+    const { steps, record } = collectWorking();
+    explainSize(run, bench.state, bench.step!.id, record);
+    expect(steps.map((s) => s.code)).toEqual(['gauge.combine', 'gauge.decide']);
+    expect(steps[0]!.values).toMatchObject({ count: 2, meanMm: 28.405 });
+    explainSize(run, bench.state, 'mount', () => {
+      throw new Error('nothing was measured there');
+    });
   });
   it('ignores what does not belong: a reading that is no length, a step that is not the present one', () => {
     const bench = new Bench().to('f2-between');

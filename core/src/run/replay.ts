@@ -2,6 +2,7 @@ import { combineReadings, decide } from '../gauge/index.ts';
 import { readDialNumber } from '../lathe/index.ts';
 import { middleMm } from '../limit/index.ts';
 import { plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
+import type { Recorder } from '../working/index.ts';
 import type { RunEvent } from './event.ts';
 import type { FrozenRun } from './frozen.ts';
 import { crossMove } from './next-move.ts';
@@ -13,7 +14,7 @@ import type { Step } from './step.ts';
 type Draft = { -readonly [K in keyof RunState]: RunState[K] extends readonly (infer T)[] ? T[] : RunState[K] };
 
 /** Result of the readings on a measuring step in its present round; undefined while there is none. */
-export function measured(run: FrozenRun, state: RunState, step: Step) {
+export function measured(run: FrozenRun, state: RunState, step: Step, record?: Recorder) {
   const round = state.rounds[step.id] ?? 0;
   const readings = state.readings.filter((r) => r.stepId === step.id && r.round === round);
   if (readings.length === 0 || !step.limits) return undefined;
@@ -23,8 +24,15 @@ export function measured(run: FrozenRun, state: RunState, step: Step) {
   const combined = combineReadings(
     readings.map((r) => r.mm),
     uncertaintyMm,
+    record,
   );
-  return { readings, combined, decision: decide(combined.meanMm, combined.uncertaintyMm, step.limits) };
+  return { readings, combined, decision: decide(combined.meanMm, combined.uncertaintyMm, step.limits, record) };
+}
+
+/** Tells how a size that was measured at a step, and its verdict, came about. */
+export function explainSize(run: FrozenRun, state: RunState, stepId: string, record: Recorder): void {
+  const step = run.steps.find((s) => s.id === stepId);
+  if (step) measured(run, state, step, record);
 }
 
 /** The last cut and what it sprang, for the next one on the same feature. */

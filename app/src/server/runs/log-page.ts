@@ -1,4 +1,5 @@
 import { replay } from '@whelk/core/run';
+import { format } from 'date-fns';
 import type { Knex } from 'knex';
 import { recentRuns } from './service.ts';
 
@@ -16,6 +17,7 @@ export async function loadLog(db: Knex, find: string) {
       const settings = [
         ...new Map(cut.map((s) => [`${s.kind}${s.setting?.rpm}${s.setting?.feedMmPerRev}`, s])).values(),
       ].map((s) => ({
+        operationId: s.operationId,
         kind: s.kind,
         rpm: s.setting!.rpm,
         speedLabel: s.setting!.speedLabel,
@@ -25,7 +27,7 @@ export async function loadLog(db: Knex, find: string) {
         id: run.id,
         jobId: run.jobId,
         piece: run.piece,
-        startedAt: run.startedAt,
+        day: format(new Date(run.startedAt), 'd MMM yyyy'),
         title: frozen.title,
         material: frozen.material.name,
         lathe: frozen.lathe.name,

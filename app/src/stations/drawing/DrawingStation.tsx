@@ -1,5 +1,6 @@
 import type { Job } from '@whelk/core/job';
 import { emptyFeature, type Feature } from '@whelk/core/part';
+import type { FeatureEnd } from '@whelk/core/picture';
 import { useEffect, useRef, useState } from 'react';
 import { fromJson } from '../../ui/from-json.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
@@ -19,17 +20,25 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
   const { job } = editor;
   const { planned, progress } = usePlanned(job, shop, runs);
   const [selected, setSelected] = useState<string | undefined>(job.drawing.features[0]?.id);
+  const [end, setEnd] = useState<FeatureEnd | null>(null);
   const focus = useRef<string>(undefined);
   const { features, unit } = job.drawing;
 
   useEffect(() => {
     if (!focus.current) return;
-    document.querySelector<HTMLInputElement>(`[data-field="${focus.current}"]`)?.focus();
+    const field = document.querySelector<HTMLInputElement>(`[data-field="${focus.current}"]`);
+    // no further than it takes to see the field: the strip above should stay in sight
+    field?.focus({ preventScroll: true });
+    field?.scrollIntoView({ block: 'nearest' });
     focus.current = undefined;
   });
 
   const setFeatures = (make: (features: Feature[]) => Feature[], field = '') =>
     editor.change((j) => ({ ...j, drawing: { ...j.drawing, features: make([...j.drawing.features]) } }), field);
+  const select = (id: string, part?: FeatureEnd) => {
+    setSelected(id);
+    setEnd(part ?? null);
+  };
   const add = (at: number) => {
     const fresh = nextId(job);
     setFeatures((list) => list.toSpliced(at, 0, emptyFeature(fresh, unit)));
@@ -59,7 +68,12 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
       progress={progress}
       station="drawing"
       selected={selected}
-      onSelect={setSelected}
+      selectedEnd={end}
+      onSelect={(id, part) => {
+        select(id, part);
+        // its own field takes over, so that it can be typed at once
+        if (part) focus.current = `${id}-${part === 'face' ? 'faceFinish' : part}`;
+      }}
     >
       {features.length === 0 ? (
         <div className="page text-center">
@@ -77,7 +91,7 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
           job={job}
           planned={planned}
           selected={selected}
-          onSelect={setSelected}
+          onSelect={select}
           onChange={(at, feature, field) => setFeatures((list) => list.with(at, feature), field)}
           onAdd={add}
           onRemove={remove}

@@ -1,7 +1,9 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
 import { parseLimits } from '@whelk/core/limit';
-import type { Feature } from '@whelk/core/part';
+import { type Feature, readEdge } from '@whelk/core/part';
+import type { FeatureEnd } from '@whelk/core/picture';
 import { formatLength, readTyped } from '@whelk/core/quantity';
+import type { Recorder } from '@whelk/core/working';
 import { ArrowLeft, ArrowRight, Plus, Trash2 } from 'lucide-react';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 import { Working } from '../../ui/working/Working.tsx';
@@ -14,7 +16,7 @@ interface Props {
   readonly selected: string | undefined;
   readonly folded: boolean;
   readonly width: number;
-  readonly onSelect: (id: string) => void;
+  readonly onSelect: (id: string, end?: FeatureEnd) => void;
   readonly onChange: (at: number, feature: Feature, field: string) => void;
   readonly onAdd: (at: number) => void;
   readonly onRemove: (at: number) => void;
@@ -34,6 +36,9 @@ const LABELS: Record<Key, string> = {
   left: 'Left edge',
   right: 'Right edge',
 };
+
+/** Sizes that belong to a face or an edge: while they are typed it stands out on the strip. */
+const endOf: Partial<Record<Key, FeatureEnd>> = { left: 'left', right: 'right', faceFinish: 'face' };
 
 function textOf(feature: Feature, key: Key): string {
   if (key === 'diameter' || key === 'length') return feature[key].text;
@@ -90,9 +95,24 @@ export function FeatureColumn(props: Props) {
         ? turned.limits
         : key === 'lengthLimits' && feature.lengthLimits
           ? turned.lengthLimits
-          : undefined;
+          : (key === 'left' || key === 'right') && turned[key]?.limits?.how !== 'general'
+            ? turned[key]?.limits
+            : undefined;
     if (limits)
       return `${formatLength(limits.upperMm, unit, places)} / ${formatLength(limits.lowerMm, unit, places)}${limits.how === 'general' ? ', general' : ''}`;
+    return undefined;
+  };
+  const workingOf = (key: Key): ((record: Recorder) => void) | undefined => {
+    const { generalClass } = job.drawing;
+    if (key === 'limits' || key === 'lengthLimits') {
+      const of = key === 'limits' ? feature.diameter : feature.length;
+      return (record) => {
+        const nominal = readTyped(of);
+        if (nominal.ok) parseLimits(feature[key], nominal.mm, of.unit, generalClass, record);
+      };
+    }
+    if ((key === 'left' || key === 'right') && turned?.[key])
+      return (record) => void readEdge(feature.edges[key], feature.length.unit, generalClass, record);
     return undefined;
   };
   const field = (key: Key) => (
@@ -103,17 +123,7 @@ export function FeatureColumn(props: Props) {
         problem={problemOf(key)}
         note={noteOf(key)}
         inline
-        after={
-          key === 'limits' && (
-            <Working
-              of="limits"
-              tell={(record) => {
-                const nominal = readTyped(feature.diameter);
-                if (nominal.ok) parseLimits(feature.limits, nominal.mm, unit, job.drawing.generalClass, record);
-              }}
-            />
-          )
-        }
+        after={workingOf(key) && <Working of={`${LABELS[key]}, ${number}`} tell={workingOf(key)!} />}
         hint={
           key === 'limits' || key === 'lengthLimits'
             ? 'general'
@@ -125,7 +135,7 @@ export function FeatureColumn(props: Props) {
         }
         data={`${feature.id}-${key}`}
         inputClass="input-sm h-8 text-base"
-        onFocus={() => !on && onSelect(feature.id)}
+        onFocus={() => onSelect(feature.id, endOf[key])}
         onKeyDown={keys(key)}
         onChange={(text) => onChange(at, withText(feature, key, text), `${feature.id}-${key}`)}
       />

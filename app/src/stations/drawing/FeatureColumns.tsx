@@ -1,6 +1,6 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
 import type { Feature } from '@whelk/core/part';
-import { stripPicture } from '@whelk/core/picture';
+import { type FeatureEnd, stripPicture } from '@whelk/core/picture';
 import { useWidth } from '../../ui/useWidth.ts';
 import { FeatureColumn } from './FeatureColumn.tsx';
 
@@ -8,7 +8,7 @@ interface Props {
   readonly job: Job;
   readonly planned: PlannedJob;
   readonly selected: string | undefined;
-  readonly onSelect: (id: string) => void;
+  readonly onSelect: (id: string, end?: FeatureEnd) => void;
   readonly onChange: (at: number, feature: Feature, field: string) => void;
   readonly onAdd: (at: number) => void;
   readonly onRemove: (at: number) => void;

@@ -1,6 +1,6 @@
 import type { PlannedJob, Progress, Settings, Shop, Station } from '@whelk/core/job';
 import type { Feature } from '@whelk/core/part';
-import { stripPicture } from '@whelk/core/picture';
+import { type FeatureEnd, stripPicture } from '@whelk/core/picture';
 import { drawingDecimals, shortLength } from '@whelk/core/quantity';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -43,7 +43,9 @@ interface Props {
   readonly progress: Progress;
   readonly station: Station;
   readonly selected?: string;
-  readonly onSelect?: (featureId: string) => void;
+  /** a face or chamfer of the selected feature; where it is given, even empty, they can be selected on their own */
+  readonly selectedEnd?: FeatureEnd | null;
+  readonly onSelect?: (featureId: string, end?: FeatureEnd) => void;
   readonly showHolding?: boolean;
   readonly cut?: Parameters<typeof stripPicture>[1]['cut'];
   readonly aside?: React.ReactNode;
@@ -58,6 +60,7 @@ export function JobFrame({
   progress,
   station,
   selected,
+  selectedEnd,
   onSelect,
   showHolding,
   cut,
@@ -74,6 +77,8 @@ export function JobFrame({
       height: 236,
       textSize: 15,
       selectedId: selected,
+      selectedEnd: selectedEnd ?? undefined,
+      ends: selectedEnd !== undefined,
       labels: planned.part.features.map((f) => ({
         id: f.id,
         text: labelOf(job.drawing.features[f.index]),
@@ -83,7 +88,7 @@ export function JobFrame({
       holding: showHolding ? planned.plan?.holding : undefined,
       cut,
     });
-  }, [planned, width, selected, unit, job.drawing.features, showHolding, cut]);
+  }, [planned, width, selected, selectedEnd, unit, job.drawing.features, showHolding, cut]);
   const step = (by: 1 | -1) => {
     const ids = planned.part.features.map((f) => f.id);
     const at = selected ? ids.indexOf(selected) : by > 0 ? -1 : ids.length;

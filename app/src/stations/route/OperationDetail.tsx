@@ -52,7 +52,7 @@ export function OperationDetail({ operation: o, job, lathe, tools, instruments, 
           <p className="figure">
             {feed(o.setting.feedMmPerRev, lathe.unit)}
             <span className="unit">{feedUnit(lathe.unit)}</span>
-            {o.passes.length > 0 && <Working of="feed" tell={only('route.feed')} />}
+            <Working of="feed" tell={only('route.feed', 'route.handFeed')} />
           </p>
           <p className="setting">{o.setting.feedLabel ?? 'By hand'}</p>
           {o.setting.feedLabel === undefined && (
@@ -114,7 +114,7 @@ export function OperationDetail({ operation: o, job, lathe, tools, instruments, 
         )}
         {o.limits && (
           <p className="mt-2">
-            Limits{' '}
+            {o.kind === 'chamfer' ? 'Limits of its length' : 'Limits'}{' '}
             <b>
               {measure(o.limits.lowerMm, unit)} … {measure(o.limits.upperMm, unit)}
             </b>{' '}
@@ -141,12 +141,30 @@ export function OperationDetail({ operation: o, job, lathe, tools, instruments, 
         {o.sizes && o.kind === 'mount' && (
           <p>
             Grip {byRule(o.sizes.gripMm ?? 0, unit)} {unit}, {byRule(o.sizes.overhangMm ?? 0, unit)} {unit} standing
-            out.
+            out. <Working of="grip" tell={only('route.grip')} />
           </p>
         )}
         {o.sizes && o.kind === 'face' && (
           <p>
             Take {aimed(o.sizes.offMm ?? 0, unit)} {unit} off the end.
+          </p>
+        )}
+        {o.sizes && o.kind === 'chamfer' && (
+          <p>
+            {length(o.sizes.lengthMm ?? 0, unit)} {unit} long at {o.sizes.angleDeg}°:{' '}
+            {measure(o.sizes.depthMm ?? 0, unit, unit === 'mm' ? 2 : 3)} {unit} on the radius.{' '}
+            <Working of="chamfer" tell={only('part.chamfer')} />
+          </p>
+        )}
+        {o.sizes && o.kind === 'shoulder' && (
+          <p>
+            From Ø{aimed(o.sizes.fromDiameterMm ?? 0, unit)} out to Ø{aimed(o.sizes.toDiameterMm ?? 0, unit)} {unit}.{' '}
+            <Working of="shoulder" tell={only('route.shoulder')} />
+          </p>
+        )}
+        {o.passes.length === 0 && (
+          <p className="mt-1">
+            About {minutes(o.minutes)}. <Working of="time" tell={only('route.usualMinutes', 'route.faceMinutes')} />
           </p>
         )}
         {o.sizes && o.kind === 'centre' && (

@@ -1,10 +1,12 @@
-import type { Picture, Shape } from '@whelk/core/picture';
+import type { FeatureEnd, Picture, Shape } from '@whelk/core/picture';
 import { memo } from 'react';
 
 const path = (points: readonly (readonly [number, number])[]) =>
   points.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
 
-function ShapeView({ shape, textSize, onSelect }: { shape: Shape; textSize: number; onSelect?: (id: string) => void }) {
+type Select = (id: string, end?: FeatureEnd) => void;
+
+function ShapeView({ shape, textSize, onSelect }: { shape: Shape; textSize: number; onSelect?: Select }) {
   const role = `r-${shape.role}`;
   if (shape.kind === 'text')
     return (
@@ -19,7 +21,7 @@ function ShapeView({ shape, textSize, onSelect }: { shape: Shape; textSize: numb
       </text>
     );
   if (shape.kind === 'polyline') return <polyline className={role} points={path(shape.points)} />;
-  const { id } = shape;
+  const { id, end } = shape;
   if (shape.role === 'stock')
     return (
       <>
@@ -31,7 +33,13 @@ function ShapeView({ shape, textSize, onSelect }: { shape: Shape; textSize: numb
   if (id && onSelect)
     return (
       // biome-ignore lint/a11y/noStaticElementInteractions: the strip as a whole is the keyboard's target
-      <polygon className={`${role} hit`} points={path(shape.points)} onClick={() => onSelect(id)} data-feature={id} />
+      <polygon
+        className={`${role} hit`}
+        points={path(shape.points)}
+        onClick={() => onSelect(id, end)}
+        data-feature={end ? undefined : id}
+        data-end={end && `${id}-${end}`}
+      />
     );
   return <polygon className={role} points={path(shape.points)} />;
 }
@@ -47,7 +55,7 @@ export const PictureView = memo(function PictureView({
   picture: Picture;
   label: string;
   textSize?: number;
-  onSelect?: (id: string) => void;
+  onSelect?: Select;
   className?: string;
 }) {
   return (

@@ -1,7 +1,8 @@
 import { collectWorking, type Recorder } from '@whelk/core/working';
 import { Sigma } from 'lucide-react';
 import { useId, useState } from 'react';
-import { wordStep } from '../../messages/workings.ts';
+import { type WordedStep, wordStep } from '../../messages/workings.ts';
+import { ask } from '../api.ts';
 
 /**
  * The small mark beside a computed value; it opens the derivation in place. The derivation is made when it is opened, by
@@ -9,8 +10,42 @@ import { wordStep } from '../../messages/workings.ts';
  */
 export function Working({ of, tell }: { of: string; tell: (record: Recorder) => void }) {
   const [open, setOpen] = useState(false);
+  return <Marked of={of} open={open} onToggle={() => setOpen(!open)} steps={open ? told(tell) : []} />;
+}
+
+/** The same where the page does not hold what the value was computed from: the server tells the working. */
+export function AskedWorking({ of, at }: { of: string; at: string }) {
+  const [open, setOpen] = useState(false);
+  const [steps, setSteps] = useState<readonly WordedStep[]>();
+  const [failed, setFailed] = useState('');
+  const toggle = async () => {
+    setOpen(!open);
+    if (open || steps) return;
+    setFailed('');
+    const result = await ask<{ steps: WordedStep[] }>('GET', at);
+    if (result.ok) setSteps(result.data.steps);
+    else setFailed(result.problems.map((p) => p.what).join(' ') || 'The server does not answer.');
+  };
+  return (
+    <Marked
+      of={of}
+      open={open}
+      onToggle={toggle}
+      steps={steps ?? []}
+      waits={failed || (steps ? '' : 'Being looked up')}
+    />
+  );
+}
+
+interface MarkedProps {
+  readonly of: string;
+  readonly open: boolean;
+  readonly onToggle: () => void;
+  readonly steps: readonly WordedStep[];
+  readonly waits?: string;
+}
+function Marked({ of, open, onToggle, steps, waits = '' }: MarkedProps) {
   const id = useId();
-  const steps = open ? told(tell) : [];
   return (
     <span className="inline-block align-middle">
       <button
@@ -20,13 +55,13 @@ export function Working({ of, tell }: { of: string; tell: (record: Recorder) => 
         aria-controls={id}
         aria-label={`Working of ${of}`}
         title={`Working of ${of}`}
-        onClick={() => setOpen(!open)}
+        onClick={onToggle}
       >
         <Sigma size={15} aria-hidden="true" />
       </button>
       {open && (
-        <div id={id} className="working my-1 font-normal text-base-content">
-          {steps.length === 0 && <p>Given, not computed.</p>}
+        <div id={id} className="working my-1 font-normal text-base-content" aria-live="polite">
+          {steps.length === 0 && <p>{waits || 'Given, not computed.'}</p>}
           {steps.map((step, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: a derivation's lines have no identity but their order
             <p key={i} className="mb-1">

@@ -9,3 +9,10 @@ export const generalRows = [
   { upToMm: 1000, f: 0.3, m: 0.8, c: 2, v: 4 },
   { upToMm: 2000, f: 0.5, m: 1.2, c: 3, v: 6 },
 ] as const;
+
+// source: ISO 2768-1, broken edges (external radii and chamfer heights); ± in mm by nominal, from 0.5 mm; provenance: recalled
+export const generalEdgeRows = [
+  { upToMm: 3, f: 0.2, m: 0.2, c: 0.4, v: 0.4 },
+  { upToMm: 6, f: 0.5, m: 0.5, c: 1, v: 1 },
+  { upToMm: Number.POSITIVE_INFINITY, f: 1, m: 1, c: 2, v: 2 },
+] as const;

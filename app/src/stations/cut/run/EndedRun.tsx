@@ -1,6 +1,7 @@
-import type { FrozenRun, RunState } from '@whelk/core/run';
+import { explainSize, type FrozenRun, type RunState } from '@whelk/core/run';
 import { outcomeText, verdictText, waitingText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
+import { Working } from '../../../ui/working/Working.tsx';
 import { Acts } from './Acts.tsx';
 import { nameOf } from './titles.ts';
 
@@ -48,7 +49,13 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
                     return (
                       <tr key={o.stepId}>
                         <th scope="row">{nameOf(frozen, o.featureId)}</th>
-                        <td className="text-right">{f(o.sizeMm)}</td>
+                        <td className="text-right">
+                          {f(o.sizeMm)}
+                          <Working
+                            of={`size of ${nameOf(frozen, o.featureId)}`}
+                            tell={(record) => explainSize(frozen, state, o.stepId, record)}
+                          />
+                        </td>
                         <td>{feature ? `${f(feature.limits.lowerMm)} … ${f(feature.limits.upperMm)}` : ''}</td>
                         <td>
                           {o.decision.verdict === 'fits' ? '✓ ' : o.decision.verdict === 'cannotSay' ? '? ' : '✕ '}

@@ -1,6 +1,6 @@
-import { chooseInstrument, combineReadings, decide, fitness } from '@whelk/core/gauge';
+import { chooseInstrument, fitness } from '@whelk/core/gauge';
 import { decimalsOf, type Problem, parseLength } from '@whelk/core/quantity';
-import { adviseStep, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
+import { adviseStep, explainSize, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
 import { useState } from 'react';
 import { fitnessText, verdictText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
@@ -149,18 +149,7 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
             <p className="mt-3">
               Together <b>{measure(measured.combined.meanMm, unit, shownPlaces)}</b> ±{' '}
               {measure(measured.combined.uncertaintyMm, unit, places)} {unit}
-              <Working
-                of="verdict"
-                tell={(record) => {
-                  const { readings, combined } = measured;
-                  combineReadings(
-                    readings.map((r) => r.mm),
-                    instrument?.uncertaintyMm ?? combined.uncertaintyMm,
-                    record,
-                  );
-                  decide(combined.meanMm, combined.uncertaintyMm, limits, record);
-                }}
-              />
+              <Working of="verdict" tell={(record) => explainSize(frozen, state, step.id, record)} />
               {measured.combined.count > 1 && (
                 <span className="muted block text-sm">
                   spread {measure(measured.combined.spreadMm, unit, shownPlaces)}

@@ -53,7 +53,7 @@ export function SetPanel({ frozen, advice }: { frozen: FrozenRun; advice: StepAd
           <p className="text-4xl font-bold">
             {feed(setting.feedMmPerRev, lathe.unit)}
             <span className="unit">{feedUnit(lathe.unit)}</span>
-            {step.passNumber !== undefined && <Working of="feed" tell={only('route.feed', 'route.passes')} />}
+            <Working of="feed" tell={only('route.feed', 'route.passes', 'route.handFeed')} />
           </p>
           {setting.feedLabel === undefined ? (
             <p className="setting">

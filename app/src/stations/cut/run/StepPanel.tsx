@@ -1,5 +1,13 @@
 import { type Dial, dialMove, dialScale } from '@whelk/core/lathe';
-import { adviseStep, type CrossMove, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
+import {
+  adviseStep,
+  type CrossMove,
+  explainOperation,
+  type FrozenRun,
+  type RunState,
+  type StepAdvice,
+} from '@whelk/core/run';
+import type { Recorder } from '@whelk/core/working';
 import { DialWindow } from '../../../ui/dial-window/DialWindow.tsx';
 import { byRule, measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
@@ -124,6 +132,10 @@ function Words({ frozen, advice, state }: Props) {
     return `${move.fullTurns > 0 ? `${move.fullTurns} turn${move.fullTurns > 1 ? 's' : ''} + ` : ''}${move.rest} ${crossSlide.unit}, ${move.hand}`;
   };
   const { unit } = lathe;
+  const only =
+    (...codes: string[]) =>
+    (record: Recorder) =>
+      explainOperation(frozen, step.operationId, (line) => codes.includes(line.code) && record(line));
   if (step.kind === 'mount')
     return (
       <p className="text-lg">
@@ -132,7 +144,7 @@ function Words({ frozen, advice, state }: Props) {
           ? 'The tail centre comes after the end is faced and centred.'
           : ''}{' '}
         Ø{measure(frozen.stockMm, unit, unit === 'mm' ? 1 : 3)} {unit}, blank {byRule(frozen.plan.blank.lengthMm, unit)}{' '}
-        {unit}.
+        {unit}. <Working of="grip" tell={only('route.grip')} />
       </p>
     );
   if (step.kind === 'face')
@@ -145,14 +157,21 @@ function Words({ frozen, advice, state }: Props) {
   if (step.kind === 'centre')
     return (
       <p className="text-lg">
-        Drill until the mouth measures {step.sizes?.mouthMm} mm, from the tailstock. Clear the chips often. Then oil the
-        centre, bring it up play-free and lock the quill.
+        Drill until the mouth measures {step.sizes?.mouthMm} mm <Working of="centre hole" tell={only('hold.centre')} />,
+        from the tailstock. Clear the chips often. Then oil the centre, bring it up play-free and lock the quill.
       </p>
     );
   if (step.kind === 'chamfer')
     return (
       <p className="text-lg">
-        Bring the tool to touch the corner, wind in <b>{say(step.sizes?.depthMm ?? 0)}</b> from where it touches.
+        Bring the tool to touch the corner, wind in <b>{say(step.sizes?.depthMm ?? 0)}</b> from where it touches.{' '}
+        <Working
+          of="chamfer"
+          tell={(record) => {
+            only('part.chamfer', 'limit.general')(record);
+            dialMove(crossSlide, 0, step.sizes?.depthMm ?? 0, record);
+          }}
+        />
       </p>
     );
   if (step.kind === 'shoulder')
@@ -161,7 +180,8 @@ function Words({ frozen, advice, state }: Props) {
         Touch the shoulder from the number above, then face from Ø
         {measure(step.sizes?.fromDiameterMm ?? 0, unit, unit === 'mm' ? 1 : 3)} out to Ø
         {measure(step.sizes?.toDiameterMm ?? 0, unit, unit === 'mm' ? 1 : 3)}.{' '}
-        {state.endLines === undefined ? '' : 'Check the length before going on.'}
+        {state.endLines === undefined ? '' : 'Check the length before going on.'}{' '}
+        <Working of="shoulder" tell={only('route.shoulder')} />
       </p>
     );
   return null;

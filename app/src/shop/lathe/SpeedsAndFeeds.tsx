@@ -1,0 +1,140 @@
+import {
+  feedOf,
+  feedsOf,
+  fixedSpeeds,
+  type Lathe,
+  positionsLabel,
+  powerKwAt,
+  type SpindleSetting,
+  torqueNm,
+} from '@whelk/core/lathe';
+import { fromJson } from '../../ui/from-json.tsx';
+import { Working } from '../../ui/working/Working.tsx';
+
+/** Every speed and feed that a lathe has, each with what the spindle bears there and where the figure comes from. */
+function SpeedsAndFeeds({ lathe }: { lathe: Lathe }) {
+  const feeds = feedsOf(lathe);
+  const gears = feeds.some((f) => f.setting.kind === 'gears');
+  return (
+    <div className="grid gap-10 lg:grid-cols-2">
+      <section aria-labelledby="speeds">
+        <h2 id="speeds">Spindle</h2>
+        <table className="table table-sm">
+          <thead>
+            <tr>
+              <th scope="col">Setting</th>
+              <th scope="col" className="text-right">
+                rpm
+              </th>
+              <th scope="col" className="text-right">
+                Torque, N·m
+              </th>
+              <th scope="col" className="text-right">
+                Power, kW
+              </th>
+              <th scope="col">
+                <span className="visually-hidden">Working</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {fixedSpeeds(lathe).map((s) => (
+              <SpeedRow
+                key={s.label}
+                lathe={lathe}
+                setting={s.setting}
+                label={s.label}
+                rpm={String(s.rpm)}
+                atRpm={s.rpm}
+              />
+            ))}
+            {lathe.spindle.settings.map((s) =>
+              s.kind === 'stepless' ? (
+                <SpeedRow
+                  key={positionsLabel(lathe.spindle.controls, s.at)}
+                  lathe={lathe}
+                  setting={s}
+                  label={`${positionsLabel(lathe.spindle.controls, s.at)}, stepless; full power from ${s.baseRpm} rpm`}
+                  rpm={`${s.minRpm}–${s.maxRpm}`}
+                  atRpm={s.baseRpm}
+                />
+              ) : null,
+            )}
+          </tbody>
+        </table>
+      </section>
+      <section aria-labelledby="feeds">
+        <h2 id="feeds">Feeds</h2>
+        {feeds.length === 0 ? (
+          <p>Hand feed only.</p>
+        ) : (
+          <table className="table table-sm">
+            <thead>
+              <tr>
+                <th scope="col">Setting</th>
+                <th scope="col" className="text-right">
+                  mm/rev
+                </th>
+                <th scope="col" className="text-right">
+                  in/rev
+                </th>
+                {gears && <th scope="col">Gears, driver/driven</th>}
+                <th scope="col">
+                  <span className="visually-hidden">Working</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {feeds.map((f) => (
+                <tr key={f.label}>
+                  <th scope="row" className="font-normal">
+                    {f.label}
+                  </th>
+                  <td className="text-right font-semibold">{f.mmPerRev.toFixed(3)}</td>
+                  <td className="text-right">{(f.mmPerRev / 25.4).toFixed(4)}</td>
+                  {gears && (
+                    <td>
+                      {f.setting.kind === 'gears' ? f.setting.pairs.map(([a, b]) => `${a}/${b}`).join(' · ') : 'marked'}
+                    </td>
+                  )}
+                  <td>
+                    <Working of={`feed, ${f.label}`} tell={(record) => void feedOf(f.setting, lathe, record)} />
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+        <p className="muted mt-2 text-sm">
+          Leadscrew lead {lathe.feeds.leadscrewLead.text} {lathe.feeds.leadscrewLead.unit}.
+        </p>
+      </section>
+    </div>
+  );
+}
+
+interface RowProps {
+  readonly lathe: Lathe;
+  readonly setting: SpindleSetting;
+  readonly label: string;
+  readonly rpm: string;
+  readonly atRpm: number;
+}
+function SpeedRow({ lathe, setting, label, rpm, atRpm }: RowProps) {
+  const torque = torqueNm(lathe, setting, atRpm);
+  return (
+    <tr>
+      <th scope="row" className="font-normal">
+        {label}
+      </th>
+      <td className="text-right font-semibold">{rpm}</td>
+      <td className="text-right">{torque.toFixed(torque < 20 ? 1 : 0)}</td>
+      <td className="text-right">{powerKwAt(lathe, setting, atRpm).toFixed(2)}</td>
+      <td>
+        <Working of={`torque and power, ${label}`} tell={(record) => void powerKwAt(lathe, setting, atRpm, record)} />
+      </td>
+    </tr>
+  );
+}
+
+export default fromJson(SpeedsAndFeeds);
