@@ -89,7 +89,9 @@ describe('the drawing while typing', () => {
     expect(await page.$$eval('.r-selectedEnd', (all) => all.length)).toBe(2);
     await page.keyboard.press('End');
     await page.keyboard.type(' ±0.07');
-    await sees(page, /-right/.test(edge) ? '0.070' : '');
+    // half a millimetre of chamfer on the collar
+    expect(edge).toBe('f2-right');
+    await sees(page, '0.570 / 0.430');
     await press(page, 'Undo');
     await click('f1-face');
     await page.waitForFunction(() => document.activeElement?.getAttribute('data-field') === 'f1-faceFinish');
