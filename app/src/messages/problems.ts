@@ -151,8 +151,57 @@ const wordings: Record<string, Wording> = {
     right: 'Use a position of that lever.',
   }),
   'lathe.rangeReversed': (p) => ({
-    what: 'The slowest speed of a range is not below its fastest.',
-    right: `Below ${plain(p.limit)} rpm.`,
+    what: `This range goes from ${p.unit ? size(p.value) : plain(p.value)} to ${p.unit ? size(p.limit) : plain(p.limit)}, backwards.`,
+    right: 'Give the smaller figure first.',
+  }),
+  'lathe.noSuchControl': (p) => ({
+    what: `A setting names ${text(p)}, and there is no such belt, lever or gear.`,
+    right: 'Use one that is described.',
+  }),
+  'lathe.sameControl': (p) => ({ what: `${text(p)} stands twice.`, right: 'Give each its own name.' }),
+  'lathe.samePosition': (p) => ({
+    what: `The position ${text(p)} stands twice.`,
+    right: 'Give each position its own mark.',
+  }),
+  'lathe.sameSetting': () => ({
+    what: 'The same positions are written down twice.',
+    right: 'Keep one of the two lines.',
+  }),
+  'lathe.speedMissing': (p) => ({
+    what: `No speed is written down for ${text(p)}${Number(p.limit) > 1 ? ` and ${Number(p.limit) - 1} more positions` : ''}.`,
+    right: 'Give its rpm, or say that these must not stand together.',
+  }),
+  'lathe.feedUnmeasured': () => ({
+    what: 'This feed has no figure yet.',
+    right: 'Run it for a fixed time and read the distance, under Calibrations.',
+  }),
+  'lathe.gearNotOwned': (p) => ({
+    what: `A train uses a gear of ${plain(p.value)} teeth, which is not among the gears owned.`,
+    right: 'Add it to the gears owned, or change the train.',
+  }),
+  'lathe.gearTwice': (p) => ({
+    what: `A train uses the gear of ${plain(p.value)} teeth more often than it is owned.`,
+    right: 'Write the gear down as often as it is there, or change the train.',
+  }),
+  'lathe.dialNoTravel': () => ({
+    what: 'A turn of this dial moves nothing.',
+    right: 'Give the slide’s travel for one turn.',
+  }),
+  'lathe.dialDoesNotDivide': (p) => ({
+    what: `${plain(p.limit)} a turn in ${plain(p.value)} divisions gives no plain figure for a line.`,
+    right: 'Count the lines once more; check whether it counts the diameter.',
+  }),
+  'lathe.slackOverTurn': (p) => ({
+    what: `A slack of ${size(p.value)} is more than a whole turn.`,
+    right: `Give less than ${size(p.limit)}.`,
+  }),
+  'lathe.swingReversed': (p) => ({
+    what: `More swings over the cross-slide (${size(p.value)}) than over the bed.`,
+    right: `At most ${size(p.limit)}.`,
+  }),
+  'lathe.depthsReversed': (p) => ({
+    what: `The usual depth of ${size(p.value)} is more than the deepest cut.`,
+    right: `At most ${size(p.limit)}.`,
   }),
   'lathe.dialTooCoarse': (p) => ({
     what: `Limits of ${size(p.value)} are finer than a line of the cross-slide is sure to hit.`,

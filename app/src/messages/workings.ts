@@ -111,6 +111,14 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: 'Chamfer',
     formula: `${n(v.lengthMm)} × tan ${n(v.angleDeg)}° = ${n(v.depthMm)} mm on the radius`,
   }),
+  'lathe.measuredFeed': (v) => ({
+    title: 'Feed',
+    formula: `as it was measured on this lathe: ${n(v.feedMmPerRev, 4)} mm a turn`,
+  }),
+  'lathe.torqueCurve': (v) => ({
+    title: 'Torque at the spindle',
+    formula: `from the range’s own curve of ${v.points} points, at ${n(v.rpm)} rpm: ${n(v.torqueNm, 1)} N·m`,
+  }),
   'lathe.markedFeed': (v) => ({
     title: 'Feed',
     formula: `as marked on the lathe: ${v.text} ${v.unit} a turn = ${n(v.feedMmPerRev, 4)} mm`,

@@ -1,4 +1,4 @@
-import { fixedSpeeds, type Lathe, positionsLabel, type Speed } from '../lathe/index.ts';
+import { fixedSpeeds, type Lathe, positionsLabel, type Speed, spindleSettings, usualChuck } from '../lathe/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** How far a setting may lie from the ideal and still count as right: −30 % / +10 %. */
@@ -25,8 +25,8 @@ export interface SpeedTable {
 export function speedTable(lathe: Lathe): SpeedTable {
   return {
     lathe,
-    fixed: fixedSpeeds(lathe).filter((s) => s.rpm <= lathe.chuck.maxRpm),
-    ranges: lathe.spindle.settings.some((s) => s.kind === 'stepless'),
+    fixed: fixedSpeeds(lathe).filter((s) => s.rpm <= usualChuck(lathe).maxRpm),
+    ranges: spindleSettings(lathe).some((s) => s.kind === 'stepless'),
   };
 }
 
@@ -37,7 +37,7 @@ export function speedTable(lathe: Lathe): SpeedTable {
  * @source FIELD 1, policy band −30 %/+10 %
  */
 export function chooseSpeed(table: SpeedTable, idealRpm: number, record?: Recorder): ChosenSpeed | undefined {
-  const chuckRpm = table.lathe.chuck.maxRpm;
+  const chuckRpm = usualChuck(table.lathe).maxRpm;
   const aim = Math.min(idealRpm, chuckRpm);
   const made = (speed: Speed, reason: SpeedReason): ChosenSpeed => {
     const off = speed.rpm / idealRpm - 1;
@@ -47,7 +47,7 @@ export function chooseSpeed(table: SpeedTable, idealRpm: number, record?: Record
     });
     return { speed, idealRpm, off, reason };
   };
-  for (const setting of table.ranges ? table.lathe.spindle.settings : []) {
+  for (const setting of table.ranges ? spindleSettings(table.lathe) : []) {
     if (setting.kind !== 'stepless' || aim < setting.minRpm || aim > setting.maxRpm) continue;
     const rpm = Math.max(setting.minRpm, Math.floor(aim / 10) * 10);
     return made(
@@ -68,7 +68,7 @@ export function chooseSpeed(table: SpeedTable, idealRpm: number, record?: Record
 
 /** Ends of the stepless ranges that lie nearest to an aim outside them. */
 function stepless(table: SpeedTable, aimRpm: number): Speed[] {
-  return table.lathe.spindle.settings.flatMap((setting) => {
+  return spindleSettings(table.lathe).flatMap((setting) => {
     if (setting.kind !== 'stepless') return [];
     const rpm = aimRpm < setting.minRpm ? setting.minRpm : setting.maxRpm;
     return [{ setting, rpm, label: positionsLabel(table.lathe.spindle.controls, setting.at) }];

@@ -106,16 +106,22 @@ describe('chooseSpeed', () => {
     );
   });
   it('never exceeds the chuck, and takes tens of a stepless range', () => {
-    const slowChuck = { ...metricLathe, chuck: { ...metricLathe.chuck, maxRpm: 800 } };
+    const slowChuck = {
+      ...metricLathe,
+      holding: { ...metricLathe.holding, chucks: metricLathe.holding.chucks.map((c) => ({ ...c, maxRpm: 800 })) },
+    };
     expect(chooseSpeed(speedTable(slowChuck), 1600)).toMatchObject({ speed: { rpm: 750 }, reason: 'chuckLimit' });
     const stepless = {
       ...metricLathe,
       spindle: {
+        ...metricLathe.spindle,
         controls: [],
         settings: [{ kind: 'stepless' as const, at: {}, minRpm: 80, maxRpm: 900, baseRpm: 600 }],
       },
     };
     expect(chooseSpeed(speedTable(stepless), 456)).toMatchObject({ speed: { rpm: 450 }, reason: 'stepless' });
-    expect(chooseSpeed(speedTable({ ...metricLathe, spindle: { controls: [], settings: [] } }), 456)).toBeUndefined();
+    expect(
+      chooseSpeed(speedTable({ ...metricLathe, spindle: { ...metricLathe.spindle, settings: [] } }), 456),
+    ).toBeUndefined();
   });
 });

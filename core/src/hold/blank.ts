@@ -1,4 +1,4 @@
-import type { Lathe } from '../lathe/index.ts';
+import { chuckReachMm, type Lathe, usualChuck } from '../lathe/index.ts';
 import type { Part } from '../part/index.ts';
 import { type Problem, rational, sum } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -93,29 +93,29 @@ export function checkBlank(
       unit: 'mm',
     });
   // what is gripped may reach back into the spindle when it goes through the bore
-  const throughBore = blank.diameterMm <= lathe.spindleBoreMm ? blank.gripMm : 0;
-  if (blank.lengthMm - throughBore > lathe.betweenCentresMm)
+  const throughBore = blank.diameterMm <= lathe.spindle.boreMm ? blank.gripMm : 0;
+  if (blank.lengthMm - throughBore > lathe.sizes.betweenCentresMm)
     problems.push({
       code: 'hold.longerThanLathe',
       path: ['hold', 'lathe'],
       value: blank.lengthMm,
-      limit: lathe.betweenCentresMm,
+      limit: lathe.sizes.betweenCentresMm,
       unit: 'mm',
     });
-  if (blank.diameterMm > lathe.swingOverCrossSlideMm)
+  if (blank.diameterMm > lathe.sizes.swingOverCrossSlideMm)
     problems.push({
       code: 'hold.swing',
       path: ['stock', 'diameter'],
       value: blank.diameterMm,
-      limit: lathe.swingOverCrossSlideMm,
+      limit: lathe.sizes.swingOverCrossSlideMm,
       unit: 'mm',
     });
-  if (blank.diameterMm > lathe.chuck.jawsGripUpToMm)
+  if (blank.diameterMm > chuckReachMm(usualChuck(lathe)))
     problems.push({
       code: 'hold.jaws',
       path: ['stock', 'diameter'],
       value: blank.diameterMm,
-      limit: lathe.chuck.jawsGripUpToMm,
+      limit: chuckReachMm(usualChuck(lathe)),
       unit: 'mm',
     });
   const wantedMm = Math.max(SHORTEST_GRIP_MM, blank.diameterMm / 2);
@@ -128,12 +128,12 @@ export function checkBlank(
       unit: 'mm',
       severity: 'warning',
     });
-  if (blank.gripMm > lathe.chuck.jawLengthMm)
+  if (blank.gripMm > usualChuck(lathe).jawLengthMm)
     problems.push({
       code: 'hold.longGrip',
       path: ['hold', 'gripMm'],
       value: blank.gripMm,
-      limit: lathe.chuck.jawLengthMm,
+      limit: usualChuck(lathe).jawLengthMm,
       unit: 'mm',
       severity: 'warning',
     });

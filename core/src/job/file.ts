@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { instrumentSchema } from '../gauge/index.ts';
-import { latheSchema } from '../lathe/index.ts';
+import { storedLatheSchema } from '../lathe/index.ts';
 import { frozenRunSchema, runEventSchema } from '../run/index.ts';
 import { toolSchema } from '../tool/index.ts';
 import { barSchema, jobSchema, settingsSchema } from './schema.ts';
@@ -21,7 +21,7 @@ export const jobFileSchema = z.strictObject({
   exportedAt: z.iso.datetime(),
   job: jobSchema,
   bar: barSchema.nullable(),
-  lathe: latheSchema.nullable(),
+  lathe: storedLatheSchema.nullable(),
   runs: z.array(runFileSchema).max(2000),
 });
 export type JobFile = z.infer<typeof jobFileSchema>;
@@ -32,7 +32,7 @@ export const shopFileSchema = z.strictObject({
   schema: z.literal(1),
   exportedAt: z.iso.datetime(),
   settings: settingsSchema,
-  lathes: z.array(latheSchema).max(100),
+  lathes: z.array(storedLatheSchema).max(100),
   bars: z.array(barSchema).max(2000),
   tools: z.array(toolSchema).max(2000),
   instruments: z.array(instrumentSchema).max(500),

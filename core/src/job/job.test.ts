@@ -70,7 +70,7 @@ describe('a job on its way', () => {
     expect(at('length.zero', ['drawing', 'features', 0, 'length'])).toBe('drawing');
     expect(at('stock.diameterAboveBar', ['drawing', 'features', 0, 'diameter'])).toBe('stock');
     expect(at('hold.longerThanLathe', ['hold', 'lathe'])).toBe('hold');
-    expect(at('lathe.noSpeeds', ['spindle', 'settings'])).toBe('hold');
+    expect(at('lathe.noSpeeds', ['hold', 'lathe', 'spindle', 'settings'])).toBe('hold');
     expect(at('route.noTool', ['tools'])).toBe('route');
     expect(under(['drawing'], { code: 'x', path: ['overall'] }).path).toEqual(['drawing', 'overall']);
   });

@@ -120,13 +120,7 @@ export function progressOf(
 export function stationOf(problem: Problem): Station {
   const [root] = problem.path;
   if (problem.code.startsWith('stock.')) return 'stock';
-  if (
-    problem.code.startsWith('hold.') ||
-    root === 'hold' ||
-    ['lathe.noSpeeds', 'lathe.noSuchPosition', 'lathe.rangeReversed'].includes(problem.code) ||
-    root === 'spindle'
-  )
-    return 'hold';
+  if (problem.code.startsWith('hold.') || root === 'hold') return 'hold';
   if (root === 'drawing') return 'drawing';
   return root === 'stock' ? 'stock' : 'route';
 }

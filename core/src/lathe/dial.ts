@@ -1,6 +1,6 @@
 import { decimalsOf, MM_PER_IN, type Rational, rational } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
-import type { Dial } from './schema.ts';
+import type { Dial } from './slide-schema.ts';
 
 /** What one line of a ring is worth: the number it adds, and the slide's true travel. */
 export interface DialScale {
@@ -16,7 +16,7 @@ export function dialScale(dial: Dial): DialScale {
   const lineNumber = dial.kind === 'diameter' ? travel.mul(2) : travel;
   return {
     lineNumber,
-    lineTravelMm: dial.unit === 'in' ? travel.mul(MM_PER_IN) : travel,
+    lineTravelMm: (dial.unit === 'in' ? travel.mul(MM_PER_IN) : travel).mul(rational(dial.scale ?? 1)),
     decimals: decimalsOf(lineNumber.valueOf()),
   };
 }

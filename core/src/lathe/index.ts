@@ -1,4 +1,5 @@
 export { checkLathe } from './checks.ts';
+export { chuckReachMm, reverseIsSafe, usualChuck } from './chucks.ts';
 export {
   type DialMove,
   type DialReading,
@@ -10,24 +11,23 @@ export {
   readDialNumber,
   senseIn,
 } from './dial.ts';
-export {
-  type Control,
-  controlSchema,
-  type Dial,
-  dialSchema,
-  type FeedSetting,
-  type Lathe,
-  type LineMeans,
-  latheSchema,
-  type SpindleSetting,
-} from './schema.ts';
+export type { FeedSetting } from './feed-schema.ts';
+export type { Chuck } from './holding-schema.ts';
+export { LATHE_PATTERNS, type LathePattern, lathePattern } from './patterns.ts';
+export { type Lathe, latheSchema, storedLatheSchema } from './schema.ts';
 export {
   type Feed,
   feedOf,
   feedsOf,
   fixedSpeeds,
+  forbiddenBecause,
+  positionsKey,
   positionsLabel,
   powerKwAt,
   type Speed,
+  spindleSettings,
   torqueNm,
 } from './settings.ts';
+export { type Dial, dialSchema, type LineMeans } from './slide-schema.ts';
+export { type Control, controlSchema, type Positions, type SpindleSetting } from './spindle-schema.ts';
+export { upgradeLathe } from './upgrade.ts';

@@ -4,8 +4,8 @@ import { metricLathe } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { checkLathe } from './checks.ts';
 import { dialMove, dialNumber, dialScale, readDialNumber, senseIn } from './dial.ts';
-import type { Dial } from './schema.ts';
 import { feedOf, feedsOf, fixedSpeeds, powerKwAt, torqueNm } from './settings.ts';
+import type { Dial } from './slide-schema.ts';
 
 const cross = metricLathe.slides.crossSlide;
 const grey: Dial = { ...cross, unit: 'in', travelPerTurn: '0.100', divisions: 100, resettable: false };
@@ -84,9 +84,9 @@ describe('settings', () => {
   it('derives feeds from change gears exactly', () => {
     const lathe = {
       ...metricLathe,
+      threads: { ...metricLathe.threads, leadscrewLead: { text: '1/8', unit: 'in' as const } },
       feeds: {
         ...metricLathe.feeds,
-        leadscrewLead: { text: '1/8', unit: 'in' as const },
         settings: [
           {
             kind: 'gears' as const,
@@ -128,7 +128,7 @@ describe('workings of a lathe’s figures', () => {
     const powerKw = powerKwAt(metricLathe, slowest!.setting, slowest!.rpm, record);
     for (const feed of feedsOf(metricLathe)) feedOf(feed.setting, metricLathe, record);
     expect(steps.find((s) => s.code === 'lathe.power')?.values.powerKw).toBe(powerKw);
-    expect(powerKw).toBeCloseTo(metricLathe.motorKw * metricLathe.driveEfficiency, 9);
+    expect(powerKw).toBeCloseTo(metricLathe.drive.motorKw * metricLathe.drive.efficiency, 9);
     const told = steps.filter((s) => s.code.endsWith('Feed')).map((s) => s.values.feedMmPerRev);
     expect(told).toEqual(feedsOf(metricLathe).map((f) => f.mmPerRev));
   });
@@ -136,7 +136,7 @@ describe('workings of a lathe’s figures', () => {
     const { steps, record } = collectWorking();
     const lathe = {
       ...metricLathe,
-      feeds: { ...metricLathe.feeds, leadscrewLead: { text: '1/8', unit: 'in' as const } },
+      threads: { ...metricLathe.threads, leadscrewLead: { text: '1/8', unit: 'in' as const } },
     };
     const pairs: [number, number][] = [
       [20, 100],
@@ -144,7 +144,7 @@ describe('workings of a lathe’s figures', () => {
     ];
     const feed = feedOf({ kind: 'gears', at: {}, pairs }, lathe, record);
     // 25.4/8 × 1/5 × 1/4
-    expect(feed.toFraction()).toBe('127/800');
+    expect(feed?.toFraction()).toBe('127/800');
     expect(steps[0]).toMatchObject({ code: 'lathe.gearFeed', values: { train: '20/100 × 20/80', ratio: '1/20' } });
   });
 });

@@ -1,6 +1,8 @@
 import { MM_PER_IN, type Rational, rational, readTyped } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
-import type { Control, FeedSetting, Lathe, SpindleSetting } from './schema.ts';
+import type { FeedSetting } from './feed-schema.ts';
+import type { Lathe } from './schema.ts';
+import type { Control, Positions, SpindleSetting } from './spindle-schema.ts';
 
 /** A speed the lathe has: one fixed setting, or one value inside a stepless range. */
 export interface Speed {
@@ -17,15 +19,44 @@ export interface Feed {
 }
 
 /** Names of the positions, in the order of the controls: `Belt 2, Back gear out`. */
-export function positionsLabel(controls: readonly Control[], at: Readonly<Record<string, string>>): string {
+export function positionsLabel(controls: readonly Control[], at: Positions): string {
   return controls.flatMap((control) => (at[control.id] ? [`${control.name} ${at[control.id]}`] : [])).join(', ');
 }
 
+/** One name for a setting however its positions are ordered; slots of calibrations are told by it. */
+export function positionsKey(at: Positions): string {
+  return Object.keys(at)
+    .sort()
+    .map((id) => `${id}=${at[id]}`)
+    .join(';');
+}
+
+/** Whether positions contain a combination that must never stand together; its reason, or undefined. */
+export function forbiddenBecause(lathe: Lathe, at: Positions): string | undefined {
+  return lathe.spindle.forbidden.find((f) => {
+    const ids = Object.keys(f.at);
+    return ids.length > 0 && ids.every((id) => at[id] === f.at[id]);
+  })?.why;
+}
+
+/** Settings of the spindle that may be used at all. */
+export function spindleSettings(lathe: Lathe): readonly SpindleSetting[] {
+  return lathe.spindle.forbidden.length === 0
+    ? lathe.spindle.settings
+    : lathe.spindle.settings.filter((s) => forbiddenBecause(lathe, s.at) === undefined);
+}
+
 /**
- * Feed of a setting in exact mm per revolution: as engraved, or leadscrew lead times the train's ratio.
+ * Feed of a setting in exact mm per revolution: as engraved, as measured, or leadscrew lead times the train's ratio.
+ * @returns undefined for an unmarked feed that nobody has measured
  * @source ratio of a train = product of drivers over product of driven
  */
-export function feedOf(setting: FeedSetting, lathe: Lathe, record?: Recorder): Rational {
+export function feedOf(setting: FeedSetting, lathe: Lathe, record?: Recorder): Rational | undefined {
+  if (setting.kind === 'unmarked') return undefined;
+  if (setting.kind === 'measured') {
+    record?.({ code: 'lathe.measuredFeed', values: { feedMmPerRev: setting.mmPerRev } });
+    return rational(setting.mmPerRev);
+  }
   if (setting.kind === 'marked') {
     const read = readTyped(setting.perRev);
     const mm = read.ok ? read.mm : rational(0);
@@ -35,7 +66,7 @@ export function feedOf(setting: FeedSetting, lathe: Lathe, record?: Recorder): R
     });
     return mm;
   }
-  const lead = readTyped(lathe.feeds.leadscrewLead);
+  const lead = readTyped(lathe.threads.leadscrewLead);
   const ratio = setting.pairs.reduce((total, [driver, driven]) => total.mul(rational(driver).div(driven)), rational(1));
   const leadMm = lead.ok ? lead.mm : MM_PER_IN.div(8);
   const feed = leadMm.mul(ratio);
@@ -52,24 +83,21 @@ export function feedOf(setting: FeedSetting, lathe: Lathe, record?: Recorder): R
   return feed;
 }
 
-/** Every power feed of the lathe, finest first. A hand-fed lathe has none. */
+/** Every power feed of the lathe that is known, finest first. A hand-fed lathe has none. */
 export function feedsOf(lathe: Lathe): readonly Feed[] {
   return lathe.feeds.settings
-    .map((setting) => {
+    .flatMap((setting) => {
       const exactMmPerRev = feedOf(setting, lathe);
-      return {
-        setting,
-        exactMmPerRev,
-        mmPerRev: exactMmPerRev.valueOf(),
-        label: positionsLabel(lathe.feeds.controls, setting.at),
-      };
+      if (!exactMmPerRev) return [];
+      const label = positionsLabel(lathe.feeds.controls, setting.at);
+      return [{ setting, exactMmPerRev, mmPerRev: exactMmPerRev.valueOf(), label }];
     })
     .sort((a, b) => a.mmPerRev - b.mmPerRev);
 }
 
-/** Every fixed speed up to the chuck's limit, slowest first; stepless ranges are answered by speedNotAbove. */
+/** Every fixed speed that may be set, slowest first; stepless ranges are answered by chooseSpeed. */
 export function fixedSpeeds(lathe: Lathe): readonly Speed[] {
-  return lathe.spindle.settings
+  return spindleSettings(lathe)
     .flatMap((setting) =>
       setting.kind === 'fixed'
         ? [{ setting, rpm: setting.rpm, label: positionsLabel(lathe.spindle.controls, setting.at) }]
@@ -78,20 +106,32 @@ export function fixedSpeeds(lathe: Lathe): readonly Speed[] {
     .sort((a, b) => a.rpm - b.rpm);
 }
 
-/** Torque at the spindle in N·m. @source P = T·n/9549.3; stepless drives: constant torque below base speed */
+/** Torque of a curve at a speed, straight between its points and level beyond its ends. */
+function onCurve(curve: readonly { readonly rpm: number; readonly torqueNm: number }[], rpm: number): number {
+  const points = [...curve].sort((a, b) => a.rpm - b.rpm);
+  const after = points.findIndex((p) => p.rpm >= rpm);
+  if (after === 0) return points[0]!.torqueNm;
+  if (after < 0) return points.at(-1)!.torqueNm;
+  const [a, b] = [points[after - 1]!, points[after]!];
+  return a.torqueNm + ((b.torqueNm - a.torqueNm) * (rpm - a.rpm)) / (b.rpm - a.rpm);
+}
+
+/**
+ * Torque at the spindle in N·m: by the range's own curve, or from motor and efficiency.
+ * @source P = T·n/9549.3; stepless drives: constant torque below base speed
+ */
 export function torqueNm(lathe: Lathe, setting: SpindleSetting, rpm: number, record?: Recorder): number {
-  const powerKw = lathe.motorKw * lathe.driveEfficiency;
-  const fullPowerFromRpm = setting.kind === 'stepless' ? setting.baseRpm : 0;
-  const torque = (9549.3 * powerKw) / Math.max(rpm, fullPowerFromRpm);
+  if (setting.torque && setting.torque.length > 0) {
+    const torque = onCurve(setting.torque, rpm);
+    record?.({ code: 'lathe.torqueCurve', values: { points: setting.torque.length, rpm, torqueNm: torque } });
+    return torque;
+  }
+  const { motorKw, efficiency } = lathe.drive;
+  const atRpm = Math.max(rpm, setting.kind === 'stepless' ? setting.baseRpm : 0);
+  const torque = (9549.3 * motorKw * efficiency) / atRpm;
   record?.({
     code: 'lathe.torque',
-    values: {
-      motorKw: lathe.motorKw,
-      efficiency: lathe.driveEfficiency,
-      atRpm: Math.max(rpm, fullPowerFromRpm),
-      rpm,
-      torqueNm: torque,
-    },
+    values: { motorKw, efficiency, atRpm, rpm, torqueNm: torque },
     source: 'P = T·n / 9549.3',
   });
   return torque;

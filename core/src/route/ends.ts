@@ -68,7 +68,7 @@ export function openingOperations(context: FitContext, recorderFor: RecorderFor)
       zFromMm: holding.jawsMm - holding.gripMm,
       zToMm: holding.jawsMm,
       minutes: usualMinutes(4, recorderFor('mount')),
-      caution: lathe.nose === 'screwed' ? 'gentleStart' : 'keyOut',
+      caution: lathe.spindle.nose.kind === 'screwed' ? 'gentleStart' : 'keyOut',
       sizes: { gripMm: holding.gripMm, overhangMm: holding.overhangMm },
     },
   ];

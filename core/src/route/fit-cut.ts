@@ -8,7 +8,7 @@ import {
   type SpeedTable,
 } from '../cutting/index.ts';
 import type { Holding } from '../hold/index.ts';
-import { dialScale, type Feed, powerKwAt } from '../lathe/index.ts';
+import { dialScale, type Feed, powerKwAt, usualChuck } from '../lathe/index.ts';
 import type { Shaft } from '../mechanics/index.ts';
 import { gripUse } from '../mechanics/index.ts';
 import type { Tool } from '../tool/index.ts';
@@ -100,7 +100,7 @@ function evaluate(
   });
   recordBend(wish.shaft, context.holding, bendPerN.aMm, forces.radialN, record);
   const bendMm = bendPerN.perN * forces.radialN;
-  const gripShare = gripUse(forces.cuttingN, forces.feedN, wish.fromMm, stockMm, lathe.chuck.forceN, record);
+  const gripShare = gripUse(forces.cuttingN, forces.feedN, wish.fromMm, stockMm, usualChuck(lathe).forceN, record);
   const exceeds: ('power' | 'bend' | 'grip')[] = [];
   if (powerKw > availableKw) exceeds.push('power');
   if (bendMm > wish.bendAllowedMm) exceeds.push('bend');

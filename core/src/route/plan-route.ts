@@ -1,9 +1,9 @@
 import { speedTable } from '../cutting/index.ts';
 import { fitness } from '../gauge/index.ts';
 import { blankFor, checkBlank, type Holding, holdingFor, reachFromTail } from '../hold/index.ts';
-import { checkLathe, dialScale, feedsOf } from '../lathe/index.ts';
+import { checkLathe, dialScale, feedsOf, usualChuck } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
-import type { Problem } from '../quantity/index.ts';
+import { type Problem, under } from '../quantity/index.ts';
 import { toolFor } from '../tool/index.ts';
 import { finishedShaft } from './bending.ts';
 import { chamferOperation, openingOperations, shoulderOperation, touchAgainOperation } from './ends.ts';
@@ -35,10 +35,13 @@ export function planRoute(input: PlanInput, recorderFor: RecorderFor = silent, b
 
 function planWith(input: PlanInput, recorderFor: RecorderFor, barLengthMm: number | undefined): Plan {
   const { part, lathe, stockMm, hold, tools } = input;
-  const blank = blankFor(part, stockMm, hold, lathe.chuck.jawLengthMm, recorderFor('hold'));
+  const blank = blankFor(part, stockMm, hold, usualChuck(lathe).jawLengthMm, recorderFor('hold'));
   const holding = holdingFor(part, blank, hold, recorderFor('hold'));
   const problems = [
-    ...checkLathe(lathe),
+    // what is merely odd about the lathe is told on its own page
+    ...checkLathe(lathe)
+      .filter((p) => p.severity !== 'warning')
+      .map((p) => under(['hold', 'lathe'], p)),
     ...checkBlank(part, blank, barLengthMm, hold.kerfMm, lathe),
     ...checkMeans(input, holding),
   ];

@@ -48,7 +48,7 @@ export function levelOf(feature: Turned, zFromMm: number, shoulder: boolean, sta
 export type RecorderFor = (operationId: string) => Recorder | undefined;
 
 function depthCap(context: FitContext, tool: Tool, school: School): { mm: number; by: Limiter } {
-  const { usualDepthMm, deepestCutMm } = context.input.lathe;
+  const { usualDepthMm, deepestCutMm } = context.input.lathe.rigidity;
   const wanted = school === 'machineFirst' ? deepestCutMm : usualDepthMm;
   if (tool.deepestMm < wanted) return { mm: tool.deepestMm, by: 'tool' };
   return { mm: wanted, by: school === 'machineFirst' ? 'lathe' : 'usual' };

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { instrumentSchema } from '../gauge/index.ts';
 import { holdChoiceSchema } from '../hold/index.ts';
-import { latheSchema } from '../lathe/index.ts';
+import { storedLatheSchema } from '../lathe/index.ts';
 import { materialSchema } from '../material/index.ts';
 import { drawingSchema, MOST_FEATURES } from '../part/index.ts';
 import { toolSchema } from '../tool/index.ts';
@@ -112,7 +112,7 @@ export const frozenRunSchema = z
       features: z.array(turned).max(MOST_FEATURES),
     }),
     material: materialSchema,
-    lathe: latheSchema,
+    lathe: storedLatheSchema,
     tools: z.array(toolSchema).max(2000),
     instruments: z.array(instrumentSchema).max(500),
     stockMm: z.number().positive(),

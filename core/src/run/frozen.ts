@@ -1,6 +1,6 @@
 import type { Instrument } from '../gauge/index.ts';
 import type { HoldChoice } from '../hold/index.ts';
-import type { Lathe } from '../lathe/index.ts';
+import { type Lathe, upgradeLathe } from '../lathe/index.ts';
 import type { Material } from '../material/index.ts';
 import type { Drawing, Part } from '../part/index.ts';
 import { type Plan, planRoute, type School } from '../route/index.ts';
@@ -31,4 +31,13 @@ export interface FrozenRun {
  */
 export function explainOperation(run: FrozenRun, operationId: string, record: Recorder): void {
   planRoute(run, (id) => (id === operationId ? record : undefined));
+}
+
+/**
+ * A frozen run as it was stored, with the lathe in it described as at present. The plan itself stays as it was.
+ * @param stored written by this application, by this version or an older one
+ */
+export function upgradeFrozen(stored: unknown): FrozenRun {
+  const run = stored as FrozenRun;
+  return { ...run, lathe: upgradeLathe(run.lathe) as Lathe };
 }

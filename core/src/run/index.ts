@@ -1,7 +1,7 @@
 export { adviseStep, type ControlChange, type StepAdvice } from './advice.ts';
 export { type RunEvent, type RunEventKind, runEventSchema } from './event.ts';
 export { FINE_ANGLE_DEG, type FineFeed, fineFeed } from './fine-feed.ts';
-export { explainOperation, type FrozenRun } from './frozen.ts';
+export { explainOperation, type FrozenRun, upgradeFrozen } from './frozen.ts';
 export { asFrozenRun, frozenRunSchema } from './frozen-schema.ts';
 export { type CrossMove, carriageMove, crossMove } from './next-move.ts';
 export { orderEvents } from './order.ts';

@@ -1,6 +1,6 @@
 import type { Instrument } from '../gauge/index.ts';
 import { usualHold } from '../hold/index.ts';
-import type { Lathe } from '../lathe/index.ts';
+import { type Lathe, lathePattern } from '../lathe/index.ts';
 import { materialById } from '../material/index.ts';
 import { type Drawing, emptyDrawing, emptyFeature, type Feature, resolveDrawing } from '../part/index.ts';
 import type { PlanInput } from '../route/index.ts';
@@ -9,20 +9,11 @@ import type { Tool } from '../tool/index.ts';
 /** A small made-up shop for tests: one metric lathe, its dials plain, and what a shaft needs. */
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 
+const pattern = lathePattern('geared', id(1), 'test lathe');
 export const metricLathe: Lathe = {
-  schema: 1,
-  id: id(1),
-  name: 'test lathe',
-  note: '',
-  unit: 'mm',
-  swingOverBedMm: 330,
-  swingOverCrossSlideMm: 195,
-  betweenCentresMm: 1000,
-  spindleBoreMm: 38,
-  nose: 'cam',
-  motorKw: 1.1,
-  driveEfficiency: 0.8,
+  ...pattern,
   spindle: {
+    ...pattern.spindle,
     controls: [
       {
         id: 'lever',
@@ -40,58 +31,13 @@ export const metricLathe: Lathe = {
     })),
   },
   feeds: {
-    controls: [
-      { id: 'feed', name: 'Feed', kind: 'lever', positions: ['1', '2', '3', '4'], changeMin: 0.2, stopFirst: false },
-    ],
-    leadscrewLead: { text: '6', unit: 'mm' },
+    ...pattern.feeds,
     settings: ['0.05', '0.1', '0.2', '0.4'].map((text, i) => ({
       kind: 'marked',
       at: { feed: String(i + 1) },
       perRev: { text, unit: 'mm' },
     })),
   },
-  slides: {
-    crossSlide: {
-      means: 'dial',
-      unit: 'mm',
-      travelPerTurn: '2',
-      divisions: 100,
-      kind: 'radius',
-      clockwiseMoves: 'in',
-      numbersRise: 'clockwise',
-      resettable: true,
-      slackMm: 0.1,
-      travelMm: 170,
-    },
-    carriage: {
-      means: 'dial',
-      unit: 'mm',
-      travelPerTurn: '20',
-      divisions: 200,
-      kind: 'radius',
-      clockwiseMoves: 'out',
-      numbersRise: 'anticlockwise',
-      resettable: true,
-      slackMm: 0.3,
-      travelMm: 900,
-    },
-    compound: {
-      means: 'dial',
-      unit: 'mm',
-      travelPerTurn: '2',
-      divisions: 100,
-      kind: 'radius',
-      clockwiseMoves: 'in',
-      numbersRise: 'clockwise',
-      resettable: true,
-      slackMm: 0.1,
-      travelMm: 90,
-    },
-  },
-  chuck: { name: 'three-jaw', maxRpm: 2500, forceN: 18_000, jawsGripUpToMm: 150, jawLengthMm: 45, runoutMm: 0.08 },
-  quillTravelMm: 100,
-  usualDepthMm: 1.5,
-  deepestCutMm: 3,
 };
 
 const tool = (n: number, kind: Tool['kind'], more: Partial<Tool> = {}): Tool => ({

@@ -10,15 +10,15 @@ describe('the demo shop', () => {
     expect(grey).toMatchObject({
       name: 'the Grey',
       unit: 'in',
-      motorKw: 0.37,
-      feeds: { leadscrewLead: { text: '1/8', unit: 'in' } },
+      drive: { motorKw: 0.37 },
+      threads: { leadscrewLead: { text: '1/8', unit: 'in' } },
       slides: { crossSlide: { travelPerTurn: '0.100', divisions: 100, resettable: false, kind: 'radius' } },
     });
     expect(grey!.spindle.settings).toHaveLength(6);
     const rpms = long!.spindle.settings.map((s) => (s.kind === 'fixed' ? s.rpm : 0));
     expect([rpms.length, Math.min(...rpms), Math.max(...rpms)]).toEqual([10, 45, 1600]);
     expect(long).toMatchObject({
-      motorKw: 1.1,
+      drive: { motorKw: 1.1 },
       slides: { crossSlide: { travelPerTurn: '2', divisions: 100 }, carriage: { travelPerTurn: '20', divisions: 200 } },
     });
     expect(small!.spindle.settings.every((s) => s.kind === 'stepless')).toBe(true);

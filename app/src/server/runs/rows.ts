@@ -1,4 +1,4 @@
-import type { FrozenRun, RunEvent } from '@whelk/core/run';
+import { type FrozenRun, type RunEvent, upgradeFrozen } from '@whelk/core/run';
 
 export interface RunRow {
   id: string;
@@ -46,7 +46,7 @@ export function toRun(row: RunRow, events: readonly EventRow[]): StoredRun {
     jobId: row.job_id,
     piece: row.piece,
     // written by this application from a plan it made; the schema version says which shape
-    frozen: row.frozen as FrozenRun,
+    frozen: upgradeFrozen(row.frozen),
     startedAt: row.started_at.toISOString(),
     endedAt: row.ended_at?.toISOString() ?? null,
     events: events.map((event) => ({ ...(event.body as RunEvent), receivedAt: event.received_at.toISOString() })),

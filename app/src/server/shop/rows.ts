@@ -1,11 +1,11 @@
 import { instrumentSchema } from '@whelk/core/gauge';
 import { barSchema } from '@whelk/core/job';
-import { latheSchema } from '@whelk/core/lathe';
+import { storedLatheSchema } from '@whelk/core/lathe';
 import { toolSchema } from '@whelk/core/tool';
 
 /** The kinds of record a shop keeps, with the schema of each. */
 export const recordSchemas = {
-  lathe: latheSchema,
+  lathe: storedLatheSchema,
   bar: barSchema,
   tool: toolSchema,
   instrument: instrumentSchema,

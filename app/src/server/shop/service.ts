@@ -1,6 +1,6 @@
 import type { Instrument } from '@whelk/core/gauge';
 import { type Bar, type Settings, type Shop, settingsSchema, usualSettings } from '@whelk/core/job';
-import type { Lathe } from '@whelk/core/lathe';
+import { type Lathe, upgradeLathe } from '@whelk/core/lathe';
 import type { Tool } from '@whelk/core/tool';
 import type { Knex } from 'knex';
 import { notFound, Refused } from '../answer.ts';
@@ -19,7 +19,7 @@ export async function loadShop(db: Knex): Promise<Shop> {
   const rows = await selectRecords(db);
   const of = <T>(kind: RecordKind) => rows.filter((row) => row.kind === kind).map((row) => row.document as T);
   return {
-    lathes: of<Lathe>('lathe'),
+    lathes: of<Lathe>('lathe').map((lathe) => upgradeLathe(lathe) as Lathe),
     bars: of<Bar>('bar'),
     tools: of<Tool>('tool'),
     instruments: of<Instrument>('instrument'),

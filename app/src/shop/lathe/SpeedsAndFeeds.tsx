@@ -94,7 +94,9 @@ function SpeedsAndFeeds({ lathe }: { lathe: Lathe }) {
                   <td className="text-right">{(f.mmPerRev / 25.4).toFixed(4)}</td>
                   {gears && (
                     <td>
-                      {f.setting.kind === 'gears' ? f.setting.pairs.map(([a, b]) => `${a}/${b}`).join(' · ') : 'marked'}
+                      {f.setting.kind === 'gears'
+                        ? f.setting.pairs.map(([a, b]) => `${a}/${b}`).join(' · ')
+                        : f.setting.kind}
                     </td>
                   )}
                   <td>
@@ -106,7 +108,7 @@ function SpeedsAndFeeds({ lathe }: { lathe: Lathe }) {
           </table>
         )}
         <p className="muted mt-2 text-sm">
-          Leadscrew lead {lathe.feeds.leadscrewLead.text} {lathe.feeds.leadscrewLead.unit}.
+          Leadscrew lead {lathe.threads.leadscrewLead.text} {lathe.threads.leadscrewLead.unit}.
         </p>
       </section>
     </div>

@@ -1,4 +1,5 @@
 import { planJob, stationOf } from '@whelk/core/job';
+import { usualChuck } from '@whelk/core/lathe';
 import type { Recorder } from '@whelk/core/working';
 import { methodText, whyMethodText } from '../../messages/words.ts';
 import { byRule, length } from '../../ui/format.ts';
@@ -59,9 +60,9 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
                 <label htmlFor={`l-${lathe.id}`} className="flex-1 cursor-pointer">
                   <b>{lathe.name}</b>
                   <span className="muted block text-sm">
-                    {length(lathe.betweenCentresMm, lathe.unit)} {lathe.unit} between centres · Ø
-                    {length(lathe.swingOverCrossSlideMm, lathe.unit)} over the cross-slide · {lathe.motorKw} kW ·{' '}
-                    {lathe.chuck.name}
+                    {length(lathe.sizes.betweenCentresMm, lathe.unit)} {lathe.unit} between centres · Ø
+                    {length(lathe.sizes.swingOverCrossSlideMm, lathe.unit)} over the cross-slide · {lathe.drive.motorKw}{' '}
+                    kW · {usualChuck(lathe).name}
                   </span>
                 </label>
               </li>

@@ -1,5 +1,6 @@
 import { blankFor } from '@whelk/core/hold';
 import { stationOf } from '@whelk/core/job';
+import { usualChuck } from '@whelk/core/lathe';
 import { materialById } from '@whelk/core/material';
 import { readTyped, shortLength } from '@whelk/core/quantity';
 import { materialCautionText } from '../../messages/cautions.ts';
@@ -32,7 +33,7 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
   const blank =
     plan?.blank ??
     (planned.stockMm && part.features.length > 0
-      ? blankFor(part, planned.stockMm, job.hold.choice, lathe?.chuck.jawLengthMm ?? 40)
+      ? blankFor(part, planned.stockMm, job.hold.choice, lathe ? usualChuck(lathe).jawLengthMm : 40)
       : undefined);
   const bars = shop.bars
     .map((bar) => {
@@ -139,7 +140,7 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
                   of="blank length"
                   tell={(record) =>
                     planned.stockMm &&
-                    blankFor(part, planned.stockMm, job.hold.choice, lathe?.chuck.jawLengthMm ?? 40, record)
+                    blankFor(part, planned.stockMm, job.hold.choice, lathe ? usualChuck(lathe).jawLengthMm : 40, record)
                   }
                 />
               </p>

@@ -1,0 +1,53 @@
+import { z } from 'zod';
+import { typedLengthSchema } from '../quantity/index.ts';
+import { controlSchema, positionsSchema } from './spindle-schema.ts';
+
+const teeth = z.number().int().min(10).max(200);
+
+const feedSettingSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('marked'), at: positionsSchema, perRev: typedLengthSchema }),
+  z.strictObject({
+    kind: z.literal('gears'),
+    at: positionsSchema,
+    pairs: z
+      .array(z.tuple([teeth, teeth]))
+      .min(1)
+      .max(4),
+  }),
+  /** a power feed without a figure: it has none until it was measured */
+  z.strictObject({ kind: z.literal('unmarked'), at: positionsSchema }),
+  z.strictObject({ kind: z.literal('measured'), at: positionsSchema, mmPerRev: z.number().positive().max(20) }),
+]);
+export type FeedSetting = z.infer<typeof feedSettingSchema>;
+
+/** Power feeds along the bed; a lathe without settings is fed by hand. */
+export const feedsSchema = z.strictObject({
+  controls: z.array(controlSchema).max(6),
+  settings: z.array(feedSettingSchema).max(80),
+  /** the cross feed as a share of the feed along the bed; null: the cross-slide is fed by hand */
+  crossShare: z.number().min(0.02).max(2).nullable(),
+});
+
+/** What threads can be cut with: engraved pitches, or gears and a leadscrew. */
+export const threadsSchema = z.strictObject({
+  leadscrewLead: typedLengthSchema,
+  controls: z.array(controlSchema).max(6),
+  settings: z
+    .array(
+      z.strictObject({
+        at: positionsSchema,
+        pitch: z.string().regex(/^\d{1,3}(\.\d{1,4})?$/),
+        /** millimetres a thread, or threads an inch */
+        unit: z.enum(['mm', 'tpi']),
+      }),
+    )
+    .max(120),
+  /** teeth of every change gear that the shop owns for it, doubles as often as they are there */
+  gears: z.array(teeth).max(60),
+  /** wheel on the leadscrew that tells where the half-nuts may close; null: there is none */
+  dial: z
+    .strictObject({ wheelTeeth: z.number().int().min(4).max(120), marks: z.number().int().min(1).max(32) })
+    .nullable(),
+  /** left-hand threads by a tumbler */
+  tumbler: z.boolean(),
+});

@@ -1,0 +1,48 @@
+import { z } from 'zod';
+
+const name = z.string().min(1).max(60);
+const mm = z.number().min(0).max(5000);
+const range = { fromMm: mm, toMm: mm };
+
+/** A chuck with the diameters that its jaws take, its force, and how fast it may turn. */
+export const chuckSchema = z.strictObject({
+  id: z.string().regex(/^[a-zA-Z0-9-]{1,30}$/),
+  name,
+  kind: z.enum(['threeJaw', 'fourJaw', 'fineAdjusting', 'soft', 'collet']),
+  maxRpm: z.number().positive().max(20_000),
+  forceN: z.number().positive().max(1e6),
+  jaws: z
+    .array(z.strictObject({ name, ...range }))
+    .min(1)
+    .max(6),
+  jawLengthMm: z.number().positive().max(500),
+  runoutMm: z.number().min(0).max(1),
+});
+export type Chuck = z.infer<typeof chuckSchema>;
+
+/** What the shop owns to hold work on this lathe; the first chuck is the one that is usually on. */
+export const holdingSchema = z.strictObject({
+  chucks: z.array(chuckSchema).min(1).max(12),
+  collets: z.array(z.strictObject({ name, ...range, maxRpm: z.number().positive().max(20_000) })).max(60),
+  faceplate: z
+    .strictObject({ diameterMm: z.number().positive().max(2000), maxRpm: z.number().positive().max(10_000) })
+    .nullable(),
+  drivers: z.array(z.strictObject({ name, ...range })).max(20),
+  centres: z.array(z.strictObject({ name, kind: z.enum(['plain', 'half', 'live', 'carbideTipped']) })).max(20),
+  rests: z.array(z.strictObject({ name, kind: z.enum(['steady', 'following']), ...range })).max(10),
+});
+
+/** Tool post and its holders: what shank goes in, and between which heights its edge can stand on centre. */
+export const toolPostSchema = z.strictObject({
+  kind: z.enum(['fourWay', 'quickChange', 'single', 'rocker', 'rear']),
+  holders: z
+    .array(
+      z.strictObject({
+        name,
+        shankMm: z.number().positive().max(100),
+        heightFromMm: z.number().min(0).max(200),
+        heightToMm: z.number().min(0).max(200),
+      }),
+    )
+    .max(40),
+});
