@@ -207,6 +207,23 @@ const wordings: Record<string, Wording> = {
     what: `Limits of ${size(p.value)} are finer than a line of the cross-slide is sure to hit.`,
     right: `One line is ${size(Number(p.limit) / 2)} on the radius; measure between cuts, or swing the compound for finer lines.`,
   }),
+  'calibration.noSetting': () => ({
+    what: 'The lathe has no such setting.',
+    right: 'Choose one of its positions.',
+  }),
+  'calibration.already': () => ({
+    what: 'This calibration is kept already.',
+    right: 'Add another one; none is ever overwritten.',
+  }),
+  'calibration.noDial': () => ({ what: 'That slide has no ring.', right: 'Choose one that has.' }),
+  'calibration.farOff': () => ({
+    what: 'That is too far from what is written down to be a correction.',
+    right: 'Read once more; if it is so, change the description.',
+  }),
+  'calibration.springNegative': () => ({
+    what: 'The cut took off more than was asked: that is no spring.',
+    right: 'Take up the slack from the same side and try again.',
+  }),
   'gauge.noneFineEnough': (p) => ({
     what: `No gauge of the shop can judge ${size(p.value)} at this size.`,
     right: 'It wants an uncertainty of at most a quarter of the limits.',
@@ -267,6 +284,10 @@ const wordings: Record<string, Wording> = {
   'calc.unknown': (p) => ({ what: `There is no calculation ${text(p)}.`, right: '--list names them all.' }),
   'file.newer': () => ({ what: 'The file was written by a newer version.', right: 'Update this shop first.' }),
   'file.unknown': () => ({ what: 'This is not a job file.', right: 'Choose a .json that was saved with Export.' }),
+  'file.notALathe': () => ({
+    what: 'This is not a lathe’s file.',
+    right: 'Choose a .json that was exported from a lathe’s page.',
+  }),
   'not.found': () => ({ what: 'It is not here.', right: 'It may have been deleted; look in the list.' }),
   'save.stale': () => ({ what: 'It was changed elsewhere meanwhile.', right: 'Choose which version to keep.' }),
   'run.planMissing': () => ({

@@ -111,6 +111,26 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: 'Chamfer',
     formula: `${n(v.lengthMm)} × tan ${n(v.angleDeg)}° = ${n(v.depthMm)} mm on the radius`,
   }),
+  'calibration.feed': (v) => ({
+    title: `Feed of ${v.setting}`,
+    formula: `${size(v.distanceMm)} mm ÷ (${n(v.rpm)} rpm × ${n(v.seconds)} s ÷ 60 = ${n(v.turns, 1)} turns) = ${n(v.feedMmPerRev, 4)} mm a turn`,
+  }),
+  'calibration.dial': (v) => ({
+    title: 'True travel over the ring’s',
+    formula: `slope of ${v.count} readings, Σ(ring × indicator) ÷ Σ(ring²) = ${size(v.scale, 5)}`,
+  }),
+  'calibration.slack': (v) => ({
+    title: 'Slack',
+    formula: `${n(v.meanLines, 2)} lines apart on average of ${v.count} × ${n(v.lineMm, 4)} mm = ${n(v.slackMm, 4)} mm`,
+  }),
+  'calibration.speed': (v) => ({
+    title: 'Spindle',
+    formula: `mean of ${v.count}: ${n(v.rpm, 1)} rpm; written down as ${n(v.marked)}`,
+  }),
+  'calibration.spring': (v) => ({
+    title: 'Spring',
+    formula: `${n(v.springMm, 4)} mm too large after ${n(v.depthMm)} mm on the radius: ${n(v.sharePercent, 1)} % of the depth`,
+  }),
   'lathe.measuredFeed': (v) => ({
     title: 'Feed',
     formula: `as it was measured on this lathe: ${n(v.feedMmPerRev, 4)} mm a turn`,

@@ -5,7 +5,7 @@ import { isAway } from './db/connection.ts';
 import { toDomain, toRow } from './jobs/rows.ts';
 import { idOf } from './params.ts';
 import { toRun, toSummary } from './runs/rows.ts';
-import { isRecordKind } from './shop/rows.ts';
+import { isListedKind } from './shop/rows.ts';
 
 const now = new Date('2026-01-12T09:00:00.000Z');
 
@@ -68,7 +68,7 @@ describe('rows', () => {
     });
   });
   it('know only their own kinds and ids', () => {
-    expect([isRecordKind('bar'), isRecordKind('toString'), isRecordKind(undefined)]).toEqual([true, false, false]);
+    expect([isListedKind('bar'), isListedKind('toString'), isListedKind(undefined)]).toEqual([true, false, false]);
     expect(() => idOf("1' or 1=1")).toThrow(Refused);
     expect(idOf('00000000-0000-4000-8000-000000000001')).toHaveLength(36);
   });

@@ -1,3 +1,12 @@
+export {
+  type Calibrated,
+  type Calibration,
+  type CalibrationKind,
+  calibrated,
+  calibrationSchema,
+  dialNamed,
+  withCalibrations,
+} from './calibration.ts';
 export { checkLathe } from './checks.ts';
 export { chuckReachMm, reverseIsSafe, usualChuck } from './chucks.ts';
 export {
@@ -12,6 +21,7 @@ export {
   senseIn,
 } from './dial.ts';
 export type { FeedSetting } from './feed-schema.ts';
+export { latheFileSchema } from './file.ts';
 export type { Chuck } from './holding-schema.ts';
 export { LATHE_PATTERNS, type LathePattern, lathePattern } from './patterns.ts';
 export { type Lathe, latheSchema, storedLatheSchema } from './schema.ts';
@@ -30,4 +40,5 @@ export {
 } from './settings.ts';
 export { type Dial, dialSchema, type LineMeans } from './slide-schema.ts';
 export { type Control, controlSchema, type Positions, type SpindleSetting } from './spindle-schema.ts';
+export { type Stand, standOn, standSchema, unknownStand } from './stand.ts';
 export { upgradeLathe } from './upgrade.ts';

@@ -41,6 +41,8 @@ export const latheSchema = z.strictObject({
   rigidity: z.strictObject({
     usualDepthMm: z.number().positive().max(20),
     deepestCutMm: z.number().positive().max(30),
+    /** share of a cut's depth that a trial cut fell short by; expected of a first cut */
+    springShare: z.number().min(0).max(0.5).optional(),
   }),
   changeMin: changeMinSchema,
   /** which calibration is in force for what, by slot; what is missing stands as described */

@@ -52,7 +52,11 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
         state.reference!,
         state.crossLines ?? state.reference!.lines,
         step.targetMm!,
-        { last: state.reference!.by === 'measured' ? lastSpring(state) : undefined, lowestMm: step.limits?.lowerMm },
+        {
+          last: state.reference!.by === 'measured' ? lastSpring(state) : undefined,
+          lowestMm: step.limits?.lowerMm,
+          passDepthMm: (step.fromMm! - step.targetMm!) / 2,
+        },
         record,
       )
     : undefined;

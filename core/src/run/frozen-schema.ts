@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { instrumentSchema } from '../gauge/index.ts';
 import { holdChoiceSchema } from '../hold/index.ts';
-import { storedLatheSchema } from '../lathe/index.ts';
+import { standSchema, storedLatheSchema } from '../lathe/index.ts';
 import { materialSchema } from '../material/index.ts';
 import { drawingSchema, MOST_FEATURES } from '../part/index.ts';
 import { toolSchema } from '../tool/index.ts';
@@ -120,6 +120,7 @@ export const frozenRunSchema = z
     school: z.enum(['shopRule', 'conditions', 'machineFirst']),
     plan,
     steps: z.array(step).max(20_000),
+    stand: standSchema.optional(),
   })
   .refine(
     (run) => run.steps.every((s) => s.featureId === undefined || run.part.features.some((f) => f.id === s.featureId)),

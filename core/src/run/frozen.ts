@@ -1,6 +1,6 @@
 import type { Instrument } from '../gauge/index.ts';
 import type { HoldChoice } from '../hold/index.ts';
-import { type Lathe, upgradeLathe } from '../lathe/index.ts';
+import { type Lathe, type Stand, upgradeLathe } from '../lathe/index.ts';
 import type { Material } from '../material/index.ts';
 import type { Drawing, Part } from '../part/index.ts';
 import { type Plan, planRoute, type School } from '../route/index.ts';
@@ -23,6 +23,8 @@ export interface FrozenRun {
   readonly school: School;
   readonly plan: Plan;
   readonly steps: readonly Step[];
+  /** how the lathe stood when the run was begun; unknown in runs of the first version */
+  readonly stand?: Stand;
 }
 
 /**

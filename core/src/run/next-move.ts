@@ -20,6 +20,7 @@ const SPRING_RATIO_CAP = 1.5;
  * @param nowLines where the ring stands now
  * @param targetMm diameter wanted
  * @param last the cut before, when its result was measured (reference `measured`)
+ * @param passDepthMm depth of this pass on the radius, for the spring that the lathe's own trial cut lets expect
  * @returns the move; `dialMm` is the diameter that the line stands for, spring apart
  * @source FIELD 0 (slack: come from outside, whole turns out) and 4 (two equal cuts)
  */
@@ -28,7 +29,11 @@ export function crossMove(
   reference: Reference,
   nowLines: number,
   targetMm: number,
-  more: { readonly last?: { cut: LastCut; spring: Spring }; readonly lowestMm?: number } = {},
+  more: {
+    readonly last?: { cut: LastCut; spring: Spring };
+    readonly lowestMm?: number;
+    readonly passDepthMm?: number;
+  } = {},
   record?: Recorder,
 ): CrossMove {
   const { last } = more;
@@ -40,7 +45,9 @@ export function crossMove(
   const springNow = last && last.spring.depthMm > 0 ? last.spring.gotMm - last.spring.askedMm : 0;
   const ratio =
     last && last.spring.depthMm > 0 ? Math.min(SPRING_RATIO_CAP, Math.max(0, depthMm / last.spring.depthMm)) : 1;
-  const springMm = springNow > 0 ? springNow * (ratio - 1) : 0;
+  // before this setup has shown its own spring, the lathe's trial cut tells what to expect of a pass
+  const expectedMm = last ? 0 : 2 * (more.passDepthMm ?? 0) * (lathe.rigidity.springShare ?? 0);
+  const springMm = springNow > 0 ? springNow * (ratio - 1) : expectedMm;
   const fromReferenceMm = depthMm + springMm / 2;
   record?.({
     code: 'run.depth',

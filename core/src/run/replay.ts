@@ -53,9 +53,13 @@ function cutDone(run: FrozenRun, draft: Draft, step: Step): void {
   if (step.targetMm === undefined || !draft.reference) return;
   const last = draft.reference.by === 'measured' ? lastSpring(draft) : undefined;
   const nowLines = draft.crossLines ?? draft.reference.lines;
-  const move = crossMove(run.lathe, draft.reference, nowLines, step.targetMm, { last, lowestMm: step.limits?.lowerMm });
-  draft.crossLines = move.toLines;
   const depthMm = ((step.fromMm ?? step.targetMm) - step.targetMm) / 2;
+  const move = crossMove(run.lathe, draft.reference, nowLines, step.targetMm, {
+    last,
+    lowestMm: step.limits?.lowerMm,
+    passDepthMm: depthMm,
+  });
+  draft.crossLines = move.toLines;
   draft.lastCut = { featureId: step.featureId, dialMm: move.dialMm, depthMm };
 }
 
@@ -200,7 +204,7 @@ export function replay(run: FrozenRun, events: readonly RunEvent[]): RunState {
   const ordered = orderEvents(events);
   const undone = new Set<string>();
   for (const event of ordered) if (event.kind === 'undone') undone.add(event.eventId);
-  const draft = startState() as Draft;
+  const draft = startState(run.stand) as Draft;
   for (const event of ordered)
     if (event.kind !== 'undone' && !undone.has(event.id) && !apply(run, draft, event)) draft.ignored += 1;
   return draft;

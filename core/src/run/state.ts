@@ -1,4 +1,5 @@
 import type { Decision } from '../gauge/index.ts';
+import type { Stand } from '../lathe/index.ts';
 import type { Step } from './step.ts';
 
 export interface Reading {
@@ -68,7 +69,7 @@ export interface RunState {
 }
 
 /** The state before the first event, arrays of its own. */
-export function startState(): RunState {
+export function startState(stand?: Stand): RunState {
   return {
     stepIndex: 0,
     rounds: {},
@@ -77,7 +78,8 @@ export function startState(): RunState {
     outcomes: [],
     notes: [],
     advances: [],
-    standing: {},
+    standing: stand?.controls ?? {},
+    toolId: stand?.toolId ?? undefined,
     ignored: 0,
   };
 }

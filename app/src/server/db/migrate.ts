@@ -1,8 +1,10 @@
 import type { Knex } from 'knex';
 import * as first from './migrations/20260105-first.ts';
+import * as lathes from './migrations/20260110-lathes.ts';
 
 const migrations: Record<string, { up: (db: Knex) => Promise<void>; down: (db: Knex) => Promise<void> }> = {
   '20260105-first': first,
+  '20260110-lathes': lathes,
 };
 
 /** Static list instead of a folder, so that bundles and test runners find the same migrations. */

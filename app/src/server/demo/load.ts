@@ -2,6 +2,7 @@ import { type ShopFile, usualSettings } from '@whelk/core/job';
 import type { Knex } from 'knex';
 import { insertRuns } from '../exchange/job-exchange.ts';
 import { createJob } from '../jobs/service.ts';
+import { addLathe } from '../lathes/service.ts';
 import { saveRecord, saveSettings } from '../shop/service.ts';
 
 /** Whether the shop was begun before: then nothing is ever loaded over it. */
@@ -18,7 +19,7 @@ export async function beginShop(db: Knex, file: ShopFile | undefined): Promise<'
     if (await begun(trx)) return 'begun';
     await saveSettings(trx, file?.settings ?? usualSettings);
     if (!file) return 'empty';
-    for (const lathe of file.lathes) await saveRecord(trx, 'lathe', lathe);
+    for (const lathe of file.lathes) await addLathe(trx, lathe);
     for (const bar of file.bars) await saveRecord(trx, 'bar', bar);
     for (const tool of file.tools) await saveRecord(trx, 'tool', tool);
     for (const instrument of file.instruments) await saveRecord(trx, 'instrument', instrument);

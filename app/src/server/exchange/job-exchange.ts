@@ -10,6 +10,7 @@ import { jobFile, renewIds, renewRuns } from '../../exchange/job-file.ts';
 import { pictureToSvg } from '../../exchange/svg.ts';
 import { Refused } from '../answer.ts';
 import { createJob, loadJob } from '../jobs/service.ts';
+import { addLathe } from '../lathes/service.ts';
 import { insertEvents, insertRun } from '../runs/queries.ts';
 import { loadRunsOf } from '../runs/service.ts';
 import { loadShop, saveRecord } from '../shop/service.ts';
@@ -19,11 +20,13 @@ export async function exportJob(db: Knex, id: string) {
   const { job } = await loadJob(db, id);
   const shop = await loadShop(db);
   const runs = await loadRunsOf(db, [id]);
+  const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
   return jobFile({
     exportedAt: new Date().toISOString(),
     job,
     bar: shop.bars.find((b) => b.id === job.stock.barId) ?? null,
-    lathe: shop.lathes.find((l) => l.id === job.hold.latheId) ?? null,
+    // with what was measured on it in the place of what was written down; the readings stay with the lathe's own file
+    lathe: lathe ? { ...lathe, inForce: {} } : null,
     runs: runs.map((run) => ({
       id: run.id,
       piece: run.piece,
@@ -47,7 +50,7 @@ export async function importJob(db: Knex, body: unknown): Promise<string> {
   return db.transaction(async (trx) => {
     const shop = await loadShop(trx);
     if (file.bar && !shop.bars.some((b) => b.id === file.bar?.id)) await saveRecord(trx, 'bar', file.bar);
-    if (file.lathe && !shop.lathes.some((l) => l.id === file.lathe?.id)) await saveRecord(trx, 'lathe', file.lathe);
+    if (file.lathe && !shop.lathes.some((l) => l.id === file.lathe?.id)) await addLathe(trx, file.lathe);
     const id = await createJob(trx, file.job);
     await insertRuns(trx, id, renewRuns(file.runs, renew));
     return id;

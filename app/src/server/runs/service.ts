@@ -4,6 +4,7 @@ import { type RunEvent, replay } from '@whelk/core/run';
 import type { Knex } from 'knex';
 import { notFound, Refused } from '../answer.ts';
 import { loadJob } from '../jobs/service.ts';
+import { leaveStanding, loadStand } from '../lathes/service.ts';
 import { loadShop } from '../shop/service.ts';
 import {
   insertEvents,
@@ -49,8 +50,9 @@ export async function startRun(db: Knex, jobId: string, piece: number): Promise<
   const { job } = await loadJob(db, jobId);
   const open = (await selectRunsOf(db, [jobId])).find((r) => r.piece === piece && r.ended_at === null);
   if (open) return { id: open.id, already: true };
-  const frozen = freezeJob(job, planJob(job, await loadShop(db)));
-  if (!frozen) throw new Refused(409, [{ code: 'run.planMissing', path: [] }]);
+  const planned = freezeJob(job, planJob(job, await loadShop(db)));
+  if (!planned) throw new Refused(409, [{ code: 'run.planMissing', path: [] }]);
+  const frozen = { ...planned, stand: await loadStand(db, planned.lathe) };
   const id = randomUUID();
   try {
     await insertRun(db, {
@@ -91,7 +93,8 @@ export async function addEvents(db: Knex, runId: string, events: readonly RunEve
   }
   if (taken > 0) {
     const run = await loadRun(db, runId);
-    const { ended, stepIndex } = replay(run.frozen, run.events);
+    const { ended, stepIndex, standing, toolId } = replay(run.frozen, run.events);
+    await leaveStanding(db, run.frozen.lathe.id, standing, toolId);
     await setRunStand(db, runId, {
       ended_at: ended?.at ?? null,
       outcome: ended?.outcome ?? null,

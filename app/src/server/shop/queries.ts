@@ -15,6 +15,10 @@ export async function upsertRecord(db: Knex, row: Omit<RecordRow, 'position'> & 
 export async function deleteRecord(db: Knex, kind: RecordKind, id: string): Promise<number> {
   return db('shop_records').where({ kind, id }).delete();
 }
+/** Measurements of a lathe go with it. */
+export async function deleteCalibrationsOf(db: Knex, latheId: string): Promise<void> {
+  await db('shop_records').where({ kind: 'calibration' }).andWhereRaw(`document ->> 'latheId' = ?`, [latheId]).delete();
+}
 export async function countJobsUsing(db: Knex, id: string): Promise<number> {
   const row = await db('jobs')
     .whereNull('deleted_at')

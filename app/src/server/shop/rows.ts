@@ -1,11 +1,12 @@
 import { instrumentSchema } from '@whelk/core/gauge';
 import { barSchema } from '@whelk/core/job';
-import { storedLatheSchema } from '@whelk/core/lathe';
+import { calibrationSchema, storedLatheSchema } from '@whelk/core/lathe';
 import { toolSchema } from '@whelk/core/tool';
 
 /** The kinds of record a shop keeps, with the schema of each. */
 export const recordSchemas = {
   lathe: storedLatheSchema,
+  calibration: calibrationSchema,
   bar: barSchema,
   tool: toolSchema,
   instrument: instrumentSchema,
@@ -19,6 +20,7 @@ export interface RecordRow {
   document: unknown;
 }
 
-export function isRecordKind(text: string | undefined): text is RecordKind {
-  return text !== undefined && Object.hasOwn(recordSchemas, text);
+/** Kinds that are simply listed, added and changed one by one; lathes and what belongs to them have a door of their own. */
+export function isListedKind(text: string | undefined): text is Exclude<RecordKind, 'lathe' | 'calibration'> {
+  return text !== undefined && Object.hasOwn(recordSchemas, text) && text !== 'lathe' && text !== 'calibration';
 }

@@ -1,11 +1,12 @@
 import type { Instrument } from '@whelk/core/gauge';
 import { type Bar, type Settings, type Shop, settingsSchema, usualSettings } from '@whelk/core/job';
-import { type Lathe, upgradeLathe } from '@whelk/core/lathe';
+import { type Calibration, type Lathe, upgradeLathe, withCalibrations } from '@whelk/core/lathe';
 import type { Tool } from '@whelk/core/tool';
 import type { Knex } from 'knex';
 import { notFound, Refused } from '../answer.ts';
 import {
   countJobsUsing,
+  deleteCalibrationsOf,
   deleteRecord,
   selectRecords,
   selectSettings,
@@ -14,12 +15,13 @@ import {
 } from './queries.ts';
 import type { RecordKind } from './rows.ts';
 
-/** Everything that jobs refer to, in the shop's own order. */
+/** Everything that jobs refer to, in the shop's own order; lathes as they really work, calibrations in force. */
 export async function loadShop(db: Knex): Promise<Shop> {
   const rows = await selectRecords(db);
   const of = <T>(kind: RecordKind) => rows.filter((row) => row.kind === kind).map((row) => row.document as T);
+  const calibrations = of<Calibration>('calibration');
   return {
-    lathes: of<Lathe>('lathe').map((lathe) => upgradeLathe(lathe) as Lathe),
+    lathes: of<Lathe>('lathe').map((lathe) => withCalibrations(upgradeLathe(lathe) as Lathe, calibrations)),
     bars: of<Bar>('bar'),
     tools: of<Tool>('tool'),
     instruments: of<Instrument>('instrument'),
@@ -34,7 +36,10 @@ export async function saveRecord(db: Knex, kind: RecordKind, document: { id: str
 export async function removeRecord(db: Knex, kind: RecordKind, id: string): Promise<void> {
   const uses = await countJobsUsing(db, id);
   if (uses > 0) throw new Refused(409, [{ code: 'record.inUse', path: [], value: uses }]);
-  if ((await deleteRecord(db, kind, id)) === 0) throw notFound();
+  await db.transaction(async (trx) => {
+    if (kind === 'lathe') await deleteCalibrationsOf(trx, id);
+    if ((await deleteRecord(trx, kind, id)) === 0) throw notFound();
+  });
 }
 
 export async function loadSettings(db: Knex): Promise<Settings> {

@@ -4,14 +4,14 @@ import { answer, guarded, notFound } from '../../../server/answer.ts';
 import { database } from '../../../server/db/connection.ts';
 import { idOf } from '../../../server/params.ts';
 import { readBody } from '../../../server/security/body.ts';
-import { isRecordKind, recordSchemas } from '../../../server/shop/rows.ts';
+import { isListedKind, recordSchemas } from '../../../server/shop/rows.ts';
 import { removeRecord, saveRecord } from '../../../server/shop/service.ts';
 
 /** Adds or changes a record of the shop. */
 export const PUT: APIRoute = ({ params, request }) =>
   guarded(async () => {
     const { kind } = params;
-    if (!isRecordKind(kind)) throw notFound();
+    if (!isListedKind(kind)) throw notFound();
     const { record } = await readBody(
       request,
       z.strictObject({ record: recordSchemas[kind] as z.ZodType<{ id: string }> }),
@@ -22,7 +22,7 @@ export const PUT: APIRoute = ({ params, request }) =>
 export const DELETE: APIRoute = ({ params, request }) =>
   guarded(async () => {
     const { kind } = params;
-    if (!isRecordKind(kind)) throw notFound();
+    if (!isListedKind(kind)) throw notFound();
     const { id } = await readBody(request, z.strictObject({ id: z.string() }));
     await removeRecord(database(), kind, idOf(id));
     return answer({ deleted: id });
