@@ -8,11 +8,10 @@ import {
   type SpindleSetting,
   torqueNm,
 } from '@whelk/core/lathe';
-import { fromJson } from '../../ui/from-json.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 
 /** Every speed and feed that a lathe has, each with what the spindle bears there and where the figure comes from. */
-function SpeedsAndFeeds({ lathe }: { lathe: Lathe }) {
+export function SpeedsAndFeeds({ lathe }: { lathe: Lathe }) {
   const feeds = feedsOf(lathe);
   const gears = feeds.some((f) => f.setting.kind === 'gears');
   return (
@@ -138,5 +137,3 @@ function SpeedRow({ lathe, setting, label, rpm, atRpm }: RowProps) {
     </tr>
   );
 }
-
-export default fromJson(SpeedsAndFeeds);

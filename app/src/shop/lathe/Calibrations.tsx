@@ -1,0 +1,312 @@
+import {
+  type Calibration,
+  type CalibrationKind,
+  calibrated,
+  dialNamed,
+  type Lathe,
+  positionsKey,
+  positionsLabel,
+} from '@whelk/core/lathe';
+import type { Problem } from '@whelk/core/quantity';
+import { useState } from 'react';
+import { wordProblem } from '../../messages/problems.ts';
+import { ask } from '../../ui/api.ts';
+import { TextField } from '../../ui/number-field/TextField.tsx';
+import { Working } from '../../ui/working/Working.tsx';
+
+const dialNames = { crossSlide: 'cross-slide', carriage: 'carriage', compound: 'compound', quill: 'quill' } as const;
+type DialName = keyof typeof dialNames;
+
+/** What each kind asks for, in the order it is read at the lathe. */
+const kinds: Record<
+  CalibrationKind,
+  { name: string; how: string; fields: readonly (readonly [string, string, string])[] }
+> = {
+  feed: {
+    name: 'Feed, by time and distance',
+    how: 'Take up the slack, let it feed for a fixed time at a known speed, and read how far the carriage went.',
+    fields: [
+      ['rpm', 'Spindle, rpm', '155'],
+      ['seconds', 'Time, s', '60'],
+      ['distance', 'Distance', '31.5 mm'],
+    ],
+  },
+  dial: {
+    name: 'Ring, against an indicator',
+    how: 'Always from one side. Several travels, each by the ring and by the indicator.',
+    fields: [
+      ['byDial', 'By the ring, with commas', '10, 20, 40'],
+      ['byIndicator', 'By the indicator', '10.02, 20.05, 40.08'],
+    ],
+  },
+  slack: {
+    name: 'Slack, by two approaches',
+    how: 'Bring the slide to the same reading of an indicator from either side, and note the ring’s line each time.',
+    fields: [
+      ['fromOut', 'Line, coming in', '12'],
+      ['fromIn', 'Line, coming out', '19'],
+    ],
+  },
+  speed: {
+    name: 'Spindle, by tachometer',
+    how: 'Running free, warm. Several readings.',
+    fields: [['rpms', 'rpm, with commas', '226, 228']],
+  },
+  spring: {
+    name: 'Spring, from a trial cut',
+    how: 'One cut at a usual depth, then measure what it left.',
+    fields: [
+      ['asked', 'Ø the dial stood for', '30'],
+      ['got', 'Ø measured', '30.02'],
+      ['depth', 'Depth, on the radius', '0.5'],
+    ],
+  },
+};
+
+function bodyOf(kind: CalibrationKind, of: string, texts: Record<string, string>, lathe: Lathe): object {
+  const typed = (key: string) => ({ text: texts[key]?.trim() ?? '', unit: lathe.unit });
+  const list = (key: string) => (texts[key] ?? '').split(',').map((t) => t.trim());
+  const number = (key: string) => Number(texts[key]);
+  if (kind === 'feed') {
+    const at = lathe.feeds.settings.find((s) => positionsKey(s.at) === of)?.at ?? {};
+    return { kind, feedAt: at, rpm: number('rpm'), seconds: number('seconds'), distance: typed('distance') };
+  }
+  if (kind === 'speed') {
+    const at = lathe.spindle.settings.find((s) => positionsKey(s.at) === of)?.at ?? {};
+    return { kind, spindleAt: at, rpms: list('rpms').map(Number) };
+  }
+  if (kind === 'spring') return { kind, asked: typed('asked'), got: typed('got'), depth: typed('depth') };
+  const [a, b] = kind === 'dial' ? [list('byDial'), list('byIndicator')] : [list('fromOut'), list('fromIn')];
+  const pairs = a.map((first, i) => [first, b[i] ?? ''] as const);
+  const dial = of as DialName;
+  return kind === 'dial'
+    ? {
+        kind,
+        dial,
+        readings: pairs.map(([x, y]) => ({
+          byDial: { text: x, unit: lathe.unit },
+          byIndicator: { text: y, unit: lathe.unit },
+        })),
+      }
+    : { kind, dial, pairs: pairs.map(([x, y]) => ({ fromOutLines: Number(x), fromInLines: Number(y) })) };
+}
+
+/** The value a calibration gives, with its unit. */
+function valueText(calibration: Calibration, value: number): string {
+  switch (calibration.kind) {
+    case 'feed':
+      return `${value.toFixed(3)} mm a turn`;
+    case 'dial':
+      return `${value.toFixed(4)} of the ring’s travel`;
+    case 'slack':
+      return `${value.toFixed(3)} mm`;
+    case 'speed':
+      return `${value.toFixed(0)} rpm`;
+    case 'spring':
+      return `${(value * 100).toFixed(1)} % of the depth`;
+  }
+}
+
+function subjectOf(lathe: Lathe, c: Calibration): string {
+  if (c.kind === 'feed') return positionsLabel(lathe.feeds.controls, c.feedAt) || 'feed';
+  if (c.kind === 'speed') return positionsLabel(lathe.spindle.controls, c.spindleAt);
+  return c.kind === 'spring' ? 'a trial cut' : dialNames[c.dial];
+}
+
+interface Props {
+  readonly lathe: Lathe;
+  readonly given: readonly Calibration[];
+  readonly onLathe: (lathe: Lathe) => void;
+}
+
+/** Measurements of the lathe itself: every one is kept; which is in force the turner picks. */
+export function Calibrations({ lathe, given, onLathe }: Props) {
+  const [all, setAll] = useState(given);
+  const [told, setTold] = useState('');
+  const force = async (slot: string, id: string | null) => {
+    const result = await ask<{ lathe: Lathe }>('PUT', `/api/lathes/${lathe.id}/in-force`, { slot, id });
+    if (result.ok) onLathe(result.data.lathe);
+    setTold(result.ok ? '' : result.problems.map((p) => `${p.what} ${p.right}`).join(' '));
+  };
+  return (
+    <section aria-labelledby="calibrations" className="mt-10">
+      <h2 id="calibrations">Calibrations</h2>
+      <p className="muted text-sm">
+        What was written down stays; a measurement counts while it is in force, for every job planned from then on.
+      </p>
+      {told && <p className="field-problem mt-1">{told}</p>}
+      <AddCalibration lathe={lathe} onAdded={(c) => setAll([c, ...all])} />
+      {all.length > 0 && (
+        <div className="overflow-x-auto">
+          <table className="table table-sm mt-3">
+            <thead>
+              <tr>
+                <th scope="col">Day</th>
+                <th scope="col">What</th>
+                <th scope="col">Found</th>
+                <th scope="col">Written down</th>
+                <th scope="col">In force</th>
+                <th scope="col">Note</th>
+              </tr>
+            </thead>
+            <tbody>
+              {all.map((c) => {
+                const result = calibrated(lathe, c);
+                const on = result.ok && lathe.inForce[result.slot] === c.id;
+                return (
+                  <tr key={c.id}>
+                    <td className="whitespace-nowrap">{c.at.slice(0, 10)}</td>
+                    <th scope="row" className="font-semibold">
+                      {kinds[c.kind].name.split(',')[0]}: {subjectOf(lathe, c)}
+                    </th>
+                    <td>
+                      {result.ok ? valueText(c, result.value) : wordProblem({ code: result.code, path: [] }).what}
+                      <Working of="what was found" tell={(record) => void calibrated(lathe, c, record)} />
+                    </td>
+                    <td>{result.ok && result.before !== undefined ? valueText(c, result.before) : 'nothing'}</td>
+                    <td>
+                      {result.ok && (
+                        <button
+                          type="button"
+                          className="position"
+                          aria-pressed={on}
+                          onClick={() => void force(result.slot, on ? null : c.id)}
+                        >
+                          {on ? 'in force' : 'put in force'}
+                        </button>
+                      )}
+                    </td>
+                    <td>{c.note}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </section>
+  );
+}
+
+function subjects(lathe: Lathe, kind: CalibrationKind): readonly (readonly [string, string])[] {
+  if (kind === 'feed')
+    return lathe.feeds.settings.map((s) => [
+      positionsKey(s.at),
+      positionsLabel(lathe.feeds.controls, s.at) || 'the feed',
+    ]);
+  if (kind === 'speed')
+    return lathe.spindle.settings
+      .filter((s) => s.kind === 'fixed')
+      .map((s) => [positionsKey(s.at), positionsLabel(lathe.spindle.controls, s.at)]);
+  if (kind === 'spring') return [['', 'a trial cut']];
+  return (Object.keys(dialNames) as DialName[])
+    .filter((name) => dialNamed(lathe, name))
+    .map((name) => [name, dialNames[name]]);
+}
+
+function AddCalibration({ lathe, onAdded }: { lathe: Lathe; onAdded: (c: Calibration) => void }) {
+  const [kind, setKind] = useState<CalibrationKind>();
+  const [of, setOf] = useState('');
+  const [texts, setTexts] = useState<Record<string, string>>({});
+  const [problem, setProblem] = useState<Problem>();
+  const [refused, setRefused] = useState('');
+  const begin = (next: CalibrationKind) => {
+    setKind(kind === next ? undefined : next);
+    setOf(subjects(lathe, next)[0]?.[0] ?? '');
+    setTexts({});
+    setProblem(undefined);
+    setRefused('');
+  };
+  const made = kind && {
+    schema: 1,
+    id: crypto.randomUUID(),
+    latheId: lathe.id,
+    at: new Date().toISOString(),
+    note: texts.note ?? '',
+    ...bodyOf(kind, of, texts, lathe),
+  };
+  const filled = kind !== undefined && kinds[kind].fields.every(([key]) => (texts[key] ?? '').trim() !== '');
+  const preview = filled ? calibrated(lathe, made as Calibration) : undefined;
+  const add = async () => {
+    if (!made) return;
+    const result = await ask('POST', `/api/lathes/${lathe.id}/calibrations`, { calibration: made });
+    if (!result.ok) {
+      setProblem(result.problems[0]);
+      return setRefused(result.problems.map((p) => `${p.what} ${p.right}`).join(' '));
+    }
+    onAdded(made as unknown as Calibration);
+    setKind(undefined);
+  };
+  return (
+    <>
+      <div className="mt-2 flex flex-wrap gap-2">
+        {(Object.keys(kinds) as CalibrationKind[])
+          .filter((k) => subjects(lathe, k).length > 0)
+          .map((k) => (
+            <button key={k} type="button" className="position" aria-pressed={k === kind} onClick={() => begin(k)}>
+              {kinds[k].name}
+            </button>
+          ))}
+      </div>
+      {kind && (
+        <form
+          className="sheet mt-3 p-4"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void add();
+          }}
+        >
+          <p>{kinds[kind].how}</p>
+          <div className="mt-2 flex flex-wrap items-start gap-3">
+            {kind !== 'spring' && (
+              <label className="text-sm">
+                Of
+                <select className="select mt-0.5 flex w-56" value={of} onChange={(e) => setOf(e.target.value)}>
+                  {subjects(lathe, kind).map(([key, name]) => (
+                    <option key={key} value={key}>
+                      {name}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )}
+            {kinds[kind].fields.map(([key, label, hint]) => (
+              <TextField
+                key={key}
+                className="w-52"
+                label={label}
+                hint={hint}
+                value={texts[key] ?? ''}
+                data={`calibration-${key}`}
+                problem={problem?.path.includes(key) ? problem : undefined}
+                onChange={(text) => setTexts({ ...texts, [key]: text })}
+              />
+            ))}
+            <TextField
+              className="w-64"
+              label="Note"
+              value={texts.note ?? ''}
+              onChange={(note) => setTexts({ ...texts, note: note.slice(0, 200) })}
+            />
+          </div>
+          <p className="mt-2 min-h-6" aria-live="polite">
+            {preview?.ok && (
+              <>
+                Gives <b>{valueText(made as unknown as Calibration, preview.value)}</b>
+                {preview.before !== undefined &&
+                  `; written down: ${valueText(made as unknown as Calibration, preview.before)}`}
+              </>
+            )}
+            {preview && !preview.ok && (
+              <span className="field-problem">{wordProblem({ code: preview.code, path: [] }).what}</span>
+            )}
+            {refused && <span className="field-problem">{refused}</span>}
+          </p>
+          <button type="submit" className="btn btn-primary mt-1 h-11" disabled={!preview?.ok}>
+            Keep this calibration
+          </button>
+        </form>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,200 @@
+import type { Control, FeedSetting } from '@whelk/core/lathe';
+import { useId } from 'react';
+import { useController, useWatch } from 'react-hook-form';
+import { At, Controls, FillIn } from './controls.tsx';
+import { Check, Choice, NumberInput, Rows, TextInput } from './fields.tsx';
+
+/** A list of whole numbers of teeth: `20, 20, 25, 30`. */
+function Teeth({ name, label }: { name: string; label: string }) {
+  const id = useId();
+  const { field, fieldState } = useController({ name });
+  const errors = fieldState.error as { message?: string } | undefined;
+  return (
+    <div className="w-full max-w-2xl">
+      <label htmlFor={id} className="mb-0.5 block text-sm">
+        {label}
+      </label>
+      <input
+        id={id}
+        className="input w-full"
+        defaultValue={(field.value as number[]).join(', ')}
+        data-field={name}
+        placeholder="20, 20, 25, 30, 35 …"
+        onChange={(event) =>
+          field.onChange(
+            event.target.value
+              .split(/[\s,]+/)
+              .filter((t) => t !== '')
+              .map((t) => (/^\d+$/.test(t) ? Number(t) : t)),
+          )
+        }
+      />
+      {errors && (
+        <p className="field-problem">{errors.message ?? 'Whole numbers of teeth from 10 to 200, with commas.'}</p>
+      )}
+    </div>
+  );
+}
+
+/** Pairs of a train, driver and driven: `20/80, 20/75`. */
+function Pairs({ name }: { name: string }) {
+  const id = useId();
+  const { field, fieldState } = useController({ name });
+  const wrong = typeof field.value === 'string';
+  return (
+    <div className="w-52">
+      <label htmlFor={id} className="mb-0.5 block text-sm">
+        Drivers / driven
+      </label>
+      <input
+        id={id}
+        className="input w-full"
+        defaultValue={((wrong ? [] : field.value) as [number, number][]).map((p) => p.join('/')).join(', ')}
+        data-field={name}
+        placeholder="20/80, 20/75"
+        aria-invalid={wrong}
+        onChange={(event) => {
+          const pairs = event.target.value.split(',').map((p) => /^\s*(\d+)\s*\/\s*(\d+)\s*$/.exec(p));
+          field.onChange(
+            pairs.every((p) => p !== null) ? pairs.map((p) => [Number(p![1]), Number(p![2])]) : event.target.value,
+          );
+        }}
+      />
+      {(wrong || fieldState.error) && (
+        <p className="field-problem">
+          {wrong ? 'Type pairs such as 20/80, 20/75.' : (fieldState.error?.message ?? 'Gears of 10 to 200 teeth.')}
+        </p>
+      )}
+    </div>
+  );
+}
+
+const units = [
+  ['mm', 'mm'],
+  ['in', 'inch'],
+] as const;
+
+/** Power feeds: marked ones, trains of gears, and those that must be measured first. */
+export function FeedsSection() {
+  const controls = (useWatch({ name: 'feeds.controls' }) ?? []) as Control[];
+  const settings = (useWatch({ name: 'feeds.settings' }) ?? []) as FeedSetting[];
+  const at = () => Object.fromEntries(controls.map((c) => [c.id, c.positions[0] ?? '']));
+  const { field } = useController({ name: 'feeds.settings' });
+  const add = (setting: unknown) => field.onChange([...(field.value as unknown[]), setting]);
+  return (
+    <>
+      <NumberInput
+        name="feeds.crossShare"
+        label="Cross feed as a share of the feed along the bed; empty: by hand"
+        className="w-96"
+        optional="null"
+      />
+      <Controls name="feeds.controls" what="the feed" />
+      <Rows
+        name="feeds.settings"
+        title="Power feeds"
+        none="None: everything is fed by hand."
+        addLabel="Add a marked feed"
+        fresh={() => ({ kind: 'marked', at: at(), perRev: { text: '0.1', unit: 'mm' } })}
+      >
+        {(path, i) => (
+          <>
+            <At path={`${path}.at`} controls={controls} />
+            {settings[i]?.kind === 'marked' && (
+              <>
+                <TextInput name={`${path}.perRev.text`} label="A turn" className="w-28" />
+                <Choice name={`${path}.perRev.unit`} label="in" className="w-24" choices={units} />
+              </>
+            )}
+            {settings[i]?.kind === 'gears' && <Pairs name={`${path}.pairs`} />}
+            {settings[i]?.kind === 'unmarked' && (
+              <p className="muted mt-7 text-sm">no figure: measure it under Calibrations</p>
+            )}
+            {settings[i]?.kind === 'measured' && (
+              <NumberInput name={`${path}.mmPerRev`} label="Measured, mm" className="w-28" />
+            )}
+          </>
+        )}
+      </Rows>
+      <div className="flex flex-wrap gap-2">
+        <FillIn
+          controlsName="feeds.controls"
+          name="feeds.settings"
+          what="positions"
+          fresh={(positions) => ({ kind: 'marked', at: positions, perRev: { text: '0.1', unit: 'mm' } })}
+        />
+        <button
+          type="button"
+          className="btn btn-sm mt-2 h-10"
+          onClick={() => add({ kind: 'gears', at: at(), pairs: [[20, 80]] })}
+        >
+          Add a feed by gears
+        </button>
+        <button type="button" className="btn btn-sm mt-2 h-10" onClick={() => add({ kind: 'unmarked', at: at() })}>
+          Add an unmarked feed
+        </button>
+      </div>
+    </>
+  );
+}
+
+/** Leadscrew, gears owned, engraved pitches, the wheel that tells where the nuts may close. */
+export function ThreadsSection() {
+  const controls = (useWatch({ name: 'threads.controls' }) ?? []) as Control[];
+  const { field } = useController({ name: 'threads.dial' });
+  const at = () => Object.fromEntries(controls.map((c) => [c.id, c.positions[0] ?? '']));
+  return (
+    <>
+      <div className="flex flex-wrap gap-3">
+        <TextInput name="threads.leadscrewLead.text" label="Leadscrew: one turn moves" className="w-48" />
+        <Choice name="threads.leadscrewLead.unit" label="in" className="w-24" choices={units} />
+        <Check name="threads.tumbler" label="Left-hand threads by a tumbler" />
+      </div>
+      <p className="muted mt-1 text-sm">8 threads an inch is 1/8 inch a turn: type it exactly.</p>
+      <div className="mt-4">
+        <Teeth name="threads.gears" label="Change gears owned, doubles as often as they are there" />
+      </div>
+      <div className="mt-4 flex flex-wrap items-end gap-3">
+        <label className="flex min-h-10 cursor-pointer items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="h-4 w-4"
+            checked={field.value !== null}
+            onChange={(event) => field.onChange(event.target.checked ? { wheelTeeth: 16, marks: 8 } : null)}
+          />
+          A wheel on the leadscrew tells where the half-nuts may close
+        </label>
+        {field.value !== null && (
+          <>
+            <NumberInput name="threads.dial.wheelTeeth" label="Teeth of its wheel" className="w-36" />
+            <NumberInput name="threads.dial.marks" label="Marks on its face" className="w-36" />
+          </>
+        )}
+      </div>
+      <Controls name="threads.controls" what="the pitch" />
+      <Rows
+        name="threads.settings"
+        title="Pitches as engraved"
+        none="None: threads are cut with gears only."
+        addLabel="Add a pitch"
+        fresh={() => ({ at: at(), pitch: '1', unit: 'mm' })}
+      >
+        {(path) => (
+          <>
+            <At path={`${path}.at`} controls={controls} />
+            <TextInput name={`${path}.pitch`} label="Pitch" className="w-24" />
+            <Choice
+              name={`${path}.unit`}
+              label="as"
+              className="w-32"
+              choices={[
+                ['mm', 'mm'],
+                ['tpi', 'threads an inch'],
+              ]}
+            />
+          </>
+        )}
+      </Rows>
+    </>
+  );
+}

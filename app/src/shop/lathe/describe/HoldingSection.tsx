@@ -1,0 +1,222 @@
+import type { Chuck } from '@whelk/core/lathe';
+import { useController, useWatch } from 'react-hook-form';
+import { Choice, LengthInput, NumberInput, Rows, TextInput } from './fields.tsx';
+import { freshId } from './form.ts';
+
+/** Everything owned that holds work on this lathe. */
+export function HoldingSection() {
+  const chucks = (useWatch({ name: 'holding.chucks' }) ?? []) as Chuck[];
+  const { field: faceplate } = useController({ name: 'holding.faceplate' });
+  return (
+    <>
+      <Rows
+        name="holding.chucks"
+        title="Chucks; the first is usually on"
+        addLabel="Add a chuck"
+        least={1}
+        fresh={() => ({
+          id: freshId(
+            'chuck',
+            chucks.map((c) => c.id),
+          ),
+          name: '',
+          kind: 'fourJaw',
+          maxRpm: 1500,
+          forceN: 15000,
+          jaws: [{ name: 'outside', fromMm: 5, toMm: 150 }],
+          jawLengthMm: 40,
+          runoutMm: 0.01,
+        })}
+      >
+        {(path) => (
+          <div className="flex flex-1 flex-wrap gap-3">
+            <TextInput name={`${path}.name`} label="Name" className="w-40" />
+            <Choice
+              name={`${path}.kind`}
+              label="Kind"
+              className="w-48"
+              choices={[
+                ['threeJaw', 'three jaws, together'],
+                ['fourJaw', 'four jaws, each alone'],
+                ['fineAdjusting', 'fine-adjusting body'],
+                ['soft', 'soft jaws'],
+                ['collet', 'collet chuck'],
+              ]}
+            />
+            <NumberInput name={`${path}.maxRpm`} label="At most, rpm" className="w-28" />
+            <NumberInput name={`${path}.forceN`} label="All jaws together, N" className="w-40" />
+            <LengthInput name={`${path}.jawLengthMm`} label="Jaws are long" className="w-32" />
+            <LengthInput name={`${path}.runoutMm`} label="Runs out" className="w-28" sign="notNegative" />
+            <div className="w-full">
+              <Rows
+                name={`${path}.jaws`}
+                title="Jaws and the diameters they take"
+                addLabel="Add jaws"
+                least={1}
+                fresh={() => ({ name: 'reversed', fromMm: 40, toMm: 180 })}
+              >
+                {(jaws) => <RangeFields path={jaws} />}
+              </Rows>
+            </div>
+          </div>
+        )}
+      </Rows>
+      <Rows
+        name="holding.collets"
+        title="Collets"
+        none="None."
+        addLabel="Add a collet"
+        fresh={() => ({ name: '', fromMm: 9.5, toMm: 10, maxRpm: 3000 })}
+      >
+        {(path) => (
+          <>
+            <RangeFields path={path} />
+            <NumberInput name={`${path}.maxRpm`} label="At most, rpm" className="w-28" />
+          </>
+        )}
+      </Rows>
+      <label className="mt-5 flex min-h-10 cursor-pointer items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="h-4 w-4"
+          checked={faceplate.value !== null}
+          onChange={(event) => faceplate.onChange(event.target.checked ? { diameterMm: 200, maxRpm: 500 } : null)}
+        />
+        A faceplate
+      </label>
+      {faceplate.value !== null && (
+        <div className="flex flex-wrap gap-3">
+          <LengthInput name="holding.faceplate.diameterMm" label="Its Ø" className="w-32" />
+          <NumberInput name="holding.faceplate.maxRpm" label="At most, rpm" className="w-32" />
+        </div>
+      )}
+      <Rows
+        name="holding.drivers"
+        title="Driving dogs"
+        none="None."
+        addLabel="Add a dog"
+        fresh={() => ({ name: '', fromMm: 5, toMm: 25 })}
+      >
+        {(path) => <RangeFields path={path} />}
+      </Rows>
+      <Rows
+        name="holding.centres"
+        title="Centres"
+        none="None."
+        addLabel="Add a centre"
+        fresh={() => ({ name: '', kind: 'plain' })}
+      >
+        {(path) => (
+          <>
+            <TextInput name={`${path}.name`} label="Name" className="w-52" />
+            <Choice
+              name={`${path}.kind`}
+              label="Kind"
+              choices={[
+                ['plain', 'plain'],
+                ['half', 'half, for facing'],
+                ['live', 'running'],
+                ['carbideTipped', 'carbide tipped'],
+              ]}
+            />
+          </>
+        )}
+      </Rows>
+      <Rows
+        name="holding.rests"
+        title="Rests"
+        none="None."
+        addLabel="Add a rest"
+        fresh={() => ({ name: '', kind: 'steady', fromMm: 10, toMm: 80 })}
+      >
+        {(path) => (
+          <>
+            <RangeFields path={path} />
+            <Choice
+              name={`${path}.kind`}
+              label="Kind"
+              className="w-52"
+              choices={[
+                ['steady', 'steady, on the bed'],
+                ['following', 'following, on the carriage'],
+              ]}
+            />
+          </>
+        )}
+      </Rows>
+    </>
+  );
+}
+
+function RangeFields({ path }: { path: string }) {
+  return (
+    <>
+      <TextInput name={`${path}.name`} label="Name" className="w-40" />
+      <LengthInput name={`${path}.fromMm`} label="From Ø" className="w-28" sign="notNegative" />
+      <LengthInput name={`${path}.toMm`} label="To Ø" className="w-28" sign="notNegative" />
+    </>
+  );
+}
+
+/** Tool post: what shanks go in, and how high the edge can stand. */
+export function ToolPostSection() {
+  return (
+    <>
+      <Choice
+        name="toolPost.kind"
+        label="Tool post"
+        className="w-56"
+        choices={[
+          ['fourWay', 'four ways'],
+          ['quickChange', 'holders that change quickly'],
+          ['single', 'one tool, clamped'],
+          ['rocker', 'rocker and ring'],
+          ['rear', 'rear post'],
+        ]}
+      />
+      <Rows
+        name="toolPost.holders"
+        title="Holders"
+        none="None described: any tool fits."
+        addLabel="Add a holder"
+        fresh={() => ({ name: '', shankMm: 16, heightFromMm: 15, heightToMm: 25 })}
+      >
+        {(path) => (
+          <>
+            <TextInput name={`${path}.name`} label="Name" className="w-40" />
+            <LengthInput name={`${path}.shankMm`} label="Shank up to" className="w-32" />
+            <LengthInput name={`${path}.heightFromMm`} label="Edge from" className="w-28" sign="notNegative" />
+            <LengthInput name={`${path}.heightToMm`} label="Edge to" className="w-28" sign="notNegative" />
+          </>
+        )}
+      </Rows>
+    </>
+  );
+}
+
+/** Sizes of the bed, what cuts it bears, and what changes cost. */
+export function SizesSection() {
+  return (
+    <>
+      <div className="flex flex-wrap gap-3">
+        <LengthInput name="sizes.swingOverBedMm" label="Ø over the bed" />
+        <LengthInput name="sizes.swingOverCrossSlideMm" label="Ø over the cross-slide" className="w-52" />
+        <LengthInput name="sizes.swingInGapMm" label="Ø in the gap; empty: no gap" className="w-56" empty={null} />
+        <LengthInput name="sizes.betweenCentresMm" label="Between centres" />
+      </div>
+      <h3 className="mt-5 font-bold">What it bears</h3>
+      <div className="mt-1 flex flex-wrap gap-3">
+        <LengthInput name="rigidity.usualDepthMm" label="Usual cut, on the radius" className="w-52" />
+        <LengthInput name="rigidity.deepestCutMm" label="Deepest cut, on the radius" className="w-56" />
+      </div>
+      <h3 className="mt-5 font-bold">What changes cost, minutes</h3>
+      <div className="mt-1 flex flex-wrap gap-3">
+        <NumberInput name="changeMin.tool" label="Tool" className="w-24" />
+        <NumberInput name="changeMin.chuck" label="Chuck" className="w-24" />
+        <NumberInput name="changeMin.setOver" label="Set-over, there and back" className="w-52" />
+        <NumberInput name="changeMin.compound" label="Angle of the compound" className="w-48" />
+      </div>
+      <p className="muted mt-1 text-sm">Belts, levers and gears carry their own.</p>
+    </>
+  );
+}

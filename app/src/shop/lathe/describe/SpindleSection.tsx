@@ -1,0 +1,139 @@
+import type { Control } from '@whelk/core/lathe';
+import { useId } from 'react';
+import { useController, useWatch } from 'react-hook-form';
+import { At, Controls, FillIn } from './controls.tsx';
+import { Check, Choice, LengthInput, NumberInput, Rows, TextInput } from './fields.tsx';
+
+/** A torque curve as pairs: `100:20, 300:10`. */
+function TorqueCurve({ name }: { name: string }) {
+  const id = useId();
+  const { field, fieldState } = useController({ name });
+  const value = (field.value ?? []) as { rpm: number; torqueNm: number }[];
+  const wrong = typeof field.value === 'string';
+  return (
+    <div className="w-52">
+      <label htmlFor={id} className="mb-0.5 block text-sm">
+        Torque, rpm:N·m
+      </label>
+      <input
+        id={id}
+        className="input w-full"
+        placeholder="from motor and efficiency"
+        defaultValue={value.map((p) => `${p.rpm}:${p.torqueNm}`).join(', ')}
+        data-field={name}
+        aria-invalid={wrong}
+        onChange={(event) => {
+          const parts = event.target.value.split(',').map((p) => p.trim());
+          const pairs = parts.filter((p) => p !== '').map((p) => /^(\d+(?:\.\d+)?)\s*:\s*(\d+(?:\.\d+)?)$/.exec(p));
+          const good = pairs.every((p) => p !== null);
+          field.onChange(
+            event.target.value.trim() === ''
+              ? undefined
+              : good
+                ? pairs.map((p) => ({ rpm: Number(p![1]), torqueNm: Number(p![2]) }))
+                : event.target.value,
+          );
+        }}
+      />
+      {(wrong || fieldState.error?.message) && (
+        <p className="field-problem">{wrong ? 'Type pairs such as 100:20, 300:10.' : fieldState.error?.message}</p>
+      )}
+    </div>
+  );
+}
+
+/** Headstock: drive, what sets the speed, every speed, what must not stand together, the nose. */
+export function SpindleSection() {
+  const controls = (useWatch({ name: 'spindle.controls' }) ?? []) as Control[];
+  const settings = (useWatch({ name: 'spindle.settings' }) ?? []) as { kind: string }[];
+  const nose = useWatch({ name: 'spindle.nose.kind' });
+  const at = () => Object.fromEntries(controls.map((c) => [c.id, c.positions[0] ?? '']));
+  return (
+    <>
+      <div className="flex flex-wrap gap-3">
+        <NumberInput name="drive.motorKw" label="Motor, kW" className="w-28" />
+        <NumberInput name="drive.efficiency" label="Share at the spindle, 0 to 1" className="w-52" />
+        <Choice
+          name="spindle.nose.kind"
+          label="Nose"
+          choices={[
+            ['screwed', 'screwed'],
+            ['key', 'keyed or bolted'],
+            ['cam', 'cam-lock'],
+          ]}
+        />
+        <TextInput name="spindle.nose.size" label="Its thread or size" />
+        {nose === 'screwed' && <Check name="spindle.nose.locked" label="A lock keeps the chuck from unscrewing" />}
+        <LengthInput name="spindle.boreMm" label="Bore" className="w-32" />
+        <TextInput name="spindle.taper" label="Taper inside" className="w-36" />
+      </div>
+      {nose === 'screwed' && (
+        <p className="muted mt-2 text-sm">Without a lock nothing is ever planned with the spindle in reverse.</p>
+      )}
+      <Controls name="spindle.controls" what="the speed" />
+      <Rows
+        name="spindle.settings"
+        title="Speeds"
+        none="None yet. Count the levers above first, then add a line for each position."
+        addLabel="Add a speed"
+        fresh={() => ({ kind: 'fixed', at: at(), rpm: 100 })}
+      >
+        {(path, i) => (
+          <>
+            <At path={`${path}.at`} controls={controls} />
+            {settings[i]?.kind === 'stepless' ? (
+              <>
+                <NumberInput name={`${path}.minRpm`} label="From, rpm" className="w-24" />
+                <NumberInput name={`${path}.maxRpm`} label="To, rpm" className="w-24" />
+                <NumberInput name={`${path}.baseRpm`} label="Full power from, rpm" className="w-40" />
+              </>
+            ) : (
+              <NumberInput name={`${path}.rpm`} label="rpm" className="w-24" />
+            )}
+            <NumberInput name={`${path}.stopTurns`} label="Turns to stop" className="w-28" optional="undefined" />
+            <TorqueCurve name={`${path}.torque`} />
+          </>
+        )}
+      </Rows>
+      <FillIn
+        controlsName="spindle.controls"
+        name="spindle.settings"
+        what="positions"
+        fresh={(positions) => ({ kind: 'fixed', at: positions, rpm: 100 })}
+      />
+      <SteplessButton at={at} />
+      <Rows
+        name="spindle.forbidden"
+        title="What must never stand together"
+        none="Nothing: every combination is allowed."
+        addLabel="Add a combination"
+        fresh={() => ({ at: {}, why: '' })}
+      >
+        {(path) => (
+          <>
+            <At path={`${path}.at`} controls={controls} any />
+            <TextInput name={`${path}.why`} label="Because" className="w-64" />
+          </>
+        )}
+      </Rows>
+    </>
+  );
+}
+
+function SteplessButton({ at }: { at: () => Record<string, string> }) {
+  const { field } = useController({ name: 'spindle.settings' });
+  return (
+    <button
+      type="button"
+      className="btn btn-sm ml-2 mt-2 h-10"
+      onClick={() =>
+        field.onChange([
+          ...(field.value as unknown[]),
+          { kind: 'stepless', at: at(), minRpm: 50, maxRpm: 1000, baseRpm: 500 },
+        ])
+      }
+    >
+      Add a stepless range
+    </button>
+  );
+}
