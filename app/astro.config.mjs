@@ -7,7 +7,7 @@ import { defineConfig, passthroughImageService } from 'astro/config';
 const bundleServer = {
   name: 'whelk-bundle-server',
   apply: 'build',
-  config: () => ({ ssr: { noExternal: true, external: ['knex', 'pg'] } }),
+  config: () => ({ ssr: { noExternal: true, external: ['knex', 'pg', 'pdfkit'] } }),
 };
 
 export default defineConfig({

@@ -140,6 +140,28 @@ describe('calibrations', () => {
   });
 });
 
+describe('the speed card', () => {
+  it('is kept as PDF with its own letters, and as SVG, for the materials asked for', async () => {
+    const id = await idOf('the Grey');
+    const pdf = await fetch(`${shop.url}/api/lathes/${id}/card.pdf?tool=hss&materials=gunmetal`);
+    expect(pdf.headers.get('content-type')).toBe('application/pdf');
+    expect(pdf.headers.get('content-disposition')).toMatch(/^attachment/);
+    const bytes = Buffer.from(await pdf.arrayBuffer()).toString('latin1');
+    expect(bytes.startsWith('%PDF-')).toBe(true);
+    expect(bytes.match(/\/Type \/Page\b/g)).toHaveLength(1);
+    expect(bytes).toContain('/FontFile2');
+    expect(bytes).toContain('/MediaBox [0 0 841.8');
+    const svg = (await shop.ask('GET', `/api/lathes/${id}/card.svg?tool=carbide&materials=gunmetal`)).text;
+    expect(svg).toContain('>Gunmetal<');
+    expect(svg).toContain('carbide, roughing');
+    expect(svg).not.toContain('Low-carbon');
+    expect(codes(await shop.ask('GET', `/api/lathes/${id}/card.svg?materials=unobtainium`))).toEqual([
+      404,
+      'not.found',
+    ]);
+  });
+});
+
 describe('the lathe as it stands', () => {
   it('is corrected by hand, and a run begins from it and leaves it changed', async () => {
     const id = await idOf('the Grey');

@@ -22,7 +22,7 @@ const looks: Partial<Record<Role, string>> = {
 
 function draw(shape: Shape, textSize: number): string {
   if (shape.kind === 'text')
-    return `<text x="${shape.at[0].toFixed(2)}" y="${shape.at[1].toFixed(2)}" font-size="${textSize}" text-anchor="${shape.anchor}">${escapeXml(shape.text)}</text>`;
+    return `<text x="${shape.at[0].toFixed(2)}" y="${shape.at[1].toFixed(2)}" font-size="${(shape.size ?? textSize).toFixed(2)}"${shape.role === 'selectedLabel' ? ' font-weight="700"' : ''} text-anchor="${shape.anchor}">${escapeXml(shape.text)}</text>`;
   const points = shape.points.map(([x, y]) => `${x.toFixed(3)},${y.toFixed(3)}`).join(' ');
   return `<${shape.kind} points="${points}" ${looks[shape.role] ?? 'fill="none" stroke="#15191a" stroke-width="0.25"'}/>`;
 }

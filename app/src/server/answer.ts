@@ -22,7 +22,7 @@ export function answer(body: unknown, status = 200): Response {
 }
 
 /** A file to keep, never to be shown inside the page. */
-export function attachment(body: string, type: string, name: string): Response {
+export function attachment(body: string | Uint8Array<ArrayBuffer>, type: string, name: string): Response {
   const safe =
     name
       .replace(/[^\p{L}\p{N} ,._-]/gu, '')
@@ -31,7 +31,7 @@ export function attachment(body: string, type: string, name: string): Response {
   const ascii = safe.normalize('NFKD').replace(/[^\x20-\x7e]/g, '');
   return new Response(body, {
     headers: {
-      'content-type': `${type}; charset=utf-8`,
+      'content-type': typeof body === 'string' ? `${type}; charset=utf-8` : type,
       'cache-control': 'no-store',
       'content-disposition': `attachment; filename="${ascii}"; filename*=UTF-8''${encodeURIComponent(safe)}`,
     },

@@ -2,4 +2,5 @@ export type { FeatureEnd } from './ends.ts';
 export { halfOutline } from './outline.ts';
 export type { Picture, Role, Shape } from './picture.ts';
 export { silhouettePicture } from './silhouette.ts';
+export { type CardMaterial, type SpeedCard, speedCardPicture } from './speed-card.ts';
 export { type StripView, stripPicture } from './strip.ts';

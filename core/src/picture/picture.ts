@@ -36,6 +36,8 @@ export type Shape =
       readonly at: readonly [number, number];
       readonly text: string;
       readonly anchor: 'start' | 'middle' | 'end';
+      /** height of its letters in picture units, where it is not the picture's usual one */
+      readonly size?: number;
       readonly id?: string;
     };
 

@@ -10,7 +10,7 @@ import { jobFile, renewIds, renewRuns } from '../../exchange/job-file.ts';
 import { pictureToSvg } from '../../exchange/svg.ts';
 import { Refused } from '../answer.ts';
 import { createJob, loadJob } from '../jobs/service.ts';
-import { addLathe } from '../lathes/service.ts';
+import { addLathe, leaveStanding } from '../lathes/service.ts';
 import { insertEvents, insertRun } from '../runs/queries.ts';
 import { loadRunsOf } from '../runs/service.ts';
 import { loadShop, saveRecord } from '../shop/service.ts';
@@ -60,7 +60,7 @@ export async function importJob(db: Knex, body: unknown): Promise<string> {
 /** Puts runs of a file into the database; their end follows from their events. */
 export async function insertRuns(db: Knex, jobId: string, runs: ReturnType<typeof renewRuns>): Promise<void> {
   for (const run of runs) {
-    const { ended, stepIndex } = replay(asFrozenRun(run.frozen), run.events);
+    const { ended, stepIndex, standing, toolId } = replay(asFrozenRun(run.frozen), run.events);
     await insertRun(db, {
       id: run.id,
       job_id: jobId,
@@ -73,6 +73,8 @@ export async function insertRuns(db: Knex, jobId: string, runs: ReturnType<typeo
       step_count: run.frozen.steps.length,
     });
     await insertEvents(db, run.events);
+    // a piece that is being cut left the lathe as it set it
+    if (!ended) await leaveStanding(db, run.frozen.lathe.id, standing, toolId);
   }
 }
 

@@ -2,10 +2,12 @@ import {
   type Calibration,
   type CalibrationKind,
   calibrated,
+  calibrationSchema,
   dialNamed,
   type Lathe,
   positionsKey,
   positionsLabel,
+  readDialNumber,
 } from '@whelk/core/lathe';
 import type { Problem } from '@whelk/core/quantity';
 import { useState } from 'react';
@@ -41,10 +43,10 @@ const kinds: Record<
   },
   slack: {
     name: 'Slack, by two approaches',
-    how: 'Bring the slide to the same reading of an indicator from either side, and note the ring’s line each time.',
+    how: 'Bring the slide to the same reading of an indicator from either side, and note the ring’s number each time.',
     fields: [
-      ['fromOut', 'Line, coming in', '12'],
-      ['fromIn', 'Line, coming out', '19'],
+      ['fromOut', 'Ring’s number, coming in', '0.12'],
+      ['fromIn', 'Ring’s number, coming out', '0.26'],
     ],
   },
   speed: {
@@ -79,6 +81,11 @@ function bodyOf(kind: CalibrationKind, of: string, texts: Record<string, string>
   const [a, b] = kind === 'dial' ? [list('byDial'), list('byIndicator')] : [list('fromOut'), list('fromIn')];
   const pairs = a.map((first, i) => [first, b[i] ?? ''] as const);
   const dial = of as DialName;
+  const ring = dialNamed(lathe, dial);
+  const lines = (text: string) => {
+    const read = ring && readDialNumber(ring, text);
+    return read?.ok ? read.lines : Number.NaN;
+  };
   return kind === 'dial'
     ? {
         kind,
@@ -88,7 +95,7 @@ function bodyOf(kind: CalibrationKind, of: string, texts: Record<string, string>
           byIndicator: { text: y, unit: lathe.unit },
         })),
       }
-    : { kind, dial, pairs: pairs.map(([x, y]) => ({ fromOutLines: Number(x), fromInLines: Number(y) })) };
+    : { kind, dial, pairs: pairs.map(([x, y]) => ({ fromOutLines: lines(x), fromInLines: lines(y) })) };
 }
 
 /** The value a calibration gives, with its unit. */
@@ -226,7 +233,8 @@ function AddCalibration({ lathe, onAdded }: { lathe: Lathe; onAdded: (c: Calibra
     ...bodyOf(kind, of, texts, lathe),
   };
   const filled = kind !== undefined && kinds[kind].fields.every(([key]) => (texts[key] ?? '').trim() !== '');
-  const preview = filled ? calibrated(lathe, made as Calibration) : undefined;
+  const read = filled ? calibrationSchema.safeParse(made) : undefined;
+  const preview = read?.success ? calibrated(lathe, read.data) : undefined;
   const add = async () => {
     if (!made) return;
     const result = await ask('POST', `/api/lathes/${lathe.id}/calibrations`, { calibration: made });
@@ -296,6 +304,11 @@ function AddCalibration({ lathe, onAdded }: { lathe: Lathe; onAdded: (c: Calibra
                 {preview.before !== undefined &&
                   `; written down: ${valueText(made as unknown as Calibration, preview.before)}`}
               </>
+            )}
+            {read && !read.success && (
+              <span className="field-problem">
+                One of these is not a number, or not one that this ring shows. Type them as the hint does.
+              </span>
             )}
             {preview && !preview.ok && (
               <span className="field-problem">{wordProblem({ code: preview.code, path: [] }).what}</span>

@@ -103,7 +103,7 @@ export function StandPanel({ lathe, tools, given }: Props) {
         {(Object.keys(slideNames) as (keyof typeof slideNames)[]).map((slide) => (
           <TextField
             key={slide}
-            className="w-32"
+            className="w-28"
             label={`${slideNames[slide]} left at`}
             value={stand.slides[slide]}
             hint="not noted"
@@ -178,7 +178,7 @@ function Figure({
   const good = read !== undefined && Math.abs(read) <= most;
   return (
     <TextField
-      className="w-40"
+      className="w-36"
       label={label}
       value={text}
       inputMode="decimal"

@@ -15,7 +15,7 @@ function ShapeView({ shape, textSize, onSelect }: { shape: Shape; textSize: numb
         x={shape.at[0]}
         y={shape.at[1]}
         textAnchor={shape.anchor}
-        fontSize={shape.role === 'scale' ? textSize * 0.85 : textSize}
+        fontSize={shape.size ?? (shape.role === 'scale' ? textSize * 0.85 : textSize)}
       >
         {shape.text}
       </text>

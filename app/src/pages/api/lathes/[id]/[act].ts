@@ -1,19 +1,37 @@
 import { calibrationSchema, standSchema } from '@whelk/core/lathe';
 import type { APIRoute } from 'astro';
 import { z } from 'zod';
+import { pictureToPdf } from '../../../../exchange/pdf.ts';
+import { pictureToSvg } from '../../../../exchange/svg.ts';
 import { answer, attachment, guarded, notFound, Refused } from '../../../../server/answer.ts';
 import { database } from '../../../../server/db/connection.ts';
+import { cardWish, loadCard } from '../../../../server/lathes/card.ts';
 import { exportLathe } from '../../../../server/lathes/exchange.ts';
+import { printFonts } from '../../../../server/lathes/fonts.ts';
 import { addCalibration, putInForce, saveStand } from '../../../../server/lathes/service.ts';
 import { idOf } from '../../../../server/params.ts';
 import { readBody } from '../../../../server/security/body.ts';
 
-export const GET: APIRoute = ({ params }) =>
+export const GET: APIRoute = ({ params, url }) =>
   guarded(async () => {
     const id = idOf(params.id);
-    if (params.act !== 'export') throw notFound();
-    const file = await exportLathe(database(), id);
-    return attachment(`${JSON.stringify(file, null, 2)}\n`, 'application/json', `${file.lathe.name}.json`);
+    switch (params.act) {
+      case 'export': {
+        const file = await exportLathe(database(), id);
+        return attachment(`${JSON.stringify(file, null, 2)}\n`, 'application/json', `${file.lathe.name}.json`);
+      }
+      case 'card.svg': {
+        const { lathe, picture } = await loadCard(database(), id, cardWish(url));
+        return attachment(pictureToSvg(picture, lathe.name, 5), 'image/svg+xml', `${lathe.name}, speeds.svg`);
+      }
+      case 'card.pdf': {
+        const { lathe, picture } = await loadCard(database(), id, cardWish(url));
+        const pdf = await pictureToPdf(picture, `${lathe.name}, speeds`, 5, printFonts);
+        return attachment(new Uint8Array(pdf), 'application/pdf', `${lathe.name}, speeds.pdf`);
+      }
+      default:
+        throw notFound();
+    }
   });
 
 export const POST: APIRoute = ({ params, request }) =>

@@ -1,0 +1,50 @@
+import type { Lathe } from '@whelk/core/lathe';
+import { type Material, materialById, type ToolMaterial } from '@whelk/core/material';
+import { type Picture, speedCardPicture } from '@whelk/core/picture';
+import type { Knex } from 'knex';
+import { notFound } from '../answer.ts';
+import { loadShop } from '../shop/service.ts';
+
+/** Most columns that stay readable from across the shop. */
+export const MOST_MATERIALS = 5;
+const footWords = 'First the depth, then the feed, then this. Chatter or a burnt edge: slower. Guards, eyes, key out.';
+
+export interface CardWish {
+  readonly materialIds: readonly string[];
+  readonly tool: ToolMaterial;
+}
+
+/** A wish from an address: `?tool=hss&materials=a,b`; what it does not name is left to the shop's rack. */
+export function cardWish(url: URL): CardWish {
+  const tool = url.searchParams.get('tool');
+  const ids = url.searchParams.getAll('materials').flatMap((m) => m.split(','));
+  return {
+    tool: tool === 'carbide' ? 'carbide' : 'hss',
+    materialIds: ids.filter((id) => /^[a-z0-9-]{2,60}$/.test(id)).slice(0, MOST_MATERIALS),
+  };
+}
+
+/** What stands on a lathe's card: materials asked for, or those that lie on the rack. @throws Refused 404 */
+export async function loadCard(
+  db: Knex,
+  latheId: string,
+  wish: CardWish,
+): Promise<{ lathe: Lathe; materials: readonly Material[]; picture: Picture }> {
+  const { lathes, bars } = await loadShop(db);
+  const lathe = lathes.find((l) => l.id === latheId);
+  if (!lathe) throw notFound();
+  const onRack = [...new Set(bars.map((b) => b.materialId))].slice(0, 4);
+  const ids = wish.materialIds.length > 0 ? wish.materialIds : onRack.length > 0 ? onRack : ['low-carbon-steel'];
+  const materials = ids.slice(0, MOST_MATERIALS).flatMap((id) => materialById(id) ?? []);
+  if (materials.length === 0) throw notFound();
+  const moved = lathe.spindle.controls.map((c) => c.name.toLowerCase()).join(' and ');
+  const stepless = lathe.spindle.settings.every((s) => s.kind === 'stepless');
+  const picture = speedCardPicture({
+    lathe,
+    materials: materials.map((m) => ({ name: m.name, speedMPerMin: m.speeds[wish.tool].speedMPerMin })),
+    title: lathe.name,
+    underTitle: `${stepless ? 'Speed, rpm, by diameter' : `${moved ? `${moved[0]!.toUpperCase()}${moved.slice(1)}` : 'Speed'} for the diameter turned, Ø in mm and inch`}; ${wish.tool === 'hss' ? 'HSS' : 'carbide'}, roughing`,
+    foot: footWords,
+  });
+  return { lathe, materials, picture };
+}

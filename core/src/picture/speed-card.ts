@@ -1,0 +1,147 @@
+import { rpmFor } from '../cutting/index.ts';
+import { fixedSpeeds, type Lathe, positionsLabel, spindleSettings, usualChuck } from '../lathe/index.ts';
+import { inchFraction } from '../quantity/index.ts';
+import type { Picture, Shape } from './picture.ts';
+
+/** A material on the card with the cutting speed it is turned at. */
+export interface CardMaterial {
+  readonly name: string;
+  readonly speedMPerMin: number;
+}
+export interface SpeedCard {
+  readonly lathe: Lathe;
+  readonly materials: readonly CardMaterial[];
+  /** words over and under the table, already worded */
+  readonly title: string;
+  readonly underTitle: string;
+  readonly foot: string;
+}
+
+/** A4, landscape, mm. */
+const PAGE = { width: 297, height: 210, margin: 10 };
+const HEAD = 30;
+const FOOT = 9;
+/** Diameters down the side where a stepless lathe has no levers to list. */
+const DIAMETERS_MM = [4, 6, 8, 10, 12, 16, 20, 25, 32, 40, 50, 63, 80, 100];
+/** Narrowest a letter is drawn, as a share of its height: what fits is worked out with it. */
+const LETTER = 0.56;
+
+interface Cell {
+  readonly big: string;
+  readonly small: string;
+}
+interface Row extends Cell {
+  readonly cells: readonly Cell[];
+}
+
+const wholeMm = (mm: number): string => (mm < 10 ? String(Math.round(mm * 2) / 2) : String(Math.round(mm)));
+const inches = (mm: number): string => inchFraction(mm, mm < 25.4 ? 16 : 8);
+
+/** Diameters for which a speed is the nearest not above the ideal. */
+function rangeOf(material: CardMaterial, rpm: number, faster: number | undefined, largestMm: number): Cell {
+  const toMm = rpmFor(material.speedMPerMin, rpm);
+  const fromMm = faster === undefined ? 0 : rpmFor(material.speedMPerMin, faster);
+  if (fromMm >= largestMm) return { big: '–', small: '' };
+  if (fromMm === 0) return { big: `to ${wholeMm(toMm)}`, small: `to ${inches(toMm)} in` };
+  if (toMm >= largestMm) return { big: `over ${wholeMm(fromMm)}`, small: `over ${inches(fromMm)} in` };
+  return { big: `${wholeMm(fromMm)}–${wholeMm(toMm)}`, small: `${inches(fromMm)} – ${inches(toMm)} in` };
+}
+
+function leverRows({ lathe, materials }: SpeedCard): Row[] {
+  const most = usualChuck(lathe).maxRpm;
+  const speeds = fixedSpeeds(lathe).filter((s) => s.rpm <= most);
+  return speeds
+    .map((s, i) => ({
+      // the marks alone, as large as they go: their levers are named over the column
+      big: lathe.spindle.controls.map((c) => s.setting.at[c.id] ?? '').join(' · '),
+      small: `${s.rpm} rpm`,
+      cells: materials.map((m) => rangeOf(m, s.rpm, speeds[i + 1]?.rpm, lathe.sizes.swingOverCrossSlideMm)),
+    }))
+    .toReversed();
+}
+
+function diameterRows({ lathe, materials }: SpeedCard): Row[] {
+  const most = usualChuck(lathe).maxRpm;
+  const ranges = spindleSettings(lathe).flatMap((s) => (s.kind === 'stepless' ? [s] : []));
+  const cell = (m: CardMaterial, diameterMm: number): Cell => {
+    const ideal = Math.min(most, rpmFor(m.speedMPerMin, diameterMm));
+    // the slower range gives more torque: it is taken as far as it reaches
+    const range =
+      [...ranges].sort((a, b) => a.maxRpm - b.maxRpm).find((r) => ideal <= r.maxRpm) ??
+      ranges.reduce((a, b) => (a.maxRpm > b.maxRpm ? a : b));
+    const rpm = Math.floor(Math.min(range.maxRpm, Math.max(range.minRpm, ideal)) / 10) * 10;
+    return { big: String(rpm), small: positionsLabel(lathe.spindle.controls, range.at) };
+  };
+  return DIAMETERS_MM.filter((d) => d <= lathe.sizes.swingOverCrossSlideMm).map((d) => ({
+    big: `Ø${d}`,
+    small: `${inches(d)} in`,
+    cells: materials.map((m) => cell(m, d)),
+  }));
+}
+
+/** Largest size, mm, at which a text fits a width. */
+const fit = (text: string, widthMm: number, mostMm: number): number =>
+  Math.min(mostMm, widthMm / Math.max(1, text.length * LETTER));
+
+/**
+ * The speed card for the wall: every lever position against the diameters it is right for, one column a material, both
+ * units. For a stepless lathe the rows are diameters and the cells rpm.
+ * @param card at least one material; four or five stay readable from across the shop
+ * @returns a picture in millimetres of A4 landscape
+ * @source nearest setting not above the ideal: D from 1000·v/(π·next faster) to 1000·v/(π·n)
+ */
+export function speedCardPicture(card: SpeedCard): Picture {
+  const rows = fixedSpeeds(card.lathe).length > 0 ? leverRows(card) : diameterRows(card);
+  const { width, height, margin } = PAGE;
+  const left = 62;
+  const column = (width - 2 * margin - left) / Math.max(1, card.materials.length);
+  const rowTall = Math.min(20, (height - 2 * margin - HEAD - FOOT) / Math.max(1, rows.length));
+  const levers =
+    fixedSpeeds(card.lathe).length > 0 ? card.lathe.spindle.controls.map((c) => c.name).join(' · ') : 'Ø, mm';
+  const x = (i: number) => margin + left + i * column;
+  const top = margin + HEAD;
+  const text = (at: readonly [number, number], words: string, size: number, bold = false): Shape => ({
+    kind: 'text',
+    role: bold ? 'selectedLabel' : 'label',
+    at,
+    text: words,
+    anchor: at[0] === margin + 1 || at[0] === margin ? 'start' : 'middle',
+    size,
+  });
+  const line = (y: number, role: 'outline' | 'dimension'): Shape => ({
+    kind: 'polyline',
+    role,
+    points: [
+      [margin, y],
+      [width - margin, y],
+    ],
+  });
+  const shapes: Shape[] = [
+    text([margin, margin + 10], card.title, 11, true),
+    text([margin, margin + 17], card.underTitle, 4.6),
+    ...card.materials.flatMap((m, i): Shape[] => [
+      text([x(i) + column / 2, top - 6.5], m.name, fit(m.name, column - 3, 6), true),
+      text([x(i) + column / 2, top - 1.5], `${Math.round(m.speedMPerMin)} m/min`, 4),
+    ]),
+    text([margin + 1, top - 3], levers, fit(levers, left - 4, 6), true),
+    line(top, 'outline'),
+  ];
+  // big figures that all have the same size, so that no row seems to shout
+  const big = Math.min(rowTall * 0.58, ...rows.flatMap((r) => r.cells.map((c) => fit(c.big, column - 4, 12))));
+  const label = Math.min(rowTall * 0.5, ...rows.map((r) => fit(r.big, left - 3, 11)));
+  const small = Math.min(rowTall * 0.27, 4.6);
+  for (const [i, row] of rows.entries()) {
+    const y = top + i * rowTall;
+    shapes.push(
+      text([margin + 1, y + rowTall * 0.52], row.big, label, true),
+      text([margin + 1, y + rowTall * 0.88], row.small, small),
+      ...row.cells.flatMap((cell, k): Shape[] => [
+        text([x(k) + column / 2, y + rowTall * 0.58], cell.big, big, true),
+        text([x(k) + column / 2, y + rowTall * 0.9], cell.small, Math.min(small, fit(cell.small, column - 3, small))),
+      ]),
+      line(y + rowTall, 'dimension'),
+    );
+  }
+  shapes.push(text([margin, height - margin], card.foot, Math.min(4, fit(card.foot, width - 2 * margin, 4))));
+  return { width, height, unitsPerMm: 1, origin: [margin, top], shapes };
+}
