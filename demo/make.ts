@@ -38,8 +38,8 @@ const tools = [
   tool('5', 'Centre drill 1.6', 'centre drill', 'hss', 0, 60, 5, 0.01, 1.6),
   tool('6', 'Centre drill 2.5', 'centre drill', 'hss', 0, 60, 7, 0.01, 2.5),
   tool('7', 'Centre drill 3.15', 'centre drill', 'hss', 0, 60, 9, 0.01, 3.15),
-  tool('8', 'Carbide rougher, nose 0.8', 'rougher', 'carbide', 0.8, 95, 3, 0.03),
-  tool('9', 'Carbide finisher, nose 0.4', 'finisher', 'carbide', 0.4, 93, 1.5, 0.02),
+  tool('8', 'Carbide rougher, nose 0.8', 'rougher', 'coated', 0.8, 95, 3, 0.03),
+  tool('9', 'Carbide finisher, nose 0.4', 'finisher', 'coated', 0.4, 93, 1.5, 0.02),
 ];
 const inst = (
   k: string,
@@ -199,7 +199,9 @@ const jobs: [string, Job][] = [
     ),
   ],
 ];
-const shop = { lathes: [long, grey, small], bars, tools, instruments } as never as Parameters<typeof planJob>[1];
+const shop = { lathes: [long, grey, small], bars, tools, instruments, materials: [] } as never as Parameters<
+  typeof planJob
+>[1];
 const out = {
   format: 'whelk.shop' as const,
   schema: 1 as const,

@@ -79,7 +79,7 @@ describe('lathes', () => {
       '20/80 · 20/75',
       'fixed: note the number',
       '0.001 in, 100 lines',
-      'screwed: no cutting in reverse',
+      'no cutting in reverse',
       'Belt 3, back gear out',
     ])
       await sees(page, text);

@@ -28,6 +28,10 @@ const materialCautions: Record<string, string> = {
   keenEdge: 'Wants a keen edge.',
   heatGrows: 'Grows much with heat: let it cool before measuring.',
   swells: 'Takes up water and swells.',
+  beryllium: 'Contains beryllium: its dust is poisonous. Wet, slow, extraction; never grind it dry.',
+  abrasive: 'Wears the edge quickly: look at it often.',
+  cracks: 'Cracks where it is clamped hard or cut with oil; no solvents.',
+  resinDust: 'Resin dust: extraction and a mask.',
   fumesWhenHot: 'Gives off harmful fumes when hot: no smoking, clear the chips.',
 };
 

@@ -207,6 +207,18 @@ const wordings: Record<string, Wording> = {
     what: `Limits of ${size(p.value)} are finer than a line of the cross-slide is sure to hit.`,
     right: `One line is ${size(Number(p.limit) / 2)} on the radius; measure between cuts, or swing the compound for finer lines.`,
   }),
+  'material.idTaken': () => ({
+    what: 'That is one of the materials that come along.',
+    right: 'Change its figures, or give yours another name.',
+  }),
+  'material.noSuchFigure': (p) => ({
+    what: `${text(p)} is no figure of a material.`,
+    right: 'Choose one of those that are listed.',
+  }),
+  'material.outOfRange': () => ({
+    what: 'This figure is outside of what any material has.',
+    right: 'Look at the figure that came along for the order of magnitude.',
+  }),
   'calibration.noSetting': () => ({
     what: 'The lathe has no such setting.',
     right: 'Choose one of its positions.',

@@ -1,6 +1,7 @@
 import type { Fitness, Verdict } from '@whelk/core/gauge';
 import type { BlankLine, Waiting } from '@whelk/core/hold';
 import type { Progress, Station } from '@whelk/core/job';
+import type { ToolMaterial } from '@whelk/core/material';
 import type { Limiter, OperationKind, School } from '@whelk/core/route';
 
 /** The trade's words for what core answers with codes. */
@@ -22,6 +23,14 @@ export const schoolNotes: Record<School, string> = {
   shopRule: 'The table’s cutting speed as it stands.',
   conditions: 'The table’s speed corrected for this depth and feed.',
   machineFirst: 'The deepest cut and coarsest feed that lathe and setup bear, then the speed for them.',
+};
+
+export const toolMaterialNames: Record<ToolMaterial, string> = {
+  hss: 'HSS',
+  cobalt: 'cobalt HSS',
+  brazed: 'brazed carbide',
+  uncoated: 'carbide insert, uncoated',
+  coated: 'carbide insert, coated',
 };
 
 export const operationNames: Record<OperationKind, string> = {

@@ -42,7 +42,7 @@ describe('rows', () => {
       id: 'r',
       job_id: 'j',
       piece: 2,
-      frozen: { schema: 1 },
+      frozen: { schema: 1, tools: [{ name: 'old insert', material: 'carbide' }] },
       started_at: now,
       ended_at: null,
       outcome: null,

@@ -1,19 +1,22 @@
-import type { Bar } from '@whelk/core/job';
-import { materialById, materials } from '@whelk/core/material';
+import { type Bar, materialIn, materialsOf } from '@whelk/core/job';
+import type { Material } from '@whelk/core/material';
 import type { LengthUnit } from '@whelk/core/quantity';
+import { useMemo } from 'react';
 import { type RecordKindView, RecordTable } from './RecordTable.tsx';
 import { fieldReader } from './read-fields.ts';
 
-const view: RecordKindView<Bar> = {
+const viewWith = (own: readonly Material[]): RecordKindView<Bar> => ({
   kind: 'bar',
   name: 'Bars and remnants',
   columns: [
     {
       key: 'material',
       label: 'Material',
-      show: (b) => materialById(b.materialId)?.name ?? b.materialId,
+      show: (b) => materialIn({ materials: own }, b.materialId)?.name ?? b.materialId,
       edit: (b) => b.materialId,
-      choices: materials.map((m) => [m.id, `${m.name}${m.designations[0] ? `, ${m.designations[0]}` : ''}`] as const),
+      choices: materialsOf({ materials: own }).map(
+        (m) => [m.id, `${m.name}${m.designations[0] ? `, ${m.designations[0]}` : ''}`] as const,
+      ),
     },
     { key: 'diameter', label: 'Ø', show: (b) => `${b.diameter.text} ${b.diameter.unit}`, edit: (b) => b.diameter.text },
     { key: 'length', label: 'Length', show: (b) => `${b.length.text} ${b.length.unit}`, edit: (b) => b.length.text },
@@ -41,9 +44,9 @@ const view: RecordKindView<Bar> = {
     };
     return Object.keys(fields.problems).length > 0 ? { ok: false, problems: fields.problems } : { ok: true, record };
   },
-};
+});
 
 /** The stock rack as a list. */
-export default function StockRack({ bars }: { bars: readonly Bar[] }) {
-  return <RecordTable view={view} given={bars} />;
+export default function StockRack({ bars, own }: { bars: readonly Bar[]; own: readonly Material[] }) {
+  return <RecordTable view={useMemo(() => viewWith(own), [own])} given={bars} />;
 }

@@ -1,5 +1,7 @@
 import type { Instrument } from '@whelk/core/gauge';
+import { TOOL_MATERIALS } from '@whelk/core/material';
 import type { Tool } from '@whelk/core/tool';
+import { toolMaterialNames } from '../messages/words.ts';
 import { type RecordKindView, RecordTable } from './RecordTable.tsx';
 import { fieldReader } from './read-fields.ts';
 
@@ -19,12 +21,9 @@ const tools: RecordKindView<Tool> = {
     {
       key: 'material',
       label: 'Material',
-      show: (t) => (t.material === 'hss' ? 'HSS' : 'carbide'),
+      show: (t) => toolMaterialNames[t.material],
       edit: (t) => t.material,
-      choices: [
-        ['hss', 'HSS'],
-        ['carbide', 'carbide'],
-      ],
+      choices: TOOL_MATERIALS.map((t) => [t, toolMaterialNames[t]] as const),
     },
     { key: 'nose', label: 'Nose radius, mm', show: (t) => String(t.noseRadiusMm), edit: (t) => String(t.noseRadiusMm) },
     { key: 'kappa', label: 'Setting angle, °', show: (t) => String(t.kappaDeg), edit: (t) => String(t.kappaDeg) },

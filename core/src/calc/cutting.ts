@@ -10,12 +10,14 @@ import {
   rpmFor,
   rzUm,
 } from '../cutting/index.ts';
-import { materialById } from '../material/index.ts';
+import { materialById, TOOL_MATERIALS, type ToolMaterial } from '../material/index.ts';
 import { betweenCentresMm, deflectionMm, gripUse, lengthAt20Mm, shaftOf } from '../mechanics/index.ts';
 import { calculation } from './entry.ts';
 import { positive } from './positive.ts';
 
-const toolMaterial = z.enum(['hss', 'carbide']);
+/** `carbide` is the name that coated inserts had at first; it is still taken. */
+const toolMaterial = z.enum([...TOOL_MATERIALS, 'carbide']);
+const plainTool = (tool: z.infer<typeof toolMaterial>): ToolMaterial => (tool === 'carbide' ? 'coated' : tool);
 const unknownMaterial = (id: string) => ({ problems: [{ code: 'material.unknown', path: ['materialId'], value: id }] });
 
 export const cutting = [
@@ -54,8 +56,7 @@ export const cutting = [
       const material = materialById(input.materialId);
       if (!material) return unknownMaterial(input.materialId);
       return correctedSpeed(
-        material.speeds[input.toolMaterial],
-        input.toolMaterial,
+        material.speeds[plainTool(input.toolMaterial)],
         input.feedMmPerRev,
         input.depthMm,
         input.lifeMin,
@@ -86,7 +87,7 @@ export const cutting = [
     run: ({ materialId, toolMaterial: tool, speedMPerMin, ...cut }, record) => {
       const material = materialById(materialId);
       if (!material) return unknownMaterial(materialId);
-      const forces = cutForces(material, tool, cut, record);
+      const forces = cutForces(material, plainTool(tool), cut, record);
       const chip = chipSize(cut);
       return {
         ...forces,

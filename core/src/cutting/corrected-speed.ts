@@ -1,11 +1,6 @@
-import type { ReferenceSpeed, ToolMaterial } from '../material/index.ts';
+import type { ReferenceSpeed } from '../material/index.ts';
 import type { Recorder } from '../working/index.ts';
 
-/** Exponents of the extended tool-life equation. provenance: recalled, order of magnitude of published values */
-const EXPONENTS: Readonly<Record<ToolMaterial, { feed: number; depth: number; life: number }>> = {
-  hss: { feed: 0.4, depth: 0.15, life: 0.12 },
-  carbide: { feed: 0.3, depth: 0.1, life: 0.25 },
-};
 /** No single correction beyond this, and no product beyond the other: the equation is only true near its reference. */
 const FACTOR_CAP = 1.5;
 const PRODUCT_CAP = 1.75;
@@ -24,20 +19,19 @@ export interface CorrectedSpeed {
  * Cutting speed for a feed, depth and edge life other than those it was published for, m/min.
  * @param feedMmPerRev, depthMm, lifeMin all > 0
  * @source extended tool-life equation v = v_ref·(f_ref/f)^a·(d_ref/d)^b·(T_ref/T)^n, each factor within 1/1.5…1.5, product within 1/1.75…1.75
- * @example correctedSpeed({ speedMPerMin: 120, feedRefMmPerRev: 0.2, depthRefMm: 2, lifeRefMin: 15 }, 'carbide', 0.2, 2, 30).speedMPerMin // 100.9
+ * @example correctedSpeed({ speedMPerMin: 120, feedRefMmPerRev: 0.2, depthRefMm: 2, lifeRefMin: 15, feedExponent: 0.3, depthExponent: 0.1, lifeExponent: 0.25 }, 0.2, 2, 30).speedMPerMin // 100.9
  */
 export function correctedSpeed(
   reference: ReferenceSpeed,
-  toolMaterial: ToolMaterial,
   feedMmPerRev: number,
   depthMm: number,
   lifeMin: number,
   record?: Recorder,
 ): CorrectedSpeed {
-  const { feed, depth, life } = EXPONENTS[toolMaterial];
-  const feedFactor = within((reference.feedRefMmPerRev / feedMmPerRev) ** feed, FACTOR_CAP);
-  const depthFactor = within((reference.depthRefMm / depthMm) ** depth, FACTOR_CAP);
-  const lifeFactor = within((reference.lifeRefMin / lifeMin) ** life, FACTOR_CAP);
+  const { feedExponent, depthExponent, lifeExponent } = reference;
+  const feedFactor = within((reference.feedRefMmPerRev / feedMmPerRev) ** feedExponent, FACTOR_CAP);
+  const depthFactor = within((reference.depthRefMm / depthMm) ** depthExponent, FACTOR_CAP);
+  const lifeFactor = within((reference.lifeRefMin / lifeMin) ** lifeExponent, FACTOR_CAP);
   const product = within(feedFactor * depthFactor * lifeFactor, PRODUCT_CAP);
   const speedMPerMin = reference.speedMPerMin * product;
   record?.({

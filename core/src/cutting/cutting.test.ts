@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { materialById } from '../material/index.ts';
+import { materialById, TOOL_MATERIALS } from '../material/index.ts';
 import { metricLathe } from '../testing/shop.ts';
 import { BAND, chooseSpeed, speedTable } from './choose-speed.ts';
 import { correctedSpeed } from './corrected-speed.ts';
@@ -26,16 +26,19 @@ describe('speed', () => {
 });
 
 describe('correctedSpeed', () => {
-  const reference = { speedMPerMin: 120, feedRefMmPerRev: 0.2, depthRefMm: 2, lifeRefMin: 15 };
+  const reference = {
+    ...materialById('low-carbon-steel')!.speeds.coated,
+    speedMPerMin: 120,
+  };
   it('is the reference at its own conditions, and 100.9 for twice the life', () => {
-    expect(correctedSpeed(reference, 'carbide', 0.2, 2, 15).speedMPerMin).toBe(120);
-    expect(correctedSpeed(reference, 'carbide', 0.2, 2, 30).speedMPerMin).toBeCloseTo(100.90756983, 6);
+    expect(correctedSpeed(reference, 0.2, 2, 15).speedMPerMin).toBe(120);
+    expect(correctedSpeed(reference, 0.2, 2, 30).speedMPerMin).toBeCloseTo(100.90756983, 6);
   });
   it('keeps every factor and their product inside the caps', () => {
     const any = fc.double({ min: 0.001, max: 100, noNaN: true });
     fc.assert(
-      fc.property(any, any, any, fc.constantFrom('hss' as const, 'carbide' as const), (f, d, t, tool) => {
-        const c = correctedSpeed(reference, tool, f, d, t);
+      fc.property(any, any, any, fc.constantFrom(...TOOL_MATERIALS), (f, d, t, tool) => {
+        const c = correctedSpeed(materialById('titanium-alloy')!.speeds[tool], f, d, t);
         return (
           [c.feedFactor, c.depthFactor, c.lifeFactor].every((x) => x <= 1.5 + 1e-12 && x >= 1 / 1.5 - 1e-12) &&
           c.product <= 1.75 + 1e-12 &&

@@ -1,3 +1,5 @@
+import { familyOf, type ToolMaterial } from '../material/index.ts';
+
 /** Mean roughness left by a round nose, µm. @source Ra ≈ f²/(18√3·r) @example raUm(0.1, 0.4) // 0.8019 */
 export function raUm(feedMmPerRev: number, noseRadiusMm: number): number {
   return (1000 * feedMmPerRev ** 2) / (18 * Math.sqrt(3) * noseRadiusMm);
@@ -19,8 +21,8 @@ export function thinnestChipMm(edgeRadiusMm: number): number {
 }
 
 /** Shallowest cut that a nose does not push away, mm on radius. @source about a third of an insert's nose radius; keen HSS cuts by its edge */
-export function shallowestCutMm(material: 'hss' | 'carbide', noseRadiusMm: number, edgeRadiusMm: number): number {
-  return material === 'carbide'
+export function shallowestCutMm(material: ToolMaterial, noseRadiusMm: number, edgeRadiusMm: number): number {
+  return familyOf(material) === 'carbide'
     ? Math.max(noseRadiusMm / 3, thinnestChipMm(edgeRadiusMm))
     : Math.max(0.02, thinnestChipMm(edgeRadiusMm));
 }

@@ -1,10 +1,10 @@
-import type { Material, ToolMaterial } from '../material/index.ts';
+import { familyOf, type Material, type ToolFamily, type ToolMaterial } from '../material/index.ts';
 import { radians } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** Extra force of a worn edge and of high-speed steel's blunter grind against the carbide that kc was measured with. */
 const WEAR = 1.3;
-const TOOL: Readonly<Record<ToolMaterial, number>> = { hss: 1.15, carbide: 1 };
+const TOOL: Readonly<Record<ToolFamily, number>> = { hss: 1.15, carbide: 1 };
 /** Passive and feed force as shares of the cutting force, FIELD 1's defaults. */
 export const RADIAL_SHARE = 0.4;
 export const FEED_SHARE = 0.4;
@@ -50,7 +50,7 @@ export function cutForces(
   record?: Recorder,
 ): CutForces {
   const perChip = ({ widthMm, thicknessMm }: ReturnType<typeof chipSize>) =>
-    material.kc11NPerMm2 * widthMm * thicknessMm ** (1 - material.mc) * WEAR * TOOL[toolMaterial];
+    material.kc11NPerMm2 * widthMm * thicknessMm ** (1 - material.mc) * WEAR * TOOL[familyOf(toolMaterial)];
   const { widthMm, thicknessMm } = chipSize(cut);
   // where the straight edge takes over its formula gives a little less than the nose at its fullest: a deeper cut never
   // asks for less, so the nose's force holds until the straight edge has caught up
@@ -65,7 +65,7 @@ export function cutForces(
       widthMm,
       thicknessMm,
       wear: WEAR,
-      tool: TOOL[toolMaterial],
+      tool: TOOL[familyOf(toolMaterial)],
       cuttingN,
       radialShare: RADIAL_SHARE,
       radialN: cuttingN * RADIAL_SHARE,

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { instrumentSchema } from '../gauge/index.ts';
-import { storedLatheSchema } from '../lathe/index.ts';
+import { calibrationSchema, storedLatheSchema } from '../lathe/index.ts';
+import { shopMaterialSchema } from '../material/index.ts';
 import { frozenRunSchema, runEventSchema } from '../run/index.ts';
-import { toolSchema } from '../tool/index.ts';
+import { storedToolSchema } from '../tool/index.ts';
 import { barSchema, jobSchema, settingsSchema } from './schema.ts';
 
 /** A run in a file: the frozen plan it follows and its events. The plan was made by Whelk and is read back as it is. */
@@ -34,8 +35,10 @@ export const shopFileSchema = z.strictObject({
   settings: settingsSchema,
   lathes: z.array(storedLatheSchema).max(100),
   bars: z.array(barSchema).max(2000),
-  tools: z.array(toolSchema).max(2000),
+  tools: z.array(storedToolSchema).max(2000),
   instruments: z.array(instrumentSchema).max(500),
+  materials: z.array(shopMaterialSchema).max(500).default([]),
+  calibrations: z.array(calibrationSchema).max(5000).default([]),
   jobs: z.array(z.strictObject({ id: z.uuid(), job: jobSchema, runs: z.array(runFileSchema).max(2000) })).max(5000),
 });
 export type ShopFile = z.infer<typeof shopFileSchema>;

@@ -5,6 +5,8 @@ export {
   barSchema,
   type Job,
   jobSchema,
+  materialIn,
+  materialsOf,
   newJob,
   type Settings,
   type Shop,

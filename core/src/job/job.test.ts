@@ -20,6 +20,7 @@ const shop: Shop = {
   ],
   tools,
   instruments,
+  materials: [],
 };
 const empty = newJob('Pin', 'mm', usualSettings);
 const drawn: Job = { ...empty, drawing: drawingOf([feature(1, 24, 20), feature(2, 20, 30, 'h7')]) };
@@ -83,7 +84,7 @@ describe('a job on its way', () => {
       ...tools[0]!,
       id: '00000000-0000-4000-8000-000000000077',
       name: 'carbide rougher',
-      material: 'carbide' as const,
+      material: 'coated' as const,
     };
     const both = { ...shop, tools: [...tools, carbide] };
     const rougherOf = (preferred: 'hss' | 'carbide') => {

@@ -1,11 +1,11 @@
 import { checkDiameters } from '../hold/index.ts';
-import { type Material, materialById } from '../material/index.ts';
+import { familyOf, type Material } from '../material/index.ts';
 import { type Part, resolveDrawing } from '../part/index.ts';
 import { type Problem, readTyped, under } from '../quantity/index.ts';
 import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
 import { type FrozenRun, stepsOf } from '../run/index.ts';
 import type { Recorder } from '../working/index.ts';
-import type { Bar, Job, Shop } from './schema.ts';
+import { type Bar, type Job, materialIn, type Shop } from './schema.ts';
 
 export interface PlannedJob {
   readonly part: Part;
@@ -24,7 +24,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   const problems: Problem[] = drawn.map((p) => under(['drawing'], p));
   const bar = shop.bars.find((b) => b.id === job.stock.barId);
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
-  const material = bar && materialById(bar.materialId);
+  const material = bar && materialIn(shop, bar.materialId);
   const diameter = bar && readTyped(bar.diameter);
   const length = bar && readTyped(bar.length);
   if (!bar) problems.push({ code: 'stock.noBar', path: ['stock', 'barId'] });
@@ -37,8 +37,8 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   }
   // the preferred tool material comes first; what it lacks the other serves
   const tools = [
-    ...shop.tools.filter((t) => t.material === job.route.tools),
-    ...shop.tools.filter((t) => t.material !== job.route.tools),
+    ...shop.tools.filter((t) => familyOf(t.material) === job.route.tools),
+    ...shop.tools.filter((t) => familyOf(t.material) !== job.route.tools),
   ];
   const input: PlanInput = {
     part,

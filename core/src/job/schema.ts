@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { instrumentSchema } from '../gauge/index.ts';
 import { holdChoiceSchema, usualHold } from '../hold/index.ts';
 import type { latheSchema } from '../lathe/index.ts';
+import { type Material, materialById, materials } from '../material/index.ts';
 import { drawingSchema, emptyDrawing } from '../part/index.ts';
 import { type LengthUnit, typedLengthSchema } from '../quantity/index.ts';
 import type { toolSchema } from '../tool/index.ts';
@@ -54,6 +55,19 @@ export interface Shop {
   readonly bars: readonly Bar[];
   readonly tools: readonly z.infer<typeof toolSchema>[];
   readonly instruments: readonly z.infer<typeof instrumentSchema>[];
+  /** materials of its own, and those of Whelk's that it knows better */
+  readonly materials: readonly Material[];
+}
+
+/** A material by its id: the shop's own or changed one first, else the one that comes with Whelk. */
+export function materialIn(shop: Pick<Shop, 'materials'>, id: string): Material | undefined {
+  return shop.materials.find((m) => m.id === id) ?? materialById(id);
+}
+
+/** Every material a shop can choose from, changed ones in their place, its own last. */
+export function materialsOf(shop: Pick<Shop, 'materials'>): readonly Material[] {
+  const own = shop.materials.filter((m) => !materialById(m.id));
+  return [...materials.map((m) => materialIn(shop, m.id)!), ...own];
 }
 
 /** A new job, nothing drawn yet. */

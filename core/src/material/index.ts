@@ -1,3 +1,21 @@
-export { materials } from './data/materials.ts';
-export { materialById } from './lookup.ts';
-export { type Material, materialSchema, provenanceSchema, type ReferenceSpeed, type ToolMaterial } from './material.ts';
+export { materialById, materials, speedsFrom } from './built-in.ts';
+export {
+  type Coolant,
+  coolantSchema,
+  type Group,
+  groupSchema,
+  type Material,
+  materialSchema,
+  type Provenance,
+  type ReferenceSpeed,
+} from './material.ts';
+export {
+  materialOf,
+  type OwnMaterial,
+  SHOP_FIGURES,
+  type ShopMaterial,
+  shopMaterialSchema,
+  storedMaterialSchema,
+  upgradeMaterial,
+} from './own.ts';
+export { familyOf, TOOL_MATERIALS, type ToolFamily, type ToolMaterial } from './tool-material.ts';

@@ -20,8 +20,6 @@ import type { Limiter, Loads, Pass, PlanInput, School, SchoolAnswer, Setting } f
 const HANDLING_MIN = 0.4;
 /** Feed of a steady hand where the lathe has no power feed, mm per rev. */
 const HAND_FEED = 0.1;
-/** Edge life aimed at for HSS and carbide, minutes; the reference lives of the table, so that life itself corrects nothing. */
-const LIFE_MIN = { hss: 60, carbide: 15 } as const;
 /** More passes than this beyond the fewest are not tried: the cut is then hopeless, and said so. */
 const MORE_PASSES = 60;
 
@@ -81,7 +79,7 @@ function evaluate(
   const speedMPerMin =
     school === 'shopRule'
       ? reference.speedMPerMin
-      : correctedSpeed(reference, tool.material, feedMmPerRev, depthMm, LIFE_MIN[tool.material], record).speedMPerMin;
+      : correctedSpeed(reference, feedMmPerRev, depthMm, reference.lifeRefMin, record).speedMPerMin;
   if (school === 'shopRule') record?.({ code: 'cutting.tableSpeed', values: { speedMPerMin } });
   const chosen = chooseSpeed(context.speeds, rpmFor(speedMPerMin, wish.fromMm, record), record);
   if (!chosen) return undefined;

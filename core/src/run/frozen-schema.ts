@@ -2,9 +2,9 @@ import { z } from 'zod';
 import { instrumentSchema } from '../gauge/index.ts';
 import { holdChoiceSchema } from '../hold/index.ts';
 import { standSchema, storedLatheSchema } from '../lathe/index.ts';
-import { materialSchema } from '../material/index.ts';
+import { storedMaterialSchema } from '../material/index.ts';
 import { drawingSchema, MOST_FEATURES } from '../part/index.ts';
-import { toolSchema } from '../tool/index.ts';
+import { storedToolSchema } from '../tool/index.ts';
 import type { FrozenRun } from './frozen.ts';
 
 const number = z.number();
@@ -111,9 +111,9 @@ export const frozenRunSchema = z
       largestMm: z.number().min(0),
       features: z.array(turned).max(MOST_FEATURES),
     }),
-    material: materialSchema,
+    material: storedMaterialSchema,
     lathe: storedLatheSchema,
-    tools: z.array(toolSchema).max(2000),
+    tools: z.array(storedToolSchema).max(2000),
     instruments: z.array(instrumentSchema).max(500),
     stockMm: z.number().positive(),
     hold: holdChoiceSchema,

@@ -1,1 +1,1 @@
-export { type Tool, toolFor, toolSchema } from './tool.ts';
+export { storedToolSchema, type Tool, toolFor, toolSchema, upgradeTool } from './tool.ts';

@@ -22,6 +22,8 @@ export async function beginShop(db: Knex, file: ShopFile | undefined): Promise<'
     for (const lathe of file.lathes) await addLathe(trx, lathe);
     for (const bar of file.bars) await saveRecord(trx, 'bar', bar);
     for (const tool of file.tools) await saveRecord(trx, 'tool', tool);
+    for (const material of file.materials) await saveRecord(trx, 'material', material);
+    for (const calibration of file.calibrations) await saveRecord(trx, 'calibration', calibration);
     for (const instrument of file.instruments) await saveRecord(trx, 'instrument', instrument);
     for (const { id, job, runs } of file.jobs.toReversed()) {
       await createJob(trx, job, id);

@@ -1,7 +1,9 @@
+import { materialIn, materialsOf } from '@whelk/core/job';
 import type { Lathe } from '@whelk/core/lathe';
-import { type Material, materialById, type ToolMaterial } from '@whelk/core/material';
+import { type Material, TOOL_MATERIALS, type ToolMaterial } from '@whelk/core/material';
 import { type Picture, speedCardPicture } from '@whelk/core/picture';
 import type { Knex } from 'knex';
+import { toolMaterialNames } from '../../messages/words.ts';
 import { notFound } from '../answer.ts';
 import { loadShop } from '../shop/service.ts';
 
@@ -19,7 +21,7 @@ export function cardWish(url: URL): CardWish {
   const tool = url.searchParams.get('tool');
   const ids = url.searchParams.getAll('materials').flatMap((m) => m.split(','));
   return {
-    tool: tool === 'carbide' ? 'carbide' : 'hss',
+    tool: TOOL_MATERIALS.find((t) => t === tool) ?? 'hss',
     materialIds: ids.filter((id) => /^[a-z0-9-]{2,60}$/.test(id)).slice(0, MOST_MATERIALS),
   };
 }
@@ -29,13 +31,14 @@ export async function loadCard(
   db: Knex,
   latheId: string,
   wish: CardWish,
-): Promise<{ lathe: Lathe; materials: readonly Material[]; picture: Picture }> {
-  const { lathes, bars } = await loadShop(db);
+): Promise<{ lathe: Lathe; materials: readonly Material[]; all: readonly Material[]; picture: Picture }> {
+  const shop = await loadShop(db);
+  const { lathes, bars } = shop;
   const lathe = lathes.find((l) => l.id === latheId);
   if (!lathe) throw notFound();
   const onRack = [...new Set(bars.map((b) => b.materialId))].slice(0, 4);
   const ids = wish.materialIds.length > 0 ? wish.materialIds : onRack.length > 0 ? onRack : ['low-carbon-steel'];
-  const materials = ids.slice(0, MOST_MATERIALS).flatMap((id) => materialById(id) ?? []);
+  const materials = ids.slice(0, MOST_MATERIALS).flatMap((id) => materialIn(shop, id) ?? []);
   if (materials.length === 0) throw notFound();
   const moved = lathe.spindle.controls.map((c) => c.name.toLowerCase()).join(' and ');
   const stepless = lathe.spindle.settings.every((s) => s.kind === 'stepless');
@@ -43,8 +46,8 @@ export async function loadCard(
     lathe,
     materials: materials.map((m) => ({ name: m.name, speedMPerMin: m.speeds[wish.tool].speedMPerMin })),
     title: lathe.name,
-    underTitle: `${stepless ? 'Speed, rpm, by diameter' : `${moved ? `${moved[0]!.toUpperCase()}${moved.slice(1)}` : 'Speed'} for the diameter turned, Ø in mm and inch`}; ${wish.tool === 'hss' ? 'HSS' : 'carbide'}, roughing`,
+    underTitle: `${stepless ? 'Speed, rpm, by diameter' : `${moved ? `${moved[0]!.toUpperCase()}${moved.slice(1)}` : 'Speed'} for the diameter turned, Ø in mm and inch`}; ${toolMaterialNames[wish.tool]}, roughing`,
     foot: footWords,
   });
-  return { lathe, materials, picture };
+  return { lathe, materials, all: materialsOf(shop), picture };
 }

@@ -1,15 +1,17 @@
 import { instrumentSchema } from '@whelk/core/gauge';
 import { barSchema } from '@whelk/core/job';
 import { calibrationSchema, storedLatheSchema } from '@whelk/core/lathe';
-import { toolSchema } from '@whelk/core/tool';
+import { shopMaterialSchema } from '@whelk/core/material';
+import { storedToolSchema } from '@whelk/core/tool';
 
 /** The kinds of record a shop keeps, with the schema of each. */
 export const recordSchemas = {
   lathe: storedLatheSchema,
   calibration: calibrationSchema,
   bar: barSchema,
-  tool: toolSchema,
+  tool: storedToolSchema,
   instrument: instrumentSchema,
+  material: shopMaterialSchema,
 } as const;
 export type RecordKind = keyof typeof recordSchemas;
 

@@ -1,7 +1,8 @@
 import type { Instrument } from '@whelk/core/gauge';
 import { type Bar, type Settings, type Shop, settingsSchema, usualSettings } from '@whelk/core/job';
 import { type Calibration, type Lathe, upgradeLathe, withCalibrations } from '@whelk/core/lathe';
-import type { Tool } from '@whelk/core/tool';
+import { materialOf, type ShopMaterial } from '@whelk/core/material';
+import { type Tool, upgradeTool } from '@whelk/core/tool';
 import type { Knex } from 'knex';
 import { notFound, Refused } from '../answer.ts';
 import {
@@ -23,8 +24,12 @@ export async function loadShop(db: Knex): Promise<Shop> {
   return {
     lathes: of<Lathe>('lathe').map((lathe) => withCalibrations(upgradeLathe(lathe) as Lathe, calibrations)),
     bars: of<Bar>('bar'),
-    tools: of<Tool>('tool'),
+    tools: of<Tool>('tool').map((tool) => upgradeTool(tool) as Tool),
     instruments: of<Instrument>('instrument'),
+    materials: of<ShopMaterial>('material').flatMap((record) => {
+      const own = materialOf(record);
+      return own.ok ? [own.material] : [];
+    }),
   };
 }
 

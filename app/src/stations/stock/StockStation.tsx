@@ -1,7 +1,6 @@
 import { blankFor } from '@whelk/core/hold';
-import { stationOf } from '@whelk/core/job';
+import { materialIn, stationOf } from '@whelk/core/job';
 import { usualChuck } from '@whelk/core/lathe';
-import { materialById } from '@whelk/core/material';
 import { readTyped, shortLength } from '@whelk/core/quantity';
 import { materialCautionText } from '../../messages/cautions.ts';
 import { blankLineText } from '../../messages/words.ts';
@@ -43,7 +42,7 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
         bar,
         mm: d.ok ? d.mm.valueOf() : 0,
         long: l.ok ? l.mm.valueOf() : 0,
-        material: materialById(bar.materialId),
+        material: materialIn(shop, bar.materialId),
       };
     })
     .sort((a, b) => a.mm - b.mm);
