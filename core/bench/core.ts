@@ -1,4 +1,6 @@
 import { performance } from 'node:perf_hooks';
+import { type CutSetup, cutMap, decideCut, speedTable, usualPolicy } from '../src/cutting/index.ts';
+import { feedsOf } from '../src/lathe/index.ts';
 import { planRoute } from '../src/route/index.ts';
 import { type FrozenRun, type RunEvent, replay, runEventSchema, stepsOf } from '../src/run/index.ts';
 import { drawingOf, feature, planInput } from '../src/testing/shop.ts';
@@ -98,3 +100,26 @@ if (state.ignored > 0 || state.stepIndex !== run.steps.length)
   throw new Error('the bench does not replay what it should');
 row('replay of 10 000 parsed events', `${median(31, () => replay(run, events)).toFixed(1)} ms`, 'target < 20 ms');
 row('  validating them (apart)', `${median(5, () => events.map((e) => runEventSchema.parse(e))).toFixed(1)} ms`, '');
+
+const shop = planInput(shaftOf(3), 45);
+const cutSetup: CutSetup = {
+  material: shop.material,
+  tool: { material: 'hss', noseRadiusMm: 0.8, kappaDeg: 80, edgeRadiusMm: 0.015, deepestMm: 4, flatMm: 0 },
+  lathe: shop.lathe,
+  table: speedTable(shop.lathe),
+  feeds: feedsOf(shop.lathe),
+  operation: 'turning',
+  diameterMm: 40,
+  hold: { tailCentre: false, overhangMm: 90, atMm: 80, gripDiameterMm: 45, jawForceN: 18_000, bendAllowedMm: 0.2 },
+  policy: usualPolicy,
+};
+const decisions = () => {
+  for (let i = 0; i < 20; i++)
+    decideCut({ ...cutSetup, diameterMm: 20 + i }, { depthMm: 1, feedMmPerRev: 0.2, lengthMm: 100 }, { lever: '4' });
+};
+row('full decision of a cut, three schools', `${(median(60, decisions) / 20).toFixed(3)} ms`, 'target < 0.2 ms');
+row(
+  'depth × feed map, 100 × 100',
+  `${median(31, () => cutMap(cutSetup, 'conditions', 4, 0.4)).toFixed(1)} ms`,
+  'target < 30 ms, in a worker',
+);

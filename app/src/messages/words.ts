@@ -1,8 +1,9 @@
+import type { CutLimit, CuttingOperation, Grade, School } from '@whelk/core/cutting';
 import type { Fitness, Verdict } from '@whelk/core/gauge';
 import type { BlankLine, Waiting } from '@whelk/core/hold';
 import type { Progress, Station } from '@whelk/core/job';
 import type { ToolMaterial } from '@whelk/core/material';
-import type { Limiter, OperationKind, School } from '@whelk/core/route';
+import type { Limiter, OperationKind } from '@whelk/core/route';
 
 /** The trade's words for what core answers with codes. */
 export const stationNames: Record<Station, string> = {
@@ -53,6 +54,8 @@ export const reasonText: Record<string, string> = {
   belowLowest: 'the lathe’s slowest is still above the ideal',
   chuckLimit: 'held down by the chuck’s own limit',
   stepless: 'stepless, in tens',
+  nearest: 'the nearest either way',
+  staying: 'stays where it stands: a change would cost more than it saves',
 };
 export const limiterText: Record<Limiter, string> = {
   stock: 'all there is to take',
@@ -122,4 +125,48 @@ export const nextText: Record<Progress['next'], string> = {
   finish: 'Close the piece',
   startPiece: 'Start cutting',
   allCut: 'All pieces cut',
+};
+
+export const cuttingOperationNames: Record<CuttingOperation, string> = {
+  turning: 'Turning',
+  facing: 'Facing',
+  boring: 'Boring',
+  drilling: 'Drilling',
+  centreDrilling: 'Centre drilling',
+  reaming: 'Reaming',
+  parting: 'Parting',
+  grooving: 'Grooving',
+  form: 'Form turning',
+  threading: 'Threading',
+  knurling: 'Knurling',
+  dieOrTap: 'Die or tap',
+  filing: 'Filing',
+};
+export const gradeNames: Record<Grade, string> = { rough: 'roughing', semi: 'semi-finishing', finish: 'finishing' };
+export const cutLimitText: Record<CutLimit, string> = {
+  power: 'the motor',
+  torque: 'the torque of this range',
+  bend: 'how far the work bends',
+  grip: 'what the jaws hold',
+  finish: 'the finish wanted',
+  thinChip: 'a chip too thin for the edge',
+  shallow: 'a depth too small for the nose',
+  tool: 'the tool’s deepest cut',
+};
+/** What good turners keep in mind at an operation. */
+export const operationNoteText: Record<string, string> = {
+  lockCarriage: 'Lock the carriage.',
+  rimIsFastest: 'The rim is the fastest place; towards the centre the speed falls to nothing.',
+  barOverhang: 'Largest bar that enters, least overhang: about 4 diameters in steel.',
+  springPasses: 'Take a pass with no new infeed before the last measurement.',
+  clearChips: 'Clear the chips often; slow down as the point breaks through.',
+  lockTailstock: 'Lock the tailstock; the quill feeds.',
+  weakPilot: 'The pilot is weak: light, straight, well cleared.',
+  neverBackwards: 'Never turn a reamer backwards; leave it 0.1 to 0.4 mm.',
+  squareBlade: 'Blade square and on centre; widen a deep slot on the waste side.',
+  longContact: 'Long contact chatters: slow, thin chip, tool on centre.',
+  reaction: 'No faster than the hand can throw the nuts out at the run-out.',
+  flood: 'Slow, well oiled; start on a whole number of pitches.',
+  halfTurnBack: 'Spindle stopped and turned by hand; half a turn back to break the chip; oil.',
+  leftHandOnHandle: 'Handle on, left hand on the handle, no sleeve near the jaws; card the file often.',
 };

@@ -44,6 +44,22 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: 'Cutting force',
     formula: `${n(v.kc11NPerMm2)} × ${n(v.widthMm)} × ${n(v.thicknessMm)}^(1−${n(v.mc, 2)}) × wear ${n(v.wear, 2)} × tool ${n(v.tool, 2)} = ${n(v.cuttingN)} N; radial ${n(v.radialShare, 1)} of it, ${n(v.radialN)} N`,
   }),
+  'cutting.stay': (v) => ({
+    title: v.stay ? 'Stay where it stands' : 'Worth changing',
+    formula: `${v.setting}, ${n(v.rpm)} rpm, is ${Number(v.offPercent) < 0 ? '−' : '+'}${n(Math.abs(Number(v.offPercent)), 0)} % of the ideal: ${Number(v.slowerMin) < 0 ? `${n(-Number(v.slowerMin), 1)} min quicker` : `${n(v.slowerMin, 1)} min longer`}; changing costs ${n(v.changeMin, 1)} min`,
+  }),
+  'cutting.drill': (v) => ({
+    title: 'Drill',
+    formula: `kc ${n(v.kcNPerMm2)} N/mm² × ${n(v.feedMmPerRev)} mm/rev × ${n(v.diameterMm)}²/8000 = ${n(v.torqueNm, 1)} N·m; thrust ${n(v.thrustN)} N`,
+  }),
+  'cutting.plunge': (v) => ({
+    title: 'Cutting force, whole width',
+    formula: `${n(v.kc11NPerMm2)} × ${n(v.widthMm)} × ${n(v.feedMmPerRev)}^(1−${n(v.mc, 2)}) × wear ${n(v.wear, 2)} = ${n(v.forceN)} N`,
+  }),
+  'cutting.edgeLife': (v) => ({
+    title: 'Life of the edge',
+    formula: `${n(v.lifeRefMin)} min × (${n(v.forRefLifeMPerMin)} ÷ ${n(v.speedMPerMin)})^(1 ÷ ${n(v.exponent, 2)}) = ${n(v.lifeMin)} min`,
+  }),
   'cutting.power': (v) => ({
     title: 'Power',
     formula: `${n(v.cuttingN)} N × ${n(v.speedMPerMin)} m/min ÷ 60000 = ${n(v.powerKw, 2)} kW of ${n(v.availableKw, 2)} kW at this speed`,

@@ -1,11 +1,31 @@
+import { z } from 'zod';
 import { fixedSpeeds, type Lathe, positionsLabel, type Speed, spindleSettings, usualChuck } from '../lathe/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** How far a setting may lie from the ideal and still count as right: −30 % / +10 %. */
 export const BAND = { below: 0.3, above: 0.1 } as const;
 
+/**
+ * How a shop chooses among the speeds that a lathe has: the nearest not above; the nearest either way; or, where there is a
+ * stepless range, the ideal itself. The shares of the ideal that a setting may be slower or faster are its band.
+ */
+export const speedPolicySchema = z.strictObject({
+  choice: z.enum(['notAbove', 'nearest', 'stepless']),
+  belowShare: z.number().min(0).max(0.9),
+  aboveShare: z.number().min(0).max(1),
+});
+export type SpeedPolicy = Readonly<z.infer<typeof speedPolicySchema>>;
+export const usualPolicy: SpeedPolicy = { choice: 'stepless', belowShare: BAND.below, aboveShare: BAND.above };
+
 /** Why this speed: it is simply the nearest not above, or what kept it from being so. */
-export type SpeedReason = 'nearestBelow' | 'justAbove' | 'nothingNearer' | 'belowLowest' | 'chuckLimit' | 'stepless';
+export type SpeedReason =
+  | 'nearestBelow'
+  | 'justAbove'
+  | 'nothingNearer'
+  | 'belowLowest'
+  | 'chuckLimit'
+  | 'stepless'
+  | 'nearest';
 export interface ChosenSpeed {
   readonly speed: Speed;
   readonly idealRpm: number;
@@ -36,7 +56,12 @@ export function speedTable(lathe: Lathe): SpeedTable {
  * @returns undefined when the lathe has no speed at all
  * @source FIELD 1, policy band −30 %/+10 %
  */
-export function chooseSpeed(table: SpeedTable, idealRpm: number, record?: Recorder): ChosenSpeed | undefined {
+export function chooseSpeed(
+  table: SpeedTable,
+  idealRpm: number,
+  record?: Recorder,
+  policy: SpeedPolicy = usualPolicy,
+): ChosenSpeed | undefined {
   const chuckRpm = usualChuck(table.lathe).maxRpm;
   const aim = Math.min(idealRpm, chuckRpm);
   const made = (speed: Speed, reason: SpeedReason): ChosenSpeed => {
@@ -47,7 +72,9 @@ export function chooseSpeed(table: SpeedTable, idealRpm: number, record?: Record
     });
     return { speed, idealRpm, off, reason };
   };
-  for (const setting of table.ranges ? spindleSettings(table.lathe) : []) {
+  // a lathe that has nothing but ranges can only be set steplessly, whatever the policy prefers
+  const ranged = table.ranges && (policy.choice === 'stepless' || table.fixed.length === 0);
+  for (const setting of ranged ? spindleSettings(table.lathe) : []) {
     if (setting.kind !== 'stepless' || aim < setting.minRpm || aim > setting.maxRpm) continue;
     const rpm = Math.max(setting.minRpm, Math.floor(aim / 10) * 10);
     return made(
@@ -61,8 +88,13 @@ export function chooseSpeed(table: SpeedTable, idealRpm: number, record?: Record
   if (candidates.length === 0) return undefined;
   const below = candidates.findLast((s) => s.rpm <= aim * (1 + 1e-9));
   const above = candidates.find((s) => s.rpm > aim * (1 + 1e-9));
-  if (below && below.rpm >= aim * (1 - BAND.below)) return made(below, aim < idealRpm ? 'chuckLimit' : 'nearestBelow');
-  if (above && above.rpm <= idealRpm * (1 + BAND.above)) return made(above, 'justAbove');
+  if (policy.choice === 'nearest' && below && above && above.rpm <= idealRpm * (1 + policy.aboveShare)) {
+    const nearer = aim / below.rpm <= above.rpm / aim ? below : above;
+    if (nearer === above || below.rpm >= aim * (1 - policy.belowShare)) return made(nearer, 'nearest');
+  }
+  if (below && below.rpm >= aim * (1 - policy.belowShare))
+    return made(below, aim < idealRpm ? 'chuckLimit' : 'nearestBelow');
+  if (above && above.rpm <= idealRpm * (1 + policy.aboveShare)) return made(above, 'justAbove');
   return below ? made(below, 'nothingNearer') : made(candidates[0]!, 'belowLowest');
 }
 

@@ -49,6 +49,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     stockMm,
     hold: job.hold.choice,
     school: job.route.school,
+    policy: job.route.policy,
   };
   const plan = planRoute(input, recorderFor, length?.ok ? length.mm.valueOf() : undefined);
   return { part, problems: [...problems, ...plan.problems], input, plan, bar, stockMm, material };
@@ -70,6 +71,7 @@ export function freezeJob(job: Job, planned: PlannedJob): FrozenRun | undefined 
     stockMm: input.stockMm,
     hold: input.hold,
     school: input.school,
+    policy: input.policy,
     plan,
     steps: stepsOf(plan),
   };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { speedPolicySchema, usualPolicy } from '../cutting/index.ts';
 import type { instrumentSchema } from '../gauge/index.ts';
 import { holdChoiceSchema, usualHold } from '../hold/index.ts';
 import type { latheSchema } from '../lathe/index.ts';
@@ -28,6 +29,8 @@ export const jobSchema = z.strictObject({
   route: z.strictObject({
     school: z.enum(['shopRule', 'conditions', 'machineFirst']),
     tools: z.enum(['hss', 'carbide']),
+    /** how speeds are chosen for this job; the usual way where it is not given */
+    policy: speedPolicySchema.optional(),
   }),
 });
 export type Job = z.infer<typeof jobSchema>;
@@ -39,6 +42,7 @@ export const settingsSchema = z.strictObject({
   tools: z.enum(['hss', 'carbide']),
   generalClass: z.enum(['f', 'm', 'c', 'v']),
   keys: z.boolean(),
+  policy: speedPolicySchema.default(usualPolicy),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 export const usualSettings: Settings = {
@@ -47,6 +51,7 @@ export const usualSettings: Settings = {
   tools: 'hss',
   generalClass: 'm',
   keys: true,
+  policy: usualPolicy,
 };
 
 /** All that jobs refer to. */
@@ -79,6 +84,6 @@ export function newJob(title: string, unit: LengthUnit, settings: Settings): Job
     drawing: { ...emptyDrawing(unit), generalClass: settings.generalClass },
     stock: { barId: null },
     hold: { latheId: null, choice: usualHold },
-    route: { school: settings.school, tools: settings.tools },
+    route: { school: settings.school, tools: settings.tools, policy: settings.policy },
   };
 }

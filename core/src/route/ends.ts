@@ -24,7 +24,7 @@ function handSetting(
 ): Setting | undefined {
   const speedMPerMin = context.input.material.speeds[tool?.material ?? 'hss'].speedMPerMin * share;
   record?.({ code: 'cutting.tableSpeed', values: { speedMPerMin: speedMPerMin / share, share } });
-  const chosen = chooseSpeed(context.speeds, rpmFor(speedMPerMin, diameterMm, record), record);
+  const chosen = chooseSpeed(context.speeds, rpmFor(speedMPerMin, diameterMm, record), record, context.policy);
   record?.({ code: 'route.handFeed', values: { feedMmPerRev, rpm: chosen?.speed.rpm ?? 0 } });
   return (
     chosen && {

@@ -5,6 +5,8 @@ import {
   cutPowerKw,
   cuttingSpeedMPerMin,
   rpmFor,
+  type School,
+  type SpeedPolicy,
   type SpeedTable,
 } from '../cutting/index.ts';
 import type { Holding } from '../hold/index.ts';
@@ -14,7 +16,7 @@ import { gripUse } from '../mechanics/index.ts';
 import type { Tool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { recordBend, worstBendPerN } from './bending.ts';
-import type { Limiter, Loads, Pass, PlanInput, School, SchoolAnswer, Setting } from './plan.ts';
+import type { Limiter, Loads, Pass, PlanInput, SchoolAnswer, Setting } from './plan.ts';
 
 /** Winding back and setting the next depth, minutes a pass. */
 const HANDLING_MIN = 0.4;
@@ -26,6 +28,7 @@ const MORE_PASSES = 60;
 export interface FitContext {
   readonly input: PlanInput;
   readonly speeds: SpeedTable;
+  readonly policy: SpeedPolicy;
   readonly feeds: readonly Feed[];
   readonly holding: Holding;
   /** the work with its finished diameters */
@@ -81,7 +84,7 @@ function evaluate(
       ? reference.speedMPerMin
       : correctedSpeed(reference, feedMmPerRev, depthMm, reference.lifeRefMin, record).speedMPerMin;
   if (school === 'shopRule') record?.({ code: 'cutting.tableSpeed', values: { speedMPerMin } });
-  const chosen = chooseSpeed(context.speeds, rpmFor(speedMPerMin, wish.fromMm, record), record);
+  const chosen = chooseSpeed(context.speeds, rpmFor(speedMPerMin, wish.fromMm, record), record, context.policy);
   if (!chosen) return undefined;
   const actual = cuttingSpeedMPerMin(chosen.speed.rpm, wish.fromMm);
   const forces = cutForces(

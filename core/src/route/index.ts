@@ -1,15 +1,13 @@
 export { passDepths } from './fit-cut.ts';
-export {
-  type Limiter,
-  type Loads,
-  type Operation,
-  type OperationKind,
-  type Pass,
-  type Plan,
-  type PlanInput,
-  SCHOOLS,
-  type School,
-  type SchoolAnswer,
-  type Setting,
+export type {
+  Limiter,
+  Loads,
+  Operation,
+  OperationKind,
+  Pass,
+  Plan,
+  PlanInput,
+  SchoolAnswer,
+  Setting,
 } from './plan.ts';
 export { planRoute } from './plan-route.ts';

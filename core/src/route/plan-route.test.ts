@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { SCHOOLS } from '../cutting/index.ts';
 import { feature, metricLathe, planInput } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { passDepths } from './fit-cut.ts';
-import { SCHOOLS } from './plan.ts';
 import { planRoute } from './plan-route.ts';
 
 const shaft = [
@@ -91,6 +91,38 @@ describe('planRoute', () => {
     expect(codes(planRoute(planInput([feature(1, 40, 1200)], 45)))).toContain('hold.longerThanLathe');
     expect(codes(planRoute(planInput(shaft, 45), undefined, 100))).toContain('stock.longerThanBar');
     expect(codes(planRoute(planInput([feature(1, 40, 30, '±0.001')], 45)))).toContain('gauge.noneFineEnough');
+  });
+  it('leaves the spindle where it stands while a change would cost more than it saves', () => {
+    // closely stepped speeds on a belt that takes an hour to move
+    const positions = Array.from({ length: 20 }, (_, i) => String(i + 1));
+    const stepped = (changeMin: number) => ({
+      ...metricLathe,
+      spindle: {
+        ...metricLathe.spindle,
+        controls: [{ ...metricLathe.spindle.controls[0]!, positions, changeMin }],
+        settings: positions.map((lever, i) => ({
+          kind: 'fixed' as const,
+          at: { lever },
+          rpm: Math.round(45 * 1.18 ** i),
+        })),
+      },
+    });
+    const features = [feature(1, 40, 40), feature(2, 34, 40), feature(3, 28, 40, 'h7'), feature(4, 22, 40)];
+    const quick = planRoute(planInput(features, 45, { lathe: stepped(0) }));
+    const costly = planRoute(planInput(features, 45, { lathe: stepped(60) }));
+    expect(costly.changes).toBeLessThan(quick.changes);
+    const stayed = costly.operations.filter((o) => o.setting?.reason === 'staying');
+    expect(stayed.length).toBeGreaterThan(0);
+    for (const { setting, loads } of stayed) {
+      expect(setting!.off).toBeGreaterThanOrEqual(-0.3 - 1e-9);
+      expect(setting!.off).toBeLessThanOrEqual(0.1 + 1e-9);
+      if (loads) expect(loads.powerKw).toBeLessThanOrEqual(loads.availableKw);
+    }
+    // all in all it is never worse than changing each time
+    const changing = quick.operations.reduce((sum, o) => sum + o.minutes, 0) + 60 * quick.changes;
+    expect(costly.minutes).toBeLessThanOrEqual(changing + 1e-9);
+    for (const o of costly.operations)
+      if (o.passes.length > 0) expect(o.passes.reduce((sum, p) => sum + p.minutes, 0)).toBeCloseTo(o.minutes, 9);
   });
   it('tells of every operation where its speed, feed, minutes and sizes come from', () => {
     const input = planInput(

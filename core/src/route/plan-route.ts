@@ -1,4 +1,4 @@
-import { speedTable } from '../cutting/index.ts';
+import { speedTable, usualPolicy } from '../cutting/index.ts';
 import { fitness } from '../gauge/index.ts';
 import { blankFor, checkBlank, type Holding, holdingFor, reachFromTail } from '../hold/index.ts';
 import { checkLathe, dialScale, feedsOf, usualChuck } from '../lathe/index.ts';
@@ -9,6 +9,7 @@ import { finishedShaft } from './bending.ts';
 import { chamferOperation, openingOperations, shoulderOperation, touchAgainOperation } from './ends.ts';
 import type { FitContext } from './fit-cut.ts';
 import type { Operation, Plan, PlanInput } from './plan.ts';
+import { weighChanges } from './stay.ts';
 import { finishLevel, type Level, levelOf, type RecorderFor, roughLevel } from './turning.ts';
 
 const silent: RecorderFor = () => undefined;
@@ -50,13 +51,14 @@ function planWith(input: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
   const context: FitContext = {
     input,
     speeds: speedTable(lathe),
+    policy: input.policy ?? usualPolicy,
     feeds: feedsOf(lathe),
     holding,
     shaft: finishedShaft(part, holding, stockMm, input.material.modulusGPa),
   };
   const finisher = toolFor(tools, 'finisher')!;
   const { reachable, waiting } = reachFromTail(part, holding, stockMm, hold.clearanceMm, hold.gripOn);
-  const operations = openingOperations(context, recorderFor);
+  const wanted = openingOperations(context, recorderFor);
   const levels: { level: Level; outsideMm: number }[] = [];
   let startMm = stockMm;
   for (const feature of reachable) {
@@ -72,19 +74,20 @@ function planWith(input: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
     const zFromMm = Math.max(feature.zFromMm - runPast, holding.jawsMm + 0.5);
     const level = levelOf(feature, zFromMm, shoulder, startMm, finisher);
     const rough = roughLevel(context, level, startMm, recorderFor);
-    if (rough) operations.push(rough);
+    if (rough) wanted.push(rough);
     startMm = Math.min(startMm, Number((level.targetMm + level.allowanceMm).toFixed(9)));
     levels.push({ level, outsideMm: left?.diameterMm ?? stockMm });
   }
   const rougher = toolFor(tools, 'rougher')!;
   if (levels.length > 0 && finisher.id !== rougher.id)
-    push(operations, touchAgainOperation(context, startMm, finisher, recorderFor));
+    push(wanted, touchAgainOperation(context, startMm, finisher, recorderFor));
   for (const { level, outsideMm } of levels) {
-    operations.push(...finishLevel(context, level, recorderFor));
-    if (level.shoulder) push(operations, shoulderOperation(context, level, Math.min(outsideMm, stockMm), recorderFor));
+    wanted.push(...finishLevel(context, level, recorderFor));
+    if (level.shoulder) push(wanted, shoulderOperation(context, level, Math.min(outsideMm, stockMm), recorderFor));
   }
   for (const { level } of levels)
-    if (level.feature.right) push(operations, chamferOperation(context, level, level.feature.right, recorderFor));
+    if (level.feature.right) push(wanted, chamferOperation(context, level, level.feature.right, recorderFor));
+  const operations = weighChanges(context, wanted, recorderFor);
   for (const operation of operations)
     if (operation.exceeds.length > 0)
       problems.push({

@@ -1,4 +1,4 @@
-import type { SpeedReason } from '../cutting/index.ts';
+import type { School, SpeedPolicy, SpeedReason } from '../cutting/index.ts';
 import type { Instrument } from '../gauge/index.ts';
 import type { Blank, HoldChoice, Holding, Waiting } from '../hold/index.ts';
 import type { Lathe } from '../lathe/index.ts';
@@ -7,10 +7,6 @@ import type { Material } from '../material/index.ts';
 import type { Part } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import type { Tool } from '../tool/index.ts';
-
-/** Three ways of choosing speed: the table's figure as it stands; corrected for depth and feed; the machine's limit first. */
-export type School = 'shopRule' | 'conditions' | 'machineFirst';
-export const SCHOOLS: readonly School[] = ['shopRule', 'conditions', 'machineFirst'];
 
 export type OperationKind =
   | 'mount'
@@ -34,6 +30,10 @@ export interface PlanInput {
   readonly stockMm: number;
   readonly hold: HoldChoice;
   readonly school: School;
+  /** how to choose among the lathe's speeds; the usual way where it is not given */
+  readonly policy?: SpeedPolicy;
+  /** positions of the lathe's controls before the first operation */
+  readonly standing?: Readonly<Record<string, string>>;
 }
 
 export interface Pass {
@@ -48,7 +48,7 @@ export interface Setting {
   readonly rpm: number;
   readonly idealRpm: number;
   readonly off: number;
-  readonly reason: SpeedReason;
+  readonly reason: SpeedReason | 'staying';
   readonly speedLabel: string;
   readonly speedAt: Readonly<Record<string, string>>;
   readonly cuttingSpeedMPerMin: number;

@@ -1,4 +1,4 @@
-import { feedForRa, shallowestCutMm } from '../cutting/index.ts';
+import { feedForRa, SCHOOLS, type School, shallowestCutMm } from '../cutting/index.ts';
 import { chooseInstrument } from '../gauge/index.ts';
 import { middleMm, toleranceMm } from '../limit/index.ts';
 import type { Turned } from '../part/index.ts';
@@ -7,8 +7,7 @@ import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { roughingShaft } from './bending.ts';
 import { answerOf, type CutWish, type FitContext, type FittedCut, fitCut } from './fit-cut.ts';
-import type { Limiter, Operation, School } from './plan.ts';
-import { SCHOOLS } from './plan.ts';
+import type { Limiter, Operation } from './plan.ts';
 import { usualMinutes } from './usual-minutes.ts';
 
 /** Left on the diameter for the last cuts, mm: within FIELD 4's 0.4 to 0.8, more where two equal cuts with a measurement follow. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { speedPolicySchema } from '../cutting/index.ts';
 import { instrumentSchema } from '../gauge/index.ts';
 import { holdChoiceSchema } from '../hold/index.ts';
 import { standSchema, storedLatheSchema } from '../lathe/index.ts';
@@ -118,6 +119,7 @@ export const frozenRunSchema = z
     stockMm: z.number().positive(),
     hold: holdChoiceSchema,
     school: z.enum(['shopRule', 'conditions', 'machineFirst']),
+    policy: speedPolicySchema.optional(),
     plan,
     steps: z.array(step).max(20_000),
     stand: standSchema.optional(),

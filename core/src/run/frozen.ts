@@ -1,9 +1,10 @@
+import type { School, SpeedPolicy } from '../cutting/index.ts';
 import type { Instrument } from '../gauge/index.ts';
 import type { HoldChoice } from '../hold/index.ts';
 import { type Lathe, type Stand, upgradeLathe } from '../lathe/index.ts';
 import { type Material, upgradeMaterial } from '../material/index.ts';
 import type { Drawing, Part } from '../part/index.ts';
-import { type Plan, planRoute, type School } from '../route/index.ts';
+import { type Plan, planRoute } from '../route/index.ts';
 import { type Tool, upgradeTool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { Step } from './step.ts';
@@ -21,6 +22,7 @@ export interface FrozenRun {
   readonly stockMm: number;
   readonly hold: HoldChoice;
   readonly school: School;
+  readonly policy?: SpeedPolicy;
   readonly plan: Plan;
   readonly steps: readonly Step[];
   /** how the lathe stood when the run was begun; unknown in runs of the first version */

@@ -1,0 +1,135 @@
+import { powerKwAt } from '../lathe/index.ts';
+import { gripUse } from '../mechanics/index.ts';
+import type { Recorder } from '../working/index.ts';
+import { type ChosenSpeed, chooseSpeed } from './choose-speed.ts';
+import { type CorrectedSpeed, correctedSpeed } from './corrected-speed.ts';
+import { feedForRa, raUm, shallowestCutMm, thinnestChipMm } from './finish.ts';
+import { chipSize, cutForces, cutPowerKw } from './force.ts';
+import { operationRules } from './operations.ts';
+import { bendPerN, type CutSetup, type School } from './setup.ts';
+import { cuttingSpeedMPerMin, rpmFor } from './speed.ts';
+
+/** What a cut runs into. `power`: the motor; `torque`: what this range gives at that speed, short of the motor's power. */
+export type CutLimit = 'power' | 'torque' | 'bend' | 'grip' | 'finish' | 'thinChip' | 'shallow' | 'tool';
+export const CUT_LIMITS: readonly CutLimit[] = [
+  'power',
+  'torque',
+  'bend',
+  'grip',
+  'finish',
+  'thinChip',
+  'shallow',
+  'tool',
+];
+
+export interface EvaluatedCut {
+  readonly depthMm: number;
+  readonly feedMmPerRev: number;
+  readonly tableMPerMin: number;
+  readonly corrected: CorrectedSpeed;
+  readonly chosen: ChosenSpeed;
+  readonly speedMPerMin: number;
+  readonly cuttingN: number;
+  readonly radialN: number;
+  readonly powerKw: number;
+  readonly availableKw: number;
+  readonly bendMm: number;
+  readonly gripShare: number;
+  readonly raUm: number;
+  readonly chipThicknessMm: number;
+  readonly removalMm3PerMin: number;
+  readonly limits: readonly CutLimit[];
+}
+
+const neutral = (speedMPerMin: number): CorrectedSpeed => ({
+  speedMPerMin,
+  feedFactor: 1,
+  depthFactor: 1,
+  lifeFactor: 1,
+  product: 1,
+});
+
+/** Coarsest feed that leaves the finish wanted: on a flat nose anything below the flat. */
+export function finishFeedMm({ tool, raUm: wanted }: CutSetup): number {
+  if (wanted === undefined) return Number.POSITIVE_INFINITY;
+  if (tool.flatMm > 0) return tool.flatMm * 0.8;
+  return feedForRa(wanted, Math.max(tool.noseRadiusMm, 0.02));
+}
+
+/**
+ * One combination of depth and feed on this lathe, with the speed that follows from it and everything it asks of lathe, work
+ * and edge.
+ * @param depthMm, feedMmPerRev both > 0
+ * @returns undefined when the lathe has no speed at all
+ * @source FIELD 1 in its order: depth, feed, then speed
+ */
+export function evaluateCut(
+  setup: CutSetup,
+  depthMm: number,
+  feedMmPerRev: number,
+  school: School,
+  record?: Recorder,
+): EvaluatedCut | undefined {
+  const { material, tool, lathe, hold, diameterMm } = setup;
+  const rule = operationRules[setup.operation];
+  const reference = material.speeds[tool.material];
+  const tableMPerMin = reference.speedMPerMin * rule.speedShare;
+  const asTable = school === 'shopRule' || !rule.corrected;
+  if (asTable)
+    record?.({
+      code: 'cutting.tableSpeed',
+      values: { speedMPerMin: reference.speedMPerMin, share: rule.speedShare },
+    });
+  const corrected = asTable
+    ? neutral(tableMPerMin)
+    : correctedSpeed({ ...reference, speedMPerMin: tableMPerMin }, feedMmPerRev, depthMm, reference.lifeRefMin, record);
+  const chosen = chooseSpeed(setup.table, rpmFor(corrected.speedMPerMin, diameterMm, record), record, setup.policy);
+  if (!chosen) return undefined;
+  const speedMPerMin = cuttingSpeedMPerMin(chosen.speed.rpm, diameterMm);
+  const geometry = { depthMm, feedMmPerRev, kappaDeg: tool.kappaDeg, noseRadiusMm: tool.noseRadiusMm };
+  const forces = cutForces(material, tool.material, geometry, record);
+  const powerKw = cutPowerKw(forces.cuttingN, speedMPerMin);
+  const availableKw = powerKwAt(lathe, chosen.speed.setting, chosen.speed.rpm);
+  record?.({ code: 'cutting.power', values: { cuttingN: forces.cuttingN, speedMPerMin, powerKw, availableKw } });
+  const bendMm = bendPerN(setup) * forces.radialN;
+  record?.({
+    code: hold.tailCentre ? 'mechanics.chuckCentre' : 'mechanics.cantilever',
+    values: {
+      forceN: forces.radialN,
+      aMm: hold.atMm,
+      lengthMm: hold.overhangMm,
+      modulusGPa: material.modulusGPa,
+      deflectionMm: bendMm / 2,
+      diameterErrorMm: bendMm,
+    },
+  });
+  const gripShare = gripUse(forces.cuttingN, forces.feedN, diameterMm, hold.gripDiameterMm, hold.jawForceN, record);
+  const { thicknessMm } = chipSize(geometry);
+  const limits: CutLimit[] = [];
+  if (powerKw > availableKw)
+    limits.push(availableKw < lathe.drive.motorKw * lathe.drive.efficiency - 1e-9 ? 'torque' : 'power');
+  if (bendMm > hold.bendAllowedMm) limits.push('bend');
+  if (gripShare > 1) limits.push('grip');
+  if (feedMmPerRev > finishFeedMm(setup) + 1e-9) limits.push('finish');
+  if (thicknessMm < thinnestChipMm(tool.edgeRadiusMm)) limits.push('thinChip');
+  if (depthMm < shallowestCutMm(tool.material, tool.noseRadiusMm, tool.edgeRadiusMm) - 1e-9) limits.push('shallow');
+  if (depthMm > tool.deepestMm + 1e-9) limits.push('tool');
+  return {
+    depthMm,
+    feedMmPerRev,
+    tableMPerMin,
+    corrected,
+    chosen,
+    speedMPerMin,
+    cuttingN: forces.cuttingN,
+    radialN: forces.radialN,
+    powerKw,
+    availableKw,
+    bendMm,
+    gripShare,
+    raUm: tool.noseRadiusMm > 0 ? raUm(feedMmPerRev, tool.noseRadiusMm) : 0,
+    chipThicknessMm: thicknessMm,
+    removalMm3PerMin: depthMm * feedMmPerRev * speedMPerMin * 1000,
+    limits,
+  };
+}

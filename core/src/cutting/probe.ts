@@ -1,0 +1,136 @@
+import { powerKwAt, usualChuck } from '../lathe/index.ts';
+import { familyOf } from '../material/index.ts';
+import { gripUse } from '../mechanics/index.ts';
+import { radians } from '../quantity/index.ts';
+import { chooseSpeed } from './choose-speed.ts';
+import { CUT_LIMITS, type CutLimit, finishFeedMm } from './evaluate.ts';
+import { shallowestCutMm, thinnestChipMm } from './finish.ts';
+import { FEED_SHARE, RADIAL_SHARE } from './force.ts';
+import { operationRules } from './operations.ts';
+import { bendPerN, type CutSetup, type School } from './setup.ts';
+
+const WEAR = 1.3;
+const TOOL = { hss: 1.15, carbide: 1 } as const;
+const bit = (limit: CutLimit): number => 1 << CUT_LIMITS.indexOf(limit);
+const BIT = Object.fromEntries(CUT_LIMITS.map((l) => [l, bit(l)])) as Readonly<Record<CutLimit, number>>;
+/** Limits that a machine-first search keeps inside: what lathe, work and edge bear. */
+export const BEARS = BIT.power | BIT.torque | BIT.bend | BIT.grip | BIT.tool | BIT.finish;
+
+/** Limits of a probe's bits, in their order. */
+export function limitsOfBits(bits: number): CutLimit[] {
+  return CUT_LIMITS.filter((_, i) => (bits & (1 << i)) !== 0);
+}
+
+/** What a probe found last: bits of limits, rpm, metal removed. Written into, so that a map makes no ten thousand objects. */
+export interface Probed {
+  bits: number;
+  rpm: number;
+  removalMm3PerMin: number;
+}
+export type Probe = (depthMm: number, feedMmPerRev: number) => Probed;
+
+/** Exponent law inside its caps, as correctedSpeed has it. */
+const within = (factor: number, cap: number): number => Math.min(cap, Math.max(1 / cap, factor));
+
+interface Rung {
+  readonly rpm: number;
+  readonly availableKw: number;
+}
+const NONE: Rung = { rpm: 0, availableKw: 0 };
+
+/**
+ * Chooses as chooseSpeed does, without making anything: for lathes of fixed speeds over their sorted rungs. Stepless ranges
+ * are asked of chooseSpeed itself.
+ */
+function leanChooser({ table, lathe, policy }: CutSetup): (idealRpm: number) => Rung {
+  if (table.ranges)
+    return (idealRpm) => {
+      const chosen = chooseSpeed(table, idealRpm, undefined, policy);
+      return chosen
+        ? { rpm: chosen.speed.rpm, availableKw: powerKwAt(lathe, chosen.speed.setting, chosen.speed.rpm) }
+        : NONE;
+    };
+  const rungs = table.fixed.map((s) => ({ rpm: s.rpm, availableKw: powerKwAt(lathe, s.setting, s.rpm) }));
+  const chuckRpm = usualChuck(lathe).maxRpm;
+  return (idealRpm) => {
+    if (rungs.length === 0) return NONE;
+    const aim = Math.min(idealRpm, chuckRpm);
+    const edge = aim * (1 + 1e-9);
+    let i = -1;
+    while (i + 1 < rungs.length && rungs[i + 1]!.rpm <= edge) i++;
+    const below = rungs[i];
+    const above = rungs[i + 1];
+    const reach = idealRpm * (1 + policy.aboveShare);
+    if (policy.choice === 'nearest' && below && above && above.rpm <= reach) {
+      if (aim / below.rpm > above.rpm / aim) return above;
+      if (below.rpm >= aim * (1 - policy.belowShare)) return below;
+    }
+    if (below && below.rpm >= aim * (1 - policy.belowShare)) return below;
+    if (above && above.rpm <= reach) return above;
+    return below ?? rungs[0]!;
+  };
+}
+
+/**
+ * The lean form of evaluateCut, for maps of thousands of points: same limits, same speed, nothing else. A property test holds
+ * the two together.
+ * @returns a function that writes its answer into one object, the same each time
+ */
+export function cutProbe(setup: CutSetup, school: School): Probe {
+  const { material, tool, lathe, hold, diameterMm } = setup;
+  const rule = operationRules[setup.operation];
+  const reference = material.speeds[tool.material];
+  const asTable = school === 'shopRule' || !rule.corrected;
+  const tableMPerMin = reference.speedMPerMin * rule.speedShare;
+  const sin = Math.sin(radians(tool.kappaDeg));
+  const r = tool.noseRadiusMm;
+  const noseDepthMm = r * (1 - Math.cos(radians(tool.kappaDeg)));
+  const kc = material.kc11NPerMm2 * WEAR * TOOL[familyOf(tool.material)];
+  const exponent = 1 - material.mc;
+  const perN = bendPerN(setup) * RADIAL_SHARE;
+  const gripPerN = gripUse(1, FEED_SHARE, diameterMm, hold.gripDiameterMm, hold.jawForceN);
+  const coarsestMm = finishFeedMm(setup) + 1e-9;
+  const thinnestMm = thinnestChipMm(tool.edgeRadiusMm);
+  const shallowestMm = shallowestCutMm(tool.material, r, tool.edgeRadiusMm) - 1e-9;
+  const fullKw = lathe.drive.motorKw * lathe.drive.efficiency - 1e-9;
+  const chosenFor = leanChooser(setup);
+  const found: Probed = { bits: 0, rpm: 0, removalMm3PerMin: 0 };
+  const noseForce = (depthMm: number, feedMmPerRev: number): number => {
+    const b = r * Math.acos(1 - depthMm / r);
+    return kc * b * ((feedMmPerRev * depthMm) / b) ** exponent;
+  };
+  return (depthMm, feedMmPerRev) => {
+    const vMPerMin = asTable
+      ? tableMPerMin
+      : tableMPerMin *
+        within(
+          within((reference.feedRefMmPerRev / feedMmPerRev) ** reference.feedExponent, 1.5) *
+            within((reference.depthRefMm / depthMm) ** reference.depthExponent, 1.5),
+          1.75,
+        );
+    const { rpm, availableKw } = chosenFor((1000 * vMPerMin) / (Math.PI * diameterMm));
+    const actual = (Math.PI * diameterMm * rpm) / 1000;
+    let thicknessMm: number;
+    let forceN: number;
+    if (depthMm >= noseDepthMm) {
+      thicknessMm = feedMmPerRev * sin;
+      forceN = (kc * depthMm * thicknessMm ** exponent) / sin;
+      if (depthMm > noseDepthMm && noseDepthMm > 0) forceN = Math.max(forceN, noseForce(noseDepthMm, feedMmPerRev));
+    } else {
+      thicknessMm = (feedMmPerRev * depthMm) / (r * Math.acos(1 - depthMm / r));
+      forceN = noseForce(depthMm, feedMmPerRev);
+    }
+    let bits = 0;
+    if ((forceN * actual) / 60_000 > availableKw) bits |= availableKw < fullKw ? BIT.torque : BIT.power;
+    if (forceN * perN > hold.bendAllowedMm) bits |= BIT.bend;
+    if (forceN * gripPerN > 1) bits |= BIT.grip;
+    if (feedMmPerRev > coarsestMm) bits |= BIT.finish;
+    if (thicknessMm < thinnestMm) bits |= BIT.thinChip;
+    if (depthMm < shallowestMm) bits |= BIT.shallow;
+    if (depthMm > tool.deepestMm + 1e-9) bits |= BIT.tool;
+    found.bits = bits;
+    found.rpm = rpm;
+    found.removalMm3PerMin = depthMm * feedMmPerRev * actual * 1000;
+    return found;
+  };
+}
