@@ -21,6 +21,7 @@ const ROOMS = [
   'cutting',
   'hold',
   'route',
+  'trouble',
   'picture',
   'run',
   'job',
@@ -37,17 +38,19 @@ const APP = {
   jobs: ['ui', 'messages', 'server'],
   shop: ['ui', 'messages'],
   log: ['ui', 'messages', 'server'],
+  'bench-book': ['ui', 'messages', 'workers'],
+  workers: [],
   settings: ['ui', 'messages'],
   cli: ['messages', 'server'],
-  pages: ['stations', 'jobs', 'shop', 'log', 'settings', 'ui', 'messages', 'server', 'exchange'],
+  pages: ['stations', 'jobs', 'shop', 'log', 'bench-book', 'settings', 'ui', 'messages', 'server', 'exchange'],
   'middleware.ts': ['server'],
   styles: [],
 };
 /** Numbers that have no unit, or whose name is their unit. */
 const PLAIN =
-  /^(schema|version|revision|quantity|count|index|grade|piece|seq|divisions|position|minutes|passes|changes|width|height|unitsPerMm|textSize|stepIndex|stepCount|round|ignored|fullTurns|outTurns|turns|passNumber|passCount|decimals|denominator|lines|share|off|mc|product|ratio|ideal|value|step|iterations|driveEfficiency|pieceNow|bits|mm|um|rpm|wear|fixedPasses)$/;
+  /^(schema|version|revision|quantity|count|index|grade|piece|seq|divisions|position|minutes|passes|changes|width|height|unitsPerMm|textSize|stepIndex|stepCount|round|ignored|fullTurns|outTurns|turns|passNumber|passCount|decimals|denominator|lines|share|off|mc|product|ratio|ideal|value|step|iterations|driveEfficiency|pieceNow|bits|score|base|limit|mm|um|rpm|wear|fixedPasses)$/;
 const SUFFIX =
-  /([mM]m|Um|Mm4|N|Nm|Deg|Kw|GPa|MPa|Min|Rpm|MPerMin|[mM]mPerRev|NPerMm2|KgPerM3|PerK|DegC|Lines|Share|Factor|Diameters|PerN|Percent|Size)$/;
+  /([mM]m|Um|Mm4|N|Nm|Deg|Kw|GPa|MPa|Min|Rpm|MPerMin|[mM]mPerRev|NPerMm2|KgPerM3|PerK|DegC|Lines|Share|Factor|Diameters|PerN|Percent|Size|Ratio)$/;
 const faults = [];
 const fault = (file, text) => faults.push(`${path.relative(ROOT, file)}: ${text}`);
 

@@ -2,10 +2,12 @@ import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { catalogue } from '@whelk/core/calc';
 import { materials } from '@whelk/core/material';
+import { causes } from '@whelk/core/trouble';
 import { describe, expect, it } from 'vitest';
 import { calculationSentences } from './calculations.ts';
 import { cautionText, materialCautionText } from './cautions.ts';
 import { tellProblem, wordedCodes } from './problems.ts';
+import { causeText, changeText, evidenceText } from './trouble.ts';
 import { wordedWorkings, wordStep } from './workings.ts';
 
 const CORE = path.resolve(import.meta.dirname, '../../../core/src');
@@ -58,6 +60,19 @@ describe('words', () => {
         values: { count: 2, meanMm: 142.0235, spreadMm: 0.003, uncertaintyMm: 0.004 },
       }),
     ).toMatchObject({ formula: 'mean of 2: 142.0235 mm, spread 0.003 mm, ± 0.004 mm' });
+  });
+});
+
+describe('words for trouble', () => {
+  it('stand for every cause, change and condition that can raise one', () => {
+    for (const cause of causes) {
+      expect([cause.id, causeText[cause.id]?.length ?? 0]).toEqual([cause.id, expect.any(Number)]);
+      expect(causeText[cause.id]).toBeTruthy();
+      for (const change of cause.changes) expect(changeText[change]).toBeTruthy();
+    }
+    const conditions = sources.join('').match(/(?:beyond|against)\('(\w+)'/g) ?? [];
+    expect(conditions.length).toBeGreaterThan(10);
+    for (const found of conditions) expect(Object.keys(evidenceText)).toContain(/'(\w+)'/.exec(found)![1]);
   });
 });
 

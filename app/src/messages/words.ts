@@ -1,4 +1,4 @@
-import type { CutLimit, CuttingOperation, Grade, School } from '@whelk/core/cutting';
+import type { ChipLook, CutLimit, CuttingOperation, Grade, School } from '@whelk/core/cutting';
 import type { Fitness, Verdict } from '@whelk/core/gauge';
 import type { BlankLine, Waiting } from '@whelk/core/hold';
 import type { Progress, Station } from '@whelk/core/job';
@@ -170,3 +170,21 @@ export const operationNoteText: Record<string, string> = {
   halfTurnBack: 'Spindle stopped and turned by hand; half a turn back to break the chip; oil.',
   leftHandOnHandle: 'Handle on, left hand on the handle, no sleeve near the jaws; card the file often.',
 };
+
+export const chipText: Record<ChipLook, string> = {
+  rubs: 'The edge rubs: the chip is thinner than the edge is round. More feed.',
+  fine: 'Fine chips; more feed if they tangle.',
+  good: 'Short to curled chips, as they should be.',
+  stringy: 'Long strings: more feed, less depth, or a chip breaker. Stop to clear them.',
+  heavy: 'Thick and narrow: more depth or less feed.',
+};
+export const coolantText = {
+  dry: 'Cut dry.',
+  wet: 'Cut wet: soluble oil, or neat oil on tough work.',
+  either: 'Dry or wet, as you like.',
+} as const;
+export const policyText = {
+  notAbove: 'nearest not above',
+  nearest: 'nearest either way',
+  stepless: 'stepless, else nearest not above',
+} as const;

@@ -2,6 +2,7 @@ import type { Settings } from '@whelk/core/job';
 import { useState } from 'react';
 import { schoolNames, schoolNotes } from '../messages/words.ts';
 import { ask } from '../ui/api.ts';
+import { PolicyFields } from '../ui/PolicyFields.tsx';
 
 /** What the shop prefers; saved at each change. */
 export default function SettingsForm({ given }: { given: Settings }) {
@@ -56,6 +57,12 @@ export default function SettingsForm({ given }: { given: Settings }) {
           </label>
         ))}
       </fieldset>
+      <fieldset>
+        <legend className="font-bold">Which of the lathe’s speeds, for the bench book and new jobs</legend>
+        <div className="mt-1">
+          <PolicyFields policy={settings.policy} onChange={(policy) => set({ policy })} />
+        </div>
+      </fieldset>
       <label>
         <b>Tools, for new jobs</b>
         <select
@@ -76,7 +83,7 @@ export default function SettingsForm({ given }: { given: Settings }) {
         />
         <span>
           <b>Single keys at the lathe</b>{' '}
-          <span className="muted">Space: done · M: measure · N: note · B: back · C: cut once more</span>
+          <span className="muted">Space: done · M: measure · N: note · T: trouble · B: back · C: cut once more</span>
         </span>
       </label>
       <p role="status" className="setting min-h-6">

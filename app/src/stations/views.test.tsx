@@ -4,9 +4,9 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { DialWindow } from '../ui/dial-window/DialWindow.tsx';
 import { aimed, byRule, cuttingSpeed, feed, length, measure, minutes } from '../ui/format.ts';
+import { LoadBar } from '../ui/LoadBar.tsx';
 import { TextField } from '../ui/number-field/TextField.tsx';
 import { Ladder } from './cut/run/Ladder.tsx';
-import { LoadBar } from './route/LoadBar.tsx';
 
 const dial: Dial = {
   means: 'dial',

@@ -1,3 +1,4 @@
+export { type ChipLook, chipLook } from './chip.ts';
 export {
   BAND,
   type ChosenSpeed,

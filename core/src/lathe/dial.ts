@@ -57,6 +57,16 @@ export function readDialNumber(dial: Dial, text: string): DialReading {
   return { ok: true, lines: value.div(dialScale(dial).lineNumber).valueOf() };
 }
 
+/**
+ * How fast a hand turns a wheel for a feed, turns a second. At one speed of the hand fewer rpm means more feed a turn.
+ * @param mmPerRev feed of the slide for each turn of the spindle
+ * A wheel that moves 2 mm a turn: 0.1 mm at 600 rpm is half a turn a second.
+ */
+export function handTurnsPerSecond(dial: Dial, mmPerRev: number, rpm: number): number {
+  const turnMm = dialScale(dial).lineTravelMm.mul(dial.divisions).valueOf();
+  return (mmPerRev * rpm) / 60 / turnMm;
+}
+
 /** A move as the hand makes it. */
 export interface DialMove {
   readonly fromLines: number;

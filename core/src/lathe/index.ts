@@ -16,6 +16,7 @@ export {
   dialMove,
   dialNumber,
   dialScale,
+  handTurnsPerSecond,
   numbersPerTurn,
   readDialNumber,
   senseIn,

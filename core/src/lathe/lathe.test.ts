@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { metricLathe } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { checkLathe } from './checks.ts';
-import { dialMove, dialNumber, dialScale, readDialNumber, senseIn } from './dial.ts';
+import { dialMove, dialNumber, dialScale, handTurnsPerSecond, readDialNumber, senseIn } from './dial.ts';
 import { feedOf, feedsOf, fixedSpeeds, powerKwAt, torqueNm } from './settings.ts';
 import type { Dial } from './slide-schema.ts';
 
@@ -49,6 +49,13 @@ describe('dials', () => {
     });
     expect(senseIn(cross)).toBe(1);
     expect(senseIn(out)).toBe(-1);
+  });
+  it('tells how fast a hand turns for a feed, more slowly at fewer rpm', () => {
+    // 2 mm a turn: 0.1 mm × 600 = 60 mm a minute = 30 turns a minute
+    expect(handTurnsPerSecond(cross, 0.1, 600)).toBeCloseTo(0.5, 12);
+    expect(handTurnsPerSecond(cross, 0.1, 300)).toBeCloseTo(0.25, 12);
+    // the ring's own kind does not change what the slide does
+    expect(handTurnsPerSecond({ ...cross, kind: 'diameter' }, 0.1, 600)).toBeCloseTo(0.5, 12);
   });
   it('takes the nearest line and says what it misses', () => {
     const move = dialMove(cross, 0, 0.2055);

@@ -33,7 +33,16 @@ export async function loadShop(db: Knex): Promise<Shop> {
   };
 }
 
+/** What the shop keeps about materials: its own, and figures it knows better. */
+export async function loadMaterialRecords(db: Knex): Promise<ShopMaterial[]> {
+  return (await selectRecords(db)).filter((row) => row.kind === 'material').map((row) => row.document as ShopMaterial);
+}
+
 export async function saveRecord(db: Knex, kind: RecordKind, document: { id: string }): Promise<void> {
+  if (kind === 'material') {
+    const made = materialOf(document as ShopMaterial);
+    if (!made.ok) throw new Refused(400, [{ code: made.code, path: ['record', ...made.path] }]);
+  }
   await upsertRecord(db, { id: document.id, kind, document });
 }
 

@@ -4,13 +4,13 @@ import type { Recorder } from '@whelk/core/working';
 import { methodText, whyMethodText } from '../../messages/words.ts';
 import { byRule, length } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
+import { LoadBar } from '../../ui/LoadBar.tsx';
 import { MmField } from '../../ui/number-field/MmField.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { Problems } from '../frame/Problems.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
-import { LoadBar } from '../route/LoadBar.tsx';
 
 /** Hold: which lathe, how held, and whether work, motor and jaws bear the cuts. */
 function HoldStation({ id, stored, shop, runs }: StationProps) {

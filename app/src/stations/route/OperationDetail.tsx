@@ -7,8 +7,8 @@ import type { Recorder } from '@whelk/core/working';
 import { cautionText } from '../../messages/cautions.ts';
 import { exceedText, fitnessText, limiterText, reasonText, schoolNames } from '../../messages/words.ts';
 import { aimed, byRule, cuttingSpeed, feed, feedUnit, length, measure, minutes } from '../../ui/format.ts';
+import { LoadBar } from '../../ui/LoadBar.tsx';
 import { Working } from '../../ui/working/Working.tsx';
-import { LoadBar } from './LoadBar.tsx';
 
 interface Props {
   readonly operation: Operation;

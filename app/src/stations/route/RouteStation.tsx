@@ -1,9 +1,11 @@
+import { usualPolicy } from '@whelk/core/cutting';
 import { planJob, stationOf } from '@whelk/core/job';
 import type { Operation } from '@whelk/core/route';
 import { useState } from 'react';
 import { schoolNames, schoolNotes, waitingText } from '../../messages/words.ts';
 import { minutes } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
+import { PolicyFields } from '../../ui/PolicyFields.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { Problems } from '../frame/Problems.tsx';
@@ -64,6 +66,10 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
             </label>
           ))}
         </fieldset>
+        <PolicyFields
+          policy={job.route.policy ?? usualPolicy}
+          onChange={(policy) => editor.change((j) => ({ ...j, route: { ...j.route, policy } }))}
+        />
         <label className="flex items-center gap-2 text-sm">
           Tools
           <select

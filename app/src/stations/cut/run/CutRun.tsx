@@ -13,6 +13,7 @@ import { SetPanel } from './SetPanel.tsx';
 import { StepPanel } from './StepPanel.tsx';
 import { StopPanel } from './StopPanel.tsx';
 import { TouchOffStep } from './TouchOffStep.tsx';
+import { TroublePanel } from './TroublePanel.tsx';
 import { stepTitle } from './titles.ts';
 import { useKeys } from './useKeys.ts';
 import { useRun } from './useRun.ts';
@@ -31,7 +32,7 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
   const run = useRun(id, piece, frozen, events);
   const { state } = run;
   const advice = useMemo(() => adviseStep(frozen, state), [frozen, state]);
-  const [panel, setPanel] = useState<'note' | 'measure' | 'stop'>();
+  const [panel, setPanel] = useState<'note' | 'measure' | 'stop' | 'trouble'>();
   const close = () => setPanel(undefined);
   const step = advice?.step;
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new step begins at the top
@@ -50,6 +51,7 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
     ' ': done,
     n: () => setPanel('note'),
     b: back,
+    t: done ? () => setPanel('trouble') : undefined,
     m: canMeasure ? () => setPanel('measure') : undefined,
   });
   const count = frozen.steps.length;
@@ -142,6 +144,9 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
               <button type="button" className="act" onClick={() => setPanel('note')}>
                 Note <KeyMark keys={keys}>N</KeyMark>
               </button>
+              <button type="button" className="act" onClick={() => setPanel('trouble')}>
+                Trouble <KeyMark keys={keys}>T</KeyMark>
+              </button>
               <button type="button" className="act" onClick={back} disabled={!back}>
                 Back <KeyMark keys={keys}>B</KeyMark>
               </button>
@@ -165,6 +170,17 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
           step={step}
           onTake={(text, unit, instrumentId) => {
             run.add({ kind: 'reading', stepId: step.id, raw: { text, unit }, instrumentId, place: 'any place' });
+            close();
+          }}
+          onClose={close}
+        />
+      )}
+      {panel === 'trouble' && (
+        <TroublePanel
+          frozen={frozen}
+          state={state}
+          onOutcome={(text) => {
+            if (step) run.add({ kind: 'note', stepId: step.id, text });
             close();
           }}
           onClose={close}

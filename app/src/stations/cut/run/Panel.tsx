@@ -1,7 +1,17 @@
 import { useEffect, useId, useRef } from 'react';
 
 /** A dialog over the step: closes with Escape, keeps the keyboard inside. */
-export function Panel({ title, onClose, children }: { title: string; onClose: () => void; children: React.ReactNode }) {
+export function Panel({
+  title,
+  onClose,
+  wide,
+  children,
+}: {
+  title: string;
+  onClose: () => void;
+  wide?: boolean;
+  children: React.ReactNode;
+}) {
   const dialog = useRef<HTMLDialogElement>(null);
   const id = useId();
   useEffect(() => {
@@ -10,7 +20,7 @@ export function Panel({ title, onClose, children }: { title: string; onClose: ()
   return (
     <dialog
       ref={dialog}
-      className="sheet m-auto w-[34rem] max-w-[92vw] p-5 text-base-content backdrop:bg-black/50"
+      className={`sheet m-auto max-w-[92vw] p-5 ${wide ? 'w-[60rem]' : 'w-[34rem]'} text-base-content backdrop:bg-black/50`}
       aria-labelledby={id}
       onClose={onClose}
     >

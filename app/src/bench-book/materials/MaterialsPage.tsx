@@ -1,0 +1,308 @@
+import {
+  type Material,
+  materialById,
+  materialOf,
+  SHOP_FIGURES,
+  type ShopMaterial,
+  TOOL_MATERIALS,
+  type ToolMaterial,
+} from '@whelk/core/material';
+import { RotateCcw } from 'lucide-react';
+import { useState } from 'react';
+import { materialCautionText } from '../../messages/cautions.ts';
+import { wordProblem } from '../../messages/problems.ts';
+import { coolantText, toolMaterialNames } from '../../messages/words.ts';
+import { ask } from '../../ui/api.ts';
+import { fromJson } from '../../ui/from-json.tsx';
+
+interface Props {
+  readonly records: readonly ShopMaterial[];
+  readonly all: readonly Material[];
+}
+const groupNames = {
+  P: 'Steels',
+  M: 'Stainless steels',
+  K: 'Cast irons',
+  N: 'Copper, aluminium and other non-ferrous metals',
+  S: 'Titanium and nickel alloys',
+  H: 'Hardened',
+  O: 'Plastics',
+} as const;
+const figureNames: Record<string, readonly [name: string, unit: string]> = {
+  kc11NPerMm2: ['Specific force kc1.1', 'N/mm²'],
+  mc: ['Its exponent mc', ''],
+  modulusGPa: ['Modulus', 'GPa'],
+  expansionPerK: ['Expansion', 'millionths per K'],
+  densityKgPerM3: ['Density', 'kg/m³'],
+  conductivityWPerMK: ['Conducts heat', 'W/(m·K)'],
+  hardnessHb: ['Hardness', 'HB'],
+};
+const speedNames: readonly (readonly [key: string, name: string])[] = [
+  ['speedMPerMin', 'm/min'],
+  ['feedRefMmPerRev', 'at mm/rev'],
+  ['depthRefMm', 'mm deep'],
+  ['lifeRefMin', 'life, min'],
+  ['feedExponent', 'feed ^'],
+  ['depthExponent', 'depth ^'],
+  ['lifeExponent', 'life ^'],
+];
+const provenanceText = { formula: 'follows from the others', recalled: 'published', shop: 'yours' } as const;
+
+const valueAt = (material: Material, path: string): number | null => {
+  const [first, tool, figure] = path.split('.') as [string, ToolMaterial?, string?];
+  return tool && figure
+    ? (material.speeds[tool] as unknown as Record<string, number>)[figure]!
+    : (material as unknown as Record<string, number | null>)[first]!;
+};
+
+/** Everything known of each material, each figure with where it comes from; the shop's own figures stand in their place. */
+function MaterialsPage({ records: given, all: first }: Props) {
+  const [records, setRecords] = useState(given);
+  const [find, setFind] = useState('');
+  const [openId, setOpenId] = useState(first[0]?.id);
+  const [told, setTold] = useState('');
+  const own = records.flatMap((r) => (r.kind === 'own' ? [r.material] : []));
+  const changedOf = (id: string) => records.find((r) => r.kind === 'changed' && r.materialId === id);
+  const effective = (m: Material): Material => {
+    const record = changedOf(m.id);
+    const made = record && materialOf(record);
+    return made?.ok ? made.material : (materialById(m.id) ?? m);
+  };
+  const listed = [...first.filter((m) => materialById(m.id)), ...own].map(effective);
+  const wanted = find.trim().toLowerCase();
+  const shown = listed.filter((m) => `${m.name} ${m.designations.join(' ')}`.toLowerCase().includes(wanted));
+  const open = listed.find((m) => m.id === openId);
+
+  const put = async (record: ShopMaterial) => {
+    const result = await ask('PUT', '/api/records/material', { record });
+    if (!result.ok) return setTold(result.problems.map((p) => `${p.what} ${p.right}`).join(' '));
+    setRecords((now) => [...now.filter((r) => r.id !== record.id), record]);
+    setTold('Kept.');
+  };
+  const drop = async (record: ShopMaterial) => {
+    const result = await ask('DELETE', '/api/records/material', { id: record.id });
+    if (!result.ok) return setTold(result.problems.map((p) => `${p.what} ${p.right}`).join(' '));
+    setRecords((now) => now.filter((r) => r.id !== record.id));
+    setTold('As it came along again.');
+  };
+  const setFigure = (material: Material, path: string, value: number | undefined) => {
+    const mine = records.find((r) => r.kind === 'own' && r.material.id === material.id);
+    if (mine?.kind === 'own') {
+      if (value === undefined) return;
+      const made = withOwn(mine, path, value);
+      return made ? void put(made) : setTold(wordProblem({ code: 'material.outOfRange', path: [] }).what);
+    }
+    const before = changedOf(material.id);
+    const figures = before?.kind === 'changed' ? { ...before.figures } : {};
+    if (value === undefined) delete figures[path];
+    else figures[path] = value;
+    const record: ShopMaterial = {
+      schema: 1,
+      id: before?.id ?? crypto.randomUUID(),
+      kind: 'changed',
+      materialId: material.id,
+      figures,
+      note: before?.note ?? '',
+    };
+    const made = materialOf(record);
+    if (!made.ok) {
+      const { what, right } = wordProblem({ code: made.code, path: [] });
+      return setTold(`${what} ${right}`);
+    }
+    if (Object.keys(figures).length === 0 && before) return void drop(before);
+    void put(record);
+  };
+  const addOwn = (from: Material) => {
+    const name = `${from.name}, ours`;
+    const taken = new Set(listed.map((m) => m.id));
+    let id = 'own-material';
+    for (let i = 2; taken.has(id); i++) id = `own-material-${i}`;
+    const provenance = Object.fromEntries(SHOP_FIGURES.map((path) => [path, 'shop' as const]));
+    const material: Material = { ...from, id, name, provenance };
+    setOpenId(id);
+    void put({ schema: 1, id: crypto.randomUUID(), kind: 'own', material, note: '' });
+  };
+  return (
+    <div className="grid gap-6 xl:grid-cols-[20rem_1fr]">
+      <section aria-labelledby="list">
+        <h1 id="list">Materials</h1>
+        <input
+          className="input mt-2 w-full"
+          placeholder="name or designation"
+          aria-label="Find a material"
+          value={find}
+          onChange={(e) => setFind(e.target.value)}
+        />
+        <div className="mt-2 max-h-[70vh] overflow-y-auto pr-2">
+          {(Object.keys(groupNames) as (keyof typeof groupNames)[]).map((group) => {
+            const of = shown.filter((m) => m.group === group);
+            return of.length === 0 ? null : (
+              <div key={group}>
+                <h2 className="muted mt-3 text-sm font-normal">{groupNames[group]}</h2>
+                {of.map((m) => (
+                  <button
+                    key={m.id}
+                    type="button"
+                    className={`side-step !min-h-9 !w-full !px-3 !py-1 ${m.id === openId ? 'on' : ''}`}
+                    aria-pressed={m.id === openId}
+                    onClick={() => {
+                      setOpenId(m.id);
+                      setTold('');
+                    }}
+                  >
+                    {m.name}
+                    {Object.values(m.provenance).includes('shop') && (
+                      <span className="text-[var(--color-accent)]"> · yours</span>
+                    )}
+                  </button>
+                ))}
+              </div>
+            );
+          })}
+          {shown.length === 0 && <p className="muted mt-3">No material is called so.</p>}
+        </div>
+      </section>
+      {open && (
+        <section aria-label={open.name} key={open.id}>
+          <div className="flex flex-wrap items-baseline gap-3">
+            <h2 className="text-2xl">{open.name}</h2>
+            <span className="muted">{[`ISO ${open.group}`, ...open.designations].join(' · ')}</span>
+            <button type="button" className="btn ml-auto" onClick={() => addOwn(open)}>
+              Make one of our own from it
+            </button>
+          </div>
+          <p className="mt-1">
+            {coolantText[open.coolant]} {open.cautions.map(materialCautionText).join(' ')}
+          </p>
+          <p role="status" className="setting min-h-6 text-sm">
+            {told}
+          </p>
+          <div className="overflow-x-auto">
+            <table className="table table-sm">
+              <caption className="text-left text-sm">Cutting speeds and what they were given for</caption>
+              <thead>
+                <tr>
+                  <th scope="col">Tool</th>
+                  {speedNames.map(([key, name]) => (
+                    <th key={key} scope="col">
+                      {name}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {TOOL_MATERIALS.map((tool) => (
+                  <tr key={tool}>
+                    <th scope="row" className="font-semibold">
+                      {toolMaterialNames[tool]}
+                    </th>
+                    {speedNames.map(([key, name]) => (
+                      <td key={key}>
+                        <Figure
+                          label={`${toolMaterialNames[tool]}, ${name}`}
+                          material={open}
+                          path={`speeds.${tool}.${key}`}
+                          onSet={setFigure}
+                        />
+                      </td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          <dl className="mt-4 grid gap-x-6 gap-y-2 sm:grid-cols-2">
+            {Object.entries(figureNames).map(([path, [name, unit]]) => (
+              <div key={path} className="flex items-center gap-3">
+                <dt className="w-44">
+                  {name}
+                  {unit && <span className="muted">, {unit}</span>}
+                </dt>
+                <dd>
+                  <Figure label={name} material={open} path={path} onSet={setFigure} />
+                </dd>
+              </div>
+            ))}
+          </dl>
+          <p className="muted mt-4 text-sm">
+            Plain figures are ordinary published values, the cautious end of them; slanted ones follow from the others;
+            those with a mark are yours and can be taken back.
+          </p>
+        </section>
+      )}
+    </div>
+  );
+}
+
+function withOwn(
+  record: Extract<ShopMaterial, { kind: 'own' }>,
+  path: string,
+  value: number,
+): ShopMaterial | undefined {
+  const [first, tool, figure] = path.split('.') as [string, ToolMaterial?, string?];
+  const { material } = record;
+  const made =
+    tool && figure
+      ? { ...material, speeds: { ...material.speeds, [tool]: { ...material.speeds[tool], [figure]: value } } }
+      : { ...material, [first]: value };
+  const next = { ...record, material: made };
+  return materialOf(next).ok ? next : undefined;
+}
+
+function Figure({
+  label,
+  material,
+  path,
+  onSet,
+}: {
+  label: string;
+  material: Material;
+  path: string;
+  onSet: (material: Material, path: string, value: number | undefined) => void;
+}) {
+  const value = valueAt(material, path);
+  const provenance = material.provenance[path] ?? 'recalled';
+  const came = materialById(material.id);
+  const [typed, setTyped] = useState<string>();
+  const scale = path === 'expansionPerK' ? 1e6 : 1;
+  const told = (figure: number | null) => (figure === null ? '' : String(Number((figure * scale).toPrecision(6))));
+  const text = typed ?? told(value);
+  const good = /^(\d+(\.\d*)?|\.\d+)(e-\d+)?$/.test(text.trim()) && Number(text) > 0;
+  const commit = () => {
+    if (typed === undefined) return;
+    setTyped(undefined);
+    if (good && typed !== told(value)) onSet(material, path, Number((Number(typed) / scale).toPrecision(6)));
+  };
+  return (
+    <span className="inline-flex items-center gap-1">
+      <input
+        className={`figure-cell ${provenance === 'formula' ? 'italic' : ''} ${provenance === 'shop' ? 'mine' : ''}`}
+        aria-label={`${label}: ${provenanceText[provenance]}`}
+        title={provenanceText[provenance]}
+        value={text}
+        aria-invalid={typed !== undefined && !good}
+        data-field={path}
+        size={Math.max(4, text.length)}
+        onChange={(e) => setTyped(e.target.value.slice(0, 12))}
+        onBlur={commit}
+        onKeyDown={(e) => {
+          if (e.key === 'Enter') commit();
+          else if (e.key === 'Escape') setTyped(undefined);
+        }}
+      />
+      {provenance === 'shop' && came && (
+        <button
+          type="button"
+          className="quiet mark"
+          aria-label={`Take ${label} back to ${told(valueAt(came, path))}`}
+          title={`back to ${told(valueAt(came, path))}`}
+          onClick={() => onSet(material, path, undefined)}
+        >
+          <RotateCcw size={14} aria-hidden="true" />
+        </button>
+      )}
+    </span>
+  );
+}
+
+export default fromJson(MaterialsPage);

@@ -1,0 +1,136 @@
+import { CUTTING_OPERATIONS } from '@whelk/core/cutting';
+import { parseLength } from '@whelk/core/quantity';
+import { useId } from 'react';
+import { wordProblem } from '../../messages/problems.ts';
+import { cuttingOperationNames } from '../../messages/words.ts';
+import type { Bench, LengthWord, Words } from './state.ts';
+
+interface Props {
+  readonly bench: Bench;
+  readonly words: Words;
+  readonly unit: 'mm' | 'in';
+  readonly onChange: (change: Partial<Words>) => void;
+}
+
+/** The question as a sentence; every underlined word can be changed where it stands. */
+export function Sentence({ bench, words, unit, onChange }: Props) {
+  const pick = (
+    label: string,
+    key: 'operation' | 'materialId' | 'toolId' | 'latheId' | 'held',
+    choices: readonly (readonly [string, string])[],
+  ) => <Pick label={label} value={words[key]} choices={choices} onChange={(value) => onChange({ [key]: value })} />;
+  const type = (label: string, key: LengthWord, suffix: string) => (
+    <Type
+      label={label}
+      value={words[key]}
+      unit={unit}
+      suffix={suffix}
+      name={key}
+      onChange={(text) => onChange({ [key]: text })}
+    />
+  );
+  return (
+    <p className="sentence">
+      {pick(
+        'Operation',
+        'operation',
+        CUTTING_OPERATIONS.filter((o) => ['turning', 'facing', 'boring'].includes(o)).map((o) => [
+          o,
+          cuttingOperationNames[o],
+        ]),
+      )}{' '}
+      {pick(
+        'Material',
+        'materialId',
+        bench.materials.map((m) => [
+          m.id,
+          `${m.name.toLowerCase()}${m.designations[0] ? ` (${m.designations[0]})` : ''}`,
+        ]),
+      )}{' '}
+      at Ø {type('Diameter', 'diameter', unit)} with the{' '}
+      {pick(
+        'Tool',
+        'toolId',
+        bench.tools.filter((t) => t.kind !== 'centre drill').map((t) => [t.id, t.name]),
+      )}
+      , {type('Depth on the radius', 'depth', unit)} deep, fed {type('Feed', 'feed', `${unit}/rev`)}, on{' '}
+      {pick(
+        'Lathe',
+        'latheId',
+        bench.lathes.map((l) => [l.id, l.name]),
+      )}
+      ,{' '}
+      {pick('Held', 'held', [
+        ['chuck', 'in the chuck'],
+        ['centre', 'in chuck and tail centre'],
+      ])}{' '}
+      with {type('Standing out', 'overhang', unit)} standing out; it may bend{' '}
+      {type('Bending allowed on the diameter', 'bend', unit)} on the diameter.
+    </p>
+  );
+}
+
+export function Pick({
+  label,
+  value,
+  choices,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  choices: readonly (readonly [string, string])[];
+  onChange: (value: string) => void;
+}) {
+  return (
+    <select className="word" aria-label={label} value={value} onChange={(event) => onChange(event.target.value)}>
+      {choices.map(([id, name]) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+export function Type({
+  label,
+  value,
+  unit,
+  suffix,
+  name,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  unit: 'mm' | 'in';
+  suffix: string;
+  name: string;
+  onChange: (text: string) => void;
+}) {
+  const id = useId();
+  const read = parseLength(value, unit);
+  const words = read.ok ? undefined : wordProblem({ code: read.code, path: [], value: read.value });
+  return (
+    <span className="relative inline-block whitespace-nowrap">
+      <input
+        className="word"
+        aria-label={`${label}, ${suffix}`}
+        aria-invalid={words !== undefined}
+        aria-describedby={words ? id : undefined}
+        data-field={`speeds-${name}`}
+        value={value}
+        size={Math.max(3, value.length)}
+        maxLength={64}
+        autoComplete="off"
+        spellCheck={false}
+        onChange={(event) => onChange(event.target.value)}
+      />
+      <span className="unit">{suffix}</span>
+      {words && (
+        <span id={id} className="field-problem block whitespace-normal">
+          {words.what}
+        </span>
+      )}
+    </span>
+  );
+}

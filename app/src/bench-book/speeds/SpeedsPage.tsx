@@ -1,0 +1,221 @@
+import { chipLook, chipSize, decideCut, operationRules, raUm, rzUm } from '@whelk/core/cutting';
+import { shortLength } from '@whelk/core/quantity';
+import { lazy, Suspense, useMemo } from 'react';
+import { materialCautionText } from '../../messages/cautions.ts';
+import {
+  chipText,
+  coolantText,
+  cuttingOperationNames,
+  operationNoteText,
+  policyText,
+  toolMaterialNames,
+} from '../../messages/words.ts';
+import { fromJson } from '../../ui/from-json.tsx';
+import { DepthFeedMap } from './DepthFeedMap.tsx';
+import { Schools } from './Schools.tsx';
+import { Sentence } from './Sentence.tsx';
+import { SpeedChart } from './SpeedChart.tsx';
+import { type Bench, setupOf, type Words } from './state.ts';
+import { useWords } from './useWords.ts';
+
+const EdgeLife = lazy(() => import('./EdgeLife.tsx'));
+
+/** Speeds and feeds on their own: a sentence, three answers, and what they are surrounded by. */
+function SpeedsPage({ bench }: { bench: Bench }) {
+  const { words, change, ready } = useWords(bench);
+  const lathe = bench.lathes.find((l) => l.id === words.latheId);
+  const made = useMemo(() => setupOf(bench, words), [bench, words]);
+  const unit = lathe?.unit ?? 'mm';
+  const standing = bench.standing[words.latheId] ?? {};
+  const decisions =
+    made &&
+    decideCut(
+      made.setup,
+      { depthMm: made.depthMm, feedMmPerRev: made.feedMm, lengthMm: made.setup.hold.overhangMm },
+      standing,
+    );
+  const own = decisions?.find((d) => d.school === words.school);
+  if (bench.lathes.length === 0 || bench.tools.length === 0)
+    return (
+      <div>
+        <h1>Speeds and feeds</h1>
+        <p className="muted mt-3">
+          The shop has {bench.lathes.length === 0 ? 'no lathe' : 'no tool'} yet; a speed is only true for one.{' '}
+          <a className="link" href={bench.lathes.length === 0 ? '/lathes' : '/tools'}>
+            Describe it first.
+          </a>
+        </p>
+      </div>
+    );
+  const typed = (mm: number) => shortLength(mm, unit, unit === 'mm' ? 2 : 3);
+  const fed = (mm: number) => shortLength(mm, unit, unit === 'mm' ? 2 : 4);
+  return (
+    <>
+      <h1 className="visually-hidden">Speeds and feeds</h1>
+      <Sentence bench={bench} words={words} unit={unit} onChange={change} />
+      {!made && (
+        <p className="field-problem mt-4 text-base">
+          One of the words does not make sense yet; the answers wait for it.
+        </p>
+      )}
+      {made && decisions && own && (
+        <>
+          <Schools
+            decisions={decisions}
+            ready={made}
+            standing={standing}
+            own={words.school}
+            onOwn={(school) => change({ school })}
+          />
+          <p className="muted mt-2 text-sm">
+            Chosen {policyText[bench.settings.policy.choice]}, from {Math.round(bench.settings.policy.belowShare * 100)}{' '}
+            % below to {Math.round(bench.settings.policy.aboveShare * 100)} % above the ideal;{' '}
+            <a className="link" href="/settings">
+              change the policy
+            </a>
+            .
+          </p>
+          <section aria-labelledby="chart" className="mt-8">
+            <h2 id="chart">Every speed of {made.lathe.name}, across diameters</h2>
+            <p className="muted text-sm">
+              The band is {made.setup.material.name.toLowerCase()} with {toolMaterialNames[made.setup.tool.material]} at
+              this depth and feed; drag the line.
+            </p>
+            <SpeedChart
+              speeds={made.setup.table.fixed}
+              range={rangeOf(made.setup.table.lathe.spindle.settings)}
+              speedMPerMin={own.cut.corrected.speedMPerMin}
+              policy={made.setup.policy}
+              diameterMm={made.setup.diameterMm}
+              largestMm={made.lathe.sizes.swingOverCrossSlideMm}
+              chosen={own.cut.chosen.speed}
+              unit={unit}
+              onDiameter={(mm) => change({ diameter: typed(mm) })}
+            />
+          </section>
+          <div className="mt-8 grid gap-x-10 gap-y-8 xl:grid-cols-2">
+            <section aria-labelledby="map">
+              <h2 id="map">Where it closes in</h2>
+              <DepthFeedMap
+                setup={made.setup}
+                school={words.school}
+                depthMm={made.depthMm}
+                feedMm={made.feedMm}
+                deepestMm={made.lathe.rigidity.deepestCutMm * 1.25}
+                coarsestMm={Math.max(0.4, (made.setup.feeds.at(-1)?.mmPerRev ?? 0) * 1.05)}
+                label={`${typed(made.depthMm)} ${unit} deep, ${fed(made.feedMm)} ${unit} a turn; ${own.cut.limits.length === 0 ? 'nothing closes in' : `${own.cut.limits.length} limits reached`}`}
+                onMove={(depth, feed) => change({ depth: typed(depth), feed: fed(feed) })}
+              />
+              <p aria-live="polite" className="mt-1">
+                <b>{own.cut.chosen.speed.label}</b>, {own.cut.chosen.speed.rpm} rpm
+                {own.feed && (
+                  <>
+                    ; <b>{own.feed.label}</b>
+                  </>
+                )}
+              </p>
+            </section>
+            <section aria-labelledby="edge">
+              <h2 id="edge">Life of the edge</h2>
+              <Suspense fallback={<p className="muted">Being drawn</p>}>
+                {ready && (
+                  <EdgeLife
+                    setup={made.setup}
+                    depthMm={own.cut.depthMm}
+                    feedMm={own.cut.feedMmPerRev}
+                    rpm={own.cut.chosen.speed.rpm}
+                  />
+                )}
+              </Suspense>
+            </section>
+            <Finish words={words} made={made} onRa={(ra) => change({ ra })} feedMm={own.cut.feedMmPerRev} />
+            <section aria-labelledby="keep">
+              <h2 id="keep">To keep in mind</h2>
+              <ul className="mt-1 list-inside list-disc">
+                <li>
+                  {
+                    chipText[
+                      chipLook(
+                        made.setup.material,
+                        chipSize({
+                          depthMm: own.cut.depthMm,
+                          feedMmPerRev: own.cut.feedMmPerRev,
+                          kappaDeg: made.tool.kappaDeg,
+                          noseRadiusMm: made.tool.noseRadiusMm,
+                        }),
+                        made.tool.edgeRadiusMm,
+                      )
+                    ]
+                  }
+                </li>
+                <li>{coolantText[made.setup.material.coolant]}</li>
+                {operationRules[words.operation].notes.map((code) => (
+                  <li key={code}>
+                    {cuttingOperationNames[words.operation]}: {operationNoteText[code]}
+                  </li>
+                ))}
+                {made.setup.material.cautions.map((code) => (
+                  <li key={code}>{materialCautionText(code)}</li>
+                ))}
+              </ul>
+            </section>
+          </div>
+        </>
+      )}
+    </>
+  );
+}
+
+function rangeOf(settings: readonly { readonly kind: string; readonly minRpm?: number; readonly maxRpm?: number }[]) {
+  const ranges = settings.filter((s) => s.kind === 'stepless');
+  if (ranges.length === 0) return undefined;
+  return {
+    minRpm: Math.min(...ranges.map((r) => r.minRpm ?? 0)),
+    maxRpm: Math.max(...ranges.map((r) => r.maxRpm ?? 0)),
+  };
+}
+
+/** What the feed leaves on the surface, and a finish wanted as one more limit. */
+function Finish({
+  words,
+  made,
+  feedMm,
+  onRa,
+}: {
+  words: Words;
+  made: NonNullable<ReturnType<typeof setupOf>>;
+  feedMm: number;
+  onRa: (ra: string) => void;
+}) {
+  const r = made.tool.noseRadiusMm;
+  const wrong = words.ra !== '' && !/^\d{1,2}(\.\d{1,2})?$/.test(words.ra);
+  return (
+    <section aria-labelledby="finish">
+      <h2 id="finish">Finish</h2>
+      {r > 0 ? (
+        <p className="mt-1">
+          This feed with a nose of {r} mm leaves about <b>Ra {raUm(feedMm, r).toFixed(1)} µm</b>, Rz{' '}
+          {rzUm(feedMm, r).toFixed(1)} µm
+          {feedMm > r / 2 ? '; the feed is more than half the nose: the sum says too little' : ''}.
+        </p>
+      ) : (
+        <p className="mt-1">A tool without a nose radius leaves what its point is.</p>
+      )}
+      <label className="mt-2 flex items-center gap-2 text-sm">
+        Finish wanted, Ra µm
+        <input
+          className="input w-24"
+          inputMode="decimal"
+          value={words.ra}
+          placeholder="any"
+          aria-invalid={wrong}
+          data-field="speeds-ra"
+          onChange={(event) => onRa(event.target.value.slice(0, 5))}
+        />
+        {wrong && <span className="field-problem">Type a figure such as 1.6.</span>}
+      </label>
+    </section>
+  );
+}
+
+export default fromJson(SpeedsPage);

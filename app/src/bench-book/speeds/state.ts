@@ -1,0 +1,132 @@
+import type { CutSetup, CuttingOperation, School } from '@whelk/core/cutting';
+import { speedTable } from '@whelk/core/cutting';
+import type { Settings } from '@whelk/core/job';
+import { feedsOf, type Lathe, type Positions, usualChuck } from '@whelk/core/lathe';
+import type { Material } from '@whelk/core/material';
+import { parseLength } from '@whelk/core/quantity';
+import type { Tool } from '@whelk/core/tool';
+
+/** What the shop lends to the bench book. */
+export interface Bench {
+  readonly lathes: readonly Lathe[];
+  readonly tools: readonly Tool[];
+  readonly materials: readonly Material[];
+  readonly settings: Settings;
+  /** where each lathe's controls stand, by its id */
+  readonly standing: Readonly<Record<string, Positions>>;
+}
+
+/** The words of the sentence, lengths as typed. */
+export interface Words {
+  readonly operation: CuttingOperation;
+  readonly materialId: string;
+  readonly diameter: string;
+  readonly toolId: string;
+  readonly depth: string;
+  readonly feed: string;
+  readonly latheId: string;
+  readonly held: 'chuck' | 'centre';
+  readonly overhang: string;
+  readonly bend: string;
+  readonly ra: string;
+  readonly school: School;
+}
+
+export function firstWords(bench: Bench): Words {
+  const lathe = bench.lathes[0];
+  const inch = lathe?.unit === 'in';
+  return {
+    operation: 'turning',
+    materialId: 'medium-carbon-steel',
+    diameter: inch ? '1 1/4' : '40',
+    toolId: bench.tools.find((t) => t.kind === 'rougher')?.id ?? bench.tools[0]?.id ?? '',
+    depth: inch ? '.040' : '1',
+    feed: inch ? '.008' : '0.2',
+    latheId: lathe?.id ?? '',
+    held: 'chuck',
+    overhang: inch ? '3 1/2' : '90',
+    bend: inch ? '.004' : '0.1',
+    ra: '',
+    school: bench.settings.school,
+  };
+}
+
+/** Words kept from the last time, where they still make sense. */
+export function readWords(bench: Bench, kept: string | null): Words {
+  const first = firstWords(bench);
+  if (!kept) return first;
+  try {
+    const old = JSON.parse(kept) as Partial<Record<keyof Words, unknown>>;
+    const texts = Object.fromEntries(
+      Object.entries(first).map(([key, value]) => [
+        key,
+        typeof old[key as keyof Words] === 'string' ? String(old[key as keyof Words]).slice(0, 64) : value,
+      ]),
+    ) as unknown as Words;
+    return {
+      ...texts,
+      latheId: bench.lathes.some((l) => l.id === texts.latheId) ? texts.latheId : first.latheId,
+      toolId: bench.tools.some((t) => t.id === texts.toolId) ? texts.toolId : first.toolId,
+      materialId: bench.materials.some((m) => m.id === texts.materialId) ? texts.materialId : first.materialId,
+    };
+  } catch {
+    return first;
+  }
+}
+
+export type LengthWord = 'diameter' | 'depth' | 'feed' | 'overhang' | 'bend';
+export const lengthWords: readonly LengthWord[] = ['diameter', 'depth', 'feed', 'overhang', 'bend'];
+
+/** A length word in mm, or undefined while it is none. */
+export function mmOf(words: Words, word: LengthWord, unit: 'mm' | 'in'): number | undefined {
+  const read = parseLength(words[word], unit);
+  return read.ok ? read.mm.valueOf() : undefined;
+}
+
+export interface Ready {
+  readonly setup: CutSetup;
+  readonly lathe: Lathe;
+  readonly tool: Tool;
+  readonly depthMm: number;
+  readonly feedMm: number;
+}
+
+/** Everything that the decision needs, once every word of the sentence makes sense. */
+export function setupOf(bench: Bench, words: Words): Ready | undefined {
+  const lathe = bench.lathes.find((l) => l.id === words.latheId);
+  const tool = bench.tools.find((t) => t.id === words.toolId);
+  const material = bench.materials.find((m) => m.id === words.materialId);
+  if (!lathe || !tool || !material) return undefined;
+  const [diameterMm, depthMm, feedMm, overhangMm, bendMm] = lengthWords.map((w) => mmOf(words, w, lathe.unit));
+  if (!diameterMm || !depthMm || !feedMm || !overhangMm || !bendMm) return undefined;
+  const ra = Number(words.ra);
+  const table = speedTable(lathe);
+  if (table.fixed.length === 0 && !table.ranges) return undefined;
+  const { deepestMm, noseRadiusMm, kappaDeg, edgeRadiusMm } = tool;
+  return {
+    lathe,
+    tool,
+    depthMm,
+    feedMm,
+    setup: {
+      material,
+      tool: { material: tool.material, noseRadiusMm, kappaDeg, edgeRadiusMm, deepestMm, flatMm: 0 },
+      lathe,
+      table,
+      feeds: feedsOf(lathe),
+      operation: words.operation,
+      diameterMm,
+      hold: {
+        tailCentre: words.held === 'centre',
+        overhangMm,
+        // in the chuck the free end bends most; on a centre the middle does
+        atMm: words.held === 'centre' ? overhangMm * 0.6 : overhangMm,
+        gripDiameterMm: diameterMm,
+        jawForceN: usualChuck(lathe).forceN,
+        bendAllowedMm: bendMm,
+      },
+      raUm: ra > 0 && ra <= 50 ? ra : undefined,
+      policy: bench.settings.policy,
+    },
+  };
+}

@@ -1,0 +1,63 @@
+import { cuttingSpeedMPerMin, thinnestChipMm } from '@whelk/core/cutting';
+import { feedsOf, fixedSpeeds } from '@whelk/core/lathe';
+import type { FrozenRun, RunState } from '@whelk/core/run';
+import { currentStep } from '@whelk/core/run';
+import type { Conditions } from '@whelk/core/trouble';
+import { TroubleList } from '../../../ui/trouble/TroubleList.tsx';
+import { Panel } from './Panel.tsx';
+
+interface Props {
+  readonly frozen: FrozenRun;
+  readonly state: RunState;
+  readonly onOutcome: (text: string) => void;
+  readonly onClose: () => void;
+}
+
+/** What this step's own figures say when something goes wrong at it. */
+function conditionsNow(frozen: FrozenRun, state: RunState): { conditions: Conditions; rpm: number; feedMm: number } {
+  const step = currentStep(frozen.steps, state);
+  const operation = frozen.plan.operations.find((o) => o.id === step?.operationId);
+  const tool = frozen.tools.find((t) => t.id === step?.toolId);
+  const { loads } = operation ?? {};
+  const setting = step?.setting;
+  const diameterMm = step?.fromMm ?? step?.targetMm ?? frozen.stockMm;
+  const rpm = setting?.rpm ?? 0;
+  const feedMm = setting?.feedMmPerRev ?? 0;
+  return {
+    rpm,
+    feedMm,
+    conditions: {
+      operation: step?.kind === 'face' ? 'facing' : 'turning',
+      overhangDiameters: frozen.plan.holding.overhangDiameters,
+      tailCentre: frozen.plan.holding.method === 'chuckAndCentre',
+      ...(setting && { feedMmPerRev: feedMm }),
+      ...(setting && { speedMPerMin: setting.cuttingSpeedMPerMin }),
+      ...(setting && { rightMPerMin: cuttingSpeedMPerMin(setting.idealRpm, diameterMm) }),
+      ...(tool && { noseRadiusMm: tool.noseRadiusMm }),
+      ...(tool && setting && { thinnestChipMm: thinnestChipMm(tool.edgeRadiusMm), chipThicknessMm: feedMm }),
+      ...(loads && { powerShare: loads.powerKw / loads.availableKw, gripShare: loads.gripShare }),
+      ...(loads && { bendShare: loads.bendMm / loads.bendAllowedMm }),
+    },
+  };
+}
+
+/** Trouble at this step: causes from its own conditions; what helped goes into the log. */
+export function TroublePanel({ frozen, state, onOutcome, onClose }: Props) {
+  const { conditions, rpm, feedMm } = conditionsNow(frozen, state);
+  return (
+    <Panel title="Trouble" onClose={onClose} wide>
+      <TroubleList
+        conditions={conditions}
+        speeds={fixedSpeeds(frozen.lathe)}
+        feeds={feedsOf(frozen.lathe)}
+        rpm={rpm}
+        feedMm={feedMm}
+        unit={frozen.lathe.unit}
+        onOutcome={onOutcome}
+      />
+      <button type="button" className="act mt-3" onClick={onClose}>
+        Close
+      </button>
+    </Panel>
+  );
+}

@@ -1,0 +1,263 @@
+import { z } from 'zod';
+import {
+  CUTTING_OPERATIONS,
+  chipLook,
+  chipSize,
+  decideCut,
+  drillLoad,
+  edgeLifeMin,
+  operationRules,
+  plungeForceN,
+  rpmFor,
+  speedPolicySchema,
+  speedTable,
+  usualFeedMmPerRev,
+  usualPolicy,
+} from '../cutting/index.ts';
+import { calibrated, calibrationSchema, feedsOf, latheSchema, usualChuck } from '../lathe/index.ts';
+import { materialById, TOOL_MATERIALS } from '../material/index.ts';
+import { adviseTrouble, SYMPTOMS } from '../trouble/index.ts';
+import { calculation } from './entry.ts';
+import { positive } from './positive.ts';
+
+const toolMaterial = z.enum(TOOL_MATERIALS);
+const operation = z.enum(CUTTING_OPERATIONS);
+const grade = z.enum(['rough', 'semi', 'finish']);
+const positions = z.record(z.string().max(30), z.string().max(20));
+const unknownMaterial = (id: string) => ({ problems: [{ code: 'material.unknown', path: ['materialId'], value: id }] });
+
+/** Deciding a cut on a lathe that is there, and what surrounds it. */
+export const deciding = [
+  calculation({
+    name: 'material.get',
+    tab: 'speeds',
+    input: z.strictObject({ materialId: z.string().max(60) }),
+    output: z.object({ material: z.any() }),
+    run: ({ materialId }) => {
+      const material = materialById(materialId);
+      return material ? { material } : unknownMaterial(materialId);
+    },
+  }),
+  calculation({
+    name: 'cutting.operation',
+    tab: 'speeds',
+    input: z.strictObject({
+      operation,
+      grade: grade.default('rough'),
+      materialId: z.string().max(60),
+      toolMaterial,
+      diameterMm: positive,
+    }),
+    output: z.object({
+      speedMPerMin: z.number(),
+      rpm: z.number(),
+      feedMmPerRev: z.number().nullable(),
+      diameterOf: z.string(),
+      byHand: z.boolean(),
+      notes: z.array(z.string()),
+    }),
+    run: (i, record) => {
+      const material = materialById(i.materialId);
+      if (!material) return unknownMaterial(i.materialId);
+      const rule = operationRules[i.operation];
+      const speedMPerMin = material.speeds[i.toolMaterial].speedMPerMin * rule.speedShare;
+      return {
+        speedMPerMin,
+        rpm: rpmFor(speedMPerMin, i.diameterMm, record),
+        feedMmPerRev: usualFeedMmPerRev(i.operation, i.grade, i.diameterMm) ?? null,
+        diameterOf: rule.diameterOf,
+        byHand: rule.byHand,
+        notes: [...rule.notes],
+      };
+    },
+  }),
+  calculation({
+    name: 'cutting.decide',
+    tab: 'speeds',
+    input: z.strictObject({
+      lathe: latheSchema,
+      materialId: z.string().max(60),
+      operation: z.enum(['turning', 'facing', 'boring']).default('turning'),
+      tool: z.strictObject({
+        material: toolMaterial,
+        noseRadiusMm: z.number().min(0).max(10),
+        kappaDeg: z.number().min(5).max(120),
+        edgeRadiusMm: z.number().positive().max(0.5),
+        deepestMm: z.number().positive().max(30),
+        flatMm: z.number().min(0).max(20).default(0),
+      }),
+      diameterMm: positive,
+      depthMm: positive,
+      feedMmPerRev: positive,
+      lengthMm: positive,
+      tailCentre: z.boolean().default(false),
+      overhangMm: positive,
+      bendAllowedMm: positive,
+      raUm: positive.optional(),
+      policy: speedPolicySchema.default(usualPolicy),
+      standing: positions.default({}),
+    }),
+    output: z.object({ schools: z.array(z.any()) }),
+    run: (i, record) => {
+      const material = materialById(i.materialId);
+      if (!material) return unknownMaterial(i.materialId);
+      const { lathe, tool, operation: of, diameterMm, raUm, policy } = i;
+      const decided = decideCut(
+        {
+          material,
+          tool,
+          lathe,
+          table: speedTable(lathe),
+          feeds: feedsOf(lathe),
+          operation: of,
+          diameterMm,
+          raUm,
+          policy,
+          hold: {
+            tailCentre: i.tailCentre,
+            overhangMm: i.overhangMm,
+            atMm: i.tailCentre ? i.overhangMm * 0.6 : i.overhangMm,
+            gripDiameterMm: diameterMm,
+            jawForceN: usualChuck(lathe).forceN,
+            bendAllowedMm: i.bendAllowedMm,
+          },
+        },
+        { depthMm: i.depthMm, feedMmPerRev: i.feedMmPerRev, lengthMm: i.lengthMm },
+        i.standing,
+        (school) => (school === 'conditions' ? record : undefined),
+      );
+      if (!decided) return { problems: [{ code: 'lathe.noSpeeds', path: ['lathe', 'spindle', 'settings'] }] };
+      return {
+        schools: decided.map(({ school, cut, feed, minutes, stoppedBy, stay, changeMin }) => ({
+          school,
+          rpm: cut.chosen.speed.rpm,
+          setting: cut.chosen.speed.label,
+          idealRpm: cut.chosen.idealRpm,
+          offShare: cut.chosen.off,
+          reason: cut.chosen.reason,
+          depthMm: cut.depthMm,
+          feedMmPerRev: cut.feedMmPerRev,
+          feedSetting: feed?.label ?? null,
+          speedMPerMin: cut.speedMPerMin,
+          powerKw: cut.powerKw,
+          availableKw: cut.availableKw,
+          bendMm: cut.bendMm,
+          gripShare: cut.gripShare,
+          raUm: cut.raUm,
+          limits: cut.limits,
+          stoppedBy: stoppedBy ?? null,
+          minutes,
+          changeMin,
+          stay: stay
+            ? { stay: stay.stay, setting: stay.speed.label, rpm: stay.speed.rpm, slowerMin: stay.slowerMin }
+            : null,
+        })),
+      };
+    },
+  }),
+  calculation({
+    name: 'cutting.edgeLife',
+    tab: 'speeds',
+    input: z.strictObject({
+      materialId: z.string().max(60),
+      toolMaterial,
+      feedMmPerRev: positive,
+      depthMm: positive,
+      speedMPerMin: positive,
+    }),
+    output: z.object({ lifeMin: z.number() }),
+    run: (i, record) => {
+      const material = materialById(i.materialId);
+      if (!material) return unknownMaterial(i.materialId);
+      const reference = material.speeds[i.toolMaterial];
+      return { lifeMin: edgeLifeMin(reference, i.feedMmPerRev, i.depthMm, i.speedMPerMin, record) };
+    },
+  }),
+  calculation({
+    name: 'cutting.drill',
+    tab: 'speeds',
+    input: z.strictObject({
+      materialId: z.string().max(60),
+      diameterMm: positive,
+      feedMmPerRev: positive,
+      pointDeg: z.number().min(60).max(180).default(118),
+    }),
+    output: z.object({ torqueNm: z.number(), thrustN: z.number() }),
+    run: (i, record) => {
+      const material = materialById(i.materialId);
+      if (!material) return unknownMaterial(i.materialId);
+      return { ...drillLoad(material, i.diameterMm, i.feedMmPerRev, i.pointDeg, record) };
+    },
+  }),
+  calculation({
+    name: 'cutting.plunge',
+    tab: 'speeds',
+    input: z.strictObject({ materialId: z.string().max(60), widthMm: positive, feedMmPerRev: positive }),
+    output: z.object({ forceN: z.number() }),
+    run: (i, record) => {
+      const material = materialById(i.materialId);
+      if (!material) return unknownMaterial(i.materialId);
+      return { forceN: plungeForceN(material, i.widthMm, i.feedMmPerRev, record) };
+    },
+  }),
+  calculation({
+    name: 'cutting.chip',
+    tab: 'speeds',
+    input: z.strictObject({
+      materialId: z.string().max(60),
+      depthMm: positive,
+      feedMmPerRev: positive,
+      kappaDeg: z.number().min(5).max(120),
+      noseRadiusMm: z.number().min(0).max(10),
+      edgeRadiusMm: z.number().positive().max(0.5),
+    }),
+    output: z.object({ look: z.string(), widthMm: z.number(), thicknessMm: z.number() }),
+    run: ({ materialId, edgeRadiusMm, ...cut }) => {
+      const material = materialById(materialId);
+      if (!material) return unknownMaterial(materialId);
+      const chip = chipSize(cut);
+      return { look: chipLook(material, chip, edgeRadiusMm), ...chip };
+    },
+  }),
+  calculation({
+    name: 'trouble.advise',
+    tab: 'trouble',
+    input: z.strictObject({
+      symptom: z.enum(SYMPTOMS),
+      conditions: z.strictObject({
+        operation,
+        speedMPerMin: positive.optional(),
+        rightMPerMin: positive.optional(),
+        feedMmPerRev: positive.optional(),
+        depthMm: positive.optional(),
+        chipThicknessMm: positive.optional(),
+        thinnestChipMm: positive.optional(),
+        noseRadiusMm: positive.optional(),
+        overhangDiameters: positive.optional(),
+        tailCentre: z.boolean().optional(),
+        toolOverhangRatio: positive.optional(),
+        powerShare: positive.optional(),
+        gripShare: positive.optional(),
+        bendShare: positive.optional(),
+        edgeUsedMin: positive.optional(),
+        edgeLifeMin: positive.optional(),
+        wet: z.boolean().optional(),
+        wantsWet: z.boolean().optional(),
+        builtUpBelowMPerMin: positive.optional(),
+      }),
+    }),
+    output: z.object({ causes: z.array(z.any()) }),
+    run: ({ symptom, conditions }) => ({ causes: [...adviseTrouble(symptom, conditions)] }),
+  }),
+  calculation({
+    name: 'lathe.calibrate',
+    tab: 'lathe',
+    input: z.strictObject({ lathe: latheSchema, calibration: calibrationSchema }),
+    output: z.object({ slot: z.string(), value: z.number(), before: z.number().nullable() }),
+    run: ({ lathe, calibration }, record) => {
+      const found = calibrated(lathe, calibration, record);
+      if (!found.ok) return { problems: [{ code: found.code, path: ['calibration', ...found.path] }] };
+      return { slot: found.slot, value: found.value, before: found.before ?? null };
+    },
+  }),
+];
