@@ -30,12 +30,19 @@ describe.each(['daylight', 'night-shift'])('every page in %s', (theme) => {
     const look = async (name: string) => {
       for (const fault of await axe(page)) found.push(`${name}: ${fault}`);
     };
-    for (const url of ['/', '/lathes', '/tools', '/stock', '/log', '/settings', '/nowhere']) {
+    const book = ['speeds', 'operations', 'trouble', 'materials'].map((p) => `/bench-book/${p}`);
+    for (const url of ['/', '/lathes', '/tools', '/stock', ...book, '/log', '/settings', '/nowhere']) {
       await visit(page, `${shop.url}${url}`);
       await look(url);
     }
-    await visit(page, latheUrl);
-    await look('lathe');
+    for (const part of ['', '/card', '/describe']) {
+      await visit(page, `${latheUrl}${part}`);
+      await look(`lathe${part}`);
+    }
+    for (const section of ['Spindle', 'Slides and dials', 'Holding owned']) {
+      await press(page, section);
+      await look(`describe ${section}`);
+    }
     for (const station of ['drawing', 'stock', 'hold', 'route', 'cut']) {
       await visit(page, `${jobUrl}/${station}`);
       if (station === 'route') {

@@ -89,6 +89,8 @@ export async function station(page: Page, name: string): Promise<void> {
 export async function type(page: Page, field: string, text: string): Promise<void> {
   const selector = `[data-field="${field}"]`;
   await page.waitForSelector(selector);
+  // as a person scrolls: out from under what is fixed at the foot
+  await page.$eval(selector, (e) => e.scrollIntoView({ block: 'center' }));
   await page.click(selector, { count: 3 });
   await page.keyboard.press('Backspace');
   await page.type(selector, text);

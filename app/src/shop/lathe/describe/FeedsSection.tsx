@@ -2,7 +2,7 @@ import type { Control, FeedSetting } from '@whelk/core/lathe';
 import { useId } from 'react';
 import { useController, useWatch } from 'react-hook-form';
 import { At, Controls, FillIn } from './controls.tsx';
-import { Check, Choice, NumberInput, Rows, TextInput } from './fields.tsx';
+import { Check, Choice, NumberInput, Rows, TextInput, useAppend } from './fields.tsx';
 
 /** A list of whole numbers of teeth: `20, 20, 25, 30`. */
 function Teeth({ name, label }: { name: string; label: string }) {
@@ -79,8 +79,7 @@ export function FeedsSection() {
   const controls = (useWatch({ name: 'feeds.controls' }) ?? []) as Control[];
   const settings = (useWatch({ name: 'feeds.settings' }) ?? []) as FeedSetting[];
   const at = () => Object.fromEntries(controls.map((c) => [c.id, c.positions[0] ?? '']));
-  const { field } = useController({ name: 'feeds.settings' });
-  const add = (setting: unknown) => field.onChange([...(field.value as unknown[]), setting]);
+  const add = useAppend('feeds.settings');
   return (
     <>
       <NumberInput

@@ -2,7 +2,7 @@ import type { Control } from '@whelk/core/lathe';
 import { useId } from 'react';
 import { useController, useWatch } from 'react-hook-form';
 import { At, Controls, FillIn } from './controls.tsx';
-import { Check, Choice, LengthInput, NumberInput, Rows, TextInput } from './fields.tsx';
+import { Check, Choice, LengthInput, NumberInput, Rows, TextInput, useAppend } from './fields.tsx';
 
 /** A torque curve as pairs: `100:20, 300:10`. */
 function TorqueCurve({ name }: { name: string }) {
@@ -121,17 +121,12 @@ export function SpindleSection() {
 }
 
 function SteplessButton({ at }: { at: () => Record<string, string> }) {
-  const { field } = useController({ name: 'spindle.settings' });
+  const append = useAppend('spindle.settings');
   return (
     <button
       type="button"
       className="btn btn-sm ml-2 mt-2 h-10"
-      onClick={() =>
-        field.onChange([
-          ...(field.value as unknown[]),
-          { kind: 'stepless', at: at(), minRpm: 50, maxRpm: 1000, baseRpm: 500 },
-        ])
-      }
+      onClick={() => append({ kind: 'stepless', at: at(), minRpm: 50, maxRpm: 1000, baseRpm: 500 })}
     >
       Add a stepless range
     </button>

@@ -1,8 +1,8 @@
 import type { Control, Lathe } from '@whelk/core/lathe';
 import { positionsKey } from '@whelk/core/lathe';
 import { useId } from 'react';
-import { useController, useFieldArray, useFormContext, useWatch } from 'react-hook-form';
-import { Check, Choice, NumberInput, Rows, TextInput } from './fields.tsx';
+import { useController, useFormContext, useWatch } from 'react-hook-form';
+import { Check, Choice, NumberInput, Rows, TextInput, useAppend } from './fields.tsx';
 import { freshId } from './form.ts';
 
 /** Positions of a control, typed as they are marked: `1, 2, 3` or `A, B, C`. */
@@ -104,8 +104,8 @@ export function FillIn({
   fresh: (at: Record<string, string>) => unknown;
   what: string;
 }) {
-  const { control, getValues } = useFormContext();
-  const { append } = useFieldArray({ control, name, keyName: 'rowKey' });
+  const { getValues } = useFormContext();
+  const append = useAppend(name);
   const controls = (useWatch({ name: controlsName }) ?? []) as Control[];
   const rows = (useWatch({ name }) ?? []) as { at: Record<string, string> }[];
   const bans = (getValues('spindle.forbidden') ?? []) as Lathe['spindle']['forbidden'];
@@ -122,7 +122,7 @@ export function FillIn({
     );
   if (missing.length === 0 || missing.length > 60) return null;
   return (
-    <button type="button" className="btn btn-sm mt-2 h-10" onClick={() => append(missing.map(fresh))}>
+    <button type="button" className="btn btn-sm mt-2 h-10" onClick={() => append(...missing.map(fresh))}>
       Add a line for each of the {missing.length} {what} still missing
     </button>
   );

@@ -173,6 +173,16 @@ export function Check({ name, label }: { name: string; label: string }) {
   );
 }
 
+/** Adds rows to a list that is shown elsewhere; the list's own fields follow. */
+export function useAppend(name: string): (...rows: unknown[]) => void {
+  const { getValues, setValue } = useFormContext();
+  return (...rows) =>
+    setValue(name, [...((getValues(name) as unknown[] | undefined) ?? []), ...rows], {
+      shouldDirty: true,
+      shouldValidate: true,
+    });
+}
+
 /** A list inside the description: rows with the same fields, added and removed. */
 export function Rows({
   name,

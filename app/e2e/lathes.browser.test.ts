@@ -1,0 +1,181 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { hydrated, openBrowser, openPage, press, sees, textOf, type, visit } from './support/browser.ts';
+import { TestShop } from './support/shop.ts';
+
+let shop: TestShop;
+let browser: Browser;
+let end: () => Promise<void>;
+beforeAll(async () => {
+  shop = await new TestShop().start('demo');
+  ({ browser, end } = await openBrowser());
+});
+afterAll(async () => {
+  await end();
+  await shop.end();
+});
+const latheUrl = async (name: string) =>
+  `${shop.url}${new RegExp(`(/lathes/[0-9a-f-]{36})"[^>]*>${name}`).exec((await shop.ask('GET', '/lathes')).text)![1]}`;
+const choose = (page: Page, field: string, value: string) => page.select(`[data-field="${field}"]`, value);
+
+describe('describing a lathe', () => {
+  it('goes round it from a blank pattern, says what is wrong beside the field, and keeps what was typed', async () => {
+    const { page, errors } = await openPage(browser);
+    await visit(page, `${shop.url}/lathes`);
+    await press(page, 'Describe a lathe');
+    await type(page, 'lathe-name', 'the Yard one');
+    await press(page, 'Begin');
+    await page.waitForFunction(() => location.pathname.endsWith('/describe'));
+    await hydrated(page);
+    await press(page, 'Spindle');
+    await sees(page, 'This lathe has no spindle speeds');
+    await type(page, 'spindle.controls.1.positions', '1, 2');
+    await press(page, 'Add a line for each of the 4 positions');
+    for (const [i, rpm] of ['80', '160', '320', '640'].entries()) await type(page, `spindle.settings.${i}.rpm`, rpm);
+    await type(page, 'drive.motorKw', '1,000');
+    await sees(page, 'is not a number');
+    expect(await page.$eval('button[type="submit"]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
+    await type(page, 'drive.motorKw', '0.75');
+    await press(page, 'Slides and dials');
+    await type(page, 'slides.crossSlide.divisions', '120');
+    await sees(page, 'gives no plain figure for a line');
+    await type(page, 'slides.crossSlide.divisions', '100');
+    await type(page, 'slides.crossSlide.slackMm', '3 thou');
+    await choose(page, 'slides.crossSlide.clockwiseMoves', 'out');
+    await sees(page, 'everything makes sense');
+    // what was typed survives a reload before it is saved
+    await page.reload();
+    await hydrated(page);
+    await sees(page, 'not saved is back');
+    await press(page, 'Save as revision 2');
+    await page.waitForFunction(() => /\/lathes\/[0-9a-f-]{36}$/.test(location.pathname));
+    await hydrated(page);
+    const text = await textOf(page);
+    for (const rpm of ['80', '160', '320', '640']) expect(text).toContain(rpm);
+    expect(text).toContain('revision 2');
+    const id = new URL(page.url()).pathname.split('/').at(-1)!;
+    const { lathe } = (await shop.ask('GET', `/api/lathes/${id}`)).body as { lathe: Record<string, never> };
+    expect(lathe).toMatchObject({
+      drive: { motorKw: 0.75 },
+      slides: { crossSlide: { slackMm: 0.0762, clockwiseMoves: 'out', divisions: 100 } },
+    });
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});
+
+describe('a lathe’s own page', () => {
+  it('keeps how it stands, measures itself, and puts a calibration in force and out again', async () => {
+    const { page } = await openPage(browser);
+    const url = await latheUrl('the Long one');
+    await visit(page, url);
+    // the half-cut spindle left it so
+    expect(await page.$$eval('.position[aria-pressed="true"]', (all) => all.map((b) => b.textContent))).toContain('H');
+    await press(page, 'reverse');
+    await sees(page, 'Kept.');
+    await press(page, 'Spindle, by tachometer');
+    await type(page, 'calibration-rpms', '44, 4x');
+    await sees(page, 'is not a number');
+    await type(page, 'calibration-rpms', '43, 42');
+    await sees(page, 'Gives 43 rpm; written down: 45 rpm');
+    await press(page, 'Keep this calibration');
+    await press(page, 'put in force');
+    await sees(page, '1 calibrations in force');
+    await page.reload();
+    await hydrated(page);
+    await sees(page, '42.5');
+    expect(await page.$$eval('.position[aria-pressed="true"]', (all) => all.map((b) => b.textContent))).toEqual(
+      expect.arrayContaining(['reverse', 'in force']),
+    );
+    await press(page, 'in force');
+    await page.waitForFunction(() => !document.body.innerText.includes('calibrations in force'));
+    await page.close();
+  });
+});
+
+describe('the bench book', () => {
+  it('answers a sentence with settings of the lathe, by typing, by keys on the chart and on the map', async () => {
+    const { page, errors } = await openPage(browser);
+    await visit(page, `${shop.url}/bench-book/speeds`);
+    const rpms = () =>
+      page.$$eval('section p[class*="2.6rem"]', (all) => all.map((p) => Number.parseInt(p.textContent!, 10)));
+    expect(await rpms()).toEqual([230, 230, 230]);
+    await type(page, 'speeds-diameter', '20');
+    await sees(page, '500');
+    expect(Math.max(...(await rpms()))).toBe(500);
+    await type(page, 'speeds-diameter', '1,000');
+    await sees(page, 'the answers wait for it');
+    await type(page, 'speeds-diameter', '20');
+    await page.focus('[role="slider"]');
+    for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight');
+    expect(
+      Number(await page.$eval('[data-field="speeds-diameter"]', (e) => (e as HTMLInputElement).value)),
+    ).toBeGreaterThan(25);
+    // the map is made in a worker
+    await page.waitForFunction(() => {
+      const canvas = document.querySelector('canvas')!;
+      const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
+      return data.some((x) => x !== 0);
+    });
+    await page.focus('[role="application"]');
+    for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowUp');
+    await sees(page, 'Too much for');
+    await press(page, 'make it mine');
+    await page.reload();
+    await hydrated(page);
+    expect(await page.$eval('section[aria-label="Shop rule"]', (e) => e.textContent)).toContain('yours');
+    await sees(page, 'Life of the edge');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+  it('takes the shop’s own figure for a material, everywhere, and takes it back', async () => {
+    const { page } = await openPage(browser);
+    await visit(page, `${shop.url}/bench-book/materials`);
+    await press(page, 'Medium-carbon steel');
+    await type(page, 'speeds.hss.speedMPerMin', '14');
+    await page.keyboard.press('Enter');
+    await sees(page, 'Kept.');
+    await visit(page, `${shop.url}/bench-book/speeds`);
+    await sees(page, '14 m/min');
+    await visit(page, `${shop.url}/bench-book/materials`);
+    await press(page, 'Medium-carbon steel');
+    await type(page, 'kc11NPerMm2', '99999');
+    await page.keyboard.press('Enter');
+    await sees(page, 'outside of what any material has');
+    await page.click('button[aria-label="Take HSS, m/min back to 28"]');
+    await sees(page, 'As it came along again.');
+    expect(await page.$eval('[data-field="speeds.hss.speedMPerMin"]', (e) => (e as HTMLInputElement).value)).toBe('28');
+    await page.close();
+  });
+  it('knows drills, blades and centre drills by their own rules', async () => {
+    const { page } = await openPage(browser);
+    await visit(page, `${shop.url}/bench-book/operations`);
+    await sees(page, 'Torque');
+    await page.select('select[aria-label="Operation"]', 'centreDrilling');
+    await page.select('select[aria-label="Habit"]', 'slow');
+    await sees(page, '335');
+    await page.select('select[aria-label="Operation"]', 'dieOrTap');
+    await sees(page, 'turned by hand');
+    await page.close();
+  });
+  it('goes from a symptom to causes, and what helped at the lathe stands in the log', async () => {
+    const { page } = await openPage(browser);
+    await visit(page, `${shop.url}/bench-book/trouble`);
+    await type(page, 'speeds-overhang', '300');
+    await press(page, 'It chatters');
+    await sees(page, 'diameters stand out');
+    const home = (await shop.ask('GET', '/')).text;
+    const job = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Guide roller/.exec(home)![1]!;
+    const run = (await shop.ask('POST', `/api/jobs/${job}/runs`, { piece: 1 })).body.id as string;
+    await visit(page, `${shop.url}/runs/${run}`);
+    await press(page, 'Done');
+    await page.keyboard.press('t');
+    await press(page, 'It squeals');
+    await page.click('button[aria-label$="did not help"]');
+    await page.waitForFunction(() => !document.querySelector('dialog'));
+    await sees(page, 'saved');
+    await visit(page, `${shop.url}/log?find=squeals`);
+    await sees(page, 'did not help');
+    await page.close();
+  });
+});
