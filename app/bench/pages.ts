@@ -15,6 +15,7 @@ try {
   const job = `/jobs/${/\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Winding spindle/.exec(home)![1]}`;
   const run = /\/runs\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/log')).text)![0];
 
+  const latheUrl = /\/lathes\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/lathes')).text)![0];
   for (const url of [
     '/',
     `${job}/drawing`,
@@ -26,6 +27,9 @@ try {
     '/stock',
     '/tools',
     '/settings',
+    latheUrl,
+    '/bench-book/speeds',
+    '/bench-book/materials',
   ]) {
     const { page } = await openPage(browser);
     await page.setCacheEnabled(false);
@@ -90,6 +94,24 @@ try {
   await typist;
   row('  the same while the job is being changed, p95', `${at(changing, 0.95).toFixed(1)} ms`, '');
 
+  const cards: number[] = [];
+  for (let i = 0; i < 12; i++) {
+    const began = performance.now();
+    await (await fetch(`${shop.url}/api${latheUrl}/card.pdf`)).arrayBuffer();
+    cards.push(performance.now() - began);
+  }
+  row('speed card as PDF, first', `${cards[0]!.toFixed(0)} ms`, 'target < 400 ms');
+  row(
+    'speed card as PDF, median of the next',
+    `${at(
+      cards.slice(1).sort((a, b) => a - b),
+      0.5,
+    ).toFixed(0)} ms`,
+    'target < 400 ms',
+  );
+
+  await dragging();
+
   const { page } = await openPage(browser);
   await visit(page, `${shop.url}${job}/drawing`);
   await hydrated(page);
@@ -108,6 +130,33 @@ try {
   strokes.sort((a, b) => a - b);
   row('keystroke to strip, script, median', `${at(strokes, 0.5).toFixed(1)} ms`, 'target < 16 ms');
   row('keystroke to strip, script, worst of 12', `${strokes.at(-1)!.toFixed(1)} ms`, '');
+
+  /** Script for each frame while the cut is dragged about in the map of depth and feed. */
+  async function dragging(): Promise<void> {
+    const { page: book } = await openPage(browser);
+    await visit(book, `${shop.url}/bench-book/speeds`);
+    const map = (await book.$('[role="application"]'))!;
+    await map.scrollIntoView();
+    const box = (await map.boundingBox())!;
+    const session = await book.createCDPSession();
+    await session.send('Performance.enable');
+    const spent = async () =>
+      (await session.send('Performance.getMetrics')).metrics.find((m) => m.name === 'ScriptDuration')!.value * 1000;
+    const frames: number[] = [];
+    await book.mouse.move(box.x + box.width * 0.3, box.y + box.height * 0.7);
+    await book.mouse.down();
+    for (let i = 0; i < 60; i++) {
+      const before = await spent();
+      await book.mouse.move(box.x + box.width * (0.3 + i / 120), box.y + box.height * (0.7 - i / 150));
+      await book.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
+      frames.push((await spent()) - before);
+    }
+    await book.mouse.up();
+    frames.sort((a, b) => a - b);
+    row('dragging in the map, script a frame, median', `${at(frames, 0.5).toFixed(1)} ms`, 'target ≤ 8 ms');
+    row('dragging in the map, script a frame, p95', `${at(frames, 0.95).toFixed(1)} ms`, '');
+    await book.close();
+  }
 } finally {
   await end();
   await shop.end();

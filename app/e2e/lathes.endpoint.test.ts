@@ -151,14 +151,30 @@ describe('the speed card', () => {
     expect(bytes.match(/\/Type \/Page\b/g)).toHaveLength(1);
     expect(bytes).toContain('/FontFile2');
     expect(bytes).toContain('/MediaBox [0 0 841.8');
-    const svg = (await shop.ask('GET', `/api/lathes/${id}/card.svg?tool=carbide&materials=gunmetal`)).text;
+    const svg = (await shop.ask('GET', `/api/lathes/${id}/card.svg?tool=coated&materials=gunmetal`)).text;
     expect(svg).toContain('>Gunmetal<');
-    expect(svg).toContain('carbide, roughing');
+    expect(svg).toContain('carbide insert, coated, roughing');
     expect(svg).not.toContain('Low-carbon');
     expect(codes(await shop.ask('GET', `/api/lathes/${id}/card.svg?materials=unobtainium`))).toEqual([
       404,
       'not.found',
     ]);
+  });
+});
+
+describe('the grinding sheet', () => {
+  it('is kept as PDF and SVG, and only of what there is', async () => {
+    const svg = (await shop.ask('GET', '/api/grinding.svg?material=brass&shape=rougher')).text;
+    expect(svg).toContain('free-cutting brass');
+    expect(svg).toContain('no rake');
+    const pdf = await fetch(`${shop.url}/api/grinding.pdf?material=brass&shape=rougher`);
+    expect(
+      Buffer.from(await pdf.arrayBuffer())
+        .toString('latin1')
+        .startsWith('%PDF-'),
+    ).toBe(true);
+    expect((await shop.ask('GET', '/api/grinding.svg?material=brass&shape=spoon')).status).toBe(404);
+    expect((await shop.ask('GET', '/api/grinding.exe?material=brass&shape=rougher')).status).toBe(404);
   });
 });
 

@@ -80,7 +80,7 @@ describe('lathes', () => {
       'fixed: note the number',
       '0.001 in, 100 lines',
       'no cutting in reverse',
-      'Belt 3, back gear out',
+      'Belt 3, Back gear out',
     ])
       await sees(page, text);
   });

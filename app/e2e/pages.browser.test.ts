@@ -30,7 +30,7 @@ describe.each(['daylight', 'night-shift'])('every page in %s', (theme) => {
     const look = async (name: string) => {
       for (const fault of await axe(page)) found.push(`${name}: ${fault}`);
     };
-    const book = ['speeds', 'operations', 'trouble', 'materials'].map((p) => `/bench-book/${p}`);
+    const book = ['speeds', 'operations', 'bits', 'trouble', 'materials'].map((p) => `/bench-book/${p}`);
     for (const url of ['/', '/lathes', '/tools', '/stock', ...book, '/log', '/settings', '/nowhere']) {
       await visit(page, `${shop.url}${url}`);
       await look(url);

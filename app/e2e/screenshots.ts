@@ -62,7 +62,7 @@ try {
     ['/tools', 'tools'],
     ['/stock', 'rack'],
     ['/log', 'log'],
-    ['/settings', 'settings'],
+    ['/bench-book/speeds', 'speeds'],
   ] as const) {
     await visit(page, `${shop.url}${url}`);
     await keep(page, name);
@@ -70,6 +70,16 @@ try {
   const lathe = /\/lathes\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/lathes')).text)![0];
   await visit(page, `${shop.url}${lathe}`);
   await keep(page, 'lathe');
+  await visit(page, `${shop.url}${lathe}/card`);
+  await keep(page, 'card');
+  await visit(page, `${shop.url}${lathe}/describe`);
+  await press(page, 'Slides and dials');
+  await keep(page, 'describe');
+  await visit(page, `${shop.url}/bench-book/speeds`);
+  await page.waitForSelector('.recharts-line');
+  await page.$eval('#map', (e) => e.scrollIntoView({ block: 'start' }));
+  await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 600)));
+  await keep(page, 'map');
 
   await theme('night-shift');
   const upright = (await openPage(browser, 800, 1280)).page;

@@ -20,6 +20,7 @@ export const calculationSentences: Record<string, string> = {
   'cutting.drill': 'Torque and thrust of a twist drill.',
   'cutting.plunge': 'Cutting force of a parting blade or form tool over its whole width.',
   'cutting.chip': 'Width and thickness of the chip, and how it will look.',
+  'tool.grindingAngles': 'Angles to grind a high-speed steel bit to, by shape and material.',
   'trouble.advise': 'From a symptom and its conditions to ranked causes and what to change.',
   'lathe.calibrate': 'What a measurement of a lathe itself says: feed, ring, slack, speed or spring.',
   'mechanics.deflection': 'Bending of round work under the radial force, and the error of diameter.',

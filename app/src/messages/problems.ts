@@ -79,7 +79,10 @@ const wordings: Record<string, Wording> = {
     what: 'There is no general tolerance for this size.',
     right: 'Give limits such as ±0.05.',
   }),
-  'finish.unknown': (p) => ({ what: `${text(p)} is not a finish.`, right: 'Type Ra 1.6, 1.6 or N7; Ra 0.025 to 50.' }),
+  'finish.unknown': (p) => ({
+    what: `${text(p)} is not a finish.`,
+    right: 'Type Ra 1.6, 1.6, Rz 6.3 or N7; Ra 0.025 to 50.',
+  }),
   'edge.notAnEdge': (p) => ({
     what: `${text(p)} is not an edge.`,
     right: 'Type 1, 1x45 or 0.5x30; nothing for an edge that is only broken.',

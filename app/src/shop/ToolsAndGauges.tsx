@@ -35,6 +35,12 @@ const tools: RecordKindView<Tool> = {
       edit: (t) => String(t.edgeRadiusMm),
     },
     {
+      key: 'flat',
+      label: 'Finishing flat, mm',
+      show: (t) => (t.flatMm ? String(t.flatMm) : ''),
+      edit: (t) => (t.flatMm ? String(t.flatMm) : '0'),
+    },
+    {
       key: 'size',
       label: 'Pilot of a centre drill, mm',
       show: (t) => (t.sizeMm === undefined ? '' : String(t.sizeMm)),
@@ -53,6 +59,7 @@ const tools: RecordKindView<Tool> = {
       kappaDeg: fields.degrees('kappa', 5, 120),
       deepestMm: fields.mm('deepest', 'positive', 30),
       edgeRadiusMm: fields.mm('edge', 'positive', 0.5),
+      ...(/^0*(\.0*)?$/.test((texts.flat ?? '').trim()) ? {} : { flatMm: fields.mm('flat', 'positive', 20) }),
       ...(drill ? { sizeMm: fields.mm('size', 'positive', 30) } : {}),
     };
     return Object.keys(fields.problems).length > 0 ? { ok: false, problems: fields.problems } : { ok: true, record };

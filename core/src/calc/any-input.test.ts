@@ -49,6 +49,7 @@ const good: Record<string, Record<string, unknown>> = {
     noseRadiusMm: 0.4,
     edgeRadiusMm: 0.02,
   },
+  'tool.grindingAngles': { materialId: 'brass', shape: 'rougher' },
   'trouble.advise': { symptom: 'chatter', conditions: { operation: 'turning', overhangDiameters: 6 } },
   'lathe.calibrate': {
     lathe: metricLathe,

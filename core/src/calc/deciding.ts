@@ -16,6 +16,7 @@ import {
 } from '../cutting/index.ts';
 import { calibrated, calibrationSchema, feedsOf, latheSchema, usualChuck } from '../lathe/index.ts';
 import { materialById, TOOL_MATERIALS } from '../material/index.ts';
+import { BIT_SHAPES, grindingAngles } from '../tool/index.ts';
 import { adviseTrouble, SYMPTOMS } from '../trouble/index.ts';
 import { calculation } from './entry.ts';
 import { positive } from './positive.ts';
@@ -217,6 +218,24 @@ export const deciding = [
       if (!material) return unknownMaterial(materialId);
       const chip = chipSize(cut);
       return { look: chipLook(material, chip, edgeRadiusMm), ...chip };
+    },
+  }),
+  calculation({
+    name: 'tool.grindingAngles',
+    tab: 'tools',
+    input: z.strictObject({ materialId: z.string().max(60), shape: z.enum(BIT_SHAPES) }),
+    output: z.object({
+      sideRakeDeg: z.number(),
+      backRakeDeg: z.number(),
+      sideClearanceDeg: z.number(),
+      endClearanceDeg: z.number(),
+      sideEdgeDeg: z.number(),
+      endEdgeDeg: z.number(),
+      noseMm: z.number(),
+    }),
+    run: ({ materialId, shape }) => {
+      const material = materialById(materialId);
+      return material ? { ...grindingAngles(material, shape) } : unknownMaterial(materialId);
     },
   }),
   calculation({

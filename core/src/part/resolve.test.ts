@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { drawingOf, feature } from '../testing/shop.ts';
 import { readEdge } from './edge.ts';
-import { readFinish } from './finish.ts';
+import { nGradeOf, readFinish } from './finish.ts';
 import { resolveDrawing } from './resolve.ts';
 
 const codes = (features: ReturnType<typeof feature>[], overall = '') =>
@@ -98,6 +98,13 @@ describe('edges and finishes', () => {
     expect(readEdge('0.3', 'mm', 'm')).toEqual({ ok: true, chamfer: { lengthMm: 0.3, angleDeg: 45, depthMm: 0.3 } });
   });
   it('reads finishes as Ra or N grade', () => {
+    expect(readFinish('Rz 6.3')).toBeCloseTo(1.617, 3);
+    expect([readFinish('Rz 400'), nGradeOf(0.8), nGradeOf(0.81), nGradeOf(60)]).toEqual([
+      undefined,
+      'N6',
+      'N7',
+      undefined,
+    ]);
     expect(['N7', 'Ra 1.6', '0,8', '', 'Ra 0', '99'].map(readFinish)).toEqual([
       1.6,
       1.6,

@@ -1,4 +1,5 @@
 export type { FeatureEnd } from './ends.ts';
+export { type GrindingSheet, grindingSheetPicture } from './grinding-sheet.ts';
 export { halfOutline } from './outline.ts';
 export type { Picture, Role, Shape } from './picture.ts';
 export { silhouettePicture } from './silhouette.ts';

@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { materialById } from '../material/index.ts';
 import { planRoute } from '../route/index.ts';
 import { feature, planInput } from '../testing/shop.ts';
+import { grindingAngles } from '../tool/index.ts';
+import { grindingSheetPicture } from './grinding-sheet.ts';
 import { halfOutline } from './outline.ts';
 import { silhouettePicture } from './silhouette.ts';
 import { stripPicture } from './strip.ts';
@@ -96,5 +99,31 @@ describe('silhouette', () => {
     const texts = silhouettePicture(input.part, 380, 104).shapes.flatMap((s) => (s.kind === 'text' ? [s.text] : []));
     expect(texts).toEqual(['20 mm']);
     expect(silhouettePicture({ ...input.part, features: [] }, 380, 104).shapes).toEqual([]);
+  });
+});
+
+describe('grinding sheet', () => {
+  it('draws every angle as it is, inside the page', () => {
+    const angles = grindingAngles(materialById('low-carbon-steel')!, 'rougher');
+    const rows = [['Side rake', '14°']] as const;
+    const names = { top: 'above', side: 'across', front: 'along' };
+    const { shapes, width, height } = grindingSheetPicture({
+      angles,
+      title: 't',
+      underTitle: 'u',
+      rows,
+      order: ['stone'],
+      names,
+    });
+    const outlines = shapes.flatMap((s) => (s.kind === 'polygon' ? [s.points] : []));
+    const [top, across, along] = outlines;
+    const slope = (a: readonly [number, number], b: readonly [number, number]) =>
+      (Math.atan2(Math.abs(b[1] - a[1]), Math.abs(b[0] - a[0])) * 180) / Math.PI;
+    expect(slope(top![0]!, top![1]!)).toBeCloseTo(angles.sideEdgeDeg, 6);
+    expect(slope(top![0]!, top![4]!)).toBeCloseTo(angles.endEdgeDeg, 6);
+    expect(slope(across![0]!, across![1]!)).toBeCloseTo(angles.sideRakeDeg, 6);
+    expect(90 - slope(across![0]!, across![4]!)).toBeCloseTo(angles.sideClearanceDeg, 6);
+    expect(slope(along![0]!, along![1]!)).toBeCloseTo(angles.backRakeDeg, 6);
+    for (const [x, y] of outlines.flat()) expect(x > 0 && x < width && y > 0 && y < height).toBe(true);
   });
 });

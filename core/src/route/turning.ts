@@ -137,6 +137,12 @@ export function roughLevel(
   );
 }
 
+/** Coarsest feed of a finishing tool: below a ground flat the marks vanish; a nose leaves what its radius lets it. */
+function finishCapMm(tool: Tool, raUm: number): number {
+  if (tool.flatMm) return tool.flatMm * 0.8;
+  return tool.noseRadiusMm > 0 ? feedForRa(raUm, tool.noseRadiusMm) : USUAL_FINISH_FEED;
+}
+
 /** Last cuts of a level with the measurements between and after. */
 export function finishLevel(context: FitContext, level: Level, recorderFor: RecorderFor): Operation[] {
   const { instruments } = context.input;
@@ -145,7 +151,7 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
   if (!tool || level.allowanceMm <= 0) return [];
   const tolerance = toleranceMm(feature.limits);
   const { shaft } = context;
-  const finishCap = tool.noseRadiusMm > 0 ? feedForRa(feature.raUm, tool.noseRadiusMm) : USUAL_FINISH_FEED;
+  const finishCap = finishCapMm(tool, feature.raUm);
   const cut = (fromMm: number, toMm: number, suffix: string) => {
     const wishFor = (school: School): CutWish => ({
       fromMm,

@@ -11,6 +11,8 @@ export const toolSchema = z.strictObject({
   kappaDeg: z.number().min(5).max(120),
   deepestMm: z.number().positive().max(30),
   edgeRadiusMm: z.number().positive().max(0.5),
+  /** length of a flat ground along the work for finishing; none where it is not given */
+  flatMm: z.number().min(0).max(20).optional(),
   /** pilot diameter of a centre drill */
   sizeMm: z.number().positive().max(30).optional(),
 });

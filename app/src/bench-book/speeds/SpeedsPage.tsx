@@ -1,7 +1,9 @@
-import { chipLook, chipSize, decideCut, operationRules, raUm, rzUm } from '@whelk/core/cutting';
+import { chipLook, chipSize, decideCut, finishFeedMm, operationRules, raUm, rzUm } from '@whelk/core/cutting';
+import { nGradeOf, readFinish } from '@whelk/core/part';
 import { shortLength } from '@whelk/core/quantity';
 import { lazy, Suspense, useMemo } from 'react';
 import { materialCautionText } from '../../messages/cautions.ts';
+import { wordProblem } from '../../messages/problems.ts';
 import {
   chipText,
   coolantText,
@@ -10,12 +12,13 @@ import {
   policyText,
   toolMaterialNames,
 } from '../../messages/words.ts';
+import { feed, feedUnit } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { DepthFeedMap } from './DepthFeedMap.tsx';
 import { Schools } from './Schools.tsx';
 import { Sentence } from './Sentence.tsx';
 import { SpeedChart } from './SpeedChart.tsx';
-import { type Bench, setupOf, type Words } from './state.ts';
+import { type Bench, type Ready, setupOf, type Words } from './state.ts';
 import { useWords } from './useWords.ts';
 
 const EdgeLife = lazy(() => import('./EdgeLife.tsx'));
@@ -104,7 +107,7 @@ function SpeedsPage({ bench }: { bench: Bench }) {
                 deepestMm={made.lathe.rigidity.deepestCutMm * 1.25}
                 coarsestMm={Math.max(0.4, (made.setup.feeds.at(-1)?.mmPerRev ?? 0) * 1.05)}
                 label={`${typed(made.depthMm)} ${unit} deep, ${fed(made.feedMm)} ${unit} a turn; ${own.cut.limits.length === 0 ? 'nothing closes in' : `${own.cut.limits.length} limits reached`}`}
-                onMove={(depth, feed) => change({ depth: typed(depth), feed: fed(feed) })}
+                onMove={(depth, fedMm) => change({ depth: typed(depth), feed: fed(fedMm) })}
               />
               <p aria-live="polite" className="mt-1">
                 <b>{own.cut.chosen.speed.label}</b>, {own.cut.chosen.speed.rpm} rpm
@@ -183,36 +186,56 @@ function Finish({
   onRa,
 }: {
   words: Words;
-  made: NonNullable<ReturnType<typeof setupOf>>;
+  made: Ready;
   feedMm: number;
   onRa: (ra: string) => void;
 }) {
   const r = made.tool.noseRadiusMm;
-  const wrong = words.ra !== '' && !/^\d{1,2}(\.\d{1,2})?$/.test(words.ra);
+  const { flatMm } = made.setup.tool;
+  const { unit } = made.lathe;
+  const ra = raUm(feedMm, r);
+  const wrong = words.ra.trim() !== '' && readFinish(words.ra) === undefined;
+  const coarsest = finishFeedMm(made.setup);
   return (
     <section aria-labelledby="finish">
       <h2 id="finish">Finish</h2>
-      {r > 0 ? (
+      {flatMm > 0 ? (
         <p className="mt-1">
-          This feed with a nose of {r} mm leaves about <b>Ra {raUm(feedMm, r).toFixed(1)} µm</b>, Rz{' '}
-          {rzUm(feedMm, r).toFixed(1)} µm
+          This tool has a flat of {flatMm} mm: fed below it, it leaves nearly no marks
+          {feedMm < flatMm ? '' : '; this feed is more than the flat'}.
+        </p>
+      ) : r > 0 ? (
+        <p className="mt-1">
+          This feed with a nose of {r} mm leaves about <b>Ra {ra.toFixed(1)} µm</b>, Rz {rzUm(feedMm, r).toFixed(1)} µm
+          {nGradeOf(ra) ? `, within ${nGradeOf(ra)}` : ''}
           {feedMm > r / 2 ? '; the feed is more than half the nose: the sum says too little' : ''}.
         </p>
       ) : (
         <p className="mt-1">A tool without a nose radius leaves what its point is.</p>
       )}
-      <label className="mt-2 flex items-center gap-2 text-sm">
-        Finish wanted, Ra µm
+      <label className="mt-2 flex flex-wrap items-center gap-2 text-sm">
+        Finish wanted
         <input
-          className="input w-24"
-          inputMode="decimal"
+          className="input w-32"
           value={words.ra}
-          placeholder="any"
+          placeholder="any, or N7"
           aria-invalid={wrong}
           data-field="speeds-ra"
-          onChange={(event) => onRa(event.target.value.slice(0, 5))}
+          onChange={(event) => onRa(event.target.value.slice(0, 12))}
         />
-        {wrong && <span className="field-problem">Type a figure such as 1.6.</span>}
+        {wrong && (
+          <span className="field-problem">
+            {wordProblem({ code: 'finish.unknown', path: [], value: words.ra }).right}
+          </span>
+        )}
+        {Number.isFinite(coarsest) && (
+          <span>
+            wants a feed of at most{' '}
+            <b>
+              {feed(coarsest, unit)} {feedUnit(unit)}
+            </b>
+          </span>
+        )}
       </label>
     </section>
   );

@@ -3,6 +3,7 @@ import { speedTable } from '@whelk/core/cutting';
 import type { Settings } from '@whelk/core/job';
 import { feedsOf, type Lathe, type Positions, usualChuck } from '@whelk/core/lathe';
 import type { Material } from '@whelk/core/material';
+import { readFinish } from '@whelk/core/part';
 import { parseLength } from '@whelk/core/quantity';
 import type { Tool } from '@whelk/core/tool';
 
@@ -99,7 +100,7 @@ export function setupOf(bench: Bench, words: Words): Ready | undefined {
   if (!lathe || !tool || !material) return undefined;
   const [diameterMm, depthMm, feedMm, overhangMm, bendMm] = lengthWords.map((w) => mmOf(words, w, lathe.unit));
   if (!diameterMm || !depthMm || !feedMm || !overhangMm || !bendMm) return undefined;
-  const ra = Number(words.ra);
+  const ra = words.ra.trim() === '' ? undefined : readFinish(words.ra);
   const table = speedTable(lathe);
   if (table.fixed.length === 0 && !table.ranges) return undefined;
   const { deepestMm, noseRadiusMm, kappaDeg, edgeRadiusMm } = tool;
@@ -110,7 +111,7 @@ export function setupOf(bench: Bench, words: Words): Ready | undefined {
     feedMm,
     setup: {
       material,
-      tool: { material: tool.material, noseRadiusMm, kappaDeg, edgeRadiusMm, deepestMm, flatMm: 0 },
+      tool: { material: tool.material, noseRadiusMm, kappaDeg, edgeRadiusMm, deepestMm, flatMm: tool.flatMm ?? 0 },
       lathe,
       table,
       feeds: feedsOf(lathe),
@@ -125,7 +126,7 @@ export function setupOf(bench: Bench, words: Words): Ready | undefined {
         jawForceN: usualChuck(lathe).forceN,
         bendAllowedMm: bendMm,
       },
-      raUm: ra > 0 && ra <= 50 ? ra : undefined,
+      raUm: ra,
       policy: bench.settings.policy,
     },
   };

@@ -1,0 +1,115 @@
+import { radians } from '../quantity/index.ts';
+import type { GrindingAngles } from '../tool/index.ts';
+import type { Picture, Shape } from './picture.ts';
+
+/** Words of the sheet, already worded. */
+export interface GrindingSheet {
+  readonly angles: GrindingAngles;
+  readonly title: string;
+  readonly underTitle: string;
+  readonly rows: readonly (readonly [name: string, value: string])[];
+  readonly order: readonly string[];
+  readonly names: { readonly top: string; readonly side: string; readonly front: string };
+}
+const PAGE = { width: 210, height: 148, margin: 10 };
+type Point = readonly [number, number];
+
+/**
+ * Bit from above, the work over it, cutting towards the left: the side edge runs outwards and ahead at its setting angle, the
+ * end edge falls back from the finished surface.
+ */
+function topView(a: GrindingAngles, [x, y]: Point): Shape[] {
+  const [edge, wide, long] = [22, 26, 40];
+  const side: Point = [-edge * Math.cos(radians(a.sideEdgeDeg)), edge * Math.sin(radians(a.sideEdgeDeg))];
+  const end: Point = [wide * Math.cos(radians(a.endEdgeDeg)), wide * Math.sin(radians(a.endEdgeDeg))];
+  return [
+    {
+      kind: 'polygon',
+      role: 'outline',
+      points: [
+        [x, y],
+        [x + side[0], y + side[1]],
+        [x + Math.min(side[0], 0), y + long],
+        [x + end[0], y + long],
+        [x + end[0], y + end[1]],
+      ],
+    },
+    {
+      kind: 'polyline',
+      role: 'centreline',
+      points: [
+        [x - 14, y],
+        [x + wide + 8, y],
+      ],
+    },
+  ];
+}
+
+/** A rectangular section whose front leans back by a clearance and whose top falls by a rake. */
+function section(clearanceDeg: number, rakeDeg: number, [x, y]: Point): Shape[] {
+  const [wide, tall] = [34, 26];
+  const lean = tall * Math.tan(radians(clearanceDeg));
+  const fall = wide * Math.tan(radians(rakeDeg)) * 0.6;
+  return [
+    {
+      kind: 'polygon',
+      role: 'outline',
+      points: [
+        [x, y],
+        [x + wide * 0.6, y + fall],
+        [x + wide, y + fall],
+        [x + wide, y + tall],
+        [x + lean, y + tall],
+      ],
+    },
+    {
+      kind: 'polyline',
+      role: 'centreline',
+      points: [
+        [x, y - 4],
+        [x, y + tall + 4],
+      ],
+    },
+    {
+      kind: 'polyline',
+      role: 'centreline',
+      points: [
+        [x - 4, y],
+        [x + wide + 4, y],
+      ],
+    },
+  ];
+}
+
+/**
+ * A sheet for the grinder: the bit from above and in two sections, its angles, and in what order it is ground. A5 landscape.
+ * @returns a picture in millimetres; angles are drawn as they are
+ */
+export function grindingSheetPicture(sheet: GrindingSheet): Picture {
+  const { margin, width, height } = PAGE;
+  const { angles: a } = sheet;
+  const text = (x: number, y: number, words: string, size: number, bold = false): Shape => ({
+    kind: 'text',
+    role: bold ? 'selectedLabel' : 'label',
+    at: [x, y],
+    text: words,
+    anchor: 'start',
+    size,
+  });
+  const shapes: Shape[] = [
+    text(margin, margin + 7, sheet.title, 8, true),
+    text(margin, margin + 13, sheet.underTitle, 4),
+    ...topView(a, [margin + 22, 42]),
+    text(margin, 36, sheet.names.top, 3.6),
+    ...section(a.sideClearanceDeg, a.sideRakeDeg, [margin + 74, 42]),
+    text(margin + 70, 36, `${sheet.names.side}: ${a.sideRakeDeg}° / ${a.sideClearanceDeg}°`, 3.6),
+    ...section(a.endClearanceDeg, a.backRakeDeg, [margin + 136, 42]),
+    text(margin + 132, 36, `${sheet.names.front}: ${a.backRakeDeg}° / ${a.endClearanceDeg}°`, 3.6),
+    ...sheet.rows.flatMap(([name, value], i): Shape[] => [
+      text(margin, 90 + i * 7, name, 4.4),
+      text(margin + 52, 90 + i * 7, value, 5, true),
+    ]),
+    ...sheet.order.map((words, i) => text(margin + 88, 90 + i * 7, `${i + 1}. ${words}`, 3.8)),
+  ];
+  return { width, height, unitsPerMm: 1, origin: [margin, 40], shapes };
+}
