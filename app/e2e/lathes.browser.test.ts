@@ -169,6 +169,9 @@ describe('the bench book', () => {
     const run = (await shop.ask('POST', `/api/jobs/${job}/runs`, { piece: 1 })).body.id as string;
     await visit(page, `${shop.url}/runs/${run}`);
     await press(page, 'Done');
+    // what stands already need not be told
+    await press(page, 'it stands there already');
+    await sees(page, 'as it stands');
     await page.keyboard.press('t');
     await press(page, 'It squeals');
     await page.click('button[aria-label$="did not help"]');
@@ -176,6 +179,20 @@ describe('the bench book', () => {
     await sees(page, 'saved');
     await visit(page, `${shop.url}/log?find=squeals`);
     await sees(page, 'did not help');
+    await page.close();
+  });
+});
+
+describe('edges', () => {
+  it('count what they have cut until they are sharpened', async () => {
+    const { page } = await openPage(browser);
+    await visit(page, `${shop.url}/tools`);
+    await sees(page, 'min in the cut');
+    await page.click('button[aria-label="HSS rougher, nose 0.8: sharpened or turned now"]');
+    await sees(page, 'counted from now');
+    await page.reload();
+    await hydrated(page);
+    expect(await page.$('button[aria-label="HSS rougher, nose 0.8: sharpened or turned now"]')).toBeNull();
     await page.close();
   });
 });

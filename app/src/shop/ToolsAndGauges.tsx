@@ -1,12 +1,14 @@
 import type { Instrument } from '@whelk/core/gauge';
 import { TOOL_MATERIALS } from '@whelk/core/material';
 import type { Tool } from '@whelk/core/tool';
+import { useMemo, useState } from 'react';
 import { toolMaterialNames } from '../messages/words.ts';
+import { ask } from '../ui/api.ts';
 import { type RecordKindView, RecordTable } from './RecordTable.tsx';
 import { fieldReader } from './read-fields.ts';
 
 const same = (names: readonly string[]) => names.map((n) => [n, n] as const);
-const tools: RecordKindView<Tool> = {
+const toolsWith = (known: readonly Tool[]): RecordKindView<Tool> => ({
   kind: 'tool',
   name: 'Tools',
   columns: [
@@ -50,7 +52,9 @@ const tools: RecordKindView<Tool> = {
   read: (texts, id) => {
     const fields = fieldReader(texts);
     const drill = texts.kind === 'centre drill';
+    const sharpenedAt = known.find((t) => t.id === id)?.sharpenedAt;
     const record: Tool = {
+      ...(sharpenedAt ? { sharpenedAt } : {}),
       id,
       name: fields.text('name', 60),
       kind: texts.kind as Tool['kind'],
@@ -64,7 +68,7 @@ const tools: RecordKindView<Tool> = {
     };
     return Object.keys(fields.problems).length > 0 ? { ok: false, problems: fields.problems } : { ok: true, record };
   },
-};
+});
 const places = (i: Instrument, mm: number) => (i.unit === 'mm' ? `${mm} mm` : `${Number((mm / 25.4).toFixed(5))} in`);
 const gauges: RecordKindView<Instrument> = {
   kind: 'instrument',
@@ -121,18 +125,70 @@ const gauges: RecordKindView<Instrument> = {
   },
 };
 
-/** The drawer: cutting tools, and the gauges with what they are sure to. */
+/** The drawer: cutting tools with what their edges have cut, and the gauges with what they are sure to. */
 export default function ToolsAndGauges({
   tools: ownTools,
   instruments,
+  worn,
 }: {
   tools: readonly Tool[];
   instruments: readonly Instrument[];
+  worn: Readonly<Record<string, number>>;
 }) {
+  const view = useMemo(() => toolsWith(ownTools), [ownTools]);
   return (
     <>
-      <RecordTable view={tools} given={ownTools} />
+      <RecordTable view={view} given={ownTools} />
+      <Edges tools={ownTools} worn={worn} />
       <RecordTable view={gauges} given={instruments} />
     </>
+  );
+}
+
+/** Minutes that each edge has been in the cut; sharpening or turning it begins anew. */
+function Edges({ tools, worn }: { tools: readonly Tool[]; worn: Readonly<Record<string, number>> }) {
+  const [fresh, setFresh] = useState<readonly string[]>([]);
+  const [told, setTold] = useState('');
+  const sharpen = async (tool: Tool) => {
+    const record = { ...tool, sharpenedAt: new Date().toISOString() };
+    const result = await ask('PUT', '/api/records/tool', { record });
+    if (result.ok) setFresh([...fresh, tool.id]);
+    setTold(
+      result.ok ? `${tool.name}: counted from now.` : result.problems.map((p) => `${p.what} ${p.right}`).join(' '),
+    );
+  };
+  const used = tools.filter((t) => (worn[t.id] ?? 0) >= 0.5);
+  return (
+    <section aria-labelledby="edges" className="mt-8">
+      <h2 id="edges">Edges</h2>
+      {used.length === 0 ? (
+        <p className="muted">No edge has cut anything since it was fresh.</p>
+      ) : (
+        <ul className="rows max-w-3xl">
+          {used.map((tool) => (
+            <li key={tool.id} className="flex flex-wrap items-center gap-4 py-2">
+              <span className="flex-1 font-semibold">{tool.name}</span>
+              <span>
+                {fresh.includes(tool.id)
+                  ? 'fresh'
+                  : `${Math.round(worn[tool.id] ?? 0)} min in the cut${tool.sharpenedAt ? ` since ${tool.sharpenedAt.slice(0, 10)}` : ''}`}
+              </span>
+              <button
+                type="button"
+                className="btn btn-sm h-10"
+                disabled={fresh.includes(tool.id)}
+                aria-label={`${tool.name}: sharpened or turned now`}
+                onClick={() => void sharpen(tool)}
+              >
+                Sharpened now
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <p role="status" className="setting min-h-6 text-sm">
+        {told}
+      </p>
+    </section>
   );
 }

@@ -19,7 +19,7 @@ import { recordBend, worstBendPerN } from './bending.ts';
 import type { Limiter, Loads, Pass, PlanInput, SchoolAnswer, Setting } from './plan.ts';
 
 /** Winding back and setting the next depth, minutes a pass. */
-const HANDLING_MIN = 0.4;
+export const HANDLING_MIN = 0.4;
 /** Feed of a steady hand where the lathe has no power feed, mm per rev. */
 const HAND_FEED = 0.1;
 /** More passes than this beyond the fewest are not tried: the cut is then hopeless, and said so. */

@@ -1,4 +1,4 @@
-export { passDepths } from './fit-cut.ts';
+export { HANDLING_MIN, passDepths } from './fit-cut.ts';
 export type {
   Limiter,
   Loads,

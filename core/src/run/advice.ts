@@ -9,6 +9,7 @@ import type { Step } from './step.ts';
 
 /** One lever, belt or gear to change, from where it stands to where it should. */
 export interface ControlChange {
+  readonly id: string;
   readonly name: string;
   readonly from?: string;
   readonly to: string;
@@ -41,7 +42,9 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
   const changes = controls.flatMap((control): ControlChange[] => {
     const to = wanted[control.id];
     const from = state.standing[control.id];
-    return to === undefined || to === from ? [] : [{ name: control.name, from, to, stopFirst: control.stopFirst }];
+    return to === undefined || to === from
+      ? []
+      : [{ id: control.id, name: control.name, from, to, stopFirst: control.stopFirst }];
   });
   const advice = { step, changes, newTool: step.toolId !== undefined && step.toolId !== state.toolId };
   if (step.kind === 'measure') return { ...advice, ...afterReadings(run, state, step, record) };

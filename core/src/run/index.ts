@@ -8,3 +8,4 @@ export { orderEvents } from './order.ts';
 export { explainSize, measured, replay } from './replay.ts';
 export { currentStep, type Outcome, type Reading, type RunState } from './state.ts';
 export { type Step, stepsOf } from './step.ts';
+export { cutMinutes } from './wear.ts';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { type Lathe, unknownStand } from '../lathe/index.ts';
 import { planRoute } from '../route/index.ts';
 import { drawingOf, feature, metricLathe, planInput } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
@@ -12,6 +13,7 @@ import { orderEvents } from './order.ts';
 import { explainSize, replay } from './replay.ts';
 import { currentStep } from './state.ts';
 import { stepsOf } from './step.ts';
+import { cutMinutes } from './wear.ts';
 
 const features = [feature(1, 40, 30), feature(2, 28, 60, 'h7')];
 const input = planInput(features, 45);
@@ -194,6 +196,44 @@ describe('replay', () => {
     expect(bench.state.stepIndex).toBe(before + 1);
     bench.add({ kind: 'undone', eventId: done.id });
     expect(bench.state.stepIndex).toBe(before);
+  });
+  it('counts what each tool has cut, and no winding back', () => {
+    const bench = new Bench().to('f2-between');
+    const minutes = cutMinutes(run, bench.state);
+    const cut = run.steps.slice(0, bench.state.stepIndex).filter((s) => s.passNumber !== undefined);
+    const all = [...minutes.values()].reduce((a, b) => a + b, 0);
+    expect(all).toBeCloseTo(
+      cut.reduce((sum, s) => sum + s.minutes - 0.4, 0),
+      9,
+    );
+    expect(minutes.get(cut[0]!.toolId!)).toBeGreaterThan(0);
+    expect(cutMinutes(run, replay(run, [])).size).toBe(0);
+  });
+  it('begins from how the lathe stood, and believes what the turner says of it', () => {
+    const stand = { ...unknownStand(metricLathe), controls: { lever: '9', feed: '3' }, toolId: run.tools[0]!.id };
+    const begun = { ...run, stand };
+    const bench = new Bench().to('f2-rough-1');
+    const wanted = adviseStep(run, bench.state)!;
+    expect(replay(begun, [])).toMatchObject({ standing: { lever: '9', feed: '3' }, toolId: stand.toolId });
+    const to = wanted.step.setting!.speedAt.lever!;
+    // someone moved the lever meanwhile: it is told again, and not told where it stands already
+    bench.add({ kind: 'stands', stepId: wanted.step.id, positions: { lever: '1', feed: '' } });
+    expect(adviseStep(run, bench.state)!.changes).toEqual(
+      expect.arrayContaining([
+        expect.objectContaining({ id: 'lever', from: '1', to }),
+        expect.objectContaining({ id: 'feed', from: undefined }),
+      ]),
+    );
+    bench.add({ kind: 'stands', stepId: wanted.step.id, positions: { lever: to } });
+    expect(adviseStep(run, bench.state)!.changes.map((c) => c.id)).not.toContain('lever');
+    expect(bench.state.ignored).toBe(0);
+  });
+  it('expects of a first pass what the lathe’s own trial cut sprang', () => {
+    const springy = { ...run.lathe, rigidity: { ...run.lathe.rigidity, springShare: 0.04 } };
+    const reference = { lines: 0, diameterMm: 44, by: 'touchOff' as const };
+    const travel = (lathe: Lathe) => crossMove(lathe, reference, 0, 42, { passDepthMm: 1 }).toLines;
+    // 4 % of 1 mm on the radius: two lines of 0.02 further in
+    expect(travel(springy) - travel({ ...springy, rigidity: { usualDepthMm: 1, deepestCutMm: 2 } })).toBe(2);
   });
   it('tells how a measured size and its verdict came about, from all its readings', () => {
     const bench = new Bench().to('f2-between');

@@ -183,6 +183,11 @@ function apply(run: FrozenRun, draft: Draft, event: RunEvent): boolean {
     return true;
   }
   if (event.kind === 'corrected') return correct(draft, event);
+  if (event.kind === 'stands') {
+    const known = Object.entries({ ...draft.standing, ...event.positions }).filter(([, position]) => position !== '');
+    draft.standing = Object.fromEntries(known);
+    return true;
+  }
   if (draft.ended) return false;
   if (event.kind === 'ended') {
     draft.advances.push(event.id);

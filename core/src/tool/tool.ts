@@ -13,6 +13,8 @@ export const toolSchema = z.strictObject({
   edgeRadiusMm: z.number().positive().max(0.5),
   /** length of a flat ground along the work for finishing; none where it is not given */
   flatMm: z.number().min(0).max(20).optional(),
+  /** when its edge was last fresh: what it has cut is counted from there */
+  sharpenedAt: z.iso.datetime().optional(),
   /** pilot diameter of a centre drill */
   sizeMm: z.number().positive().max(30).optional(),
 });

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { freezeJob, planJob } from '@whelk/core/job';
-import { type RunEvent, replay } from '@whelk/core/run';
+import { cutMinutes, type RunEvent, replay } from '@whelk/core/run';
 import type { Knex } from 'knex';
 import { notFound, Refused } from '../answer.ts';
 import { loadJob } from '../jobs/service.ts';
@@ -102,4 +102,20 @@ export async function addEvents(db: Knex, runId: string, events: readonly RunEve
     });
   }
   return { taken };
+}
+
+/** Minutes that each tool has cut since it was last sharpened, by its id. */
+export async function loadWear(
+  db: Knex,
+  tools: readonly { readonly id: string; readonly sharpenedAt?: string }[],
+): Promise<Readonly<Record<string, number>>> {
+  const runs = await recentRuns(db);
+  const worn: Record<string, number> = {};
+  for (const run of runs) {
+    const minutes = cutMinutes(run.frozen, replay(run.frozen, run.events));
+    for (const tool of tools)
+      if (tool.sharpenedAt === undefined || run.startedAt > tool.sharpenedAt)
+        worn[tool.id] = (worn[tool.id] ?? 0) + (minutes.get(tool.id) ?? 0);
+  }
+  return worn;
 }

@@ -130,7 +130,11 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
         ) : (
           <>
             <div className="grid flex-1 content-start lg:grid-cols-[minmax(230px,300px)_1fr] lg:content-stretch">
-              <SetPanel frozen={frozen} advice={advice} />
+              <SetPanel
+                frozen={frozen}
+                advice={advice}
+                onStands={(positions) => run.add({ kind: 'stands', stepId: step.id, positions })}
+              />
               <StepPanel frozen={frozen} advice={advice} state={state} />
             </div>
             <Acts caution={caution}>

@@ -5,7 +5,15 @@ import { Working } from '../../../ui/working/Working.tsx';
 import { nameOf } from './titles.ts';
 
 /** What to set before the cut. Only what changes is told to do; what stands is shown small. */
-export function SetPanel({ frozen, advice }: { frozen: FrozenRun; advice: StepAdvice }) {
+export function SetPanel({
+  frozen,
+  advice,
+  onStands,
+}: {
+  frozen: FrozenRun;
+  advice: StepAdvice;
+  onStands: (at: Record<string, string>) => void;
+}) {
   const { step, changes, newTool } = advice;
   const { lathe } = frozen;
   const tool = frozen.tools.find((t) => t.id === step.toolId);
@@ -34,11 +42,11 @@ export function SetPanel({ frozen, advice }: { frozen: FrozenRun; advice: StepAd
             />
           </p>
           {speedChanges.length > 0 ? (
-            <Changes changes={speedChanges} />
+            <Changes changes={speedChanges} onStands={onStands} />
           ) : lathe.spindle.settings.some((s) => s.kind === 'stepless') ? (
             <p className="setting">Turn to {setting.rpm}</p>
           ) : (
-            <p className="muted text-sm">{setting.speedLabel}, as it stands</p>
+            <AsItStands label={setting.speedLabel} at={setting.speedAt} onStands={onStands} />
           )}
         </div>
       )}
@@ -60,9 +68,9 @@ export function SetPanel({ frozen, advice }: { frozen: FrozenRun; advice: StepAd
               By hand, about {aimed((setting.feedMmPerRev * setting.rpm) / 60, lathe.unit)} {lathe.unit} a second
             </p>
           ) : feedChanges.length > 0 ? (
-            <Changes changes={feedChanges} />
+            <Changes changes={feedChanges} onStands={onStands} />
           ) : (
-            <p className="muted text-sm">{setting.feedLabel}, as it stands</p>
+            <AsItStands label={setting.feedLabel} at={setting.feedAt ?? {}} onStands={onStands} />
           )}
         </div>
       )}
@@ -83,18 +91,55 @@ export function SetPanel({ frozen, advice }: { frozen: FrozenRun; advice: StepAd
   );
 }
 
-function Changes({ changes }: { changes: StepAdvice['changes'] }) {
+function Changes({
+  changes,
+  onStands,
+}: {
+  changes: StepAdvice['changes'];
+  onStands: (at: Record<string, string>) => void;
+}) {
   return (
     <ul>
       {changes.map((c) => (
-        <li key={c.name} className="setting text-lg">
+        <li key={c.id} className="setting text-lg">
           {c.name} to {c.to}
           <span className="muted text-sm font-normal">
             {c.from ? `, was ${c.from}` : ''}
             {c.stopFirst ? '; stop first' : ''}
           </span>
+          <button
+            type="button"
+            className="quiet block min-h-11 text-sm font-normal underline"
+            onClick={() => onStands({ [c.id]: c.to })}
+          >
+            it stands there already
+          </button>
         </li>
       ))}
     </ul>
+  );
+}
+
+/** What need not be touched; whoever finds it otherwise says so, and is told to set it. */
+function AsItStands({
+  label,
+  at,
+  onStands,
+}: {
+  label: string | undefined;
+  at: Readonly<Record<string, string>>;
+  onStands: (at: Record<string, string>) => void;
+}) {
+  return (
+    <p className="muted text-sm">
+      {label}, as it stands
+      <button
+        type="button"
+        className="quiet block min-h-11 underline"
+        onClick={() => onStands(Object.fromEntries(Object.keys(at).map((id) => [id, ''])))}
+      >
+        it stands otherwise
+      </button>
+    </p>
   );
 }

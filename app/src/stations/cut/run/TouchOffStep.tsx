@@ -72,7 +72,11 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
   return (
     <form className="flex flex-1 flex-col" onSubmit={save}>
       <div className="grid flex-1 content-start lg:grid-cols-[minmax(230px,300px)_1fr] lg:content-stretch">
-        <SetPanel frozen={frozen} advice={advice} />
+        <SetPanel
+          frozen={frozen}
+          advice={advice}
+          onStands={(positions) => add({ kind: 'stands', stepId: advice.step.id, positions })}
+        />
         <section aria-label="Touch off" className="px-6 py-4">
           <h2 className="text-2xl">{stepTitle(advice.step, frozen)}</h2>
           <ol className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg">
