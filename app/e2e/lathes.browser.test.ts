@@ -128,6 +128,28 @@ describe('the bench book', () => {
     expect(errors).toEqual([]);
     await page.close();
   });
+  it('takes an operation of a job up, and puts the answer back into it', async () => {
+    const { page } = await openPage(browser);
+    const home = (await shop.ask('GET', '/')).text;
+    const job = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Gland follower/.exec(home)![1]!;
+    await visit(page, `${shop.url}/jobs/${job}/route`);
+    await page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('ol[aria-label="Operations in order"] > li button')]
+        .find((b) => b.querySelector('svg')?.getAttribute('aria-label')?.includes('Rough'))!
+        .click(),
+    );
+    await press(page, 'Choose depth and feed in the bench book');
+    await page.waitForFunction(() => location.pathname === '/bench-book/speeds');
+    await hydrated(page);
+    await sees(page, 'Gland follower blank: rough');
+    await type(page, 'speeds-depth', '0.6');
+    await type(page, 'speeds-feed', '0.11');
+    await press(page, 'Put your answer into the job');
+    await page.waitForFunction(() => location.pathname.endsWith('/route'));
+    const own = ((await shop.ask('GET', `/api/jobs/${job}`)).body as { job: { route: { own: object } } }).job.route.own;
+    expect(Object.values(own)).toEqual([{ depthMm: 0.6, feedMmPerRev: 0.1 }]);
+    await page.close();
+  });
   it('takes the shop’s own figure for a material, everywhere, and takes it back', async () => {
     const { page } = await openPage(browser);
     await visit(page, `${shop.url}/bench-book/materials`);

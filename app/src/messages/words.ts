@@ -66,6 +66,7 @@ export const limiterText: Record<Limiter, string> = {
   bend: 'bending of the work',
   grip: 'the jaws’ grip',
   finish: 'the last cuts’ allowance',
+  own: 'your own choice',
 };
 export const exceedText = {
   power: 'asks more than the motor gives',

@@ -189,7 +189,7 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
   }),
   'route.feed': (v) => ({
     title: 'Feed',
-    formula: `at most ${n(v.feedCapMm)} mm/rev (${{ usual: 'a usual feed', nose: '0.6 of the nose radius', finish: 'the finish wanted' }[v.why as 'usual'] ?? ''}); the lathe gives ${n(v.feedMmPerRev)}${v.setting ? `, ${v.setting}` : ' by hand'}`,
+    formula: `at most ${n(v.feedCapMm)} mm/rev (${{ usual: 'a usual feed', nose: '0.6 of the nose radius', finish: 'the finish wanted', own: 'your own choice' }[v.why as 'usual'] ?? ''}); the lathe gives ${n(v.feedMmPerRev)}${v.setting ? `, ${v.setting}` : ' by hand'}`,
   }),
   'route.minutes': (v) => ({
     title: 'Time',

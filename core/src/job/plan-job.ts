@@ -50,6 +50,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     hold: job.hold.choice,
     school: job.route.school,
     policy: job.route.policy,
+    own: job.route.own,
   };
   const plan = planRoute(input, recorderFor, length?.ok ? length.mm.valueOf() : undefined);
   return { part, problems: [...problems, ...plan.problems], input, plan, bar, stockMm, material };
@@ -72,6 +73,7 @@ export function freezeJob(job: Job, planned: PlannedJob): FrozenRun | undefined 
     hold: input.hold,
     school: input.school,
     policy: input.policy,
+    own: input.own,
     plan,
     steps: stepsOf(plan),
   };

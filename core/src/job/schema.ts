@@ -6,6 +6,7 @@ import type { latheSchema } from '../lathe/index.ts';
 import { type Material, materialById, materials } from '../material/index.ts';
 import { drawingSchema, emptyDrawing } from '../part/index.ts';
 import { type LengthUnit, typedLengthSchema } from '../quantity/index.ts';
+import { ownCutSchema } from '../route/index.ts';
 import type { toolSchema } from '../tool/index.ts';
 
 /** A bar or remnant on the rack. */
@@ -31,6 +32,8 @@ export const jobSchema = z.strictObject({
     tools: z.enum(['hss', 'carbide']),
     /** how speeds are chosen for this job; the usual way where it is not given */
     policy: speedPolicySchema.optional(),
+    /** depth and feed that the turner chose for an operation, by its id in the plan */
+    own: z.record(z.string().max(80), ownCutSchema).optional(),
   }),
 });
 export type Job = z.infer<typeof jobSchema>;

@@ -45,7 +45,7 @@ export interface CutWish {
   readonly depthCapMm: number;
   readonly depthCapBy: Limiter;
   readonly feedCapMm: number;
-  readonly feedCapBy: 'usual' | 'nose' | 'finish';
+  readonly feedCapBy: 'usual' | 'nose' | 'finish' | 'own';
 }
 export interface FittedCut {
   readonly setting: Setting;

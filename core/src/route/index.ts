@@ -4,10 +4,12 @@ export type {
   Loads,
   Operation,
   OperationKind,
+  OwnCut,
   Pass,
   Plan,
   PlanInput,
   SchoolAnswer,
   Setting,
 } from './plan.ts';
+export { ownCutSchema } from './plan.ts';
 export { planRoute } from './plan-route.ts';

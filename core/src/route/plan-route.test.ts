@@ -92,6 +92,18 @@ describe('planRoute', () => {
     expect(codes(planRoute(planInput(shaft, 45), undefined, 100))).toContain('stock.longerThanBar');
     expect(codes(planRoute(planInput([feature(1, 40, 30, '±0.001')], 45)))).toContain('gauge.noneFineEnough');
   });
+  it('cuts as deep and feeds as the turner chose for an operation, and leaves the others alone', () => {
+    const features = [feature(1, 40, 40), feature(2, 28, 60, 'h7')];
+    const usual = planRoute(planInput(features, 45));
+    const chosen = planRoute(planInput(features, 45, { own: { 'f2-rough': { depthMm: 0.8, feedMmPerRev: 0.12 } } }));
+    const of = (plan: typeof usual, id: string) => plan.operations.find((o) => o.id === id)!;
+    const own = of(chosen, 'f2-rough');
+    expect(Math.max(...own.passes.map((p) => p.depthMm))).toBeLessThanOrEqual(0.8 + 0.02);
+    expect(own.setting!.feedMmPerRev).toBe(0.1);
+    expect(own.decidedBy).toBe('own');
+    expect(own.passes.length).toBeGreaterThan(of(usual, 'f2-rough').passes.length);
+    expect(of(chosen, 'f1-rough').passes).toEqual(of(usual, 'f1-rough').passes);
+  });
   it('leaves the spindle where it stands while a change would cost more than it saves', () => {
     // closely stepped speeds on a belt that takes an hour to move
     const positions = Array.from({ length: 20 }, (_, i) => String(i + 1));

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import type { School, SpeedPolicy, SpeedReason } from '../cutting/index.ts';
 import type { Instrument } from '../gauge/index.ts';
 import type { Blank, HoldChoice, Holding, Waiting } from '../hold/index.ts';
@@ -20,6 +21,13 @@ export type OperationKind =
   | 'shoulder'
   | 'chamfer';
 
+/** The turner's own choice for an operation: at most so deep, fed so; the speed follows from both. */
+export const ownCutSchema = z.strictObject({
+  depthMm: z.number().positive().max(30),
+  feedMmPerRev: z.number().positive().max(5),
+});
+export type OwnCut = Readonly<z.infer<typeof ownCutSchema>>;
+
 /** What planning needs to know, all of it plain data. */
 export interface PlanInput {
   readonly part: Part;
@@ -32,6 +40,8 @@ export interface PlanInput {
   readonly school: School;
   /** how to choose among the lathe's speeds; the usual way where it is not given */
   readonly policy?: SpeedPolicy;
+  /** depth and feed that the turner chose for an operation, by its id */
+  readonly own?: Readonly<Record<string, OwnCut>>;
   /** positions of the lathe's controls before the first operation */
   readonly standing?: Readonly<Record<string, string>>;
 }
@@ -66,7 +76,7 @@ export interface Loads {
   readonly bendAllowedMm: number;
   readonly gripShare: number;
 }
-export type Limiter = 'stock' | 'usual' | 'tool' | 'lathe' | 'power' | 'bend' | 'grip' | 'finish';
+export type Limiter = 'stock' | 'usual' | 'tool' | 'lathe' | 'power' | 'bend' | 'grip' | 'finish' | 'own';
 
 export interface SchoolAnswer {
   readonly school: School;

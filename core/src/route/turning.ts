@@ -7,7 +7,7 @@ import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { roughingShaft } from './bending.ts';
 import { answerOf, type CutWish, type FitContext, type FittedCut, fitCut } from './fit-cut.ts';
-import type { Limiter, Operation } from './plan.ts';
+import type { Limiter, Operation, OwnCut } from './plan.ts';
 import { usualMinutes } from './usual-minutes.ts';
 
 /** Left on the diameter for the last cuts, mm: within FIELD 4's 0.4 to 0.8, more where two equal cuts with a measurement follow. */
@@ -66,6 +66,18 @@ function bySchools(
   }));
   const chosen = fitted.find((f) => f.school === own)?.cut;
   return { chosen, schools: fitted.flatMap(({ school, cut }) => (cut ? [answerOf(school, cut)] : [])) };
+}
+
+/** The same wish with the turner's own depth and feed in it, where there are any. */
+function asChosen(wishFor: (school: School) => CutWish, own: OwnCut | undefined): (school: School) => CutWish {
+  if (!own) return wishFor;
+  return (school) => ({
+    ...wishFor(school),
+    depthCapMm: own.depthMm,
+    depthCapBy: 'own',
+    feedCapMm: own.feedMmPerRev,
+    feedCapBy: 'own',
+  });
 }
 
 function operationOf(
@@ -127,7 +139,12 @@ export function roughLevel(
     };
   };
   const id = `${level.feature.id}-rough`;
-  const { chosen, schools } = bySchools(context, wishFor, undefined, recorderFor(id));
+  const { chosen, schools } = bySchools(
+    context,
+    asChosen(wishFor, context.input.own?.[id]),
+    undefined,
+    recorderFor(id),
+  );
   return (
     chosen &&
     operationOf(id, 'rough', { ...level, zFromMm }, part.lengthMm, tool, chosen, schools, {
@@ -167,7 +184,7 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
       feedCapBy: school === 'machineFirst' || finishCap < USUAL_FINISH_FEED ? 'finish' : 'usual',
     });
     const id = `${feature.id}-${suffix}`;
-    return { id, ...bySchools(context, wishFor, 1, recorderFor(id)) };
+    return { id, ...bySchools(context, asChosen(wishFor, context.input.own?.[id]), 1, recorderFor(id)) };
   };
   const measure = (suffix: string, last: boolean): Operation => ({
     id: `${feature.id}-${suffix}`,

@@ -5,6 +5,7 @@ import { holdChoiceSchema } from '../hold/index.ts';
 import { standSchema, storedLatheSchema } from '../lathe/index.ts';
 import { storedMaterialSchema } from '../material/index.ts';
 import { drawingSchema, MOST_FEATURES } from '../part/index.ts';
+import { ownCutSchema } from '../route/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import type { FrozenRun } from './frozen.ts';
 
@@ -120,6 +121,7 @@ export const frozenRunSchema = z
     hold: holdChoiceSchema,
     school: z.enum(['shopRule', 'conditions', 'machineFirst']),
     policy: speedPolicySchema.optional(),
+    own: z.record(z.string().max(80), ownCutSchema).optional(),
     plan,
     steps: z.array(step).max(20_000),
     stand: standSchema.optional(),

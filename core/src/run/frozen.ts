@@ -4,7 +4,7 @@ import type { HoldChoice } from '../hold/index.ts';
 import { type Lathe, type Stand, upgradeLathe } from '../lathe/index.ts';
 import { type Material, upgradeMaterial } from '../material/index.ts';
 import type { Drawing, Part } from '../part/index.ts';
-import { type Plan, planRoute } from '../route/index.ts';
+import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
 import { type Tool, upgradeTool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { Step } from './step.ts';
@@ -23,6 +23,7 @@ export interface FrozenRun {
   readonly hold: HoldChoice;
   readonly school: School;
   readonly policy?: SpeedPolicy;
+  readonly own?: PlanInput['own'];
   readonly plan: Plan;
   readonly steps: readonly Step[];
   /** how the lathe stood when the run was begun; unknown in runs of the first version */

@@ -15,17 +15,18 @@ import {
 import { feed, feedUnit } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { DepthFeedMap } from './DepthFeedMap.tsx';
+import { PutIntoJob } from './PutIntoJob.tsx';
 import { Schools } from './Schools.tsx';
 import { Sentence } from './Sentence.tsx';
 import { SpeedChart } from './SpeedChart.tsx';
-import { type Bench, type Ready, setupOf, type Words } from './state.ts';
+import { type Bench, type Ready, setupOf, type Taken, type Words } from './state.ts';
 import { useWords } from './useWords.ts';
 
 const EdgeLife = lazy(() => import('./EdgeLife.tsx'));
 
 /** Speeds and feeds on their own: a sentence, three answers, and what they are surrounded by. */
-function SpeedsPage({ bench }: { bench: Bench }) {
-  const { words, change, ready } = useWords(bench);
+function SpeedsPage({ bench, taken }: { bench: Bench; taken?: Taken }) {
+  const { words, change, ready } = useWords(bench, taken);
   const lathe = bench.lathes.find((l) => l.id === words.latheId);
   const made = useMemo(() => setupOf(bench, words), [bench, words]);
   const unit = lathe?.unit ?? 'mm';
@@ -70,6 +71,7 @@ function SpeedsPage({ bench }: { bench: Bench }) {
             own={words.school}
             onOwn={(school) => change({ school })}
           />
+          {taken && <PutIntoJob taken={taken} depthMm={own.cut.depthMm} feedMm={own.cut.feedMmPerRev} />}
           <p className="muted mt-2 text-sm">
             Chosen {policyText[bench.settings.policy.choice]}, from {Math.round(bench.settings.policy.belowShare * 100)}{' '}
             % below to {Math.round(bench.settings.policy.aboveShare * 100)} % above the ideal;{' '}

@@ -1,10 +1,10 @@
 import type { CutSetup, CuttingOperation, School } from '@whelk/core/cutting';
 import { speedTable } from '@whelk/core/cutting';
-import type { Settings } from '@whelk/core/job';
+import type { Job, Settings } from '@whelk/core/job';
 import { feedsOf, type Lathe, type Positions, usualChuck } from '@whelk/core/lathe';
 import type { Material } from '@whelk/core/material';
 import { readFinish } from '@whelk/core/part';
-import { parseLength } from '@whelk/core/quantity';
+import { parseLength, shortLength } from '@whelk/core/quantity';
 import type { Tool } from '@whelk/core/tool';
 
 /** What the shop lends to the bench book. */
@@ -49,6 +49,43 @@ export function firstWords(bench: Bench): Words {
     bend: inch ? '.004' : '0.1',
     ra: '',
     school: bench.settings.school,
+  };
+}
+
+/** An operation of a job that the sentence is about. */
+export interface Taken {
+  readonly jobId: string;
+  readonly version: number;
+  readonly job: Job;
+  readonly title: string;
+  readonly operationId: string;
+  readonly materialId: string;
+  readonly latheId: string;
+  readonly toolId: string;
+  readonly diameterMm: number;
+  readonly depthMm: number;
+  readonly feedMm: number;
+  readonly overhangMm: number;
+  readonly tailCentre: boolean;
+  readonly bendAllowedMm: number;
+}
+
+/** The sentence for an operation of a job. */
+export function wordsOf(bench: Bench, taken: Taken): Words {
+  const unit = bench.lathes.find((l) => l.id === taken.latheId)?.unit ?? 'mm';
+  const said = (mm: number, digits: number) => shortLength(mm, unit, unit === 'mm' ? digits : digits + 1);
+  return {
+    ...firstWords(bench),
+    materialId: taken.materialId,
+    latheId: taken.latheId,
+    toolId: taken.toolId,
+    diameter: said(taken.diameterMm, 2),
+    depth: said(taken.depthMm, 2),
+    feed: said(taken.feedMm, 3),
+    overhang: said(taken.overhangMm, 1),
+    bend: said(taken.bendAllowedMm, 3),
+    held: taken.tailCentre ? 'centre' : 'chuck',
+    school: taken.job.route.school,
   };
 }
 

@@ -11,6 +11,7 @@ import { LoadBar } from '../../ui/LoadBar.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 
 interface Props {
+  readonly jobId: string;
   readonly operation: Operation;
   readonly job: Job;
   readonly lathe: Lathe;
@@ -20,7 +21,7 @@ interface Props {
 }
 
 /** An operation opened in place: settings, passes with their dial moves, loads, and the schools side by side. */
-export function OperationDetail({ operation: o, job, lathe, tools, instruments, tell }: Props) {
+export function OperationDetail({ jobId, operation: o, job, lathe, tools, instruments, tell }: Props) {
   const { unit } = job.drawing;
   const tool = tools.find((t) => t.id === o.toolId);
   const instrument = instruments.find((i) => i.id === o.instrumentId);
@@ -176,6 +177,13 @@ export function OperationDetail({ operation: o, job, lathe, tools, instruments, 
       </div>
       {o.loads && (
         <div className="flex flex-col gap-2">
+          {o.passes.length > 0 && (
+            <a className="link" href={`/bench-book/speeds?job=${jobId}&operation=${o.id}`}>
+              {job.route.own?.[o.id]
+                ? 'Your own depth and feed: work on them'
+                : 'Choose depth and feed in the bench book'}
+            </a>
+          )}
           <LoadBar
             name="Motor"
             share={o.loads.powerKw / o.loads.availableKw}

@@ -89,6 +89,7 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
       {plan && input && plan.operations.length > 0 ? (
         <>
           <Score
+            jobId={id}
             plan={plan}
             job={job}
             lathe={input.lathe}

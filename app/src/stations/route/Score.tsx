@@ -12,6 +12,7 @@ import { useWidth } from '../../ui/useWidth.ts';
 import { OperationDetail } from './OperationDetail.tsx';
 
 interface Props {
+  readonly jobId: string;
   readonly plan: Plan;
   readonly job: Job;
   readonly part: Part;
