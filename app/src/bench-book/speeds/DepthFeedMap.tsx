@@ -1,6 +1,6 @@
 import { CUT_LIMITS, type CutLimit, type CutMap, type CutSetup, type School } from '@whelk/core/cutting';
 import { type Remote, releaseProxy, wrap } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { cutLimitText } from '../../messages/words.ts';
 import type { CutMapApi, PlainSetup } from '../../workers/cut-map.ts';
 
@@ -40,18 +40,18 @@ export function DepthFeedMap({ setup, school, depthMm, feedMm, deepestMm, coarse
     };
   }, []);
   // depth and feed move about in the map; only what the map is of makes a new one
-  const { table: _table, feeds: _feeds, ...plain } = setup;
-  const key = JSON.stringify([plain, school, deepestMm, coarsestMm]);
+  const { lathe, material, table: _table, feeds: _feeds, ...small } = setup;
+  const key = JSON.stringify([small, school, deepestMm, coarsestMm]);
   useEffect(() => {
-    const [of, ...rest] = JSON.parse(key) as [PlainSetup, School, number, number];
+    const [of, ...rest] = JSON.parse(key) as [Omit<PlainSetup, 'lathe' | 'material'>, School, number, number];
     let late = false;
-    void api.current?.map(of, ...rest).then((made) => {
+    void api.current?.map({ ...of, lathe, material }, ...rest).then((made) => {
       if (!late) setMap(made);
     });
     return () => {
       late = true;
     };
-  }, [key]);
+  }, [key, lathe, material]);
   useEffect(() => {
     const context = canvas.current?.getContext('2d');
     if (map && context && canvas.current) paint(context, map, getComputedStyle(canvas.current));
@@ -72,7 +72,7 @@ export function DepthFeedMap({ setup, school, depthMm, feedMm, deepestMm, coarse
     );
   };
   const { unit } = setup.lathe;
-  const regions = map ? regionsOf(map) : [];
+  const regions = useMemo(() => (map ? regionsOf(map) : []), [map]);
   const inUnit = unit === 'mm' ? 1 : 25.4;
   return (
     <figure className="max-w-[640px]">

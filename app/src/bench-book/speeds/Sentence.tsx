@@ -1,6 +1,6 @@
 import { CUTTING_OPERATIONS } from '@whelk/core/cutting';
 import { parseLength } from '@whelk/core/quantity';
-import { useId } from 'react';
+import { memo, useId, useMemo } from 'react';
 import { wordProblem } from '../../messages/problems.ts';
 import { cuttingOperationNames } from '../../messages/words.ts';
 import type { Bench, LengthWord, Words } from './state.ts';
@@ -12,13 +12,32 @@ interface Props {
   readonly onChange: (change: Partial<Words>) => void;
 }
 
+const HELD = [
+  ['chuck', 'in the chuck'],
+  ['centre', 'in chuck and tail centre'],
+] as const;
+
 /** The question as a sentence; every underlined word can be changed where it stands. */
 export function Sentence({ bench, words, unit, onChange }: Props) {
+  const choices = useMemo(
+    () => ({
+      operation: CUTTING_OPERATIONS.filter((o) => ['turning', 'facing', 'boring'].includes(o)).map(
+        (o) => [o, cuttingOperationNames[o]] as const,
+      ),
+      material: bench.materials.map(
+        (m) => [m.id, `${m.name.toLowerCase()}${m.designations[0] ? ` (${m.designations[0]})` : ''}`] as const,
+      ),
+      tool: bench.tools.filter((t) => t.kind !== 'centre drill').map((t) => [t.id, t.name] as const),
+      lathe: bench.lathes.map((l) => [l.id, l.name] as const),
+      held: HELD,
+    }),
+    [bench],
+  );
   const pick = (
     label: string,
     key: 'operation' | 'materialId' | 'toolId' | 'latheId' | 'held',
-    choices: readonly (readonly [string, string])[],
-  ) => <Pick label={label} value={words[key]} choices={choices} onChange={(value) => onChange({ [key]: value })} />;
+    list: readonly (readonly [string, string])[],
+  ) => <Pick label={label} value={words[key]} choices={list} onChange={(value) => onChange({ [key]: value })} />;
   const type = (label: string, key: LengthWord, suffix: string) => (
     <Type
       label={label}
@@ -31,66 +50,41 @@ export function Sentence({ bench, words, unit, onChange }: Props) {
   );
   return (
     <p className="sentence">
-      {pick(
-        'Operation',
-        'operation',
-        CUTTING_OPERATIONS.filter((o) => ['turning', 'facing', 'boring'].includes(o)).map((o) => [
-          o,
-          cuttingOperationNames[o],
-        ]),
-      )}{' '}
-      {pick(
-        'Material',
-        'materialId',
-        bench.materials.map((m) => [
-          m.id,
-          `${m.name.toLowerCase()}${m.designations[0] ? ` (${m.designations[0]})` : ''}`,
-        ]),
-      )}{' '}
-      at Ø {type('Diameter', 'diameter', unit)} with the{' '}
-      {pick(
-        'Tool',
-        'toolId',
-        bench.tools.filter((t) => t.kind !== 'centre drill').map((t) => [t.id, t.name]),
-      )}
-      , {type('Depth on the radius', 'depth', unit)} deep, fed {type('Feed', 'feed', `${unit}/rev`)}, on{' '}
-      {pick(
-        'Lathe',
-        'latheId',
-        bench.lathes.map((l) => [l.id, l.name]),
-      )}
-      ,{' '}
-      {pick('Held', 'held', [
-        ['chuck', 'in the chuck'],
-        ['centre', 'in chuck and tail centre'],
-      ])}{' '}
-      with {type('Standing out', 'overhang', unit)} standing out; it may bend{' '}
+      {pick('Operation', 'operation', choices.operation)} {pick('Material', 'materialId', choices.material)} at Ø{' '}
+      {type('Diameter', 'diameter', unit)} with the {pick('Tool', 'toolId', choices.tool)},{' '}
+      {type('Depth on the radius', 'depth', unit)} deep, fed {type('Feed', 'feed', `${unit}/rev`)}, on{' '}
+      {pick('Lathe', 'latheId', choices.lathe)}, {pick('Held', 'held', choices.held)} with{' '}
+      {type('Standing out', 'overhang', unit)} standing out; it may bend{' '}
       {type('Bending allowed on the diameter', 'bend', unit)} on the diameter.
     </p>
   );
 }
 
-export function Pick({
-  label,
-  value,
-  choices,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  choices: readonly (readonly [string, string])[];
-  onChange: (value: string) => void;
-}) {
-  return (
-    <select className="word" aria-label={label} value={value} onChange={(event) => onChange(event.target.value)}>
-      {choices.map(([id, name]) => (
-        <option key={id} value={id}>
-          {name}
-        </option>
-      ))}
-    </select>
-  );
-}
+/** Its list is long and drawn seldom: what it does when it changes is always the same. */
+export const Pick = memo(
+  function Pick({
+    label,
+    value,
+    choices,
+    onChange,
+  }: {
+    label: string;
+    value: string;
+    choices: readonly (readonly [string, string])[];
+    onChange: (value: string) => void;
+  }) {
+    return (
+      <select className="word" aria-label={label} value={value} onChange={(event) => onChange(event.target.value)}>
+        {choices.map(([id, name]) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+    );
+  },
+  (a, b) => a.value === b.value && a.choices === b.choices && a.label === b.label,
+);
 
 export function Type({
   label,

@@ -1,7 +1,8 @@
+import type { SchoolDecision } from '@whelk/core/cutting';
 import { chipLook, chipSize, decideCut, finishFeedMm, operationRules, raUm, rzUm } from '@whelk/core/cutting';
 import { nGradeOf, readFinish } from '@whelk/core/part';
 import { shortLength } from '@whelk/core/quantity';
-import { lazy, Suspense, useMemo } from 'react';
+import { lazy, memo, Suspense, useMemo } from 'react';
 import { materialCautionText } from '../../messages/cautions.ts';
 import { wordProblem } from '../../messages/problems.ts';
 import {
@@ -14,6 +15,8 @@ import {
 } from '../../messages/words.ts';
 import { feed, feedUnit } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
+import { useSeen } from '../../ui/useSeen.ts';
+import { useSettled } from '../../ui/useSettled.ts';
 import { DepthFeedMap } from './DepthFeedMap.tsx';
 import { PutIntoJob } from './PutIntoJob.tsx';
 import { Schools } from './Schools.tsx';
@@ -22,11 +25,11 @@ import { SpeedChart } from './SpeedChart.tsx';
 import { type Bench, type Ready, setupOf, type Taken, type Words } from './state.ts';
 import { useWords } from './useWords.ts';
 
-const EdgeLife = lazy(() => import('./EdgeLife.tsx'));
+const EdgeLife = memo(lazy(() => import('./EdgeLife.tsx')));
 
 /** Speeds and feeds on their own: a sentence, three answers, and what they are surrounded by. */
 function SpeedsPage({ bench, taken }: { bench: Bench; taken?: Taken }) {
-  const { words, change, ready } = useWords(bench, taken);
+  const { words, change } = useWords(bench, taken);
   const lathe = bench.lathes.find((l) => l.id === words.latheId);
   const made = useMemo(() => setupOf(bench, words), [bench, words]);
   const unit = lathe?.unit ?? 'mm';
@@ -120,19 +123,7 @@ function SpeedsPage({ bench, taken }: { bench: Bench; taken?: Taken }) {
                 )}
               </p>
             </section>
-            <section aria-labelledby="edge">
-              <h2 id="edge">Life of the edge</h2>
-              <Suspense fallback={<p className="muted">Being drawn</p>}>
-                {ready && (
-                  <EdgeLife
-                    setup={made.setup}
-                    depthMm={own.cut.depthMm}
-                    feedMm={own.cut.feedMmPerRev}
-                    rpm={own.cut.chosen.speed.rpm}
-                  />
-                )}
-              </Suspense>
-            </section>
+            <Edge made={made} own={own} />
             <Finish words={words} made={made} onRa={(ra) => change({ ra })} feedMm={own.cut.feedMmPerRev} />
             <section aria-labelledby="keep">
               <h2 id="keep">To keep in mind</h2>
@@ -168,6 +159,23 @@ function SpeedsPage({ bench, taken }: { bench: Bench; taken?: Taken }) {
         </>
       )}
     </>
+  );
+}
+
+/** The life of the edge: loaded when it comes into sight, drawn when the cut stands still. */
+function Edge({ made, own }: { made: Ready; own: SchoolDecision }) {
+  const [ref, seen] = useSeen<HTMLElement>();
+  const { cut } = own;
+  const now = useMemo(
+    () => ({ setup: made.setup, depthMm: cut.depthMm, feedMm: cut.feedMmPerRev, rpm: cut.chosen.speed.rpm }),
+    [made.setup, cut.depthMm, cut.feedMmPerRev, cut.chosen.speed.rpm],
+  );
+  const settled = useSettled(now);
+  return (
+    <section aria-labelledby="edge" ref={ref}>
+      <h2 id="edge">Life of the edge</h2>
+      <Suspense fallback={<p className="muted">Being drawn</p>}>{seen && <EdgeLife {...settled} />}</Suspense>
+    </section>
   );
 }
 

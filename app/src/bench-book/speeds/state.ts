@@ -121,6 +121,14 @@ export function mmOf(words: Words, word: LengthWord, unit: 'mm' | 'in'): number 
   return read.ok ? read.mm.valueOf() : undefined;
 }
 
+/** What is worked out of a lathe once, however often a word changes: its exact feeds are slow to make. */
+const known = new WeakMap<Lathe, Pick<CutSetup, 'table' | 'feeds'>>();
+function ofLathe(lathe: Lathe): Pick<CutSetup, 'table' | 'feeds'> {
+  const made = known.get(lathe) ?? { table: speedTable(lathe), feeds: feedsOf(lathe) };
+  known.set(lathe, made);
+  return made;
+}
+
 export interface Ready {
   readonly setup: CutSetup;
   readonly lathe: Lathe;
@@ -138,7 +146,7 @@ export function setupOf(bench: Bench, words: Words): Ready | undefined {
   const [diameterMm, depthMm, feedMm, overhangMm, bendMm] = lengthWords.map((w) => mmOf(words, w, lathe.unit));
   if (!diameterMm || !depthMm || !feedMm || !overhangMm || !bendMm) return undefined;
   const ra = words.ra.trim() === '' ? undefined : readFinish(words.ra);
-  const table = speedTable(lathe);
+  const { table, feeds } = ofLathe(lathe);
   if (table.fixed.length === 0 && !table.ranges) return undefined;
   const { deepestMm, noseRadiusMm, kappaDeg, edgeRadiusMm } = tool;
   return {
@@ -151,7 +159,7 @@ export function setupOf(bench: Bench, words: Words): Ready | undefined {
       tool: { material: tool.material, noseRadiusMm, kappaDeg, edgeRadiusMm, deepestMm, flatMm: tool.flatMm ?? 0 },
       lathe,
       table,
-      feeds: feedsOf(lathe),
+      feeds,
       operation: words.operation,
       diameterMm,
       hold: {
