@@ -192,7 +192,7 @@ describe('the bench book', () => {
     await visit(page, `${shop.url}/runs/${run}`);
     await press(page, 'Done');
     // what stands already need not be told
-    await press(page, 'it stands there already');
+    await press(page, 'it stands so already');
     await sees(page, 'as it stands');
     await page.keyboard.press('t');
     await press(page, 'It squeals');

@@ -76,8 +76,8 @@ try {
   await press(page, 'Slides and dials');
   await keep(page, 'describe');
   await visit(page, `${shop.url}/bench-book/speeds`);
-  await page.waitForSelector('.recharts-line');
   await page.$eval('#map', (e) => e.scrollIntoView({ block: 'start' }));
+  await page.waitForSelector('.recharts-line');
   await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 600)));
   await keep(page, 'map');
 

@@ -148,7 +148,7 @@ export function RecordTable<T extends { id: string }>({
             <thead>
               <tr>
                 {view.columns.map((c) => (
-                  <th key={c.key} scope="col">
+                  <th key={c.key} scope="col" className="whitespace-normal align-bottom">
                     {c.label}
                   </th>
                 ))}
@@ -162,7 +162,7 @@ export function RecordTable<T extends { id: string }>({
                 <tr key={r.id}>
                   {view.columns.map((c, i) =>
                     i === 0 ? (
-                      <th key={c.key} scope="row" className="font-semibold">
+                      <th key={c.key} scope="row" className="min-w-48 font-semibold">
                         {c.show(r)}
                       </th>
                     ) : (

@@ -21,10 +21,22 @@ export function SetPanel({
   const speedChanges = changes.filter((c) => speedIds.has(c.name));
   const feedChanges = changes.filter((c) => !speedIds.has(c.name));
   const { setting } = step;
+  // what is told to be set is set already; or what is thought to stand does not
+  const reached = Object.fromEntries(changes.map((c) => [c.id, c.to]));
+  const unknown = Object.fromEntries(Object.keys({ ...setting?.speedAt, ...setting?.feedAt }).map((id) => [id, '']));
   const only =
     (...codes: string[]) =>
     (record: Recorder) =>
       explainOperation(frozen, step.operationId, (line) => codes.includes(line.code) && record(line));
+  const stands = setting && (
+    <button
+      type="button"
+      className="quiet -ml-2 min-h-12 text-sm underline"
+      onClick={() => onStands(changes.length > 0 ? reached : unknown)}
+    >
+      {changes.length > 0 ? 'it stands so already' : 'it stands otherwise'}
+    </button>
+  );
   return (
     <aside
       aria-label="What to set"
@@ -42,11 +54,11 @@ export function SetPanel({
             />
           </p>
           {speedChanges.length > 0 ? (
-            <Changes changes={speedChanges} onStands={onStands} />
+            <Changes changes={speedChanges} />
           ) : lathe.spindle.settings.some((s) => s.kind === 'stepless') ? (
             <p className="setting">Turn to {setting.rpm}</p>
           ) : (
-            <AsItStands label={setting.speedLabel} at={setting.speedAt} onStands={onStands} />
+            <p className="muted text-sm">{setting.speedLabel}, as it stands</p>
           )}
         </div>
       )}
@@ -68,9 +80,9 @@ export function SetPanel({
               By hand, about {aimed((setting.feedMmPerRev * setting.rpm) / 60, lathe.unit)} {lathe.unit} a second
             </p>
           ) : feedChanges.length > 0 ? (
-            <Changes changes={feedChanges} onStands={onStands} />
+            <Changes changes={feedChanges} />
           ) : (
-            <AsItStands label={setting.feedLabel} at={setting.feedAt ?? {}} onStands={onStands} />
+            <p className="muted text-sm">{setting.feedLabel}, as it stands</p>
           )}
         </div>
       )}
@@ -82,8 +94,10 @@ export function SetPanel({
           ) : (
             <p className="muted">{tool.name}, as it stands</p>
           )}
+          {stands}
         </div>
       )}
+      {!tool && stands}
       {!setting && !tool && (
         <p className="muted">Nothing to set on the lathe for this step. {nameOf(frozen, step.featureId)}</p>
       )}
@@ -91,13 +105,7 @@ export function SetPanel({
   );
 }
 
-function Changes({
-  changes,
-  onStands,
-}: {
-  changes: StepAdvice['changes'];
-  onStands: (at: Record<string, string>) => void;
-}) {
+function Changes({ changes }: { changes: StepAdvice['changes'] }) {
   return (
     <ul>
       {changes.map((c) => (
@@ -107,39 +115,8 @@ function Changes({
             {c.from ? `, was ${c.from}` : ''}
             {c.stopFirst ? '; stop first' : ''}
           </span>
-          <button
-            type="button"
-            className="quiet block min-h-11 text-sm font-normal underline"
-            onClick={() => onStands({ [c.id]: c.to })}
-          >
-            it stands there already
-          </button>
         </li>
       ))}
     </ul>
-  );
-}
-
-/** What need not be touched; whoever finds it otherwise says so, and is told to set it. */
-function AsItStands({
-  label,
-  at,
-  onStands,
-}: {
-  label: string | undefined;
-  at: Readonly<Record<string, string>>;
-  onStands: (at: Record<string, string>) => void;
-}) {
-  return (
-    <p className="muted text-sm">
-      {label}, as it stands
-      <button
-        type="button"
-        className="quiet block min-h-11 underline"
-        onClick={() => onStands(Object.fromEntries(Object.keys(at).map((id) => [id, ''])))}
-      >
-        it stands otherwise
-      </button>
-    </p>
   );
 }
