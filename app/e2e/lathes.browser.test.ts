@@ -164,6 +164,22 @@ describe('the bench book', () => {
     await type(page, 'kc11NPerMm2', '99999');
     await page.keyboard.press('Enter');
     await sees(page, 'outside of what any material has');
+    await press(page, 'Make one of our own from it');
+    await sees(page, 'Medium-carbon steel, ours');
+    await page.$eval('form .input', (e) => (e as HTMLInputElement).select());
+    await page.type('form .input', 'Sluice shaft steel');
+    await press(page, 'Keep');
+    await page.waitForFunction(() => document.querySelector('h2.text-2xl')?.textContent === 'Sluice shaft steel');
+    await visit(page, `${shop.url}/stock`);
+    await press(page, 'Add');
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('option')].some((o) => o.textContent?.startsWith('Sluice shaft steel')),
+    );
+    await visit(page, `${shop.url}/bench-book/materials`);
+    await press(page, 'Sluice shaft steel');
+    await press(page, 'Remove it');
+    await page.waitForFunction(() => !document.body.innerText.includes('Sluice shaft steel'));
+    await press(page, 'Medium-carbon steel');
     await page.click('button[aria-label="Take HSS, m/min back to 28"]');
     await sees(page, 'As it came along again.');
     expect(await page.$eval('[data-field="speeds.hss.speedMPerMin"]', (e) => (e as HTMLInputElement).value)).toBe('28');

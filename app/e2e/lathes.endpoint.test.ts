@@ -46,6 +46,9 @@ describe('a lathe’s description', () => {
     expect(codes(late)).toEqual([409, 'save.stale']);
     expect(late.body).toMatchObject({ mine: { name: 'late' }, theirs: { revision: 2 } });
     expect((await load(id)).revisions.map((r) => r.revision)).toEqual([2, 1]);
+    const before = JSON.parse((await shop.ask('GET', `/api/lathes/${id}/export?revision=1`)).text);
+    expect(before.lathe).toEqual(lathe);
+    expect((await shop.ask('GET', `/api/lathes/${id}/export?revision=9`)).status).toBe(404);
   });
   it('is refused when it is at odds with itself, by path', async () => {
     const { lathe } = await load(await idOf('the Long one'));

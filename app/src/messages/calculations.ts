@@ -22,6 +22,7 @@ export const calculationSentences: Record<string, string> = {
   'cutting.chip': 'Width and thickness of the chip, and how it will look.',
   'tool.grindingAngles': 'Angles to grind a high-speed steel bit to, by shape and material.',
   'trouble.advise': 'From a symptom and its conditions to ranked causes and what to change.',
+  'lathe.check': 'What is wrong or missing in a lathe’s description, and every speed and feed it has.',
   'lathe.calibrate': 'What a measurement of a lathe itself says: feed, ring, slack, speed or spring.',
   'mechanics.deflection': 'Bending of round work under the radial force, and the error of diameter.',
   'mechanics.grip': 'Share of what the jaws can hold that a cut uses.',

@@ -51,6 +51,7 @@ const good: Record<string, Record<string, unknown>> = {
   },
   'tool.grindingAngles': { materialId: 'brass', shape: 'rougher' },
   'trouble.advise': { symptom: 'chatter', conditions: { operation: 'turning', overhangDiameters: 6 } },
+  'lathe.check': { lathe: metricLathe },
   'lathe.calibrate': {
     lathe: metricLathe,
     calibration: {

@@ -14,7 +14,15 @@ import {
   usualFeedMmPerRev,
   usualPolicy,
 } from '../cutting/index.ts';
-import { calibrated, calibrationSchema, feedsOf, latheSchema, usualChuck } from '../lathe/index.ts';
+import {
+  calibrated,
+  calibrationSchema,
+  checkLathe,
+  feedsOf,
+  fixedSpeeds,
+  latheSchema,
+  usualChuck,
+} from '../lathe/index.ts';
 import { materialById, TOOL_MATERIALS } from '../material/index.ts';
 import { BIT_SHAPES, grindingAngles } from '../tool/index.ts';
 import { adviseTrouble, SYMPTOMS } from '../trouble/index.ts';
@@ -267,6 +275,17 @@ export const deciding = [
     }),
     output: z.object({ causes: z.array(z.any()) }),
     run: ({ symptom, conditions }) => ({ causes: [...adviseTrouble(symptom, conditions)] }),
+  }),
+  calculation({
+    name: 'lathe.check',
+    tab: 'lathe',
+    input: z.strictObject({ lathe: latheSchema }),
+    output: z.object({ found: z.array(z.any()), speedsRpm: z.array(z.number()), feedsMmPerRev: z.array(z.number()) }),
+    run: ({ lathe }) => ({
+      found: checkLathe(lathe),
+      speedsRpm: fixedSpeeds(lathe).map((s) => s.rpm),
+      feedsMmPerRev: feedsOf(lathe).map((f) => f.mmPerRev),
+    }),
   }),
   calculation({
     name: 'lathe.calibrate',

@@ -15,6 +15,8 @@ import { coolantText, toolMaterialNames } from '../../messages/words.ts';
 import { ask } from '../../ui/api.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 
+type OwnRecord = Extract<ShopMaterial, { kind: 'own' }>;
+
 interface Props {
   readonly records: readonly ShopMaterial[];
   readonly all: readonly Material[];
@@ -63,6 +65,8 @@ function MaterialsPage({ records: given, all: first }: Props) {
   const [told, setTold] = useState('');
   const own = records.flatMap((r) => (r.kind === 'own' ? [r.material] : []));
   const changedOf = (id: string) => records.find((r) => r.kind === 'changed' && r.materialId === id);
+  const mineOf = (id: string): OwnRecord | undefined =>
+    records.find((r): r is OwnRecord => r.kind === 'own' && r.material.id === id);
   const effective = (m: Material): Material => {
     const record = changedOf(m.id);
     const made = record && materialOf(record);
@@ -86,8 +90,8 @@ function MaterialsPage({ records: given, all: first }: Props) {
     setTold('As it came along again.');
   };
   const setFigure = (material: Material, path: string, value: number | undefined) => {
-    const mine = records.find((r) => r.kind === 'own' && r.material.id === material.id);
-    if (mine?.kind === 'own') {
+    const mine = mineOf(material.id);
+    if (mine) {
       if (value === undefined) return;
       const made = withOwn(mine, path, value);
       return made ? void put(made) : setTold(wordProblem({ code: 'material.outOfRange', path: [] }).what);
@@ -174,6 +178,17 @@ function MaterialsPage({ records: given, all: first }: Props) {
           <p className="mt-1">
             {coolantText[open.coolant]} {open.cautions.map(materialCautionText).join(' ')}
           </p>
+          {mineOf(open.id) && (
+            <OwnForm
+              key={open.id}
+              record={mineOf(open.id)!}
+              onPut={(record) => void put(record)}
+              onDrop={(record) => {
+                setOpenId(first[0]?.id);
+                void drop(record);
+              }}
+            />
+          )}
           <p role="status" className="setting min-h-6 text-sm">
             {told}
           </p>
@@ -247,6 +262,68 @@ function withOwn(
       : { ...material, [first]: value };
   const next = { ...record, material: made };
   return materialOf(next).ok ? next : undefined;
+}
+
+/** What names a material of the shop's own, and how it is cut; removing it leaves the bars that name it without one. */
+function OwnForm({
+  record,
+  onPut,
+  onDrop,
+}: {
+  record: OwnRecord;
+  onPut: (record: OwnRecord) => void;
+  onDrop: (record: OwnRecord) => void;
+}) {
+  const { material } = record;
+  const [name, setName] = useState(material.name);
+  const [designations, setDesignations] = useState(material.designations.join(', '));
+  const list = designations
+    .split(',')
+    .map((d) => d.trim())
+    .filter((d) => d !== '');
+  const good = name.trim() !== '' && name.length <= 80 && list.length <= 8 && list.every((d) => d.length <= 40);
+  return (
+    <form
+      className="sheet mt-3 flex flex-wrap items-end gap-3 p-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (good) onPut({ ...record, material: { ...material, name: name.trim(), designations: list } });
+      }}
+    >
+      <label className="text-sm">
+        Name
+        <input className="input mt-0.5 flex w-64" value={name} onChange={(e) => setName(e.target.value)} />
+      </label>
+      <label className="text-sm">
+        Designations, with commas
+        <input
+          className="input mt-0.5 flex w-56"
+          value={designations}
+          onChange={(e) => setDesignations(e.target.value)}
+        />
+      </label>
+      <label className="text-sm">
+        Cut
+        <select
+          className="select mt-0.5 flex w-32"
+          value={material.coolant}
+          onChange={(e) =>
+            onPut({ ...record, material: { ...material, coolant: e.target.value as Material['coolant'] } })
+          }
+        >
+          <option value="dry">dry</option>
+          <option value="wet">wet</option>
+          <option value="either">either</option>
+        </select>
+      </label>
+      <button type="submit" className="btn btn-primary" disabled={!good}>
+        Keep
+      </button>
+      <button type="button" className="btn" onClick={() => onDrop(record)}>
+        Remove it
+      </button>
+    </form>
+  );
 }
 
 function Figure({

@@ -1,9 +1,9 @@
-import { CUTTING_OPERATIONS } from '@whelk/core/cutting';
+import { CUTTING_OPERATIONS, type Grade } from '@whelk/core/cutting';
 import { parseLength } from '@whelk/core/quantity';
 import { memo, useId, useMemo } from 'react';
 import { wordProblem } from '../../messages/problems.ts';
-import { cuttingOperationNames } from '../../messages/words.ts';
-import type { Bench, LengthWord, Words } from './state.ts';
+import { cuttingOperationNames, gradeNames } from '../../messages/words.ts';
+import { type Bench, gradeWords, type LengthWord, type Words } from './state.ts';
 
 interface Props {
   readonly bench: Bench;
@@ -12,6 +12,7 @@ interface Props {
   readonly onChange: (change: Partial<Words>) => void;
 }
 
+const GRADES = (['rough', 'semi', 'finish'] as const).map((g) => [g, gradeNames[g]] as const);
 const HELD = [
   ['chuck', 'in the chuck'],
   ['centre', 'in chuck and tail centre'],
@@ -50,11 +51,17 @@ export function Sentence({ bench, words, unit, onChange }: Props) {
   );
   return (
     <p className="sentence">
-      {pick('Operation', 'operation', choices.operation)} {pick('Material', 'materialId', choices.material)} at Ø{' '}
-      {type('Diameter', 'diameter', unit)} with the {pick('Tool', 'toolId', choices.tool)},{' '}
-      {type('Depth on the radius', 'depth', unit)} deep, fed {type('Feed', 'feed', `${unit}/rev`)}, on{' '}
-      {pick('Lathe', 'latheId', choices.lathe)}, {pick('Held', 'held', choices.held)} with{' '}
-      {type('Standing out', 'overhang', unit)} standing out; it may bend{' '}
+      {pick('Operation', 'operation', choices.operation)},{' '}
+      <Pick
+        label="Grade"
+        value={words.grade}
+        choices={GRADES}
+        onChange={(grade) => onChange(gradeWords(bench, words, grade as Grade))}
+      />{' '}
+      {pick('Material', 'materialId', choices.material)} at Ø {type('Diameter', 'diameter', unit)} with the{' '}
+      {pick('Tool', 'toolId', choices.tool)}, {type('Depth on the radius', 'depth', unit)} deep, fed{' '}
+      {type('Feed', 'feed', `${unit}/rev`)}, on {pick('Lathe', 'latheId', choices.lathe)},{' '}
+      {pick('Held', 'held', choices.held)} with {type('Standing out', 'overhang', unit)} standing out; it may bend{' '}
       {type('Bending allowed on the diameter', 'bend', unit)} on the diameter.
     </p>
   );
@@ -83,7 +90,7 @@ export const Pick = memo(
       </select>
     );
   },
-  (a, b) => a.value === b.value && a.choices === b.choices && a.label === b.label,
+  (a, b) => a.value === b.value && a.choices === b.choices && a.label === b.label && a.label !== 'Grade',
 );
 
 export function Type({

@@ -1,8 +1,17 @@
-import type { CutSetup, CuttingOperation, School } from '@whelk/core/cutting';
-import { speedTable } from '@whelk/core/cutting';
+import {
+  type CutSetup,
+  type CuttingOperation,
+  type Grade,
+  operationRules,
+  SCHOOLS,
+  type School,
+  speedTable,
+  usualDepthMm,
+  usualFeedMmPerRev,
+} from '@whelk/core/cutting';
 import type { Job, Settings } from '@whelk/core/job';
 import { feedsOf, type Lathe, type Positions, usualChuck } from '@whelk/core/lathe';
-import type { Material } from '@whelk/core/material';
+import { familyOf, type Material } from '@whelk/core/material';
 import { readFinish } from '@whelk/core/part';
 import { parseLength, shortLength } from '@whelk/core/quantity';
 import type { Tool } from '@whelk/core/tool';
@@ -20,6 +29,7 @@ export interface Bench {
 /** The words of the sentence, lengths as typed. */
 export interface Words {
   readonly operation: CuttingOperation;
+  readonly grade: Grade;
   readonly materialId: string;
   readonly diameter: string;
   readonly toolId: string;
@@ -38,6 +48,7 @@ export function firstWords(bench: Bench): Words {
   const inch = lathe?.unit === 'in';
   return {
     operation: 'turning',
+    grade: 'rough',
     materialId: 'medium-carbon-steel',
     diameter: inch ? '1 1/4' : '40',
     toolId: bench.tools.find((t) => t.kind === 'rougher')?.id ?? bench.tools[0]?.id ?? '',
@@ -50,6 +61,16 @@ export function firstWords(bench: Bench): Words {
     ra: '',
     school: bench.settings.school,
   };
+}
+
+/** Roughing, semi-finishing or finishing: depth and feed as they usually are for it, to be changed at will. */
+export function gradeWords(bench: Bench, words: Words, grade: Grade): Partial<Words> {
+  const lathe = bench.lathes.find((l) => l.id === words.latheId);
+  const tool = bench.tools.find((t) => t.id === words.toolId);
+  const feedMm = usualFeedMmPerRev(words.operation, grade, mmOf(words, 'diameter', lathe?.unit ?? 'mm') ?? 20);
+  if (!lathe || !tool || feedMm === undefined) return { grade };
+  const said = (mm: number) => shortLength(mm, lathe.unit, lathe.unit === 'mm' ? 3 : 4);
+  return { grade, depth: said(usualDepthMm(grade, lathe.rigidity, familyOf(tool.material))), feed: said(feedMm) };
 }
 
 /** An operation of a job that the sentence is about. */
@@ -106,6 +127,8 @@ export function readWords(bench: Bench, kept: string | null): Words {
       latheId: bench.lathes.some((l) => l.id === texts.latheId) ? texts.latheId : first.latheId,
       toolId: bench.tools.some((t) => t.id === texts.toolId) ? texts.toolId : first.toolId,
       materialId: bench.materials.some((m) => m.id === texts.materialId) ? texts.materialId : first.materialId,
+      operation: Object.hasOwn(operationRules, texts.operation) ? texts.operation : first.operation,
+      school: SCHOOLS.includes(texts.school) ? texts.school : first.school,
     };
   } catch {
     return first;

@@ -4,11 +4,12 @@ import { latheFileSchema } from '@whelk/core/lathe';
 import type { Knex } from 'knex';
 import { Refused } from '../answer.ts';
 import { upsertRecord } from '../shop/queries.ts';
-import { addLathe, loadLathe } from './service.ts';
+import { addLathe, loadLathe, loadRevision } from './service.ts';
 
-/** The file of a lathe: its description and every calibration, in the open format `whelk.lathe`. */
-export async function exportLathe(db: Knex, id: string) {
-  const { lathe, calibrations } = await loadLathe(db, id);
+/** The file of a lathe, of now or as it was at a revision: description and every calibration, format `whelk.lathe`. */
+export async function exportLathe(db: Knex, id: string, revision?: number) {
+  const { lathe: now, calibrations } = await loadLathe(db, id);
+  const lathe = revision === undefined ? now : await loadRevision(db, id, revision);
   return {
     format: 'whelk.lathe' as const,
     schema: 1 as const,

@@ -82,7 +82,15 @@ function LathePage({ lathe: given, calibrations, stand, revisions, tools }: Prop
       {revisions.length > 1 && (
         <section aria-labelledby="revisions" className="mt-10">
           <h2 id="revisions">Revisions</h2>
-          <p className="text-sm">{revisions.map((r) => `${r.revision}: ${r.savedOn}`).join(' · ')}</p>
+          <ul className="flex flex-wrap gap-x-5 text-sm">
+            {revisions.map((r) => (
+              <li key={r.revision}>
+                <a className="link" href={`/api/lathes/${lathe.id}/export?revision=${r.revision}`} download>
+                  {r.revision}, {r.savedOn}, .json
+                </a>
+              </li>
+            ))}
+          </ul>
           <p className="muted text-sm">Pieces being cut keep the revision they were begun with.</p>
         </section>
       )}

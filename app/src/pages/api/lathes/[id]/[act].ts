@@ -17,7 +17,12 @@ export const GET: APIRoute = ({ params, url }) =>
     const id = idOf(params.id);
     switch (params.act) {
       case 'export': {
-        const file = await exportLathe(database(), id);
+        const revision = z.coerce
+          .number()
+          .int()
+          .min(1)
+          .safeParse(url.searchParams.get('revision') ?? undefined);
+        const file = await exportLathe(database(), id, revision.success ? revision.data : undefined);
         return attachment(`${JSON.stringify(file, null, 2)}\n`, 'application/json', `${file.lathe.name}.json`);
       }
       case 'card.svg': {
