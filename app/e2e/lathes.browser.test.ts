@@ -226,11 +226,11 @@ describe('edges', () => {
     const { page } = await openPage(browser);
     await visit(page, `${shop.url}/tools`);
     await sees(page, 'min in the cut');
-    await page.click('button[aria-label="HSS rougher, nose 0.8: sharpened or turned now"]');
+    await page.click('button[aria-label="Sharpened now: HSS rougher, nose 0.8"]');
     await sees(page, 'counted from now');
     await page.reload();
     await hydrated(page);
-    expect(await page.$('button[aria-label="HSS rougher, nose 0.8: sharpened or turned now"]')).toBeNull();
+    expect(await page.$('button[aria-label="Sharpened now: HSS rougher, nose 0.8"]')).toBeNull();
     await page.close();
   });
 });

@@ -177,7 +177,7 @@ function Edges({ tools, worn }: { tools: readonly Tool[]; worn: Readonly<Record<
                 type="button"
                 className="btn btn-sm h-10"
                 disabled={fresh.includes(tool.id)}
-                aria-label={`${tool.name}: sharpened or turned now`}
+                aria-label={`Sharpened now: ${tool.name}`}
                 onClick={() => void sharpen(tool)}
               >
                 Sharpened now
