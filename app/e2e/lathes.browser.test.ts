@@ -1,3 +1,4 @@
+import { writeFileSync } from 'node:fs';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { hydrated, openBrowser, openPage, press, sees, textOf, type, visit } from './support/browser.ts';
@@ -60,6 +61,97 @@ describe('describing a lathe', () => {
       slides: { crossSlide: { slackMm: 0.0762, clockwiseMoves: 'out', divisions: 100 } },
     });
     expect(errors).toEqual([]);
+    await page.close();
+  });
+});
+
+describe('a lathe that is odd', () => {
+  it('has a feed without a figure, positions that must not meet, a readout and a taper attachment', async () => {
+    const { page } = await openPage(browser);
+    await visit(page, `${shop.url}/lathes`);
+    await press(page, 'Describe a lathe');
+    await type(page, 'lathe-name', 'Long, changed');
+    const long = (await latheUrl('the Long one')).split('/').at(-1)!;
+    await page.select('form select', long);
+    await press(page, 'Begin');
+    await page.waitForFunction(() => location.pathname.endsWith('/describe'));
+    await hydrated(page);
+    await press(page, 'Spindle');
+    await press(page, 'Add a combination');
+    await choose(page, 'spindle.forbidden.0.at.range', 'H');
+    await choose(page, 'spindle.forbidden.0.at.lever', '5');
+    await type(page, 'spindle.forbidden.0.why', 'the belt slips');
+    await type(page, 'spindle.settings.0.torque', '45:150, 30:160');
+    await press(page, 'Feeds');
+    await press(page, 'Add an unmarked feed');
+    await choose(page, 'feeds.settings.8.at.box', 'C');
+    await choose(page, 'feeds.settings.8.at.knob', '1');
+    await sees(page, 'This feed has no figure yet');
+    await press(page, 'Slides and dials');
+    await page.evaluate(() =>
+      [...document.querySelectorAll('label')].find((l) => l.textContent === 'A digital readout')!.click(),
+    );
+    await type(page, 'slides.readout.resolutionMm', '0.01');
+    await press(page, 'Tailstock and tapers');
+    await page.evaluate(() =>
+      [...document.querySelectorAll('label')].find((l) => l.textContent === 'A taper attachment')!.click(),
+    );
+    await sees(page, 'everything makes sense');
+    await press(page, 'Save as revision 2');
+    await page.waitForFunction(() => /\/lathes\/[0-9a-f-]{36}$/.test(location.pathname));
+    await hydrated(page);
+    // what must not stand together is no speed of it any more
+    expect(await textOf(page, '#speeds ~ table')).not.toContain('1600');
+    await sees(page, 'no attachment');
+    await press(page, 'Feed, by time and distance');
+    await page.select('form select', 'box=C;knob=1');
+    await type(page, 'calibration-rpm', '100');
+    await type(page, 'calibration-seconds', '60');
+    await type(page, 'calibration-distance', '3.3');
+    await sees(page, 'Gives 0.033 mm a turn');
+    await press(page, 'Keep this calibration');
+    await press(page, 'put in force');
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('#feeds ~ table th')].some((th) => th.textContent === 'Feed C, Position 1'),
+    );
+    const id = new URL(page.url()).pathname.split('/').at(-1)!;
+    const file = await shop.ask('GET', `/api/lathes/${id}/export`);
+    const { lathe } = JSON.parse(file.text) as { lathe: Record<string, unknown> };
+    expect(lathe).toMatchObject({
+      taperAttachment: null,
+      slides: { readout: { axes: ['crossSlide', 'carriage'], resolutionMm: 0.01 } },
+      spindle: { forbidden: [{ at: { range: 'H', lever: '5' }, why: 'the belt slips' }] },
+    });
+    // and its file comes in again through the page
+    await visit(page, `${shop.url}/lathes`);
+    const path = `${shop.dir}/lathe.json`;
+    writeFileSync(path, file.text);
+    const chooser = (await page.$('input[type="file"]')) as import('puppeteer-core').ElementHandle<HTMLInputElement>;
+    await chooser.uploadFile(path);
+    await page.waitForFunction(() => /\/lathes\/[0-9a-f-]{36}$/.test(location.pathname));
+    await hydrated(page);
+    await sees(page, '1 calibrations in force');
+    await page.close();
+  });
+});
+
+describe('how a job chooses', () => {
+  it('is its own: nearest either way gives other settings than nearest not above', async () => {
+    const { page } = await openPage(browser);
+    const home = (await shop.ask('GET', '/')).text;
+    const job = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Winding spindle/.exec(home)![1]!;
+    await visit(page, `${shop.url}/jobs/${job}/route`);
+    const settings = () => page.$$eval('.setting-text', (all) => all.map((e) => e.textContent).join());
+    const before = await settings();
+    await page.select('select[aria-label="Choice of speed"]', 'nearest');
+    await page.select('select[aria-label="Faster than the ideal by at most"]', '0.2');
+    await sees(page, '· saved');
+    expect(await settings()).not.toBe(before);
+    await visit(page, `${shop.url}/bench-book/speeds`);
+    await page.select('select[aria-label="Lathe"]', (await latheUrl('the Small one')).split('/').at(-1)!);
+    await sees(page, 'stepless');
+    await sees(page, 'By hand');
+    await page.evaluate(() => localStorage.clear());
     await page.close();
   });
 });

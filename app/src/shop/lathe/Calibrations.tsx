@@ -122,13 +122,13 @@ function subjectOf(lathe: Lathe, c: Calibration): string {
 
 interface Props {
   readonly lathe: Lathe;
-  readonly given: readonly Calibration[];
+  readonly all: readonly Calibration[];
+  readonly onAdded: (calibration: Calibration) => void;
   readonly onLathe: (lathe: Lathe) => void;
 }
 
 /** Measurements of the lathe itself: every one is kept; which is in force the turner picks. */
-export function Calibrations({ lathe, given, onLathe }: Props) {
-  const [all, setAll] = useState(given);
+export function Calibrations({ lathe, all, onAdded, onLathe }: Props) {
   const [told, setTold] = useState('');
   const force = async (slot: string, id: string | null) => {
     const result = await ask<{ lathe: Lathe }>('PUT', `/api/lathes/${lathe.id}/in-force`, { slot, id });
@@ -142,7 +142,7 @@ export function Calibrations({ lathe, given, onLathe }: Props) {
         What was written down stays; a measurement counts while it is in force, for every job planned from then on.
       </p>
       {told && <p className="field-problem mt-1">{told}</p>}
-      <AddCalibration lathe={lathe} onAdded={(c) => setAll([c, ...all])} />
+      <AddCalibration lathe={lathe} onAdded={onAdded} />
       {all.length > 0 && (
         <div className="overflow-x-auto">
           <table className="table table-sm mt-3">

@@ -28,8 +28,9 @@ interface Props {
 const noseText = { screwed: 'screwed', key: 'keyed', cam: 'cam-lock' } as const;
 
 /** A lathe: how it stands, every speed and feed it has, its rings, what it holds work with, how it was measured. */
-function LathePage({ lathe: given, calibrations, stand, revisions, tools }: Props) {
+function LathePage({ lathe: given, calibrations: measured, stand, revisions, tools }: Props) {
   const [lathe, setLathe] = useState(given);
+  const [calibrations, setCalibrations] = useState(measured);
   const works = withCalibrations(lathe, calibrations);
   const problems = checkLathe(lathe);
   return (
@@ -77,7 +78,12 @@ function LathePage({ lathe: given, calibrations, stand, revisions, tools }: Prop
         <SpeedsAndFeeds lathe={works} />
       </div>
       <Dials lathe={works} />
-      <Calibrations lathe={lathe} given={calibrations} onLathe={setLathe} />
+      <Calibrations
+        lathe={lathe}
+        all={calibrations}
+        onAdded={(c) => setCalibrations([c, ...calibrations])}
+        onLathe={setLathe}
+      />
       <Owned lathe={lathe} />
       {revisions.length > 1 && (
         <section aria-labelledby="revisions" className="mt-10">

@@ -8,7 +8,7 @@ import { Check, Choice, LengthInput, NumberInput, Rows, TextInput, useAppend } f
 function TorqueCurve({ name }: { name: string }) {
   const id = useId();
   const { field, fieldState } = useController({ name });
-  const value = (field.value ?? []) as { rpm: number; torqueNm: number }[];
+  const value = (Array.isArray(field.value) ? field.value : []) as { rpm: number; torqueNm: number }[];
   const wrong = typeof field.value === 'string';
   return (
     <div className="w-52">

@@ -99,7 +99,9 @@ export function LengthInput({ sign = 'positive', empty, ...props }: FieldProps &
         return { problem: `${what} ${right}` };
       }}
       show={(value) =>
-        typeof value === 'number' ? shortLength(value, unit, unit === 'mm' ? 3 : 4) : String(value ?? '')
+        typeof value === 'number'
+          ? shortLength(value, unit, unit === 'mm' || value >= 2.54 ? 3 : 4)
+          : String(value ?? '')
       }
     />
   );
