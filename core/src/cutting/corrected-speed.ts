@@ -2,8 +2,8 @@ import type { ReferenceSpeed } from '../material/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** No single correction beyond this, and no product beyond the other: the equation is only true near its reference. */
-const FACTOR_CAP = 1.5;
-const PRODUCT_CAP = 1.75;
+export const FACTOR_CAP = 1.5;
+export const PRODUCT_CAP = 1.75;
 
 const within = (factor: number, cap: number): number => Math.min(cap, Math.max(1 / cap, factor));
 

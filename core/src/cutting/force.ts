@@ -3,8 +3,8 @@ import { radians } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** Extra force of a worn edge and of high-speed steel's blunter grind against the carbide that kc was measured with. */
-const WEAR = 1.3;
-const TOOL: Readonly<Record<ToolFamily, number>> = { hss: 1.15, carbide: 1 };
+export const WEAR = 1.3;
+export const TOOL: Readonly<Record<ToolFamily, number>> = { hss: 1.15, carbide: 1 };
 /** Passive and feed force as shares of the cutting force, FIELD 1's defaults. */
 export const RADIAL_SHARE = 0.4;
 export const FEED_SHARE = 0.4;

@@ -3,14 +3,13 @@ import { familyOf } from '../material/index.ts';
 import { gripUse } from '../mechanics/index.ts';
 import { radians } from '../quantity/index.ts';
 import { chooseSpeed } from './choose-speed.ts';
+import { FACTOR_CAP, PRODUCT_CAP } from './corrected-speed.ts';
 import { CUT_LIMITS, type CutLimit, finishFeedMm } from './evaluate.ts';
 import { shallowestCutMm, thinnestChipMm } from './finish.ts';
-import { FEED_SHARE, RADIAL_SHARE } from './force.ts';
+import { FEED_SHARE, RADIAL_SHARE, TOOL, WEAR } from './force.ts';
 import { operationRules } from './operations.ts';
 import { bendPerN, type CutSetup, type School } from './setup.ts';
 
-const WEAR = 1.3;
-const TOOL = { hss: 1.15, carbide: 1 } as const;
 const bit = (limit: CutLimit): number => 1 << CUT_LIMITS.indexOf(limit);
 const BIT = Object.fromEntries(CUT_LIMITS.map((l) => [l, bit(l)])) as Readonly<Record<CutLimit, number>>;
 /** Limits that a machine-first search keeps inside: what lathe, work and edge bear. */
@@ -104,9 +103,9 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
       ? tableMPerMin
       : tableMPerMin *
         within(
-          within((reference.feedRefMmPerRev / feedMmPerRev) ** reference.feedExponent, 1.5) *
-            within((reference.depthRefMm / depthMm) ** reference.depthExponent, 1.5),
-          1.75,
+          within((reference.feedRefMmPerRev / feedMmPerRev) ** reference.feedExponent, FACTOR_CAP) *
+            within((reference.depthRefMm / depthMm) ** reference.depthExponent, FACTOR_CAP),
+          PRODUCT_CAP,
         );
     const { rpm, availableKw } = chosenFor((1000 * vMPerMin) / (Math.PI * diameterMm));
     const actual = (Math.PI * diameterMm * rpm) / 1000;
