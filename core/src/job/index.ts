@@ -1,3 +1,4 @@
+export { cutOf, type OperationCut } from './cut-of.ts';
 export { type JobFile, jobFileSchema, type RunFile, type ShopFile, shopFileSchema } from './file.ts';
 export { freezeJob, type PlannedJob, type Progress, planJob, progressOf, type Station, stationOf } from './plan-job.ts';
 export {

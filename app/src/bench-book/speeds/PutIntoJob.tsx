@@ -15,7 +15,10 @@ export function PutIntoJob({ taken, depthMm, feedMm }: { taken: Taken; depthMm: 
   return (
     <div className="mt-3 flex flex-wrap items-center gap-3 border-l-4 border-[var(--brass)] bg-base-100 px-4 py-2">
       <span className="flex-1">
-        For <b>{taken.title}</b>
+        For{' '}
+        <b>
+          {job.title}: {taken.kind} {taken.feature}
+        </b>
       </span>
       <button
         type="button"

@@ -3,8 +3,8 @@ import type { Lathe, Positions } from '@whelk/core/lathe';
 import { handTurnsPerSecond } from '@whelk/core/lathe';
 import type { Recorder } from '@whelk/core/working';
 import { cutLimitText, reasonText, schoolNames } from '../../messages/words.ts';
+import { CutLoads } from '../../ui/CutLoads.tsx';
 import { cuttingSpeed, feed, feedUnit, measure } from '../../ui/format.ts';
-import { LoadBar } from '../../ui/LoadBar.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 import type { Ready } from './state.ts';
 
@@ -65,21 +65,7 @@ export function Schools({ decisions, ready, standing, own, onOwn }: Props) {
             </p>
           )}
           <div className="mt-2 flex flex-col gap-1.5">
-            <LoadBar
-              name="Motor"
-              share={d.cut.powerKw / d.cut.availableKw}
-              text={`${d.cut.powerKw.toFixed(2)} of ${d.cut.availableKw.toFixed(2)} kW`}
-            />
-            <LoadBar
-              name="Bends"
-              share={d.cut.bendMm / setup.hold.bendAllowedMm}
-              text={`${d.cut.bendMm.toFixed(3)} of ${setup.hold.bendAllowedMm.toFixed(3)} mm`}
-            />
-            <LoadBar
-              name="Grip"
-              share={d.cut.gripShare}
-              text={`${Math.round(d.cut.gripShare * 100)} % of what the jaws hold`}
-            />
+            <CutLoads {...d.cut} bendAllowedMm={setup.hold.bendAllowedMm} />
           </div>
           {d.cut.limits.map((limit) => (
             <p key={limit} className="field-problem mt-1">

@@ -9,7 +9,7 @@ import {
   usualDepthMm,
   usualFeedMmPerRev,
 } from '@whelk/core/cutting';
-import type { Job, Settings } from '@whelk/core/job';
+import type { Job, OperationCut, Settings } from '@whelk/core/job';
 import { feedsOf, type Lathe, type Positions, usualChuck } from '@whelk/core/lathe';
 import { familyOf, type Material } from '@whelk/core/material';
 import { readFinish } from '@whelk/core/part';
@@ -74,21 +74,10 @@ export function gradeWords(bench: Bench, words: Words, grade: Grade): Partial<Wo
 }
 
 /** An operation of a job that the sentence is about. */
-export interface Taken {
+export interface Taken extends OperationCut {
   readonly jobId: string;
   readonly version: number;
   readonly job: Job;
-  readonly title: string;
-  readonly operationId: string;
-  readonly materialId: string;
-  readonly latheId: string;
-  readonly toolId: string;
-  readonly diameterMm: number;
-  readonly depthMm: number;
-  readonly feedMm: number;
-  readonly overhangMm: number;
-  readonly tailCentre: boolean;
-  readonly bendAllowedMm: number;
 }
 
 /** The sentence for an operation of a job. */

@@ -1,124 +1,11 @@
-import {
-  type Calibration,
-  type CalibrationKind,
-  calibrated,
-  calibrationSchema,
-  dialNamed,
-  type Lathe,
-  positionsKey,
-  positionsLabel,
-  readDialNumber,
-} from '@whelk/core/lathe';
+import { type Calibration, type CalibrationKind, calibrated, calibrationSchema, type Lathe } from '@whelk/core/lathe';
 import type { Problem } from '@whelk/core/quantity';
 import { useState } from 'react';
 import { wordProblem } from '../../messages/problems.ts';
 import { ask } from '../../ui/api.ts';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 import { Working } from '../../ui/working/Working.tsx';
-
-const dialNames = { crossSlide: 'cross-slide', carriage: 'carriage', compound: 'compound', quill: 'quill' } as const;
-type DialName = keyof typeof dialNames;
-
-/** What each kind asks for, in the order it is read at the lathe. */
-const kinds: Record<
-  CalibrationKind,
-  { name: string; how: string; fields: readonly (readonly [string, string, string])[] }
-> = {
-  feed: {
-    name: 'Feed, by time and distance',
-    how: 'Take up the slack, let it feed for a fixed time at a known speed, and read how far the carriage went.',
-    fields: [
-      ['rpm', 'Spindle, rpm', '155'],
-      ['seconds', 'Time, s', '60'],
-      ['distance', 'Distance', '31.5 mm'],
-    ],
-  },
-  dial: {
-    name: 'Ring, against an indicator',
-    how: 'Always from one side. Several travels, each by the ring and by the indicator.',
-    fields: [
-      ['byDial', 'By the ring, with commas', '10, 20, 40'],
-      ['byIndicator', 'By the indicator', '10.02, 20.05, 40.08'],
-    ],
-  },
-  slack: {
-    name: 'Slack, by two approaches',
-    how: 'Bring the slide to the same reading of an indicator from either side, and note the ring’s number each time.',
-    fields: [
-      ['fromOut', 'Ring’s number, coming in', '0.12'],
-      ['fromIn', 'Ring’s number, coming out', '0.26'],
-    ],
-  },
-  speed: {
-    name: 'Spindle, by tachometer',
-    how: 'Running free, warm. Several readings.',
-    fields: [['rpms', 'rpm, with commas', '226, 228']],
-  },
-  spring: {
-    name: 'Spring, from a trial cut',
-    how: 'One cut at a usual depth, then measure what it left.',
-    fields: [
-      ['asked', 'Ø the dial stood for', '30'],
-      ['got', 'Ø measured', '30.02'],
-      ['depth', 'Depth, on the radius', '0.5'],
-    ],
-  },
-};
-
-function bodyOf(kind: CalibrationKind, of: string, texts: Record<string, string>, lathe: Lathe): object {
-  const typed = (key: string) => ({ text: texts[key]?.trim() ?? '', unit: lathe.unit });
-  const list = (key: string) => (texts[key] ?? '').split(',').map((t) => t.trim());
-  const number = (key: string) => Number(texts[key]);
-  if (kind === 'feed') {
-    const at = lathe.feeds.settings.find((s) => positionsKey(s.at) === of)?.at ?? {};
-    return { kind, feedAt: at, rpm: number('rpm'), seconds: number('seconds'), distance: typed('distance') };
-  }
-  if (kind === 'speed') {
-    const at = lathe.spindle.settings.find((s) => positionsKey(s.at) === of)?.at ?? {};
-    return { kind, spindleAt: at, rpms: list('rpms').map(Number) };
-  }
-  if (kind === 'spring') return { kind, asked: typed('asked'), got: typed('got'), depth: typed('depth') };
-  const [a, b] = kind === 'dial' ? [list('byDial'), list('byIndicator')] : [list('fromOut'), list('fromIn')];
-  const pairs = a.map((first, i) => [first, b[i] ?? ''] as const);
-  const dial = of as DialName;
-  const ring = dialNamed(lathe, dial);
-  const lines = (text: string) => {
-    const read = ring && readDialNumber(ring, text);
-    return read?.ok ? read.lines : Number.NaN;
-  };
-  return kind === 'dial'
-    ? {
-        kind,
-        dial,
-        readings: pairs.map(([x, y]) => ({
-          byDial: { text: x, unit: lathe.unit },
-          byIndicator: { text: y, unit: lathe.unit },
-        })),
-      }
-    : { kind, dial, pairs: pairs.map(([x, y]) => ({ fromOutLines: lines(x), fromInLines: lines(y) })) };
-}
-
-/** The value a calibration gives, with its unit. */
-function valueText(calibration: Calibration, value: number): string {
-  switch (calibration.kind) {
-    case 'feed':
-      return `${value.toFixed(3)} mm a turn`;
-    case 'dial':
-      return `${value.toFixed(4)} of the ring’s travel`;
-    case 'slack':
-      return `${value.toFixed(3)} mm`;
-    case 'speed':
-      return `${value.toFixed(0)} rpm`;
-    case 'spring':
-      return `${(value * 100).toFixed(1)} % of the depth`;
-  }
-}
-
-function subjectOf(lathe: Lathe, c: Calibration): string {
-  if (c.kind === 'feed') return positionsLabel(lathe.feeds.controls, c.feedAt) || 'feed';
-  if (c.kind === 'speed') return positionsLabel(lathe.spindle.controls, c.spindleAt);
-  return c.kind === 'spring' ? 'a trial cut' : dialNames[c.dial];
-}
+import { bodyOf, calibrationKinds, subjectOf, subjects, valueText } from './calibration-form.ts';
 
 interface Props {
   readonly lathe: Lathe;
@@ -164,7 +51,7 @@ export function Calibrations({ lathe, all, onAdded, onLathe }: Props) {
                   <tr key={c.id}>
                     <td className="whitespace-nowrap">{c.at.slice(0, 10)}</td>
                     <th scope="row" className="font-semibold">
-                      {kinds[c.kind].name.split(',')[0]}: {subjectOf(lathe, c)}
+                      {calibrationKinds[c.kind].name.split(',')[0]}: {subjectOf(lathe, c)}
                     </th>
                     <td>
                       {result.ok ? valueText(c, result.value) : wordProblem({ code: result.code, path: [] }).what}
@@ -195,22 +82,6 @@ export function Calibrations({ lathe, all, onAdded, onLathe }: Props) {
   );
 }
 
-function subjects(lathe: Lathe, kind: CalibrationKind): readonly (readonly [string, string])[] {
-  if (kind === 'feed')
-    return lathe.feeds.settings.map((s) => [
-      positionsKey(s.at),
-      positionsLabel(lathe.feeds.controls, s.at) || 'the feed',
-    ]);
-  if (kind === 'speed')
-    return lathe.spindle.settings
-      .filter((s) => s.kind === 'fixed')
-      .map((s) => [positionsKey(s.at), positionsLabel(lathe.spindle.controls, s.at)]);
-  if (kind === 'spring') return [['', 'a trial cut']];
-  return (Object.keys(dialNames) as DialName[])
-    .filter((name) => dialNamed(lathe, name))
-    .map((name) => [name, dialNames[name]]);
-}
-
 function AddCalibration({ lathe, onAdded }: { lathe: Lathe; onAdded: (c: Calibration) => void }) {
   const [kind, setKind] = useState<CalibrationKind>();
   const [of, setOf] = useState('');
@@ -232,7 +103,7 @@ function AddCalibration({ lathe, onAdded }: { lathe: Lathe; onAdded: (c: Calibra
     note: texts.note ?? '',
     ...bodyOf(kind, of, texts, lathe),
   };
-  const filled = kind !== undefined && kinds[kind].fields.every(([key]) => (texts[key] ?? '').trim() !== '');
+  const filled = kind !== undefined && calibrationKinds[kind].fields.every(([key]) => (texts[key] ?? '').trim() !== '');
   const read = filled ? calibrationSchema.safeParse(made) : undefined;
   const preview = read?.success ? calibrated(lathe, read.data) : undefined;
   const add = async () => {
@@ -248,11 +119,11 @@ function AddCalibration({ lathe, onAdded }: { lathe: Lathe; onAdded: (c: Calibra
   return (
     <>
       <div className="mt-2 flex flex-wrap gap-2">
-        {(Object.keys(kinds) as CalibrationKind[])
+        {(Object.keys(calibrationKinds) as CalibrationKind[])
           .filter((k) => subjects(lathe, k).length > 0)
           .map((k) => (
             <button key={k} type="button" className="position" aria-pressed={k === kind} onClick={() => begin(k)}>
-              {kinds[k].name}
+              {calibrationKinds[k].name}
             </button>
           ))}
       </div>
@@ -264,7 +135,7 @@ function AddCalibration({ lathe, onAdded }: { lathe: Lathe; onAdded: (c: Calibra
             void add();
           }}
         >
-          <p>{kinds[kind].how}</p>
+          <p>{calibrationKinds[kind].how}</p>
           <div className="mt-2 flex flex-wrap items-start gap-3">
             {kind !== 'spring' && (
               <label className="text-sm">
@@ -278,7 +149,7 @@ function AddCalibration({ lathe, onAdded }: { lathe: Lathe; onAdded: (c: Calibra
                 </select>
               </label>
             )}
-            {kinds[kind].fields.map(([key, label, hint]) => (
+            {calibrationKinds[kind].fields.map(([key, label, hint]) => (
               <TextField
                 key={key}
                 className="w-52"

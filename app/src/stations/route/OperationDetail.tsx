@@ -6,8 +6,8 @@ import type { Tool } from '@whelk/core/tool';
 import type { Recorder } from '@whelk/core/working';
 import { cautionText } from '../../messages/cautions.ts';
 import { exceedText, fitnessText, limiterText, reasonText, schoolNames } from '../../messages/words.ts';
+import { CutLoads } from '../../ui/CutLoads.tsx';
 import { aimed, byRule, cuttingSpeed, feed, feedUnit, length, measure, minutes } from '../../ui/format.ts';
-import { LoadBar } from '../../ui/LoadBar.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 
 interface Props {
@@ -184,21 +184,7 @@ export function OperationDetail({ jobId, operation: o, job, lathe, tools, instru
                 : 'Choose depth and feed in the bench book'}
             </a>
           )}
-          <LoadBar
-            name="Motor"
-            share={o.loads.powerKw / o.loads.availableKw}
-            text={`${o.loads.powerKw.toFixed(2)} of ${o.loads.availableKw.toFixed(2)} kW`}
-          />
-          <LoadBar
-            name="Bends"
-            share={o.loads.bendMm / o.loads.bendAllowedMm}
-            text={`${o.loads.bendMm.toFixed(3)} of ${o.loads.bendAllowedMm.toFixed(3)} mm`}
-          />
-          <LoadBar
-            name="Grip"
-            share={o.loads.gripShare}
-            text={`${Math.round(o.loads.gripShare * 100)} % of what the jaws hold`}
-          />
+          <CutLoads {...o.loads} />
           <p>
             <Working
               of="loads"

@@ -2,7 +2,7 @@ import type { Control, FeedSetting } from '@whelk/core/lathe';
 import { useId } from 'react';
 import { useController, useWatch } from 'react-hook-form';
 import { At, Controls, FillIn } from './controls.tsx';
-import { Check, Choice, NumberInput, Rows, TextInput, useAppend } from './fields.tsx';
+import { Check, Choice, IfThere, NumberInput, Rows, TextInput, useAppend } from './fields.tsx';
 
 /** A list of whole numbers of teeth: `20, 20, 25, 30`. */
 function Teeth({ name, label }: { name: string; label: string }) {
@@ -140,7 +140,6 @@ export function FeedsSection() {
 /** Leadscrew, gears owned, engraved pitches, the wheel that tells where the nuts may close. */
 export function ThreadsSection() {
   const controls = (useWatch({ name: 'threads.controls' }) ?? []) as Control[];
-  const { field } = useController({ name: 'threads.dial' });
   const at = () => Object.fromEntries(controls.map((c) => [c.id, c.positions[0] ?? '']));
   return (
     <>
@@ -153,23 +152,14 @@ export function ThreadsSection() {
       <div className="mt-4">
         <Teeth name="threads.gears" label="Change gears owned, doubles as often as they are there" />
       </div>
-      <div className="mt-4 flex flex-wrap items-end gap-3">
-        <label className="flex min-h-10 cursor-pointer items-center gap-2 text-sm">
-          <input
-            type="checkbox"
-            className="h-4 w-4"
-            checked={field.value !== null}
-            onChange={(event) => field.onChange(event.target.checked ? { wheelTeeth: 16, marks: 8 } : null)}
-          />
-          A wheel on the leadscrew tells where the half-nuts may close
-        </label>
-        {field.value !== null && (
-          <>
-            <NumberInput name="threads.dial.wheelTeeth" label="Teeth of its wheel" className="w-36" />
-            <NumberInput name="threads.dial.marks" label="Marks on its face" className="w-36" />
-          </>
-        )}
-      </div>
+      <IfThere
+        name="threads.dial"
+        label="A wheel on the leadscrew tells where the half-nuts may close"
+        fresh={() => ({ wheelTeeth: 16, marks: 8 })}
+      >
+        <NumberInput name="threads.dial.wheelTeeth" label="Teeth of its wheel" className="w-36" />
+        <NumberInput name="threads.dial.marks" label="Marks on its face" className="w-36" />
+      </IfThere>
       <Controls name="threads.controls" what="the pitch" />
       <Rows
         name="threads.settings"

@@ -1,12 +1,11 @@
 import type { Chuck } from '@whelk/core/lathe';
-import { useController, useWatch } from 'react-hook-form';
-import { Choice, LengthInput, NumberInput, Rows, TextInput } from './fields.tsx';
+import { useWatch } from 'react-hook-form';
+import { Choice, IfThere, LengthInput, NumberInput, Rows, TextInput } from './fields.tsx';
 import { freshId } from './form.ts';
 
 /** Everything owned that holds work on this lathe. */
 export function HoldingSection() {
   const chucks = (useWatch({ name: 'holding.chucks' }) ?? []) as Chuck[];
-  const { field: faceplate } = useController({ name: 'holding.faceplate' });
   return (
     <>
       <Rows
@@ -75,21 +74,10 @@ export function HoldingSection() {
           </>
         )}
       </Rows>
-      <label className="mt-5 flex min-h-10 cursor-pointer items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="h-4 w-4"
-          checked={faceplate.value !== null}
-          onChange={(event) => faceplate.onChange(event.target.checked ? { diameterMm: 200, maxRpm: 500 } : null)}
-        />
-        A faceplate
-      </label>
-      {faceplate.value !== null && (
-        <div className="flex flex-wrap gap-3">
-          <LengthInput name="holding.faceplate.diameterMm" label="Its Ø" className="w-32" />
-          <NumberInput name="holding.faceplate.maxRpm" label="At most, rpm" className="w-32" />
-        </div>
-      )}
+      <IfThere name="holding.faceplate" label="A faceplate" fresh={() => ({ diameterMm: 200, maxRpm: 500 })}>
+        <LengthInput name="holding.faceplate.diameterMm" label="Its Ø" className="w-32" />
+        <NumberInput name="holding.faceplate.maxRpm" label="At most, rpm" className="w-32" />
+      </IfThere>
       <Rows
         name="holding.drivers"
         title="Driving dogs"

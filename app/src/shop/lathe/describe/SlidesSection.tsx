@@ -1,7 +1,7 @@
 import { type Dial, dialScale } from '@whelk/core/lathe';
 import { useController, useWatch } from 'react-hook-form';
 import { DialWindow } from '../../../ui/dial-window/DialWindow.tsx';
-import { Check, Choice, LengthInput, NumberInput, TextInput } from './fields.tsx';
+import { Check, Choice, IfThere, LengthInput, NumberInput, TextInput } from './fields.tsx';
 
 const units = [
   ['mm', 'mm'],
@@ -90,9 +90,7 @@ function lineOf(dial: Dial): { text: string } | undefined {
 
 export function SlidesSection() {
   const { field: carriage } = useController({ name: 'slides.carriage' });
-  const { field: readout } = useController({ name: 'slides.readout' });
   const cross = useWatch({ name: 'slides.crossSlide' }) as Dial;
-  const axes = (readout.value as { axes: string[] } | null)?.axes ?? [];
   return (
     <>
       <DialFields path="slides.crossSlide" title="Cross-slide" into="in, to the axis" outOf="out" />
@@ -142,61 +140,46 @@ export function SlidesSection() {
         <Check name="slides.stops.carriage" label="A stop for the carriage" />
         <Check name="slides.stops.crossSlide" label="A stop for the cross-slide" />
       </div>
-      <div className="mt-4 flex flex-wrap items-end gap-3">
-        <label className="flex min-h-10 cursor-pointer items-center gap-2 text-sm">
-          <input
-            type="checkbox"
-            className="h-4 w-4"
-            checked={readout.value !== null}
-            onChange={(event) =>
-              readout.onChange(
-                event.target.checked
-                  ? { axes: ['crossSlide', 'carriage'], resolutionMm: 0.005, crossShows: 'diameter' }
-                  : null,
-              )
-            }
-          />
-          A digital readout
-        </label>
-        {readout.value !== null && (
-          <>
-            {(['crossSlide', 'carriage', 'compound'] as const).map((axis) => (
-              <label key={axis} className="flex min-h-10 cursor-pointer items-center gap-2 text-sm">
-                <input
-                  type="checkbox"
-                  className="h-4 w-4"
-                  checked={axes.includes(axis)}
-                  onChange={(event) =>
-                    readout.onChange({
-                      ...readout.value,
-                      axes: event.target.checked ? [...axes, axis] : axes.filter((a) => a !== axis),
-                    })
-                  }
-                />
-                {{ crossSlide: 'cross-slide', carriage: 'carriage', compound: 'compound' }[axis]}
-              </label>
-            ))}
-            <LengthInput name="slides.readout.resolutionMm" label="Last place" className="w-28" />
-            <Choice
-              name="slides.readout.crossShows"
-              label="Cross axis shows"
-              className="w-40"
-              choices={[
-                ['diameter', 'diameter'],
-                ['radius', 'radius'],
-              ]}
-            />
-          </>
-        )}
-      </div>
+      <IfThere
+        name="slides.readout"
+        label="A digital readout"
+        fresh={() => ({ axes: ['crossSlide', 'carriage'], resolutionMm: 0.005, crossShows: 'diameter' })}
+      >
+        <Axes />
+        <LengthInput name="slides.readout.resolutionMm" label="Last place" className="w-28" />
+        <Choice
+          name="slides.readout.crossShows"
+          label="Cross axis shows"
+          className="w-40"
+          choices={[
+            ['diameter', 'diameter'],
+            ['radius', 'radius'],
+          ]}
+        />
+      </IfThere>
     </>
   );
 }
 
+/** Axes that the readout shows. */
+function Axes() {
+  const { field } = useController({ name: 'slides.readout.axes' });
+  const axes = field.value as string[];
+  return (['crossSlide', 'carriage', 'compound'] as const).map((axis) => (
+    <label key={axis} className="flex min-h-10 cursor-pointer items-center gap-2 text-sm">
+      <input
+        type="checkbox"
+        className="h-4 w-4"
+        checked={axes.includes(axis)}
+        onChange={(event) => field.onChange(event.target.checked ? [...axes, axis] : axes.filter((a) => a !== axis))}
+      />
+      {{ crossSlide: 'cross-slide', carriage: 'carriage', compound: 'compound' }[axis]}
+    </label>
+  ));
+}
+
 /** Tailstock, and the taper attachment where there is one. */
 export function TailstockSection() {
-  const { field: dial } = useController({ name: 'tailstock.dial' });
-  const { field: attachment } = useController({ name: 'taperAttachment' });
   const cross = useWatch({ name: 'slides.crossSlide' }) as Dial;
   return (
     <>
@@ -205,48 +188,30 @@ export function TailstockSection() {
         <TextInput name="tailstock.taper" label="Taper inside" />
         <LengthInput name="tailstock.setOverMm" label="Sets over to one side by" sign="notNegative" className="w-52" />
       </div>
-      <label className="mt-3 flex min-h-10 cursor-pointer items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="h-4 w-4"
-          checked={dial.value !== null}
-          onChange={(event) =>
-            dial.onChange(
-              event.target.checked ? { ...cross, kind: 'radius', clockwiseMoves: 'out', travelMm: 100 } : null,
-            )
-          }
-        />
-        The quill has a graduated ring
-      </label>
-      {dial.value !== null && (
+      <IfThere
+        name="tailstock.dial"
+        label="The quill has a graduated ring"
+        fresh={() => ({ ...cross, kind: 'radius', clockwiseMoves: 'out', travelMm: 100 })}
+      >
         <DialFields path="tailstock.dial" title="Quill" into="back into the tailstock" outOf="out, to the chuck" />
-      )}
-      <label className="mt-4 flex min-h-10 cursor-pointer items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="h-4 w-4"
-          checked={attachment.value !== null}
-          onChange={(event) =>
-            attachment.onChange(event.target.checked ? { lengthMm: 250, mostDeg: 10, graduated: 'degrees' } : null)
-          }
+      </IfThere>
+      <IfThere
+        name="taperAttachment"
+        label="A taper attachment"
+        fresh={() => ({ lengthMm: 250, mostDeg: 10, graduated: 'degrees' })}
+      >
+        <LengthInput name="taperAttachment.lengthMm" label="It guides for" />
+        <NumberInput name="taperAttachment.mostDeg" label="Up to, ° from the axis" />
+        <Choice
+          name="taperAttachment.graduated"
+          label="Graduated in"
+          className="w-56"
+          choices={[
+            ['degrees', 'degrees'],
+            ['taperOnDiameter', 'taper on the diameter'],
+          ]}
         />
-        A taper attachment
-      </label>
-      {attachment.value !== null && (
-        <div className="flex flex-wrap gap-3">
-          <LengthInput name="taperAttachment.lengthMm" label="It guides for" />
-          <NumberInput name="taperAttachment.mostDeg" label="Up to, ° from the axis" />
-          <Choice
-            name="taperAttachment.graduated"
-            label="Graduated in"
-            className="w-56"
-            choices={[
-              ['degrees', 'degrees'],
-              ['taperOnDiameter', 'taper on the diameter'],
-            ]}
-          />
-        </div>
-      )}
+      </IfThere>
     </>
   );
 }

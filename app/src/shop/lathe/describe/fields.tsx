@@ -175,6 +175,36 @@ export function Check({ name, label }: { name: string; label: string }) {
   );
 }
 
+/** What a lathe may have or not: while the box is ticked its fields follow, beginning with what is usual. */
+export function IfThere({
+  name,
+  label,
+  fresh,
+  children,
+}: {
+  name: string;
+  label: string;
+  fresh: () => unknown;
+  children: React.ReactNode;
+}) {
+  const { field } = useController({ name });
+  return (
+    <>
+      <label className="mt-4 flex min-h-10 cursor-pointer items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="h-4 w-4"
+          data-field={name}
+          checked={field.value !== null}
+          onChange={(event) => field.onChange(event.target.checked ? fresh() : null)}
+        />
+        {label}
+      </label>
+      {field.value !== null && <div className="flex flex-wrap items-end gap-3">{children}</div>}
+    </>
+  );
+}
+
 /** Adds rows to a list that is shown elsewhere; the list's own fields follow. */
 export function useAppend(name: string): (...rows: unknown[]) => void {
   const { getValues, setValue } = useFormContext();

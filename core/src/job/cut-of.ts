@@ -1,0 +1,45 @@
+import { planJob } from './plan-job.ts';
+import type { Job, Shop } from './schema.ts';
+
+/** What one operation of a job cuts, with what and how held: enough to decide on it anew by itself. */
+export interface OperationCut {
+  readonly operationId: string;
+  readonly kind: 'rough' | 'finish';
+  /** name of the feature cut */
+  readonly feature: string;
+  readonly materialId: string;
+  readonly latheId: string;
+  readonly toolId: string;
+  readonly diameterMm: number;
+  readonly depthMm: number;
+  readonly feedMm: number;
+  readonly overhangMm: number;
+  readonly tailCentre: boolean;
+  readonly bendAllowedMm: number;
+}
+
+/**
+ * An operation with passes as it is planned now. Diameter before its first pass, depth of its deepest, both in mm.
+ * Undefined when the job has none of that name any more, or its plan cannot be made.
+ */
+export function cutOf(job: Job, shop: Shop, operationId: string): OperationCut | undefined {
+  const { plan, material, input, part } = planJob(job, shop);
+  const operation = plan?.operations.find((o) => o.id === operationId);
+  const [first] = operation?.passes ?? [];
+  if (!plan || !operation?.setting || !operation.loads || !first || !material || !input || !operation.toolId)
+    return undefined;
+  return {
+    operationId,
+    kind: operation.kind === 'rough' ? 'rough' : 'finish',
+    feature: part.features.find((f) => f.id === operation.featureId)?.name ?? operation.featureId ?? '',
+    materialId: material.id,
+    latheId: input.lathe.id,
+    toolId: operation.toolId,
+    diameterMm: first.diameterBeforeMm,
+    depthMm: Math.max(...operation.passes.map((p) => p.depthMm)),
+    feedMm: operation.setting.feedMmPerRev,
+    overhangMm: plan.holding.overhangMm,
+    tailCentre: plan.holding.method === 'chuckAndCentre',
+    bendAllowedMm: operation.loads.bendAllowedMm,
+  };
+}
