@@ -41,5 +41,5 @@ export {
 } from './settings.ts';
 export { type Dial, dialSchema, type LineMeans } from './slide-schema.ts';
 export { type Control, controlSchema, type Positions, type SpindleSetting } from './spindle-schema.ts';
-export { type Stand, standOn, standSchema, unknownStand } from './stand.ts';
+export { type Stand, type StandBesides, standBesidesSchema, standOn, standSchema, unknownStand } from './stand.ts';
 export { upgradeLathe } from './upgrade.ts';

@@ -30,6 +30,22 @@ export const standSchema = z.strictObject({
 });
 export type Stand = z.infer<typeof standSchema>;
 
+const { chuckId, setOverMm, compoundDeg, direction, locks } = standSchema.shape;
+/**
+ * What a step may ask for, and the turner may correct, beside controls and tool. What is missing is not spoken of; null
+ * in a correction: it is not known any more.
+ */
+export const standBesidesSchema = z.strictObject({
+  chuckId: chuckId.optional(),
+  setOverMm: setOverMm.nullable().optional(),
+  compoundDeg: compoundDeg.nullable().optional(),
+  direction: direction.nullable().optional(),
+  locks: z
+    .partialRecord(z.enum(Object.keys(locks.shape) as (keyof Stand['locks'])[]), z.boolean().nullable())
+    .optional(),
+});
+export type StandBesides = z.infer<typeof standBesidesSchema>;
+
 /** A lathe of which nothing is known yet: usual chuck, nothing set over, nothing locked. */
 export function unknownStand(lathe: Lathe): Stand {
   return {

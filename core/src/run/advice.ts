@@ -2,6 +2,7 @@ import { type DialMove, dialScale } from '../lathe/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { type FineFeed, fineFeed } from './fine-feed.ts';
 import type { FrozenRun } from './frozen.ts';
+import { type StandChange, standChanges } from './needs.ts';
 import { type CrossMove, carriageMove, crossMove } from './next-move.ts';
 import { lastSpring, measured } from './replay.ts';
 import { currentStep, type RunState } from './state.ts';
@@ -19,6 +20,8 @@ export interface StepAdvice {
   readonly step: Step;
   readonly changes: readonly ControlChange[];
   readonly newTool: boolean;
+  /** chuck, tailstock, locks and direction, where they stand otherwise than the step needs */
+  readonly besides: readonly StandChange[];
   readonly cross?: CrossMove;
   readonly carriage?: DialMove;
   readonly fromEndMm?: number;
@@ -46,7 +49,12 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
       ? []
       : [{ id: control.id, name: control.name, from, to, stopFirst: control.stopFirst }];
   });
-  const advice = { step, changes, newTool: step.toolId !== undefined && step.toolId !== state.toolId };
+  const advice = {
+    step,
+    changes,
+    newTool: step.toolId !== undefined && step.toolId !== state.toolId,
+    besides: standChanges(run, step, state.besides),
+  };
   if (step.kind === 'measure') return { ...advice, ...afterReadings(run, state, step, record) };
   const cuts = step.targetMm !== undefined && step.fromMm !== undefined && state.reference;
   const cross = cuts

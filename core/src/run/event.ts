@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { standBesidesSchema } from '../lathe/index.ts';
 import { typedLengthSchema } from '../quantity/index.ts';
 
 const common = {
@@ -39,12 +40,13 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ ...common, kind: z.literal('corrected'), readingId: z.uuid(), raw: typedLengthSchema }),
   z.strictObject({ ...common, kind: z.literal('cutAgain'), stepId }),
-  /** where a belt, lever or gear really stands, when it is not where it was thought; empty: not known */
+  /** where a belt, lever or gear really stands, when it is not where it was thought; empty: not known. Besides: chuck, locks … */
   z.strictObject({
     ...common,
     kind: z.literal('stands'),
     stepId,
     positions: z.record(z.string().max(30), z.string().max(20)),
+    besides: standBesidesSchema.optional(),
   }),
   z.strictObject({ ...common, kind: z.literal('note'), stepId, text: z.string().min(1).max(2000) }),
   z.strictObject({

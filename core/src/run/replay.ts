@@ -5,6 +5,7 @@ import { plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { RunEvent } from './event.ts';
 import type { FrozenRun } from './frozen.ts';
+import { besidesAfter, standNeeded } from './needs.ts';
 import { crossMove } from './next-move.ts';
 import { orderEvents } from './order.ts';
 import { currentStep, type Reading, type RunState, startState } from './state.ts';
@@ -41,12 +42,13 @@ export function lastSpring(state: RunState) {
   return spring && state.lastCut ? { cut: state.lastCut, spring } : undefined;
 }
 
-function advance(draft: Draft, event: RunEvent, step: Step): void {
+function advance(run: FrozenRun, draft: Draft, event: RunEvent, step: Step): void {
   draft.advances.push(event.id);
   draft.stepIndex += 1;
   draft.again = undefined;
   if (step.setting) draft.standing = { ...draft.standing, ...step.setting.speedAt, ...step.setting.feedAt };
   if (step.toolId) draft.toolId = step.toolId;
+  draft.besides = besidesAfter(draft.besides, standNeeded(run, step));
 }
 
 function cutDone(run: FrozenRun, draft: Draft, step: Step): void {
@@ -83,7 +85,7 @@ function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOf
   draft.endLines = end?.ok ? end.lines : undefined;
   // what the tool before had sprung says nothing of this one
   draft.lastCut = undefined;
-  advance(draft, event, step);
+  advance(run, draft, event, step);
   return true;
 }
 
@@ -172,7 +174,7 @@ function done(run: FrozenRun, draft: Draft, step: Step, event: RunEvent): boolea
       });
   }
   if (step.passNumber !== undefined) cutDone(run, draft, step);
-  advance(draft, event, step);
+  advance(run, draft, event, step);
   return true;
 }
 
@@ -186,6 +188,7 @@ function apply(run: FrozenRun, draft: Draft, event: RunEvent): boolean {
   if (event.kind === 'stands') {
     const known = Object.entries({ ...draft.standing, ...event.positions }).filter(([, position]) => position !== '');
     draft.standing = Object.fromEntries(known);
+    draft.besides = besidesAfter(draft.besides, event.besides ?? {});
     return true;
   }
   if (draft.ended) return false;

@@ -1,5 +1,5 @@
 import type { Decision } from '../gauge/index.ts';
-import type { Stand } from '../lathe/index.ts';
+import type { Stand, StandBesides } from '../lathe/index.ts';
 import type { Step } from './step.ts';
 
 export interface Reading {
@@ -58,6 +58,8 @@ export interface RunState {
   /** events that moved the run on, latest last: what Back takes back */
   readonly advances: readonly string[];
   readonly standing: Readonly<Record<string, string>>;
+  /** chuck, set-over, locks and direction, as far as they are known */
+  readonly besides: StandBesides;
   readonly toolId?: string;
   readonly ended?: {
     readonly outcome: 'finished' | 'cannotBePutBack' | 'stopped';
@@ -66,6 +68,13 @@ export interface RunState {
   };
   /** events that did not apply when their turn came, e.g. a step done on two devices */
   readonly ignored: number;
+}
+
+/** A run of the first version knows nothing of how the lathe stood. */
+function besidesOf(stand: Stand | undefined): StandBesides {
+  if (!stand) return {};
+  const { chuckId, setOverMm, compoundDeg, direction, locks } = stand;
+  return { chuckId, setOverMm, compoundDeg, direction, locks };
 }
 
 /** The state before the first event, arrays of its own. */
@@ -79,6 +88,7 @@ export function startState(stand?: Stand): RunState {
     notes: [],
     advances: [],
     standing: stand?.controls ?? {},
+    besides: besidesOf(stand),
     toolId: stand?.toolId ?? undefined,
     ignored: 0,
   };

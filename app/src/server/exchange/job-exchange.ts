@@ -60,7 +60,9 @@ export async function importJob(db: Knex, body: unknown): Promise<string> {
 /** Puts runs of a file into the database; their end follows from their events. */
 export async function insertRuns(db: Knex, jobId: string, runs: ReturnType<typeof renewRuns>): Promise<void> {
   for (const run of runs) {
-    const { ended, stepIndex, standing, toolId } = replay(asFrozenRun(run.frozen), run.events);
+    const frozen = asFrozenRun(run.frozen);
+    const state = replay(frozen, run.events);
+    const { ended, stepIndex } = state;
     await insertRun(db, {
       id: run.id,
       job_id: jobId,
@@ -74,7 +76,7 @@ export async function insertRuns(db: Knex, jobId: string, runs: ReturnType<typeo
     });
     await insertEvents(db, run.events);
     // a piece that is being cut left the lathe as it set it
-    if (!ended) await leaveStanding(db, run.frozen.lathe.id, standing, toolId);
+    if (!ended) await leaveStanding(db, frozen, state);
   }
 }
 

@@ -9,6 +9,7 @@ import {
   type Stand,
   standOn,
 } from '@whelk/core/lathe';
+import { type FrozenRun, type RunState, standAfter } from '@whelk/core/run';
 import type { Knex } from 'knex';
 import { notFound, Refused } from '../answer.ts';
 import { upsertRecord } from '../shop/queries.ts';
@@ -109,17 +110,11 @@ export async function loadStand(db: Knex, lathe: Lathe): Promise<Stand> {
 }
 
 /** What a run has set stays set; a lathe that was removed meanwhile stands nowhere. */
-export async function leaveStanding(
-  db: Knex,
-  latheId: string,
-  controls: Readonly<Record<string, string>>,
-  toolId: string | undefined,
-): Promise<void> {
-  const row = await selectLathe(db, latheId);
+export async function leaveStanding(db: Knex, run: FrozenRun, state: RunState): Promise<void> {
+  const row = await selectLathe(db, run.lathe.id);
   if (!row) return;
   const before = await loadStand(db, toLathe(row.document));
-  const stand = { ...before, controls: { ...before.controls, ...controls }, toolId: toolId ?? before.toolId };
-  await upsertStand(db, latheId, stand);
+  await upsertStand(db, run.lathe.id, standAfter(run, state, before));
 }
 
 /** Adds a calibration; it is not in force until it is put so. @throws Refused 400 when it says nothing about this lathe */

@@ -93,8 +93,9 @@ export async function addEvents(db: Knex, runId: string, events: readonly RunEve
   }
   if (taken > 0) {
     const run = await loadRun(db, runId);
-    const { ended, stepIndex, standing, toolId } = replay(run.frozen, run.events);
-    await leaveStanding(db, run.frozen.lathe.id, standing, toolId);
+    const state = replay(run.frozen, run.events);
+    const { ended, stepIndex } = state;
+    await leaveStanding(db, run.frozen, state);
     await setRunStand(db, runId, {
       ended_at: ended?.at ?? null,
       outcome: ended?.outcome ?? null,

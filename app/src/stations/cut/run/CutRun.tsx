@@ -133,7 +133,7 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
               <SetPanel
                 frozen={frozen}
                 advice={advice}
-                onStands={(positions) => run.add({ kind: 'stands', stepId: step.id, positions })}
+                onStands={(positions, besides) => run.add({ kind: 'stands', stepId: step.id, positions, besides })}
               />
               <StepPanel frozen={frozen} advice={advice} state={state} />
             </div>

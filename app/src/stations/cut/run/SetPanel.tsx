@@ -1,5 +1,7 @@
-import { explainOperation, type FrozenRun, type StepAdvice } from '@whelk/core/run';
+import type { StandBesides } from '@whelk/core/lathe';
+import { explainOperation, type FrozenRun, type StepAdvice, standNeeded } from '@whelk/core/run';
 import type { Recorder } from '@whelk/core/working';
+import { standChangeText } from '../../../messages/stand.ts';
 import { aimed, feed, feedUnit } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
 import { nameOf } from './titles.ts';
@@ -12,7 +14,7 @@ export function SetPanel({
 }: {
   frozen: FrozenRun;
   advice: StepAdvice;
-  onStands: (at: Record<string, string>) => void;
+  onStands: (at: Record<string, string>, besides: StandBesides) => void;
 }) {
   const { step, changes, newTool } = advice;
   const { lathe } = frozen;
@@ -24,17 +26,20 @@ export function SetPanel({
   // what is told to be set is set already; or what is thought to stand does not
   const reached = Object.fromEntries(changes.map((c) => [c.id, c.to]));
   const unknown = Object.fromEntries(Object.keys({ ...setting?.speedAt, ...setting?.feedAt }).map((id) => [id, '']));
+  const need = standNeeded(frozen, step);
+  const otherwise = opposite(need);
+  const something = changes.length > 0 || advice.besides.length > 0;
   const only =
     (...codes: string[]) =>
     (record: Recorder) =>
       explainOperation(frozen, step.operationId, (line) => codes.includes(line.code) && record(line));
-  const stands = setting && (
+  const stands = (setting || advice.besides.length > 0) && (
     <button
       type="button"
       className="quiet -ml-2 min-h-12 text-sm underline"
-      onClick={() => onStands(changes.length > 0 ? reached : unknown)}
+      onClick={() => (something ? onStands(reached, need) : onStands(unknown, otherwise))}
     >
-      {changes.length > 0 ? 'it stands so already' : 'it stands otherwise'}
+      {something ? 'it stands so already' : 'it stands otherwise'}
     </button>
   );
   return (
@@ -94,15 +99,35 @@ export function SetPanel({
           ) : (
             <p className="muted">{tool.name}, as it stands</p>
           )}
-          {stands}
         </div>
       )}
-      {!tool && stands}
-      {!setting && !tool && (
+      {advice.besides.length > 0 && (
+        <div>
+          <p className="text-sm">On the lathe</p>
+          <ul>
+            {advice.besides.map((change) => (
+              <li key={standChangeText(change, lathe)} className="setting text-lg">
+                {standChangeText(change, lathe)}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {stands && <p>{stands}</p>}
+      {!setting && !tool && advice.besides.length === 0 && (
         <p className="muted">Nothing to set on the lathe for this step. {nameOf(frozen, step.featureId)}</p>
       )}
     </aside>
   );
+}
+
+/** Nothing is known any more of what the step relies on; a lock that should be free is taken as set, so that it is told. */
+function opposite({ chuckId, setOverMm, locks }: StandBesides): StandBesides {
+  return {
+    ...(chuckId === undefined ? {} : { chuckId: null }),
+    ...(setOverMm === undefined ? {} : { setOverMm: null }),
+    locks: Object.fromEntries(Object.entries(locks ?? {}).map(([slide, locked]) => [slide, !locked])),
+  };
 }
 
 function Changes({ changes }: { changes: StepAdvice['changes'] }) {

@@ -75,7 +75,7 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
         <SetPanel
           frozen={frozen}
           advice={advice}
-          onStands={(positions) => add({ kind: 'stands', stepId: advice.step.id, positions })}
+          onStands={(positions, besides) => add({ kind: 'stands', stepId: advice.step.id, positions, besides })}
         />
         <section aria-label="Touch off" className="px-6 py-4">
           <h2 className="text-2xl">{stepTitle(advice.step, frozen)}</h2>

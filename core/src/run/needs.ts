@@ -1,0 +1,90 @@
+import { dialNumber, type Stand, type StandBesides, standOn, usualChuck } from '../lathe/index.ts';
+import type { FrozenRun } from './frozen.ts';
+import type { RunState } from './state.ts';
+import type { Step } from './step.ts';
+
+type Lock = keyof Stand['locks'];
+
+/** Something besides levers and tool that a step needs otherwise than it stands. */
+export type StandChange =
+  | { readonly what: 'chuck'; readonly to: string; readonly from?: string }
+  | { readonly what: 'setOver'; readonly toMm: number; readonly fromMm?: number }
+  | { readonly what: 'reverse' }
+  | { readonly what: 'lock' | 'unlock'; readonly slide: Lock };
+
+/** Which of carriage and cross-slide is held while the other feeds; both free where both are moved. */
+const heldSlide: Partial<Record<Step['kind'], Lock | 'none'>> = {
+  face: 'carriage',
+  shoulder: 'carriage',
+  touchOff: 'none',
+  rough: 'none',
+  semiFinish: 'none',
+  finish: 'none',
+  chamfer: 'none',
+};
+
+/**
+ * What a step needs of chuck, tailstock, locks and direction; what it leaves open may stand as it will. A slide that does not
+ * feed while facing is locked; one that moves is free; work on a centre needs quill and tailstock locked, and no set-over.
+ */
+export function standNeeded(run: FrozenRun, step: Step): StandBesides {
+  const onCentre = run.plan.holding.method === 'chuckAndCentre';
+  if (step.kind === 'mount')
+    return { chuckId: usualChuck(run.lathe).id, direction: 'stopped', ...(onCentre ? { setOverMm: 0 } : {}) };
+  if (step.kind === 'measure') return { direction: 'stopped' };
+  if (step.kind === 'centre') return { direction: 'forward', setOverMm: 0, locks: { tailstock: true, quill: false } };
+  const slide = heldSlide[step.kind];
+  const supported = onCentre && step.kind !== 'face';
+  return {
+    direction: 'forward',
+    locks: {
+      carriage: slide === 'carriage',
+      crossSlide: false,
+      ...(supported ? { tailstock: true, quill: true } : {}),
+    },
+  };
+}
+
+/** What has to be changed for a step beside levers and tool; a spindle is only told to turn when it was left in reverse. */
+export function standChanges(run: FrozenRun, step: Step, known: StandBesides): StandChange[] {
+  const need = standNeeded(run, step);
+  const changes: StandChange[] = [];
+  if (need.chuckId && need.chuckId !== known.chuckId)
+    changes.push({ what: 'chuck', to: need.chuckId, from: known.chuckId ?? undefined });
+  if (typeof need.setOverMm === 'number' && need.setOverMm !== known.setOverMm)
+    changes.push({ what: 'setOver', toMm: need.setOverMm, fromMm: known.setOverMm ?? undefined });
+  if (need.direction === 'forward' && known.direction === 'reverse') changes.push({ what: 'reverse' });
+  for (const [slide, locked] of Object.entries(need.locks ?? {}) as [Lock, boolean][]) {
+    // nothing known of a lock and it has to be free: whoever winds the slide feels it
+    if ((known.locks?.[slide] ?? false) !== locked) changes.push({ what: locked ? 'lock' : 'unlock', slide });
+  }
+  return changes;
+}
+
+/** What is known after something was done or corrected; null in it makes a thing unknown. */
+export function besidesAfter(known: StandBesides, now: StandBesides): StandBesides {
+  const { locks, ...others } = now;
+  return { ...known, ...others, ...(locks ? { locks: { ...known.locks, ...locks } } : {}) };
+}
+
+/** How a run leaves the lathe: all that it set, and what nothing is known of any more as it was before. */
+export function standAfter(run: FrozenRun, state: RunState, before: Stand): Stand {
+  const { locks, ...single } = state.besides;
+  const atFirst = run.stand;
+  // what the run has not touched stays as somebody may have noted it elsewhere meanwhile
+  const set = Object.entries(single).filter(([key, is]) => is != null && is !== atFirst?.[key as keyof Stand]);
+  const held = Object.entries(locks ?? {}).filter(([key, is]) => is !== null && is !== atFirst?.locks[key as Lock]);
+  const { crossLines } = state;
+  return standOn(run.lathe, {
+    ...before,
+    controls: { ...before.controls, ...state.standing },
+    toolId: state.toolId ?? before.toolId,
+    ...Object.fromEntries(set),
+    locks: { ...before.locks, ...Object.fromEntries(held) },
+    slides: {
+      ...before.slides,
+      // the ring's number at the last cut; lengths are wound to and fro and left nowhere in particular
+      ...(crossLines === undefined ? {} : { crossSlide: dialNumber(run.lathe.slides.crossSlide, crossLines) }),
+    },
+  });
+}
