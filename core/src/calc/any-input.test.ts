@@ -6,6 +6,14 @@ import { calculate, catalogue } from './catalogue.ts';
 /** A good input for each calculation; a new one without an example here fails the first test. */
 const dial = metricLathe.slides.crossSlide;
 const drawing = drawingOf([feature(1, 24, 20), feature(2, 18, 30, 'h7')]);
+const cut = {
+  lathe: metricLathe,
+  materialId: 'gunmetal',
+  tool: { material: 'coated', noseRadiusMm: 0.4, kappaDeg: 95, edgeRadiusMm: 0.03, deepestMm: 3 },
+  diameterMm: 30,
+  overhangMm: 70,
+  bendAllowedMm: 0.05,
+};
 const good: Record<string, Record<string, unknown>> = {
   'length.read': { text: '1 3/8', unit: 'in' },
   'limit.shaft': { nominalMm: 28, letter: 'h', grade: 7 },
@@ -20,16 +28,12 @@ const good: Record<string, Record<string, unknown>> = {
   'cutting.feedForRoughness': { raUm: 1.6, noseRadiusMm: 0.4 },
   'material.get': { materialId: 'gunmetal' },
   'cutting.operation': { operation: 'reaming', materialId: 'gunmetal', toolMaterial: 'hss', diameterMm: 12 },
+  'cutting.map': { ...cut, school: 'shopRule', deepestMm: 3, coarsestMmPerRev: 0.4, count: 12 },
   'cutting.decide': {
-    lathe: metricLathe,
-    materialId: 'gunmetal',
-    tool: { material: 'coated', noseRadiusMm: 0.4, kappaDeg: 95, edgeRadiusMm: 0.03, deepestMm: 3 },
-    diameterMm: 30,
+    ...cut,
     depthMm: 1,
     feedMmPerRev: 0.2,
     lengthMm: 60,
-    overhangMm: 70,
-    bendAllowedMm: 0.05,
     standing: { lever: '5' },
   },
   'cutting.edgeLife': {
@@ -51,6 +55,7 @@ const good: Record<string, Record<string, unknown>> = {
   },
   'tool.grindingAngles': { materialId: 'brass', shape: 'rougher' },
   'trouble.advise': { symptom: 'chatter', conditions: { operation: 'turning', overhangDiameters: 6 } },
+  'lathe.speedCard': { lathe: metricLathe, materialIds: ['brass', 'low-carbon-steel'], toolMaterial: 'hss' },
   'lathe.check': { lathe: metricLathe },
   'lathe.calibrate': {
     lathe: metricLathe,

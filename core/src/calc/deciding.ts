@@ -1,14 +1,19 @@
 import { z } from 'zod';
 import {
   CUTTING_OPERATIONS,
+  type CutSetup,
   chipLook,
   chipSize,
+  cutMap,
   decideCut,
   drillLoad,
   edgeLifeMin,
+  holdWhereItBends,
+  limitsOfBits,
   operationRules,
   plungeForceN,
   rpmFor,
+  SCHOOLS,
   speedPolicySchema,
   speedTable,
   usualFeedMmPerRev,
@@ -21,9 +26,11 @@ import {
   feedsOf,
   fixedSpeeds,
   latheSchema,
+  spindleSettings,
   usualChuck,
 } from '../lathe/index.ts';
 import { materialById, TOOL_MATERIALS } from '../material/index.ts';
+import { speedCardRows } from '../picture/index.ts';
 import { BIT_SHAPES, grindingAngles } from '../tool/index.ts';
 import { adviseTrouble, SYMPTOMS } from '../trouble/index.ts';
 import { calculation } from './entry.ts';
@@ -33,7 +40,42 @@ const toolMaterial = z.enum(TOOL_MATERIALS);
 const operation = z.enum(CUTTING_OPERATIONS);
 const grade = z.enum(['rough', 'semi', 'finish']);
 const positions = z.record(z.string().max(30), z.string().max(20));
+const noSpeeds = { problems: [{ code: 'lathe.noSpeeds', path: ['lathe', 'spindle', 'settings'] }] };
 const unknownMaterial = (id: string) => ({ problems: [{ code: 'material.unknown', path: ['materialId'], value: id }] });
+
+const standing = positions.default({});
+/** A cut along the work on a lathe, apart from depth and feed. */
+const cut = {
+  lathe: latheSchema,
+  materialId: z.string().max(60),
+  operation: z.enum(['turning', 'facing', 'boring']).default('turning'),
+  tool: z.strictObject({
+    material: toolMaterial,
+    noseRadiusMm: z.number().min(0).max(10),
+    kappaDeg: z.number().min(5).max(120),
+    edgeRadiusMm: z.number().positive().max(0.5),
+    deepestMm: z.number().positive().max(30),
+    flatMm: z.number().min(0).max(20).default(0),
+  }),
+  diameterMm: positive,
+  tailCentre: z.boolean().default(false),
+  overhangMm: positive,
+  bendAllowedMm: positive,
+  raUm: positive.optional(),
+  policy: speedPolicySchema.default(usualPolicy),
+};
+const cutSchema = z.strictObject(cut);
+
+/** Undefined when nobody knows the material. */
+function setupOf(i: z.output<typeof cutSchema>): CutSetup | undefined {
+  const material = materialById(i.materialId);
+  if (!material) return undefined;
+  const { lathe, tool, operation: of, diameterMm, overhangMm, tailCentre, bendAllowedMm, raUm, policy } = i;
+  const jawForceN = usualChuck(lathe).forceN;
+  const hold = holdWhereItBends({ tailCentre, overhangMm, diameterMm, jawForceN, bendAllowedMm });
+  const [table, feeds] = [speedTable(lathe), feedsOf(lathe)];
+  return { material, tool, lathe, table, feeds, operation: of, diameterMm, raUm, policy, hold };
+}
 
 /** Deciding a cut on a lathe that is there, and what surrounds it. */
 export const deciding = [
@@ -83,59 +125,18 @@ export const deciding = [
   calculation({
     name: 'cutting.decide',
     tab: 'speeds',
-    input: z.strictObject({
-      lathe: latheSchema,
-      materialId: z.string().max(60),
-      operation: z.enum(['turning', 'facing', 'boring']).default('turning'),
-      tool: z.strictObject({
-        material: toolMaterial,
-        noseRadiusMm: z.number().min(0).max(10),
-        kappaDeg: z.number().min(5).max(120),
-        edgeRadiusMm: z.number().positive().max(0.5),
-        deepestMm: z.number().positive().max(30),
-        flatMm: z.number().min(0).max(20).default(0),
-      }),
-      diameterMm: positive,
-      depthMm: positive,
-      feedMmPerRev: positive,
-      lengthMm: positive,
-      tailCentre: z.boolean().default(false),
-      overhangMm: positive,
-      bendAllowedMm: positive,
-      raUm: positive.optional(),
-      policy: speedPolicySchema.default(usualPolicy),
-      standing: positions.default({}),
-    }),
+    input: z.strictObject({ ...cut, depthMm: positive, feedMmPerRev: positive, lengthMm: positive, standing }),
     output: z.object({ schools: z.array(z.any()) }),
     run: (i, record) => {
-      const material = materialById(i.materialId);
-      if (!material) return unknownMaterial(i.materialId);
-      const { lathe, tool, operation: of, diameterMm, raUm, policy } = i;
+      const setup = setupOf(i);
+      if (!setup) return unknownMaterial(i.materialId);
       const decided = decideCut(
-        {
-          material,
-          tool,
-          lathe,
-          table: speedTable(lathe),
-          feeds: feedsOf(lathe),
-          operation: of,
-          diameterMm,
-          raUm,
-          policy,
-          hold: {
-            tailCentre: i.tailCentre,
-            overhangMm: i.overhangMm,
-            atMm: i.tailCentre ? i.overhangMm * 0.6 : i.overhangMm,
-            gripDiameterMm: diameterMm,
-            jawForceN: usualChuck(lathe).forceN,
-            bendAllowedMm: i.bendAllowedMm,
-          },
-        },
+        setup,
         { depthMm: i.depthMm, feedMmPerRev: i.feedMmPerRev, lengthMm: i.lengthMm },
         i.standing,
         (school) => (school === 'conditions' ? record : undefined),
       );
-      if (!decided) return { problems: [{ code: 'lathe.noSpeeds', path: ['lathe', 'spindle', 'settings'] }] };
+      if (!decided) return noSpeeds;
       return {
         schools: decided.map(({ school, cut, feed, minutes, stoppedBy, stay, changeMin }) => ({
           school,
@@ -161,6 +162,38 @@ export const deciding = [
             ? { stay: stay.stay, setting: stay.speed.label, rpm: stay.speed.rpm, slowerMin: stay.slowerMin }
             : null,
         })),
+      };
+    },
+  }),
+  calculation({
+    name: 'cutting.map',
+    tab: 'speeds',
+    input: z.strictObject({
+      ...cut,
+      school: z.enum(SCHOOLS).default('conditions'),
+      deepestMm: positive,
+      coarsestMmPerRev: positive,
+      count: z.number().int().min(2).max(100).default(20),
+    }),
+    output: z.object({
+      depthsMm: z.array(z.number()),
+      feedsMmPerRev: z.array(z.number()),
+      rpm: z.array(z.array(z.number())),
+      limits: z.array(z.array(z.array(z.string()))),
+    }),
+    run: (i) => {
+      const setup = setupOf(i);
+      if (!setup) return unknownMaterial(i.materialId);
+      const { table } = setup;
+      if (table.fixed.length === 0 && !table.ranges) return noSpeeds;
+      const map = cutMap(setup, i.school, i.deepestMm, i.coarsestMmPerRev, i.count);
+      const rows = <T>(cell: (at: number) => T): T[][] =>
+        map.depthsMm.map((_, d) => map.feedsMmPerRev.map((_, f) => cell(d * i.count + f)));
+      return {
+        depthsMm: [...map.depthsMm],
+        feedsMmPerRev: [...map.feedsMmPerRev],
+        rpm: rows((at) => map.rpms[at]!),
+        limits: rows((at) => [...limitsOfBits(map.bits[at]!)]),
       };
     },
   }),
@@ -286,6 +319,45 @@ export const deciding = [
       speedsRpm: fixedSpeeds(lathe).map((s) => s.rpm),
       feedsMmPerRev: feedsOf(lathe).map((f) => f.mmPerRev),
     }),
+  }),
+  calculation({
+    name: 'lathe.speedCard',
+    tab: 'speeds',
+    input: z.strictObject({
+      lathe: latheSchema,
+      materialIds: z.array(z.string().max(60)).min(1).max(5),
+      toolMaterial: toolMaterial.default('hss'),
+    }),
+    output: z.object({
+      materials: z.array(z.object({ name: z.string(), speedMPerMin: z.number() })),
+      rows: z.array(
+        z.object({
+          head: z.string(),
+          underHead: z.string(),
+          cells: z.array(z.object({ text: z.string(), under: z.string() })),
+        }),
+      ),
+    }),
+    run: ({ lathe, materialIds, toolMaterial: tool }) => {
+      const unknown = materialIds.findIndex((id) => !materialById(id));
+      if (unknown >= 0)
+        return {
+          problems: [{ code: 'material.unknown', path: ['materialIds', unknown], value: materialIds[unknown]! }],
+        };
+      if (spindleSettings(lathe).length === 0) return noSpeeds;
+      const columns = materialIds.map((id) => {
+        const { name, speeds } = materialById(id)!;
+        return { name, speedMPerMin: speeds[tool].speedMPerMin };
+      });
+      return {
+        materials: columns,
+        rows: speedCardRows(lathe, columns).map((row) => ({
+          head: row.big,
+          underHead: row.small,
+          cells: row.cells.map(({ big, small }) => ({ text: big, under: small })),
+        })),
+      };
+    },
   }),
   calculation({
     name: 'lathe.calibrate',

@@ -31,6 +31,17 @@ export interface CutHold {
   readonly bendAllowedMm: number;
 }
 
+/**
+ * Work of one diameter in the chuck, cut where it bends most: at its free end, or a little outside the middle on a tail centre.
+ * @param wanted lengths in mm, force of all jaws together in N
+ */
+export function holdWhereItBends(
+  wanted: Omit<CutHold, 'atMm' | 'gripDiameterMm'> & { readonly diameterMm: number },
+): CutHold {
+  const { diameterMm, ...hold } = wanted;
+  return { ...hold, atMm: hold.tailCentre ? hold.overhangMm * 0.6 : hold.overhangMm, gripDiameterMm: diameterMm };
+}
+
 /** Everything that a cut along the work is decided from, all plain data. */
 export interface CutSetup {
   readonly material: Material;

@@ -30,7 +30,8 @@ interface Cell {
   readonly big: string;
   readonly small: string;
 }
-interface Row extends Cell {
+/** A row of the card: its head, and a cell for each material. */
+export interface CardRow extends Cell {
   readonly cells: readonly Cell[];
 }
 
@@ -47,7 +48,7 @@ function rangeOf(material: CardMaterial, rpm: number, faster: number | undefined
   return { big: `${wholeMm(fromMm)}–${wholeMm(toMm)}`, small: `${inches(fromMm)} – ${inches(toMm)} in` };
 }
 
-function leverRows({ lathe, materials }: SpeedCard): Row[] {
+function leverRows(lathe: Lathe, materials: readonly CardMaterial[]): CardRow[] {
   const most = usualChuck(lathe).maxRpm;
   const speeds = fixedSpeeds(lathe).filter((s) => s.rpm <= most);
   return speeds
@@ -60,7 +61,7 @@ function leverRows({ lathe, materials }: SpeedCard): Row[] {
     .toReversed();
 }
 
-function diameterRows({ lathe, materials }: SpeedCard): Row[] {
+function diameterRows(lathe: Lathe, materials: readonly CardMaterial[]): CardRow[] {
   const most = usualChuck(lathe).maxRpm;
   const ranges = spindleSettings(lathe).flatMap((s) => (s.kind === 'stepless' ? [s] : []));
   const cell = (m: CardMaterial, diameterMm: number): Cell => {
@@ -79,6 +80,15 @@ function diameterRows({ lathe, materials }: SpeedCard): Row[] {
   }));
 }
 
+/**
+ * What stands on a lathe's card: levers against the diameters that each is right for; for a stepless lathe diameters against
+ * rpm. Both units.
+ * @source nearest setting not above the ideal: D from 1000·v/(π·next faster) to 1000·v/(π·n)
+ */
+export function speedCardRows(lathe: Lathe, materials: readonly CardMaterial[]): CardRow[] {
+  return fixedSpeeds(lathe).length > 0 ? leverRows(lathe, materials) : diameterRows(lathe, materials);
+}
+
 /** Largest size, mm, at which a text fits a width. */
 const fit = (text: string, widthMm: number, mostMm: number): number =>
   Math.min(mostMm, widthMm / Math.max(1, text.length * LETTER));
@@ -91,7 +101,7 @@ const fit = (text: string, widthMm: number, mostMm: number): number =>
  * @source nearest setting not above the ideal: D from 1000·v/(π·next faster) to 1000·v/(π·n)
  */
 export function speedCardPicture(card: SpeedCard): Picture {
-  const rows = fixedSpeeds(card.lathe).length > 0 ? leverRows(card) : diameterRows(card);
+  const rows = speedCardRows(card.lathe, card.materials);
   const { width, height, margin } = PAGE;
   const left = 62;
   const column = (width - 2 * margin - left) / Math.max(1, card.materials.length);

@@ -2,6 +2,7 @@ import {
   type CutSetup,
   type CuttingOperation,
   type Grade,
+  holdWhereItBends,
   operationRules,
   SCHOOLS,
   type School,
@@ -174,15 +175,13 @@ export function setupOf(bench: Bench, words: Words): Ready | undefined {
       feeds,
       operation: words.operation,
       diameterMm,
-      hold: {
+      hold: holdWhereItBends({
         tailCentre: words.held === 'centre',
         overhangMm,
-        // in the chuck the free end bends most; on a centre the middle does
-        atMm: words.held === 'centre' ? overhangMm * 0.6 : overhangMm,
-        gripDiameterMm: diameterMm,
+        diameterMm,
         jawForceN: usualChuck(lathe).forceN,
         bendAllowedMm: bendMm,
-      },
+      }),
       raUm: ra,
       policy: bench.settings.policy,
     },
