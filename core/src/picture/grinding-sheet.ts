@@ -12,6 +12,8 @@ export interface GrindingSheet {
   readonly names: { readonly top: string; readonly side: string; readonly front: string };
 }
 const PAGE = { width: 210, height: 148, margin: 10 };
+/** Width of a letter at the most, as a share of its height. */
+const LETTER = 0.56;
 type Point = readonly [number, number];
 
 /**
@@ -96,20 +98,24 @@ export function grindingSheetPicture(sheet: GrindingSheet): Picture {
     anchor: 'start',
     size,
   });
+  // over its view and never into the next one's
+  const heading = (x: number, words: string): Shape => text(x, 36, words, Math.min(3.6, 60 / (words.length * LETTER)));
+  const longest = Math.max(1, ...sheet.order.map((words) => words.length + 3));
+  const orderSize = Math.min(3.8, (width - 2 * margin - 88) / (longest * LETTER));
   const shapes: Shape[] = [
     text(margin, margin + 7, sheet.title, 8, true),
     text(margin, margin + 13, sheet.underTitle, 4),
     ...topView(a, [margin + 22, 42]),
-    text(margin, 36, sheet.names.top, 3.6),
+    heading(margin, sheet.names.top),
     ...section(a.sideClearanceDeg, a.sideRakeDeg, [margin + 74, 42]),
-    text(margin + 70, 36, `${sheet.names.side}: ${a.sideRakeDeg}° / ${a.sideClearanceDeg}°`, 3.6),
+    heading(margin + 70, `${sheet.names.side}: ${a.sideRakeDeg}° / ${a.sideClearanceDeg}°`),
     ...section(a.endClearanceDeg, a.backRakeDeg, [margin + 136, 42]),
-    text(margin + 132, 36, `${sheet.names.front}: ${a.backRakeDeg}° / ${a.endClearanceDeg}°`, 3.6),
+    heading(margin + 132, `${sheet.names.front}: ${a.backRakeDeg}° / ${a.endClearanceDeg}°`),
     ...sheet.rows.flatMap(([name, value], i): Shape[] => [
       text(margin, 90 + i * 7, name, 4.4),
       text(margin + 52, 90 + i * 7, value, 5, true),
     ]),
-    ...sheet.order.map((words, i) => text(margin + 88, 90 + i * 7, `${i + 1}. ${words}`, 3.8)),
+    ...sheet.order.map((words, i) => text(margin + 88, 90 + i * 7, `${i + 1}. ${words}`, orderSize)),
   ];
   return { width, height, unitsPerMm: 1, origin: [margin, 40], shapes };
 }

@@ -22,3 +22,28 @@ describe('grinding a bit', () => {
       }
   });
 });
+
+describe('the grinding table', () => {
+  const of = (id: string, shape: (typeof BIT_SHAPES)[number]) => {
+    const a = grindingAngles(materialById(id)!, shape);
+    return [a.sideRakeDeg, a.backRakeDeg, a.sideClearanceDeg, a.endClearanceDeg, a.sideEdgeDeg, a.endEdgeDeg, a.noseMm];
+  };
+  it.each([
+    // side rake, back rake, side and end clearance, side and end edge, nose
+    ['low-carbon-steel', 'rougher', [14, 8, 8, 8, 75, 15, 0.8]],
+    ['low-carbon-steel', 'finisher', [14, 8, 8, 8, 90, 8, 1]],
+    ['low-carbon-steel', 'facing', [14, 8, 8, 8, 95, 8, 0.4]],
+    ['low-carbon-steel', 'chamfer', [0, 0, 8, 8, 45, 45, 0.2]],
+    ['low-carbon-steel', 'parting', [0, 5, 2, 8, 90, 2, 0]],
+    ['low-carbon-steel', 'boring', [14, 8, 8, 12, 95, 12, 0.4]],
+    ['low-carbon-steel', 'thread60', [0, 0, 8, 8, 60, 60, 0]],
+    ['grey-iron', 'rougher', [6, 4, 7, 7, 75, 15, 0.8]],
+    ['aluminium-wrought', 'rougher', [16, 20, 10, 10, 75, 15, 0.8]],
+    ['copper', 'rougher', [10, 5, 10, 10, 75, 15, 0.8]],
+    ['brass', 'parting', [0, 0, 2, 10, 90, 2, 0]],
+    ['acetal', 'rougher', [5, 0, 12, 12, 75, 15, 0.8]],
+    ['stainless-austenitic', 'rougher', [12, 8, 8, 8, 75, 15, 0.8]],
+  ] as const)('%s, %s', (id, shape, angles) => {
+    expect(of(id, shape)).toEqual(angles);
+  });
+});

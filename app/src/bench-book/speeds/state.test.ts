@@ -17,7 +17,7 @@ import {
 } from './state.ts';
 
 const demo = shopFileSchema.parse(shopJson);
-const shop: Shop = { ...demo, materials: demo.materials };
+const shop: Shop = { ...demo, materials: [] };
 const bench: Bench = {
   lathes: demo.lathes,
   tools: demo.tools,
@@ -155,13 +155,10 @@ describe('an operation of a job', () => {
   it('says what is cut, with what and how it is held', () => {
     expect(cut).toMatchObject({ kind: 'rough', latheId: long!.id, materialId: expect.any(String) });
     expect(cut.depthMm).toBeGreaterThan(0);
-    expect(cut.diameterMm).toBeLessThanOrEqual(demo.bars.find((b) => b.id === job.barId)?.diameterMm ?? 1000);
     expect(materialById(cut.materialId)).toBeDefined();
     expect(cutOf(job, shop, 'no-such-operation')).toBeUndefined();
     expect(cutOf(job, shop, 'mount')).toBeUndefined();
-    expect(
-      cutOf({ ...job, latheId: '00000000-0000-4000-8000-000000000000' }, { ...shop, lathes: [] }, cut.operationId),
-    ).toBeUndefined();
+    expect(cutOf(job, { ...shop, lathes: [] }, cut.operationId)).toBeUndefined();
   });
   it('becomes a sentence that gives the same cut again', () => {
     const words = wordsOf(bench, taken);

@@ -9,4 +9,6 @@ export const centreHoleRows = [
   { pilotMm: 4, mouthMm: 8.5, shaftUpToMm: 80 },
   { pilotMm: 5, mouthMm: 10.6, shaftUpToMm: 120 },
   { pilotMm: 6.3, mouthMm: 13.2, shaftUpToMm: 200 },
+  { pilotMm: 8, mouthMm: 17, shaftUpToMm: 320 },
+  { pilotMm: 10, mouthMm: 21.2, shaftUpToMm: 500 },
 ] as const;
