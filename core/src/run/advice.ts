@@ -2,7 +2,7 @@ import { type DialMove, dialScale } from '../lathe/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { type FineFeed, fineFeed } from './fine-feed.ts';
 import type { FrozenRun } from './frozen.ts';
-import { type StandChange, standChanges } from './needs.ts';
+import { knownBesides, type StandChange, standChanges } from './needs.ts';
 import { type CrossMove, carriageMove, crossMove } from './next-move.ts';
 import { lastSpring, measured } from './replay.ts';
 import { currentStep, type RunState } from './state.ts';
@@ -53,7 +53,7 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
     step,
     changes,
     newTool: step.toolId !== undefined && step.toolId !== state.toolId,
-    besides: standChanges(run, step, state.besides),
+    besides: standChanges(run, step, knownBesides(run, state)),
   };
   if (step.kind === 'measure') return { ...advice, ...afterReadings(run, state, step, record) };
   const cuts = step.targetMm !== undefined && step.fromMm !== undefined && state.reference;

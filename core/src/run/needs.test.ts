@@ -109,8 +109,9 @@ describe('a step tells only what stands otherwise', () => {
   });
 });
 
+const advise = (run: FrozenRun, events: RunEvent[]) => adviseStep(run, replay(run, events))!.besides;
+
 describe('a run', () => {
-  const advise = (run: FrozenRun, events: RunEvent[]) => adviseStep(run, replay(run, events))!.besides;
   it('tells the lock once, and again when it has to come off', () => {
     expect(advise(short, [])).toEqual([]);
     expect(advise(short, doneSteps(short, 1))).toEqual([{ what: 'lock', slide: 'carriage' }]);
@@ -160,6 +161,11 @@ describe('a run leaves the lathe', () => {
       locks: { compound: true, carriage: false },
       direction: 'stopped',
     });
+  });
+  it('as it set it, also where the lathe stood so before and was noted otherwise in between', () => {
+    const locked = runOf(20, { ...stand, locks: { ...stand.locks, carriage: true } });
+    expect(advise(locked, doneSteps(locked, 1))).toEqual([]);
+    expect(after(locked, doneSteps(locked, 2), stand).locks.carriage).toBe(true);
   });
   it('with the cross-slide’s number at the last cut', () => {
     const touch = event(3, {

@@ -61,6 +61,13 @@ export function standChanges(run: FrozenRun, step: Step, known: StandBesides): S
   return changes;
 }
 
+/** What is known of the lathe now; a run of the first version knows nothing of how it stood before. */
+export function knownBesides(run: FrozenRun, state: RunState): StandBesides {
+  if (!run.stand) return state.besides;
+  const { chuckId, setOverMm, compoundDeg, direction, locks } = run.stand;
+  return besidesAfter({ chuckId, setOverMm, compoundDeg, direction, locks }, state.besides);
+}
+
 /** What is known after something was done or corrected; null in it makes a thing unknown. */
 export function besidesAfter(known: StandBesides, now: StandBesides): StandBesides {
   const { locks, ...others } = now;
@@ -70,10 +77,9 @@ export function besidesAfter(known: StandBesides, now: StandBesides): StandBesid
 /** How a run leaves the lathe: all that it set, and what nothing is known of any more as it was before. */
 export function standAfter(run: FrozenRun, state: RunState, before: Stand): Stand {
   const { locks, ...single } = state.besides;
-  const atFirst = run.stand;
   // what the run has not touched stays as somebody may have noted it elsewhere meanwhile
-  const set = Object.entries(single).filter(([key, is]) => is != null && is !== atFirst?.[key as keyof Stand]);
-  const held = Object.entries(locks ?? {}).filter(([key, is]) => is !== null && is !== atFirst?.locks[key as Lock]);
+  const set = Object.entries(single).filter(([, is]) => is !== null && is !== undefined);
+  const held = Object.entries(locks ?? {}).filter(([, is]) => is !== null);
   const { crossLines } = state;
   return standOn(run.lathe, {
     ...before,

@@ -58,7 +58,7 @@ export interface RunState {
   /** events that moved the run on, latest last: what Back takes back */
   readonly advances: readonly string[];
   readonly standing: Readonly<Record<string, string>>;
-  /** chuck, set-over, locks and direction, as far as they are known */
+  /** what this run has set or was told of chuck, set-over, locks and direction; before that it is as the lathe stood */
   readonly besides: StandBesides;
   readonly toolId?: string;
   readonly ended?: {
@@ -68,13 +68,6 @@ export interface RunState {
   };
   /** events that did not apply when their turn came, e.g. a step done on two devices */
   readonly ignored: number;
-}
-
-/** A run of the first version knows nothing of how the lathe stood. */
-function besidesOf(stand: Stand | undefined): StandBesides {
-  if (!stand) return {};
-  const { chuckId, setOverMm, compoundDeg, direction, locks } = stand;
-  return { chuckId, setOverMm, compoundDeg, direction, locks };
 }
 
 /** The state before the first event, arrays of its own. */
@@ -88,7 +81,7 @@ export function startState(stand?: Stand): RunState {
     notes: [],
     advances: [],
     standing: stand?.controls ?? {},
-    besides: besidesOf(stand),
+    besides: {},
     toolId: stand?.toolId ?? undefined,
     ignored: 0,
   };
