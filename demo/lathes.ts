@@ -6,6 +6,8 @@ const [belts, geared] = [
   lathePattern('belts', demoId('grey'), 'the Grey'),
   lathePattern('geared', demoId('long'), 'the Long one'),
 ];
+/** A length of an inch lathe, exact to a hair. */
+const inch = (inches: number): number => Number((inches * 25.4).toFixed(6));
 const fixed = (at: Record<string, string>, rpm: number, stopTurns: number) => ({
   kind: 'fixed' as const,
   at,
@@ -86,10 +88,19 @@ export const grey: Lathe = {
   },
   slides: {
     ...belts.slides,
-    carriage: { ...belts.slides.crossSlide, travelPerTurn: '0.125', divisions: 125, slackMm: 0.3, travelMm: 560 },
+    carriage: {
+      ...belts.slides.crossSlide,
+      travelPerTurn: '0.125',
+      divisions: 125,
+      slackMm: inch(0.012),
+      travelMm: inch(22),
+    },
   },
-  tailstock: { quillTravelMm: 60, taper: 'Morse 2', setOverMm: 8, dial: null },
-  toolPost: { kind: 'single', holders: [{ name: 'Post, packed', shankMm: 12.7, heightFromMm: 14, heightToMm: 24 }] },
+  tailstock: { quillTravelMm: inch(2.375), taper: 'Morse 2', setOverMm: inch(0.3125), dial: null },
+  toolPost: {
+    kind: 'single',
+    holders: [{ name: 'Post, packed', shankMm: inch(0.5), heightFromMm: inch(0.5625), heightToMm: inch(0.9375) }],
+  },
   holding: {
     ...belts.holding,
     chucks: [
@@ -100,11 +111,11 @@ export const grey: Lathe = {
         maxRpm: 1500,
         forceN: 9000,
         jaws: [
-          { name: 'outside', fromMm: 3, toMm: 110 },
-          { name: 'reversed', fromMm: 40, toMm: 125 },
+          { name: 'outside', fromMm: inch(0.125), toMm: inch(4.375) },
+          { name: 'reversed', fromMm: inch(1.5), toMm: inch(5) },
         ],
-        jawLengthMm: 35,
-        runoutMm: 0.1,
+        jawLengthMm: inch(1.375),
+        runoutMm: inch(0.004),
       },
       {
         id: 'four-jaw',
@@ -112,18 +123,18 @@ export const grey: Lathe = {
         kind: 'fourJaw',
         maxRpm: 1000,
         forceN: 14_000,
-        jaws: [{ name: 'outside', fromMm: 5, toMm: 140 }],
-        jawLengthMm: 40,
-        runoutMm: 0.01,
+        jaws: [{ name: 'outside', fromMm: inch(0.25), toMm: inch(5.5) }],
+        jawLengthMm: inch(1.625),
+        runoutMm: inch(0.0005),
       },
     ],
-    faceplate: { diameterMm: 203, maxRpm: 600 },
-    drivers: [{ name: 'dog 1 in', fromMm: 6, toMm: 26 }],
+    faceplate: { diameterMm: inch(8), maxRpm: 600 },
+    drivers: [{ name: 'dog 1 in', fromMm: inch(0.25), toMm: inch(1) }],
     centres: [
       { name: 'plain, Morse 2', kind: 'plain' },
       { name: 'half centre, Morse 2', kind: 'half' },
     ],
-    rests: [{ name: 'fixed steady', kind: 'steady', fromMm: 6, toMm: 64 }],
+    rests: [{ name: 'fixed steady', kind: 'steady', fromMm: inch(0.25), toMm: inch(2.5) }],
   },
 };
 
@@ -149,6 +160,19 @@ const pitches = [
   ['D', '4', '3'],
 ] as const;
 
+/** What sets the gearbox, for feeds and for threads. */
+const boxAndKnob: Lathe['feeds']['controls'] = [
+  { id: 'box', name: 'Feed', kind: 'lever', positions: ['A', 'B', 'C', 'D'], changeMin: 0.2, stopFirst: false },
+  {
+    id: 'knob',
+    name: 'Position',
+    kind: 'lever',
+    positions: ['1', '2', '3', '4'],
+    changeMin: 0.2,
+    stopFirst: false,
+  },
+];
+
 /** The geared one: millimetres throughout, a gearbox for feeds and threads. */
 export const long: Lathe = {
   ...geared,
@@ -173,33 +197,13 @@ export const long: Lathe = {
     ),
   },
   feeds: {
-    controls: [
-      { id: 'box', name: 'Feed', kind: 'lever', positions: ['A', 'B', 'C', 'D'], changeMin: 0.2, stopFirst: false },
-      {
-        id: 'knob',
-        name: 'Position',
-        kind: 'lever',
-        positions: ['1', '2', '3', '4'],
-        changeMin: 0.2,
-        stopFirst: false,
-      },
-    ],
+    controls: boxAndKnob,
     settings: feeds.map(([box, knob, text]) => ({ kind: 'marked', at: { box, knob }, perRev: length(text) })),
     crossShare: 0.5,
   },
   threads: {
     ...geared.threads,
-    controls: [
-      { id: 'box', name: 'Feed', kind: 'lever', positions: ['A', 'B', 'C', 'D'], changeMin: 0.2, stopFirst: false },
-      {
-        id: 'knob',
-        name: 'Position',
-        kind: 'lever',
-        positions: ['1', '2', '3', '4'],
-        changeMin: 0.2,
-        stopFirst: false,
-      },
-    ],
+    controls: boxAndKnob,
     settings: pitches.map(([box, knob, pitch]) => ({ at: { box, knob }, pitch, unit: 'mm' })),
     gears: [24, 30, 32, 36, 40, 44, 45, 48, 52, 60, 80, 120, 127],
     dial: { wheelTeeth: 14, marks: 7 },

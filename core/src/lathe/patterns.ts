@@ -14,8 +14,8 @@ const inchDial: Dial = {
   clockwiseMoves: 'in',
   numbersRise: 'clockwise',
   resettable: false,
-  slackMm: 0.2,
-  travelMm: 120,
+  slackMm: 0.2032,
+  travelMm: 120.65,
 };
 const metricDial: Dial = {
   ...inchDial,
@@ -65,13 +65,13 @@ const belts = (id: string, name: string): Lathe => ({
   },
   slides: {
     crossSlide: inchDial,
-    carriage: { means: 'line', unit: 'in', resolutionMm: 0.4, travelMm: 500 },
-    compound: { ...inchDial, travelMm: 60 },
+    carriage: { means: 'line', unit: 'in', resolutionMm: 0.396875, travelMm: 508 },
+    compound: { ...inchDial, travelMm: 63.5 },
     compoundZero: 'crossSlide',
     readout: null,
     stops: { carriage: false, crossSlide: false },
   },
-  tailstock: { quillTravelMm: 60, taper: '', setOverMm: 8, dial: null },
+  tailstock: { quillTravelMm: 63.5, taper: '', setOverMm: 7.9375, dial: null },
   sizes: { swingOverBedMm: 228.6, swingOverCrossSlideMm: 139.7, swingInGapMm: null, betweenCentresMm: 609.6 },
   toolPost: { kind: 'single', holders: [] },
   holding: {
@@ -83,13 +83,13 @@ const belts = (id: string, name: string): Lathe => ({
         kind: 'threeJaw',
         maxRpm: 1500,
         forceN: 9000,
-        jaws: [{ name: 'outside', fromMm: 3, toMm: 110 }],
-        jawLengthMm: 35,
-        runoutMm: 0.1,
+        jaws: [{ name: 'outside', fromMm: 3.175, toMm: 111.125 }],
+        jawLengthMm: 34.925,
+        runoutMm: 0.1016,
       },
     ],
   },
-  rigidity: { usualDepthMm: 1, deepestCutMm: 1.8 },
+  rigidity: { usualDepthMm: 1.016, deepestCutMm: 1.778 },
 });
 
 const geared = (id: string, name: string): Lathe => ({
