@@ -271,6 +271,22 @@ describe('the bench book', () => {
     await press(page, 'Sluice shaft steel');
     await press(page, 'Remove it');
     await page.waitForFunction(() => !document.body.innerText.includes('Sluice shaft steel'));
+    await press(page, 'Free-cutting brass');
+    await choose(page, 'coolant', 'wet');
+    await sees(page, 'Kept.');
+    await type(page, 'mc', '0.2');
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() => document.querySelector('button[aria-label^="Take Its exponent mc back"]'));
+    // a figure changed afterwards leaves it as it was said
+    await page.reload();
+    await hydrated(page);
+    await press(page, 'Free-cutting brass');
+    const said = () =>
+      page.$$eval('[data-field="coolant"], [data-field="mc"]', (all) => all.map((e) => (e as HTMLInputElement).value));
+    expect(await said()).toEqual(['wet', '0.2']);
+    await page.click('button[aria-label^="Take Its exponent mc back"]');
+    await choose(page, 'coolant', 'dry');
+    await sees(page, 'As it came along again.');
     await press(page, 'Medium-carbon steel');
     await page.click('button[aria-label="Take HSS, m/min back to 28"]');
     await sees(page, 'As it came along again.');
@@ -303,6 +319,9 @@ describe('the bench book', () => {
     await press(page, 'it stands so already');
     await sees(page, 'as it stands');
     await page.keyboard.press('t');
+    await type(page, 'trouble-tool-out', '5');
+    await press(page, 'It chatters');
+    await sees(page, '5.0 times its height out of the holder');
     await press(page, 'It squeals');
     await page.click('button[aria-label$="did not help"]');
     await page.waitForFunction(() => !document.querySelector('dialog'));

@@ -76,7 +76,8 @@ export async function press(page: Page, name: string): Promise<void> {
     name,
   );
   const element = handle.asElement() as import('puppeteer-core').ElementHandle<HTMLElement>;
-  await element.scrollIntoView();
+  // out from under what is fixed at the foot
+  await element.evaluate((e) => e.scrollIntoView({ block: 'center' }));
   await element.click();
 }
 /** Goes to a station by its tab. */

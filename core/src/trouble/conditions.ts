@@ -1,4 +1,5 @@
 import type { CuttingOperation, EvaluatedCut } from '../cutting/index.ts';
+import type { Group } from '../material/index.ts';
 
 /** What goes wrong at a lathe, as the turner sees or hears it. */
 export const SYMPTOMS = [
@@ -40,6 +41,14 @@ export interface Conditions {
   readonly wet?: boolean;
   readonly wantsWet?: boolean;
   readonly builtUpBelowMPerMin?: number;
+}
+
+/**
+ * Cutting speed below which metal builds up on the edge and tears the surface, m/min: about half of what is right for steels.
+ * @returns undefined for what does not build up
+ */
+export function builtUpBelowMPerMin(group: Group, rightMPerMin: number): number | undefined {
+  return group === 'P' || group === 'M' ? rightMPerMin * 0.5 : undefined;
 }
 
 /** The part of the conditions that a decided cut tells by itself. */

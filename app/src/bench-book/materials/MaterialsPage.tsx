@@ -15,6 +15,7 @@ import { coolantText, toolMaterialNames } from '../../messages/words.ts';
 import { ask } from '../../ui/api.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 
+type ChangedRecord = Extract<ShopMaterial, { kind: 'changed' }>;
 type OwnRecord = Extract<ShopMaterial, { kind: 'own' }>;
 
 interface Props {
@@ -64,7 +65,8 @@ function MaterialsPage({ records: given, all: first }: Props) {
   const [openId, setOpenId] = useState(first[0]?.id);
   const [told, setTold] = useState('');
   const own = records.flatMap((r) => (r.kind === 'own' ? [r.material] : []));
-  const changedOf = (id: string) => records.find((r) => r.kind === 'changed' && r.materialId === id);
+  const changedOf = (id: string): ChangedRecord | undefined =>
+    records.find((r): r is ChangedRecord => r.kind === 'changed' && r.materialId === id);
   const mineOf = (id: string): OwnRecord | undefined =>
     records.find((r): r is OwnRecord => r.kind === 'own' && r.material.id === id);
   const effective = (m: Material): Material => {
@@ -96,25 +98,30 @@ function MaterialsPage({ records: given, all: first }: Props) {
       const made = withOwn(mine, path, value);
       return made ? void put(made) : setTold(wordProblem({ code: 'material.outOfRange', path: [] }).what);
     }
-    const before = changedOf(material.id);
-    const figures = before?.kind === 'changed' ? { ...before.figures } : {};
+    const figures = { ...changedOf(material.id)?.figures };
     if (value === undefined) delete figures[path];
     else figures[path] = value;
-    const record: ShopMaterial = {
-      schema: 1,
-      id: before?.id ?? crypto.randomUUID(),
-      kind: 'changed',
-      materialId: material.id,
-      figures,
-      note: before?.note ?? '',
+    keepChanged(material.id, { figures });
+  };
+  /** Keeps what the shop knows better of a material that came along; nothing left of it takes the record away. */
+  const keepChanged = (materialId: string, change: Partial<Pick<ChangedRecord, 'figures' | 'coolant'>>) => {
+    const before = changedOf(materialId);
+    const record: ChangedRecord = {
+      ...(before ?? { schema: 1, id: crypto.randomUUID(), kind: 'changed', materialId, figures: {}, note: '' }),
+      ...change,
     };
     const made = materialOf(record);
     if (!made.ok) {
       const { what, right } = wordProblem({ code: made.code, path: [] });
       return setTold(`${what} ${right}`);
     }
-    if (Object.keys(figures).length === 0 && before) return void drop(before);
-    void put(record);
+    if (Object.keys(record.figures).length > 0 || record.coolant) return void put(record);
+    if (before) void drop(before);
+  };
+  const setCoolant = (material: Material, coolant: Material['coolant']) => {
+    const mine = mineOf(material.id);
+    if (mine) return void put({ ...mine, material: { ...material, coolant } });
+    keepChanged(material.id, { coolant: materialById(material.id)?.coolant === coolant ? undefined : coolant });
   };
   const addOwn = (from: Material) => {
     const name = `${from.name}, ours`;
@@ -175,8 +182,26 @@ function MaterialsPage({ records: given, all: first }: Props) {
               Make one of our own from it
             </button>
           </div>
-          <p className="mt-1">
-            {coolantText[open.coolant]} {open.cautions.map(materialCautionText).join(' ')}
+          <p className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1">
+            <label className="flex items-center gap-2 text-sm">
+              Cut
+              <select
+                className={`select select-sm w-32 ${open.provenance.coolant === 'shop' ? 'text-[var(--color-accent)]' : ''}`}
+                data-field="coolant"
+                value={open.coolant}
+                onChange={(e) => setCoolant(open, e.target.value as Material['coolant'])}
+              >
+                <option value="dry">dry</option>
+                <option value="wet">wet</option>
+                <option value="either">either</option>
+              </select>
+              {open.provenance.coolant === 'shop' && materialById(open.id) && (
+                <span className="text-[var(--color-accent)]">yours</span>
+              )}
+            </label>
+            <span>
+              {coolantText[open.coolant]} {open.cautions.map(materialCautionText).join(' ')}
+            </span>
           </p>
           {mineOf(open.id) && (
             <OwnForm
@@ -301,20 +326,6 @@ function OwnForm({
           value={designations}
           onChange={(e) => setDesignations(e.target.value)}
         />
-      </label>
-      <label className="text-sm">
-        Cut
-        <select
-          className="select mt-0.5 flex w-32"
-          value={material.coolant}
-          onChange={(e) =>
-            onPut({ ...record, material: { ...material, coolant: e.target.value as Material['coolant'] } })
-          }
-        >
-          <option value="dry">dry</option>
-          <option value="wet">wet</option>
-          <option value="either">either</option>
-        </select>
       </label>
       <button type="submit" className="btn btn-primary" disabled={!good}>
         Keep

@@ -45,12 +45,12 @@ export function SetPanel({
   return (
     <aside
       aria-label="What to set"
-      className="flex flex-row flex-wrap gap-x-12 gap-y-4 border-r lg:flex-col lg:flex-nowrap border-[var(--line)] bg-[var(--bench)] px-5 py-4"
+      className="flex flex-row flex-wrap gap-x-12 gap-y-3 border-r lg:flex-col lg:flex-nowrap border-[var(--line)] bg-[var(--bench)] px-5 py-3"
     >
       {setting && (
         <div>
           <p className="text-sm">Speed</p>
-          <p className="text-4xl font-bold">
+          <p className="text-4xl font-bold leading-tight">
             {setting.rpm}
             <span className="unit">rpm</span>
             <Working
@@ -75,7 +75,7 @@ export function SetPanel({
               ? ''
               : ', towards the chuck'}
           </p>
-          <p className="text-4xl font-bold">
+          <p className="text-4xl font-bold leading-tight">
             {feed(setting.feedMmPerRev, lathe.unit)}
             <span className="unit">{feedUnit(lathe.unit)}</span>
             <Working of="feed" tell={only('route.feed', 'route.passes', 'route.handFeed')} />
@@ -113,7 +113,7 @@ export function SetPanel({
           </ul>
         </div>
       )}
-      {stands && <p>{stands}</p>}
+      {stands && <p className="-mt-3">{stands}</p>}
       {!setting && !tool && advice.besides.length === 0 && (
         <p className="muted">Nothing to set on the lathe for this step. {nameOf(frozen, step.featureId)}</p>
       )}

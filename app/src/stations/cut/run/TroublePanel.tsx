@@ -1,8 +1,9 @@
-import { cuttingSpeedMPerMin, thinnestChipMm } from '@whelk/core/cutting';
+import { chipSize, cuttingSpeedMPerMin, thinnestChipMm } from '@whelk/core/cutting';
 import { feedsOf, fixedSpeeds } from '@whelk/core/lathe';
 import type { FrozenRun, RunState } from '@whelk/core/run';
 import { currentStep } from '@whelk/core/run';
-import type { Conditions } from '@whelk/core/trouble';
+import { builtUpBelowMPerMin, type Conditions } from '@whelk/core/trouble';
+import { KnownBeside, useKnownBeside } from '../../../ui/trouble/KnownBeside.tsx';
 import { TroubleList } from '../../../ui/trouble/TroubleList.tsx';
 import { Panel } from './Panel.tsx';
 
@@ -21,6 +22,8 @@ function conditionsNow(frozen: FrozenRun, state: RunState): { conditions: Condit
   const { loads } = operation ?? {};
   const setting = step?.setting;
   const diameterMm = step?.fromMm ?? step?.targetMm ?? frozen.stockMm;
+  const depthMm = step?.fromMm !== undefined && step.targetMm !== undefined ? (step.fromMm - step.targetMm) / 2 : 0;
+  const rightMPerMin = setting && cuttingSpeedMPerMin(setting.idealRpm, diameterMm);
   const rpm = setting?.rpm ?? 0;
   const feedMm = setting?.feedMmPerRev ?? 0;
   return {
@@ -32,9 +35,18 @@ function conditionsNow(frozen: FrozenRun, state: RunState): { conditions: Condit
       tailCentre: frozen.plan.holding.method === 'chuckAndCentre',
       ...(setting && { feedMmPerRev: feedMm }),
       ...(setting && { speedMPerMin: setting.cuttingSpeedMPerMin }),
-      ...(setting && { rightMPerMin: cuttingSpeedMPerMin(setting.idealRpm, diameterMm) }),
+      ...(rightMPerMin && {
+        rightMPerMin,
+        builtUpBelowMPerMin: builtUpBelowMPerMin(frozen.material.group, rightMPerMin),
+      }),
+      wantsWet: frozen.material.coolant === 'wet',
       ...(tool && { noseRadiusMm: tool.noseRadiusMm }),
-      ...(tool && setting && { thinnestChipMm: thinnestChipMm(tool.edgeRadiusMm), chipThicknessMm: feedMm }),
+      ...(tool &&
+        setting &&
+        depthMm > 0 && {
+          thinnestChipMm: thinnestChipMm(tool.edgeRadiusMm),
+          chipThicknessMm: chipSize({ ...tool, depthMm, feedMmPerRev: feedMm }).thicknessMm,
+        }),
       ...(loads && { powerShare: loads.powerKw / loads.availableKw, gripShare: loads.gripShare }),
       ...(loads && { bendShare: loads.bendMm / loads.bendAllowedMm }),
     },
@@ -44,10 +56,12 @@ function conditionsNow(frozen: FrozenRun, state: RunState): { conditions: Condit
 /** Trouble at this step: causes from its own conditions; what helped goes into the log. */
 export function TroublePanel({ frozen, state, onOutcome, onClose }: Props) {
   const { conditions, rpm, feedMm } = conditionsNow(frozen, state);
+  const beside = useKnownBeside();
   return (
     <Panel title="Trouble" onClose={onClose} wide>
+      <KnownBeside {...beside} />
       <TroubleList
-        conditions={conditions}
+        conditions={{ ...conditions, ...beside.conditions }}
         speeds={fixedSpeeds(frozen.lathe)}
         feeds={feedsOf(frozen.lathe)}
         rpm={rpm}

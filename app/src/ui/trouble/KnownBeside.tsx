@@ -1,0 +1,65 @@
+import type { Conditions } from '@whelk/core/trouble';
+import { useState } from 'react';
+
+/** What only the turner can tell about the conditions, as typed. */
+interface Told {
+  readonly toolOut: string;
+  readonly used: string;
+  readonly wet: '' | 'dry' | 'wet';
+}
+const nothing: Told = { toolOut: '', used: '', wet: '' };
+const number = (text: string) => (/^\d{1,4}(\.\d{1,2})?$/.test(text.trim()) ? Number(text) : undefined);
+
+/** Keeps what the turner tells beside the computed conditions; what is not said says nothing for or against a cause. */
+export function useKnownBeside() {
+  const [told, setTold] = useState(nothing);
+  const conditions: Partial<Conditions> = {
+    toolOverhangRatio: number(told.toolOut),
+    edgeUsedMin: number(told.used),
+    wet: told.wet === '' ? undefined : told.wet === 'wet',
+  };
+  return { told, setTold, conditions };
+}
+
+/** Fields for the conditions that nothing else can know. */
+export function KnownBeside({ told, setTold }: Pick<ReturnType<typeof useKnownBeside>, 'told' | 'setTold'>) {
+  return (
+    <div className="mt-2 mb-4 flex flex-wrap gap-4">
+      <label className="text-sm">
+        Tool out of its holder, in shank heights
+        <input
+          className="input mt-0.5 flex w-64"
+          inputMode="decimal"
+          value={told.toolOut}
+          placeholder="not known"
+          data-field="trouble-tool-out"
+          onChange={(e) => setTold({ ...told, toolOut: e.target.value.slice(0, 6) })}
+        />
+      </label>
+      <label className="text-sm">
+        The edge has cut, min
+        <input
+          className="input mt-0.5 flex w-40"
+          inputMode="decimal"
+          value={told.used}
+          placeholder="not known"
+          data-field="trouble-used"
+          onChange={(e) => setTold({ ...told, used: e.target.value.slice(0, 6) })}
+        />
+      </label>
+      <label className="text-sm">
+        Cut
+        <select
+          className="select mt-0.5 flex w-40"
+          value={told.wet}
+          data-field="trouble-wet"
+          onChange={(e) => setTold({ ...told, wet: e.target.value as Told['wet'] })}
+        >
+          <option value="">not said</option>
+          <option value="dry">dry</option>
+          <option value="wet">wet</option>
+        </select>
+      </label>
+    </div>
+  );
+}
