@@ -319,8 +319,8 @@ describe('the bench book', () => {
     await press(page, 'it stands so already');
     await sees(page, 'as it stands');
     await page.keyboard.press('t');
-    await type(page, 'trouble-tool-out', '5');
     await press(page, 'It chatters');
+    await type(page, 'trouble-tool-out', '5');
     await sees(page, '5.0 times its height out of the holder');
     await press(page, 'It squeals');
     await page.click('button[aria-label$="did not help"]');

@@ -18,15 +18,19 @@ interface Props {
   readonly rpm: number;
   readonly feedMm: number;
   readonly unit: 'mm' | 'in';
+  /** what else is asked once a symptom is named */
+  readonly beside?: React.ReactNode;
   /** keeps what was tried and whether it helped; without it nothing can be kept */
   readonly onOutcome?: (text: string) => void;
 }
 
 /** From what is seen to what to change now on this lathe; whether it helped is kept. */
-export function TroubleList({ conditions, speeds, feeds, rpm, feedMm, unit, onOutcome }: Props) {
+export function TroubleList({ conditions, speeds, feeds, rpm, feedMm, unit, beside, onOutcome }: Props) {
   const [symptom, setSymptom] = useState<Symptom>();
   const ranked = symptom ? adviseTrouble(symptom, conditions).slice(0, 5) : [];
   const say = (change: Change): string => {
+    // nothing is being cut: there is no setting to go on from
+    if (rpm <= 0) return changeText[change];
     const { speed, feed } = changeOnLathe(change, speeds, feeds, rpm, feedMm);
     if (speed) return `${changeText[change]}: ${speed.label}, ${speed.rpm} rpm`;
     if (feed) return `${changeText[change]}: ${feed.label}, ${feedText(feed.mmPerRev, unit)} ${feedUnit(unit)}`;
@@ -43,6 +47,7 @@ export function TroubleList({ conditions, speeds, feeds, rpm, feedMm, unit, onOu
           </button>
         ))}
       </fieldset>
+      {symptom && beside}
       {symptom && (
         <ol className="mt-4" aria-label="Causes, likeliest first">
           {ranked.map((cause, i) => (

@@ -59,7 +59,6 @@ export function TroublePanel({ frozen, state, onOutcome, onClose }: Props) {
   const beside = useKnownBeside();
   return (
     <Panel title="Trouble" onClose={onClose} wide>
-      <KnownBeside {...beside} />
       <TroubleList
         conditions={{ ...conditions, ...beside.conditions }}
         speeds={fixedSpeeds(frozen.lathe)}
@@ -67,6 +66,7 @@ export function TroublePanel({ frozen, state, onOutcome, onClose }: Props) {
         rpm={rpm}
         feedMm={feedMm}
         unit={frozen.lathe.unit}
+        beside={<KnownBeside {...beside} />}
         onOutcome={onOutcome}
       />
       <button type="button" className="act mt-3" onClick={onClose}>
