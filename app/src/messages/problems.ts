@@ -59,12 +59,16 @@ const wordings: Record<string, Wording> = {
     right: 'Give a smaller tolerance than the size itself.',
   }),
   'limit.zoneUnknown': (p) => ({
-    what: `${text(p)} is not a shaft zone of ISO 286.`,
-    right: 'Shafts have small letters: a–h, js, k, m, n, p … zc with a grade, as h7.',
+    what: `${text(p)} is not a zone of ISO 286.`,
+    right: 'Shafts have small letters and holes capitals: a–h, j, js, k, m, n, p … zc with a grade, as h7 or H7.',
   }),
   'limit.holeZone': (p) => ({
     what: `${text(p)} is a zone for holes.`,
     right: 'An outside size takes a small letter, as h7.',
+  }),
+  'limit.shaftZone': (p) => ({
+    what: `${text(p)} is a zone for shafts.`,
+    right: 'An inside size takes a capital letter, as H7.',
   }),
   'limit.gradeOutside': (p) => ({
     what: `The grade of ${text(p)} is not in the table.`,

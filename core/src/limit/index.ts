@@ -1,3 +1,4 @@
+export { type Fit, fitOf } from './fit.ts';
 export { type GeneralClass, generalEdgeToleranceMm, generalToleranceMm } from './general.ts';
-export { itGradeUm, shaftZone, type ZoneResult } from './iso286.ts';
-export { type Limits, middleMm, type ParsedLimits, parseLimits, toleranceMm } from './parse-limits.ts';
+export { holeZone, itGradeUm, shaftZone, type ZoneResult } from './iso286.ts';
+export { type Limits, middleMm, type ParsedLimits, parseLimits, type SizeOf, toleranceMm } from './parse-limits.ts';

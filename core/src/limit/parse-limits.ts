@@ -1,7 +1,7 @@
 import { type LengthUnit, parseLength, type Rational, rational } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { type GeneralClass, generalToleranceMm } from './general.ts';
-import { shaftZone } from './iso286.ts';
+import { holeZone, shaftZone } from './iso286.ts';
 
 /** Largest and smallest permitted size, millimetres; `how` names the way they were given. */
 export interface Limits {
@@ -13,7 +13,10 @@ export type ParsedLimits =
   | { readonly ok: true; readonly limits: Limits }
   | { readonly ok: false; readonly code: string; readonly value: string; readonly limit?: string };
 
-const ZONE = /^(js|z[abc]|[a-hk-np-vx-z])\s?(\d{1,2})$/;
+/** Zones of shafts in small letters, of holes in capitals. */
+const ZONE = /^(js|z[abc]|[a-hjk-np-vx-z]|JS|Z[ABC]|[A-HJK-NP-VX-Z])\s?(\d{1,2})$/;
+/** Whether metal is inside the size, as on a shaft, or around it, as in a hole. */
+export type SizeOf = 'outside' | 'inside';
 
 interface Given {
   readonly upper: Rational;
@@ -58,6 +61,7 @@ function readGiven(text: string, nominal: Rational, unit: LengthUnit): Given | s
  * @param nominal exact nominal size in mm, > 0
  * @param unit unit of figures that name none
  * @param generalClass ISO 2768-1 class that applies where the text is empty
+ * @param of outside sizes take the shafts' letters, inside ones the holes'
  * @returns limits in mm, upper above lower, or the fault
  * @example parseLimits('h7', rational(28), 'mm', 'm') // { ok: true, limits: { upperMm: 28, lowerMm: 27.979, how: 'zone' } }
  */
@@ -67,6 +71,7 @@ export function parseLimits(
   unit: LengthUnit,
   generalClass: GeneralClass,
   record?: Recorder,
+  of: SizeOf = 'outside',
 ): ParsedLimits {
   const typed = text.trim().replaceAll('−', '-');
   const nominalMm = nominal.valueOf();
@@ -79,7 +84,10 @@ export function parseLimits(
   }
   const zone = ZONE.exec(typed);
   if (zone) {
-    const found = shaftZone(nominalMm, zone[1]!, Number(zone[2]), record);
+    const ofHole = zone[1] === zone[1]!.toUpperCase();
+    if (ofHole !== (of === 'inside'))
+      return { ok: false, code: ofHole ? 'limit.holeZone' : 'limit.shaftZone', value: typed };
+    const found = (ofHole ? holeZone : shaftZone)(nominalMm, zone[1]!, Number(zone[2]), record);
     if (!found.ok) return { ok: false, code: found.code, value: typed, limit: found.limit };
     return made({
       upper: nominal.add(rational(found.upperUm).div(1000)),
@@ -87,8 +95,7 @@ export function parseLimits(
       how: 'zone',
     });
   }
-  if (/^[a-z]{1,2}\s?\d{1,2}$/i.test(typed))
-    return { ok: false, code: /^[A-Z]/.test(typed) ? 'limit.holeZone' : 'limit.zoneUnknown', value: typed };
+  if (/^[a-z]{1,2}\s?\d{1,2}$/i.test(typed)) return { ok: false, code: 'limit.zoneUnknown', value: typed };
   const given = readGiven(typed, nominal, unit);
   if (typeof given === 'string') return { ok: false, code: given, value: typed };
   if (given.upper.compare(given.lower) < 0) return { ok: false, code: 'limit.reversed', value: typed };
