@@ -48,7 +48,7 @@ const APP = {
 };
 /** Numbers that have no unit, or whose name is their unit. */
 const PLAIN =
-  /^(schema|version|revision|quantity|count|index|grade|piece|seq|divisions|position|minutes|passes|changes|width|height|unitsPerMm|textSize|stepIndex|stepCount|round|ignored|fullTurns|outTurns|turns|passNumber|passCount|decimals|denominator|lines|share|off|mc|product|ratio|ideal|value|step|iterations|driveEfficiency|pieceNow|bits|score|base|limit|mm|um|rpm|wear|fixedPasses)$/;
+  /^(bulge|schema|version|revision|quantity|count|index|grade|piece|seq|divisions|position|minutes|passes|changes|width|height|unitsPerMm|textSize|stepIndex|stepCount|round|ignored|fullTurns|outTurns|turns|passNumber|passCount|decimals|denominator|lines|share|off|mc|product|ratio|ideal|value|step|iterations|driveEfficiency|pieceNow|bits|score|base|limit|mm|um|rpm|wear|fixedPasses)$/;
 const SUFFIX =
   /([mM]m|Um|Mm4|N|Nm|Deg|Kw|GPa|MPa|Min|Rpm|MPerMin|[mM]mPerRev|NPerMm2|KgPerM3|PerK|DegC|Lines|Share|Factor|Diameters|PerN|Percent|Size|Ratio)$/;
 const faults = [];

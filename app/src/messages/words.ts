@@ -93,7 +93,10 @@ export const waitingText = (w: Waiting, name: (id: string | undefined) => string
   if (w.what === 'cutOff') return 'Cut the part off its grip';
   if (w.what === 'headFace') return 'Face the other end to length';
   if (w.what === 'leftEdge') return `Left edge of ${name(w.featureId)}`;
+  if (w.what === 'detail') return `Grooves, threads, knurls and rounds of ${name(w.featureId)}`;
+  if (w.what === 'bore') return `Hole ${name(w.featureId)}`;
   const why = {
+    shape: 'not a straight diameter',
     behindLarger: 'behind a larger diameter',
     inJaws: 'in the jaws',
     otherEnd: 'from the other end',

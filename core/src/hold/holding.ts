@@ -50,9 +50,9 @@ export function holdingFor(part: Part, blank: Blank, choice: HoldChoice, record?
 
 /** Why a feature, a face or an edge cannot be turned in this holding. */
 export interface Waiting {
-  readonly what: 'feature' | 'headFace' | 'cutOff' | 'leftEdge';
+  readonly what: 'feature' | 'headFace' | 'cutOff' | 'leftEdge' | 'detail' | 'bore';
   readonly featureId?: string;
-  readonly why: 'behindLarger' | 'inJaws' | 'otherEnd' | 'asBar';
+  readonly why: 'behindLarger' | 'inJaws' | 'otherEnd' | 'asBar' | 'shape';
 }
 export interface Reach {
   /** largest first, which is from the chuck to the tail */
@@ -78,13 +78,17 @@ export function reachFromTail(
     const blocked = feature.diameterMm < largestMm - 1e-9;
     largestMm = Math.max(largestMm, feature.diameterMm);
     if (blocked) waiting.push({ what: 'feature', featureId: feature.id, why: 'behindLarger' });
+    else if (feature.kind !== 'cylinder') waiting.push({ what: 'feature', featureId: feature.id, why: 'shape' });
     else if (feature.zFromMm < holding.jawsMm + Math.min(clearanceMm, 1))
       waiting.push({ what: 'feature', featureId: feature.id, why: 'inJaws' });
     else if (feature.diameterMm >= stockMm - 1e-9)
       waiting.push({ what: 'feature', featureId: feature.id, why: 'asBar' });
     else reachable.push(feature);
+    if (feature.details.length > 0 || feature.leftRoundMm || feature.rightRoundMm)
+      waiting.push({ what: 'detail', featureId: feature.id, why: 'shape' });
     if (feature.left) waiting.push({ what: 'leftEdge', featureId: feature.id, why: 'otherEnd' });
   }
+  for (const bore of part.bores) waiting.push({ what: 'bore', featureId: bore.id, why: 'shape' });
   waiting.push({ what: gripOn === 'spare' ? 'cutOff' : 'headFace', why: 'otherEnd' });
   if (gripOn === 'spare') waiting.push({ what: 'headFace', why: 'otherEnd' });
   return { reachable: reachable.toReversed(), waiting };

@@ -4,7 +4,7 @@ import type { instrumentSchema } from '../gauge/index.ts';
 import { holdChoiceSchema, usualHold } from '../hold/index.ts';
 import type { latheSchema } from '../lathe/index.ts';
 import { type Material, materialById, materials } from '../material/index.ts';
-import { drawingSchema, emptyDrawing } from '../part/index.ts';
+import { emptyDrawing, storedDrawingSchema } from '../part/index.ts';
 import { type LengthUnit, typedLengthSchema } from '../quantity/index.ts';
 import { ownCutSchema } from '../route/index.ts';
 import type { toolSchema } from '../tool/index.ts';
@@ -24,7 +24,7 @@ export const jobSchema = z.strictObject({
   schema: z.literal(1),
   title: z.string().trim().min(1).max(80),
   quantity: z.number().int().min(1).max(1000),
-  drawing: drawingSchema,
+  drawing: storedDrawingSchema,
   stock: z.strictObject({ barId: z.uuid().nullable() }),
   hold: z.strictObject({ latheId: z.uuid().nullable(), choice: holdChoiceSchema }),
   route: z.strictObject({

@@ -11,7 +11,7 @@ export interface Chamfer {
   readonly limits?: Limits;
 }
 export type ReadEdge =
-  | { readonly ok: true; readonly chamfer: Chamfer | undefined }
+  | { readonly ok: true; readonly chamfer: Chamfer | undefined; readonly roundMm?: number }
   | { readonly ok: false; readonly code: string };
 
 /**
@@ -44,13 +44,20 @@ function limitsOf(
 }
 
 /**
- * Reads an edge: nothing (edge only broken), `1`, `1x45`, `0.5×30°`, and its limits after a blank: `1x45 ±0.1`.
+ * Reads an edge: nothing (edge only broken), `1`, `1x45`, `0.5×30°`, and its limits after a blank: `1x45 ±0.1`; or a round:
+ * `R2`, on an edge that sticks out or in the corner of a shoulder.
  * @param generalClass ISO 2768-1 class where no limits are given
  * @example readEdge('0.3x45', 'mm', 'm') // { ok: true, chamfer: { lengthMm: 0.3, angleDeg: 45, depthMm: 0.3 } }
  */
 export function readEdge(text: string, unit: LengthUnit, generalClass: GeneralClass, record?: Recorder): ReadEdge {
   const clean = text.trim();
   if (clean === '') return { ok: true, chamfer: undefined };
+  if (/^r/i.test(clean)) {
+    const round = parseLength(clean.slice(1), unit);
+    return round.ok
+      ? { ok: true, chamfer: undefined, roundMm: round.mm.valueOf() }
+      : { ok: false, code: round.code === 'length.notALength' ? 'edge.notAnEdge' : round.code };
+  }
   const [, sizes = '', given] = /^(.*?)(?:\s+([±+−-].*|0\s*\/.*))?$/.exec(clean) ?? [];
   const [size = '', angle, more] = sizes.split(/\s*[x×]\s*/i);
   const read = parseLength(size, unit);

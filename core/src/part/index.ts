@@ -1,12 +1,32 @@
+export { type ChainConflict, type ChainSize, type SolvedChain, solveChain } from './chain.ts';
+export { type Detail, emptyDetail, GROOVE_SHAPES, type Groove, type Knurl, type Thread } from './detail-schema.ts';
+export { type CutDetail, type CutGroove, type CutKnurl, type CutThread, pitchNamed } from './details.ts';
 export {
+  BORE_KINDS,
+  type BoreKind,
+  type BoreStep,
+  type Dimension,
   type Drawing,
   drawingSchema,
+  emptyBoreStep,
   emptyDrawing,
   emptyFeature,
+  FEATURE_KINDS,
   type Feature,
+  type FeatureKind,
   featureSchema,
-  MOST_FEATURES,
+  type PartEnd,
+  type PlaneName,
+  storedDrawingSchema,
+  upgradeDrawing,
 } from './drawing.ts';
 export { type Chamfer, chamferDepthMm, readEdge } from './edge.ts';
+export type { CrossHole, EndView, Flat } from './end-view-schema.ts';
 export { nGradeOf, readFinish, USUAL_RA_UM } from './finish.ts';
-export { blocks, type Part, type Resolved, resolveDrawing, type Turned } from './resolve.ts';
+export { type Bored, type Part, type Resolved, type Turned, upgradePart } from './part.ts';
+export { arcOf, type Corner, flatten, largestRadius, radiiAt } from './path.ts';
+export { insideProfiles, outsideProfile } from './profile.ts';
+export { blocks, resolveDrawing } from './resolve.ts';
+export { MOST_FEATURES } from './schema-parts.ts';
+export { ballLengthMm, type SolvedTaper, solveTaper } from './shapes.ts';
+export { type ReadTaper, readTaper } from './taper.ts';

@@ -47,7 +47,7 @@ describe('resolveDrawing', () => {
   });
   it('checks the whole length against the sum', () => {
     expect(codes([feature(1, 20, 10), feature(2, 15, 10)], '20')).toEqual([]);
-    expect(codes([feature(1, 20, 10), feature(2, 15, 10)], '20.4')).toEqual([['drawing.sumDiffers', 'overall']]);
+    expect(codes([feature(1, 20, 10), feature(2, 15, 10)], '20.4')).toEqual([['drawing.sizesDisagree', 'overall']]);
     expect(codes([])).toEqual([['drawing.empty', 'features']]);
   });
   it('never throws on texts of any kind', () => {

@@ -1,183 +1,299 @@
-import { type Limits, parseLimits } from '../limit/index.ts';
-import { type Problem, type Rational, rational, readTyped, sum, type TypedLength } from '../quantity/index.ts';
+import { type Problem, type Rational, rational, sum } from '../quantity/index.ts';
+import { solveDrawing } from './chain-of.ts';
+import { checkBores, checkEdges, checkIds, checkSizes } from './checks.ts';
+import { readDetails } from './details.ts';
 import type { Drawing, Feature } from './drawing.ts';
-import { type Chamfer, readEdge } from './edge.ts';
+import { readEdge } from './edge.ts';
 import { readFinish, USUAL_RA_UM } from './finish.ts';
+import type { Bored, Part, Resolved, Turned } from './part.ts';
+import { type Path, Reader } from './read.ts';
+import { arcLengthFits, ballLengthMm, isSolvedTaper, solveTaper } from './shapes.ts';
+import { readTaper } from './taper.ts';
 
-/** A feature with every text read: millimetres, zPart 0 at the part's left end. */
-export interface Turned {
-  readonly id: string;
+interface Read {
+  readonly feature: Feature;
   readonly index: number;
-  readonly name: string;
-  readonly zFromMm: number;
-  readonly zToMm: number;
-  readonly diameterMm: number;
-  readonly limits: Limits;
-  readonly lengthLimits: Limits;
-  readonly raUm: number;
-  readonly faceRaUm: number;
-  readonly left?: Chamfer;
-  readonly right?: Chamfer;
-}
-export interface Part {
-  readonly lengthMm: number;
-  readonly largestMm: number;
-  readonly features: readonly Turned[];
-}
-export interface Resolved {
-  readonly part: Part;
-  /** exact sum of the lengths, mm */
-  readonly length: Rational;
-  readonly problems: readonly Problem[];
+  readonly at: (...rest: Path) => Path;
+  readonly diameter: Rational | undefined;
+  end: Rational | undefined;
+  readonly radius: Rational | undefined;
+  readonly perLength: number | undefined;
+  length: Rational | undefined;
 }
 
-type Path = readonly (string | number)[];
+const exact = (mm: number): Rational => rational(Number(mm.toFixed(9)));
 
-function size(typed: TypedLength, path: Path, problems: Problem[]): Rational | undefined {
-  const read = readTyped(typed);
-  if (read.ok) return read.mm;
-  problems.push({ code: read.code, path, value: read.value });
-  return undefined;
-}
-
-function limitsOf(
-  text: string,
-  nominal: Rational,
-  typed: TypedLength,
-  drawing: Drawing,
-  path: Path,
-  problems: Problem[],
-): Limits | undefined {
-  // where the standard names no general tolerance the drawing must: a tenth stands in for the picture until it does
-  const read = parseLimits(text, nominal, typed.unit, drawing.generalClass);
-  if (read.ok) return read.limits;
-  problems.push({ code: read.code, path, value: read.value, limit: read.limit });
-  return undefined;
-}
-
-function chamferOf(
-  feature: Feature,
-  side: 'left' | 'right',
-  generalClass: Drawing['generalClass'],
-  radiusMm: number,
-  path: Path,
-  problems: Problem[],
-): Chamfer | undefined {
-  const read = readEdge(feature.edges[side], feature.length.unit, generalClass);
-  if (!read.ok) {
-    problems.push({ code: read.code, path, value: feature.edges[side] });
-    return undefined;
-  }
-  if (read.chamfer && read.chamfer.depthMm >= radiusMm) {
-    problems.push({ code: 'edge.beyondAxis', path, value: feature.edges[side], limit: radiusMm, unit: 'mm' });
-    return undefined;
-  }
-  return read.chamfer;
-}
-
-/**
- * Reads a whole drawing: every size, limit, finish and edge, the exact sum of lengths, and what is wrong with it.
- * Features whose diameter or length cannot be read are left out of the part; their problems say so.
- * @returns the part as far as it can be drawn, and all problems with paths into the drawing
- */
-export function resolveDrawing(drawing: Drawing): Resolved {
-  const problems: Problem[] = [];
-  const features: Turned[] = [];
-  const lengths: Rational[] = [];
-  let zFrom = rational(0);
-  for (const [index, feature] of drawing.features.entries()) {
-    const at = (...rest: Path): Path => ['features', index, ...rest];
-    const diameter = size(feature.diameter, at('diameter'), problems);
-    const length = size(feature.length, at('length'), problems);
-    const raUm = readFinish(feature.finish);
-    const faceRaUm = readFinish(feature.faceFinish);
-    if (raUm === undefined) problems.push({ code: 'finish.unknown', path: at('finish'), value: feature.finish });
-    if (faceRaUm === undefined)
-      problems.push({ code: 'finish.unknown', path: at('faceFinish'), value: feature.faceFinish });
-    if (length) lengths.push(length);
-    if (!diameter || !length) continue;
-    const limits = limitsOf(feature.limits, diameter, feature.diameter, drawing, at('limits'), problems);
-    const lengthLimits = limitsOf(feature.lengthLimits, length, feature.length, drawing, at('lengthLimits'), problems);
-    const nominal = (value: Rational): Limits => ({
-      upperMm: value.valueOf(),
-      lowerMm: value.valueOf(),
-      how: 'general',
-    });
-    const radiusMm = diameter.valueOf() / 2;
-    const left = chamferOf(feature, 'left', drawing.generalClass, radiusMm, at('edges', 'left'), problems);
-    const right = chamferOf(feature, 'right', drawing.generalClass, radiusMm, at('edges', 'right'), problems);
-    if ((left?.lengthMm ?? 0) + (right?.lengthMm ?? 0) > length.valueOf())
-      problems.push({
-        code: 'edge.longerThanFeature',
-        path: at('edges', right ? 'right' : 'left'),
-        limit: length.valueOf(),
-        unit: 'mm',
-      });
-    const zTo = zFrom.add(length);
-    features.push({
-      id: feature.id,
-      index,
-      name: feature.name,
-      zFromMm: zFrom.valueOf(),
-      zToMm: zTo.valueOf(),
-      diameterMm: diameter.valueOf(),
-      limits: limits ?? nominal(diameter),
-      lengthLimits: lengthLimits ?? nominal(length),
-      raUm: raUm ?? USUAL_RA_UM,
-      faceRaUm: faceRaUm ?? USUAL_RA_UM,
-      left,
-      right,
-    });
-    zFrom = zTo;
-  }
-  const length = sum(lengths);
-  checkInnerCorners(features, problems);
-  checkOverall(drawing, length, problems);
-  if (drawing.features.length === 0) problems.push({ code: 'drawing.empty', path: ['features'] });
-  const ids = new Set<string>();
-  for (const [index, { id }] of drawing.features.entries()) {
-    if (ids.has(id)) problems.push({ code: 'drawing.sameId', path: ['features', index, 'id'], value: id });
-    ids.add(id);
+/** Texts of one outside feature, before anything is solved. */
+function readFeature(feature: Feature, index: number, reader: Reader): Read {
+  const at = (...rest: Path): Path => ['features', index, ...rest];
+  const sloped = feature.kind === 'taper' || feature.kind === 'arc';
+  let perLength: number | undefined;
+  if (feature.kind === 'taper' && feature.taper?.trim()) {
+    const read = readTaper(feature.taper, feature.length.unit);
+    if (read.ok) perLength = read.perLength;
+    else reader.add({ code: read.code, path: at('taper'), value: feature.taper });
   }
   return {
-    part: { lengthMm: length.valueOf(), largestMm: Math.max(0, ...features.map((f) => f.diameterMm)), features },
-    length,
-    problems,
+    feature,
+    index,
+    at,
+    diameter: reader.size(feature.diameter, at('diameter')),
+    end:
+      feature.kind === 'arc'
+        ? reader.size(feature.end ?? { text: '', unit: feature.diameter.unit }, at('end'))
+        : sloped
+          ? reader.sizeOrNone(feature.end, at('end'))
+          : undefined,
+    radius:
+      feature.kind === 'arc'
+        ? reader.size(feature.radius ?? { text: '', unit: feature.diameter.unit }, at('radius'))
+        : undefined,
+    perLength,
+    length: reader.sizeOrNone(feature.length, at('length')),
   };
 }
 
-/** A chamfer can only stand on an edge that sticks out: the end of the part, or the larger side of a step. */
-function checkInnerCorners(features: readonly Turned[], problems: Problem[]): void {
-  for (const [i, feature] of features.entries()) {
-    for (const side of ['left', 'right'] as const) {
-      const chamfer = feature[side];
-      const neighbour = features[i + (side === 'left' ? -1 : 1)];
-      if (!chamfer || !neighbour) continue;
-      const stepMm = (feature.diameterMm - neighbour.diameterMm) / 2;
-      if (stepMm <= 0) problems.push({ code: 'edge.innerCorner', path: ['features', feature.index, 'edges', side] });
-      else if (chamfer.depthMm > stepMm + 1e-9)
-        problems.push({
-          code: 'edge.deeperThanStep',
-          path: ['features', feature.index, 'edges', side],
-          limit: stepMm,
+/** Lengths that follow from a shape: a taper between two diameters, a ball between its neighbours. */
+function lengthsOfShapes(reads: readonly Read[], reader: Reader): void {
+  for (const [i, read] of reads.entries()) {
+    const { feature, diameter, at } = read;
+    if (feature.kind === 'taper') {
+      const solved = solveTaper(diameter?.valueOf(), read.end?.valueOf(), read.length?.valueOf(), read.perLength);
+      if (!isSolvedTaper(solved)) continue;
+      if (solved.disagreeMm !== undefined && solved.disagreeMm > 0.01)
+        reader.add({
+          code: 'taper.disagrees',
+          path: at('taper'),
+          value: feature.taper,
+          limit: solved.disagreeMm,
           unit: 'mm',
         });
+      read.length ??= exact(solved.lengthMm);
+      read.end ??= exact(solved.endMm);
+    }
+    if (feature.kind === 'ball' && diameter) {
+      const before = reads[i - 1];
+      const after = reads[i + 1];
+      const beside = [before && (before.end ?? before.diameter), after?.diameter].map((d) => d?.valueOf() ?? 0);
+      const long = ballLengthMm(diameter.valueOf(), beside[0]!, beside[1]!);
+      if (long === undefined)
+        reader.add({ code: 'ball.neighbourTooLarge', path: at('diameter'), limit: diameter.valueOf(), unit: 'mm' });
+      else if (read.length && Math.abs(read.length.valueOf() - long) > 0.01)
+        reader.add({
+          code: 'ball.length',
+          path: at('length'),
+          value: read.length.valueOf(),
+          limit: Number(long.toFixed(3)),
+          unit: 'mm',
+        });
+      else read.length = exact(long);
     }
   }
 }
 
-function checkOverall(drawing: Drawing, length: Rational, problems: Problem[]): void {
-  if (drawing.overall.text.trim() === '') return;
-  const overall = size(drawing.overall, ['overall'], problems);
-  if (overall && !overall.equals(length))
-    problems.push({
-      code: 'drawing.sumDiffers',
-      path: ['overall'],
-      value: length.valueOf(),
-      limit: overall.valueOf(),
-      unit: 'mm',
-      severity: 'warning',
+/** Diameters that follow from a length that the chain gave. */
+function endsOfTapers(reads: readonly Read[], reader: Reader): void {
+  for (const read of reads) {
+    if (read.feature.kind !== 'taper' || read.end) continue;
+    const solved = solveTaper(read.diameter?.valueOf(), undefined, read.length?.valueOf(), read.perLength);
+    if (isSolvedTaper(solved)) read.end = exact(solved.endMm);
+    else if (read.diameter && read.length) reader.add({ code: 'taper.unsolved', path: read.at('end'), value: '' });
+  }
+}
+
+function edgesOf(read: Read, drawing: Drawing, leftMm: number, rightMm: number, reader: Reader) {
+  const one = (side: 'left' | 'right', diameterMm: number) => {
+    const text = read.feature.edges[side];
+    const path = read.at('edges', side);
+    const edge = readEdge(text, read.feature.length.unit, drawing.generalClass);
+    if (!edge.ok) {
+      reader.add({ code: edge.code, path, value: text });
+      return {};
+    }
+    const deep = edge.chamfer?.depthMm ?? edge.roundMm ?? 0;
+    if (deep >= diameterMm / 2) {
+      if (deep > 0) reader.add({ code: 'edge.beyondAxis', path, value: text, limit: diameterMm / 2, unit: 'mm' });
+      return {};
+    }
+    if (edge.roundMm !== undefined && read.feature.kind !== 'cylinder') {
+      reader.add({ code: 'edge.roundOnCylinder', path, value: text });
+      return {};
+    }
+    return { chamfer: edge.chamfer, roundMm: edge.roundMm };
+  };
+  const [left, right] = [one('left', leftMm), one('right', rightMm)];
+  return { left: left.chamfer, right: right.chamfer, leftRoundMm: left.roundMm, rightRoundMm: right.roundMm };
+}
+
+function turnedOf(read: Read, drawing: Drawing, zFrom: Rational, reader: Reader): Turned | undefined {
+  const { feature, at, diameter, length } = read;
+  if (!diameter || !length) return undefined;
+  const leftMm = feature.kind === 'ball' ? 0 : diameter.valueOf();
+  const rightMm = feature.kind === 'ball' ? 0 : (read.end ?? diameter).valueOf();
+  const raUm = readFinish(feature.finish);
+  const faceRaUm = readFinish(feature.faceFinish);
+  if (raUm === undefined) reader.add({ code: 'finish.unknown', path: at('finish'), value: feature.finish });
+  if (faceRaUm === undefined) reader.add({ code: 'finish.unknown', path: at('faceFinish'), value: feature.faceFinish });
+  const limits = reader.limits(feature.limits, diameter, feature.diameter, at('limits'));
+  const lengthLimits = reader.limits(feature.lengthLimits, length, feature.length, at('lengthLimits'));
+  const [zFromMm, zToMm] = [zFrom.valueOf(), zFrom.add(length).valueOf()];
+  const ball = feature.kind === 'ball';
+  const edges = edgesOf(read, drawing, ball ? diameter.valueOf() : leftMm, ball ? diameter.valueOf() : rightMm, reader);
+  let arc: Turned['arc'];
+  if (feature.kind === 'arc' && read.radius) {
+    const shape = { leftMm, rightMm, lengthMm: length.valueOf(), radiusMm: read.radius.valueOf() };
+    const fault = arcLengthFits(shape, feature.hollow === true);
+    if (fault)
+      reader.add({
+        code: fault.code,
+        path: at('radius'),
+        value: feature.radius?.text,
+        limit: fault.limitMm,
+        unit: 'mm',
+      });
+    else arc = { radiusMm: shape.radiusMm, hollow: feature.hollow === true };
+  }
+  if (feature.details.length > 0 && feature.kind !== 'cylinder')
+    reader.add({ code: 'detail.onCylinder', path: at('details') });
+  const surface = { zFromMm, zToMm, diameterMm: diameter.valueOf(), inside: false };
+  return {
+    ...{ id: feature.id, index: read.index, kind: feature.kind, name: feature.name, zFromMm, zToMm },
+    diameterMm: Math.max(diameter.valueOf(), rightMm),
+    ...{ leftMm, rightMm, limits, lengthLimits },
+    raUm: raUm ?? USUAL_RA_UM,
+    faceRaUm: faceRaUm ?? USUAL_RA_UM,
+    ...edges,
+    arc,
+    details: feature.kind === 'cylinder' ? readDetails(feature.details, surface, at, reader) : [],
+  };
+}
+
+/** Diameters and depths of one side's hole, as typed or following from tapers. */
+function readBores(drawing: Drawing, side: 'left' | 'right', reader: Reader) {
+  const steps = drawing.bores[side];
+  return steps.map((step, index) => {
+    const at = (...rest: Path): Path => ['bores', side, index, ...rest];
+    const diameter = reader.size(step.diameter, at('diameter'));
+    const sloped = step.kind === 'countersunk' || step.kind === 'taper';
+    let end = sloped ? reader.sizeOrNone(step.end, at('end')) : diameter;
+    let length = reader.sizeOrNone(step.length, at('length'));
+    if (sloped && diameter) {
+      const text = step.taper?.trim() || (step.kind === 'countersunk' ? '90° incl' : '');
+      const taper = text === '' ? undefined : readTaper(text, step.length.unit);
+      if (taper && !taper.ok) reader.add({ code: taper.code, path: at('taper'), value: text });
+      const perLength = taper?.ok ? Math.abs(taper.perLength) : undefined;
+      const solved = solveTaper(diameter.valueOf(), end?.valueOf(), length?.valueOf(), perLength);
+      if (isSolvedTaper(solved)) {
+        end ??= exact(solved.endMm);
+        length ??= exact(solved.lengthMm);
+      } else reader.add({ code: 'taper.unsolved', path: at('end'), value: '' });
+    }
+    const last = index === steps.length - 1;
+    const through = last && !sloped && step.length.text.trim() === '';
+    if (
+      !length &&
+      !through &&
+      step.length.text.trim() === '' &&
+      !drawing.dimensions.some((d) => d.from.id === step.id || d.to.id === step.id)
+    )
+      reader.add({ code: 'length.empty', path: at('length'), value: '' });
+    return { step, index, at, diameter, end, length, through };
+  });
+}
+type BoreRead = ReturnType<typeof readBores>[number];
+
+function boredOf(read: BoreRead, side: 'left' | 'right', zFromMm: number, zToMm: number, reader: Reader): Bored[] {
+  const { step, index, at, diameter, end } = read;
+  if (!diameter) return [];
+  const raUm = readFinish(step.finish);
+  if (raUm === undefined) reader.add({ code: 'finish.unknown', path: at('finish'), value: step.finish });
+  const surface = {
+    zFromMm: Math.min(zFromMm, zToMm),
+    zToMm: Math.max(zFromMm, zToMm),
+    diameterMm: diameter.valueOf(),
+    inside: true,
+  };
+  return [
+    {
+      ...{ id: step.id, index, side, kind: step.kind, name: step.name, zFromMm, zToMm, through: read.through },
+      outerMm: diameter.valueOf(),
+      innerMm: (end ?? diameter).valueOf(),
+      limits: reader.limits(step.limits, diameter, step.diameter, at('limits'), 'inside'),
+      raUm: raUm ?? USUAL_RA_UM,
+      details: readDetails(step.details, surface, at, reader),
+    },
+  ];
+}
+
+/**
+ * Reads a whole drawing: every size, limit, finish, edge and detail; solves lengths and tapers; and says what is wrong with it.
+ * Features whose diameter or length cannot be known are left out of the part; their problems say so.
+ * @returns the part as far as it can be drawn, and all problems with paths into the drawing
+ */
+export function resolveDrawing(drawing: Drawing): Resolved {
+  const reader = new Reader(drawing);
+  const reads = drawing.features.map((f, i) => readFeature(f, i, reader));
+  lengthsOfShapes(reads, reader);
+  const bores = { left: readBores(drawing, 'left', reader), right: readBores(drawing, 'right', reader) };
+  const overall = reader.sizeOrNone(drawing.overall, ['overall']);
+  const depths = new Map([...bores.left, ...bores.right].map((b) => [b.step.id, b.length]));
+  const chain = solveDrawing(
+    drawing,
+    reads.map((r) => r.length),
+    depths,
+    overall,
+    reader,
+  );
+  for (const [i, read] of reads.entries()) {
+    if (read.length) continue;
+    const [from, to] = [chain.places.get(`o${i}`), chain.places.get(`o${i + 1}`)];
+    const solved = from && to ? to.sub(from) : undefined;
+    if (solved && solved.compare(0) > 0) read.length = solved;
+    else if (read.feature.length.text.trim() === '')
+      reader.add(
+        solved
+          ? { code: 'drawing.noLengthLeft', path: read.at('length'), value: solved.valueOf(), unit: 'mm' }
+          : { code: 'length.empty', path: read.at('length'), value: '' },
+      );
+  }
+  endsOfTapers(reads, reader);
+  checkSizes(drawing, chain, reader);
+  const features: Turned[] = [];
+  const lengths: Rational[] = [];
+  for (const read of reads) {
+    if (!read.diameter || !read.length) continue;
+    const made = turnedOf(read, drawing, sum(lengths), reader);
+    if (made) features.push(made);
+    lengths.push(read.length);
+  }
+  const length = sum(lengths);
+  const bored = (['left', 'right'] as const).flatMap((side) => {
+    const sign = side === 'left' ? 1 : -1;
+    let face = side === 'left' ? 0 : length.valueOf();
+    return bores[side].flatMap((read) => {
+      const placed = chain.places.get(`b${read.step.id}`)?.valueOf();
+      const far = side === 'left' ? length.valueOf() : 0;
+      const to = read.through ? far : (placed ?? face + sign * (read.length?.valueOf() ?? 0));
+      const made = boredOf(read, side, face, to, reader);
+      face = to;
+      return made;
     });
+  });
+  const part: Part = {
+    lengthMm: length.valueOf(),
+    largestMm: Math.max(0, ...features.map((f) => f.diameterMm)),
+    features: features.map((f, i) => (f.kind === 'ball' ? ballEnds(f, features[i - 1], features[i + 1]) : f)),
+    bores: bored,
+  };
+  checkEdges(part.features, reader);
+  checkBores(part, reader);
+  checkIds(drawing, reader);
+  return { part, length, problems: reader.problems };
+}
+
+/** A ball begins and ends where its neighbours meet it. */
+function ballEnds(ball: Turned, before: Turned | undefined, after: Turned | undefined): Turned {
+  return { ...ball, leftMm: before?.rightMm ?? 0, rightMm: after?.leftMm ?? 0 };
 }
 
 /** Whether a problem keeps the work from being planned; warnings do not. */

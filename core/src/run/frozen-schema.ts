@@ -4,7 +4,14 @@ import { instrumentSchema } from '../gauge/index.ts';
 import { holdChoiceSchema } from '../hold/index.ts';
 import { standSchema, storedLatheSchema } from '../lathe/index.ts';
 import { storedMaterialSchema } from '../material/index.ts';
-import { drawingSchema, MOST_FEATURES } from '../part/index.ts';
+import {
+  BORE_KINDS,
+  FEATURE_KINDS,
+  GROOVE_SHAPES,
+  MOST_FEATURES,
+  storedDrawingSchema,
+  upgradePart,
+} from '../part/index.ts';
 import { ownCutSchema } from '../route/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -17,6 +24,26 @@ const limits = z.strictObject({
   how: z.enum(['plusMinus', 'deviations', 'sizes', 'zone', 'general']),
 });
 const chamfer = z.strictObject({ lengthMm: number, angleDeg: number, depthMm: number, limits: limits.optional() });
+const along = { id: short, zFromMm: number, zToMm: number };
+const detail = z.discriminatedUnion('kind', [
+  z.strictObject({
+    ...along,
+    kind: z.literal('groove'),
+    shape: z.enum(GROOVE_SHAPES),
+    floorMm: number,
+    depthMm: number,
+    wallDeg: number,
+    floorLimits: limits.optional(),
+  }),
+  z.strictObject({
+    ...along,
+    kind: z.literal('thread'),
+    designation: short,
+    hand: z.enum(['right', 'left']),
+    lineMm: number,
+  }),
+  z.strictObject({ ...along, kind: z.literal('knurl'), pattern: z.enum(['straight', 'crossed']), pitchMm: number }),
+]);
 const turned = z.strictObject({
   id: short,
   index: z.number().int().min(0),
@@ -30,6 +57,28 @@ const turned = z.strictObject({
   faceRaUm: number,
   left: chamfer.optional(),
   right: chamfer.optional(),
+  kind: z.enum(FEATURE_KINDS),
+  leftMm: number.min(0),
+  rightMm: number.min(0),
+  leftRoundMm: number.optional(),
+  rightRoundMm: number.optional(),
+  arc: z.strictObject({ radiusMm: z.number().positive(), hollow: z.boolean() }).optional(),
+  details: z.array(detail).max(20),
+});
+const bored = z.strictObject({
+  id: short,
+  index: z.number().int().min(0),
+  side: z.enum(['left', 'right']),
+  kind: z.enum(BORE_KINDS),
+  name: short,
+  zFromMm: number,
+  zToMm: number,
+  outerMm: number.min(0),
+  innerMm: number.min(0),
+  through: z.boolean(),
+  limits,
+  raUm: number,
+  details: z.array(detail).max(20),
 });
 const positions = z.record(short, short);
 const setting = z.strictObject({
@@ -91,9 +140,9 @@ const plan = z.looseObject({
   waiting: z
     .array(
       z.strictObject({
-        what: z.enum(['feature', 'headFace', 'cutOff', 'leftEdge']),
+        what: z.enum(['feature', 'headFace', 'cutOff', 'leftEdge', 'detail', 'bore']),
         featureId: short.optional(),
-        why: z.enum(['behindLarger', 'inJaws', 'otherEnd', 'asBar']),
+        why: z.enum(['behindLarger', 'inJaws', 'otherEnd', 'asBar', 'shape']),
       }),
     )
     .max(1000),
@@ -107,12 +156,16 @@ export const frozenRunSchema = z
   .strictObject({
     schema: z.literal(1),
     title: z.string().max(80),
-    drawing: drawingSchema,
-    part: z.strictObject({
-      lengthMm: z.number().min(0),
-      largestMm: z.number().min(0),
-      features: z.array(turned).max(MOST_FEATURES),
-    }),
+    drawing: storedDrawingSchema,
+    part: z.preprocess(
+      upgradePart,
+      z.strictObject({
+        lengthMm: z.number().min(0),
+        largestMm: z.number().min(0),
+        features: z.array(turned).max(MOST_FEATURES),
+        bores: z.array(bored).max(80),
+      }),
+    ),
     material: storedMaterialSchema,
     lathe: storedLatheSchema,
     tools: z.array(storedToolSchema).max(2000),

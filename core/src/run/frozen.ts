@@ -3,7 +3,7 @@ import type { Instrument } from '../gauge/index.ts';
 import type { HoldChoice } from '../hold/index.ts';
 import { type Lathe, type Stand, upgradeLathe } from '../lathe/index.ts';
 import { type Material, upgradeMaterial } from '../material/index.ts';
-import type { Drawing, Part } from '../part/index.ts';
+import { type Drawing, type Part, upgradeDrawing, upgradePart } from '../part/index.ts';
 import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
 import { type Tool, upgradeTool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -39,13 +39,15 @@ export function explainOperation(run: FrozenRun, operationId: string, record: Re
 }
 
 /**
- * A frozen run as it was stored, with the lathe, material and tools in it described as at present. The plan itself stays as it was.
+ * A frozen run as it was stored, with drawing, part, lathe, material and tools in it described as at present. The plan itself stays as it was.
  * @param stored written by this application, by this version or an older one
  */
 export function upgradeFrozen(stored: unknown): FrozenRun {
   const run = stored as FrozenRun;
   return {
     ...run,
+    drawing: upgradeDrawing(run.drawing) as Drawing,
+    part: upgradePart(run.part) as Part,
     lathe: upgradeLathe(run.lathe) as Lathe,
     material: upgradeMaterial(run.material) as Material,
     tools: run.tools.map((tool) => upgradeTool(tool) as Tool),

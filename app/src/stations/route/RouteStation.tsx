@@ -24,7 +24,9 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
   const nameOf = (featureId: string | undefined) => {
     const at = job.drawing.features.findIndex((f) => f.id === featureId);
     const feature = job.drawing.features[at];
-    return feature ? feature.name || `feature ${at + 1}` : '';
+    if (feature) return feature.name || `feature ${at + 1}`;
+    const bore = planned.part.bores.find((b) => b.id === featureId);
+    return bore ? bore.name || `${bore.index + 1} from the ${bore.side}` : '';
   };
   const school = job.route.school;
   return (

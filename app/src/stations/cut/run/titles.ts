@@ -3,7 +3,9 @@ import { aimed, byRule, measure } from '../../../ui/format.ts';
 
 export const nameOf = (frozen: FrozenRun, featureId: string | undefined): string => {
   const feature = frozen.part.features.find((f) => f.id === featureId);
-  return feature ? feature.name || `feature ${feature.index + 1}` : '';
+  if (feature) return feature.name || `feature ${feature.index + 1}`;
+  const bore = frozen.part.bores.find((b) => b.id === featureId);
+  return bore ? bore.name || `${bore.index + 1} from the ${bore.side}` : '';
 };
 
 /** What the step is, in a line. */

@@ -1,0 +1,61 @@
+import type { Rational } from '../quantity/index.ts';
+import { type ChainSize, type SolvedChain, solveChain } from './chain.ts';
+import type { Drawing, PlaneName } from './drawing.ts';
+import type { Reader } from './read.ts';
+
+/** The planes of a drawing by name: boundary i of the outside is `o<i>`, the inner end of a hole's step `b<id>`. */
+export interface DrawingChain extends SolvedChain {
+  /** where a dimension that names an id that is gone would be: undefined */
+  readonly plane: (name: PlaneName) => string | undefined;
+}
+
+function planeOf(drawing: Drawing): (name: PlaneName) => string | undefined {
+  const outside = new Map(drawing.features.map((f, i) => [f.id, i]));
+  const inside = new Set([...drawing.bores.left, ...drawing.bores.right].map((b) => b.id));
+  return ({ id, side }) => {
+    if (id === 'part') return side === 'left' ? 'o0' : `o${drawing.features.length}`;
+    const i = outside.get(id);
+    if (i !== undefined) return `o${side === 'left' ? i : i + 1}`;
+    return inside.has(id) ? `b${id}` : undefined;
+  };
+}
+
+/**
+ * Solves all sizes along Z of a drawing: lengths of features and holes, the whole, and sizes from datums.
+ * @param lengths of the outside features as far as typed or following from their shape
+ * @param depths of the steps of holes, by id
+ */
+export function solveDrawing(
+  drawing: Drawing,
+  lengths: readonly (Rational | undefined)[],
+  depths: ReadonlyMap<string, Rational | undefined>,
+  overall: Rational | undefined,
+  reader: Reader,
+): DrawingChain {
+  const last = `o${drawing.features.length}`;
+  const planes = [...drawing.features.map((_, i) => `o${i}`), last];
+  const sizes: ChainSize[] = lengths.flatMap((mm, i) =>
+    mm ? [{ id: `f${drawing.features[i]!.id}`, from: `o${i}`, to: `o${i + 1}`, mm }] : [],
+  );
+  for (const side of ['left', 'right'] as const) {
+    let face = side === 'left' ? 'o0' : last;
+    for (const { id } of drawing.bores[side]) {
+      const inner = `b${id}`;
+      const mm = depths.get(id);
+      planes.push(inner);
+      const [from, to] = side === 'left' ? [face, inner] : [inner, face];
+      if (mm) sizes.push({ id: inner, from, to, mm });
+      face = inner;
+    }
+  }
+  if (overall) sizes.push({ id: 'overall', from: 'o0', to: last, mm: overall });
+  const plane = planeOf(drawing);
+  for (const [i, d] of drawing.dimensions.entries()) {
+    const [from, to] = [plane(d.from), plane(d.to)];
+    const mm = reader.size(d.size, ['dimensions', i, 'size']);
+    if (from === undefined || to === undefined || from === to)
+      reader.add({ code: 'dimension.noSuchPlane', path: ['dimensions', i, from === undefined ? 'from' : 'to'] });
+    else if (mm) sizes.push({ id: `d${d.id}`, from, to, mm });
+  }
+  return { ...solveChain(planes, sizes, 'o0'), plane };
+}

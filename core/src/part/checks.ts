@@ -1,0 +1,151 @@
+import type { DrawingChain } from './chain-of.ts';
+import type { Drawing } from './drawing.ts';
+import type { Part, Turned } from './part.ts';
+import { flatten, radiiAt } from './path.ts';
+import { insideProfiles, outsideProfile } from './profile.ts';
+import type { Reader } from './read.ts';
+
+/** Walls thinner than this are told, mm. */
+const THIN_WALL_MM = 0.5;
+/** Outlines are compared with straight lines this close to their arcs, mm. */
+const CLOSE_MM = 0.005;
+
+/** What the sizes along Z say against one another: the smallest set that disagrees, by name. */
+export function checkSizes(drawing: Drawing, chain: DrawingChain, reader: Reader): void {
+  if (drawing.features.length === 0) reader.add({ code: 'drawing.empty', path: ['features'] });
+  for (const [i, d] of drawing.dimensions.entries())
+    if (chain.surplus.includes(`d${d.id}`))
+      reader.add({
+        code: 'dimension.surplus',
+        path: ['dimensions', i, 'size'],
+        value: d.size.text,
+        severity: 'warning',
+      });
+  const { conflict } = chain;
+  if (!conflict) return;
+  const names = conflict.ids.map((id) => {
+    if (id === 'overall') return 'overall';
+    const rest = id.slice(1);
+    const feature = drawing.features.find((f) => f.id === rest);
+    if (id[0] === 'f') return feature?.name || `Ø${feature?.diameter.text}`;
+    const bore = [...drawing.bores.left, ...drawing.bores.right].find((b) => b.id === rest);
+    if (id[0] === 'b') return bore?.name || `Ø${bore?.diameter.text}`;
+    return drawing.dimensions.find((d) => d.id === rest)?.size.text ?? rest;
+  });
+  // shown at what was said last: the whole or a size from a datum before a feature's own length
+  const at =
+    conflict.ids.find((id) => id[0] === 'd') ?? conflict.ids.find((id) => id === 'overall') ?? conflict.ids[0]!;
+  const path =
+    at === 'overall'
+      ? ['overall']
+      : at[0] === 'd'
+        ? ['dimensions', drawing.dimensions.findIndex((d) => `d${d.id}` === at), 'size']
+        : [
+            'features',
+            Math.max(
+              0,
+              drawing.features.findIndex((f) => `f${f.id}` === at),
+            ),
+            'length',
+          ];
+  reader.add({
+    ...{ code: 'drawing.sizesDisagree', path, value: names.join('|'), limit: Number(conflict.byMm.toFixed(4)) },
+    ...{ unit: 'mm', severity: 'warning' as const },
+  });
+}
+
+/** Edges fit their features: within their lengths, a chamfer only where metal sticks out, a round within the step. */
+export function checkEdges(features: readonly Turned[], reader: Reader): void {
+  for (const [i, f] of features.entries()) {
+    const along = (side: 'left' | 'right') => f[side]?.lengthMm ?? f[`${side}RoundMm`] ?? 0;
+    const long = f.zToMm - f.zFromMm;
+    if (along('left') + along('right') > long + 1e-9)
+      reader.add({
+        ...{
+          code: 'edge.longerThanFeature',
+          path: ['features', f.index, 'edges', along('right') > 0 ? 'right' : 'left'],
+        },
+        ...{ limit: long, unit: 'mm' },
+      });
+    for (const side of ['left', 'right'] as const) {
+      const neighbour = features[i + (side === 'left' ? -1 : 1)];
+      const deep = f[side]?.depthMm ?? f[`${side}RoundMm`];
+      if (deep === undefined || !neighbour) continue;
+      const mine = side === 'left' ? f.leftMm : f.rightMm;
+      const theirs = side === 'left' ? neighbour.rightMm : neighbour.leftMm;
+      const stepMm = (mine - theirs) / 2;
+      const path = ['features', f.index, 'edges', side];
+      if (stepMm <= 0 && (f[side] || stepMm === 0)) reader.add({ code: 'edge.innerCorner', path });
+      else if (deep > Math.abs(stepMm) + 1e-9)
+        reader.add({ code: 'edge.deeperThanStep', path, limit: Math.abs(stepMm), unit: 'mm' });
+    }
+  }
+}
+
+/** Holes stay inside the part: none is deeper than it, meets the other one unsaid, or breaks through its outside. */
+export function checkBores(part: Part, reader: Reader): void {
+  if (part.bores.length === 0 || part.features.length === 0) return;
+  const outside = flatten(outsideProfile(part), CLOSE_MM);
+  const profiles = insideProfiles(part).map((p) => flatten(p, CLOSE_MM));
+  const bottoms = { left: 0, right: part.lengthMm };
+  for (const b of part.bores) {
+    const path = ['bores', b.side, b.index, 'length'];
+    const wrongWay = b.side === 'left' ? b.zToMm <= b.zFromMm + 1e-9 : b.zToMm >= b.zFromMm - 1e-9;
+    if (wrongWay) reader.add({ code: 'bore.noDepth', path, unit: 'mm' });
+    if (!b.through && (b.zToMm > part.lengthMm + 1e-9 || b.zToMm < -1e-9))
+      reader.add({
+        code: 'bore.deeperThanPart',
+        path,
+        value: Math.abs(b.zToMm - b.zFromMm),
+        limit: part.lengthMm,
+        unit: 'mm',
+      });
+    if (!b.through) bottoms[b.side] = b.zToMm;
+  }
+  const last = part.bores.at(-1)!;
+  if (part.bores.every((b) => !b.through) && bottoms.left > bottoms.right + 1e-9)
+    reader.add({
+      code: 'bore.meets',
+      path: ['bores', last.side, last.index, 'length'],
+      value: bottoms.left - bottoms.right,
+      unit: 'mm',
+    });
+  for (const b of part.bores) {
+    const [from, to] = [Math.min(b.zFromMm, b.zToMm), Math.max(b.zFromMm, b.zToMm)];
+    // walls are thinnest at corners of either outline; just beside a face its whole height would count
+    const places = [...outside, ...profiles.flat()]
+      .map(([z]) => z)
+      .filter((z) => z > from && z < to)
+      .concat((from + to) / 2)
+      .flatMap((z) => [z - 1e-6, z + 1e-6]);
+    let least = Number.POSITIVE_INFINITY;
+    for (const z of places) {
+      const out = radiiAt(outside, z);
+      const own = profiles.map((p) => radiiAt(p, z)?.most ?? 0);
+      if (out && out.most > 0) least = Math.min(least, out.most - Math.max(...own));
+    }
+    const path = ['bores', b.side, b.index, 'diameter'];
+    if (least <= 1e-6) reader.add({ code: 'bore.breaksThrough', path, value: b.outerMm, unit: 'mm' });
+    else if (least < THIN_WALL_MM)
+      reader.add({
+        code: 'bore.thinWall',
+        path,
+        value: Number(least.toFixed(3)),
+        limit: THIN_WALL_MM,
+        unit: 'mm',
+        severity: 'warning',
+      });
+  }
+}
+
+/** Names inside a drawing are its own. */
+export function checkIds(drawing: Drawing, reader: Reader): void {
+  const ids = new Set<string>();
+  const once = (id: string, path: (string | number)[]) => {
+    if (ids.has(id)) reader.add({ code: 'drawing.sameId', path, value: id });
+    ids.add(id);
+  };
+  for (const [i, { id }] of drawing.features.entries()) once(id, ['features', i, 'id']);
+  for (const side of ['left', 'right'] as const)
+    for (const [i, { id }] of drawing.bores[side].entries()) once(id, ['bores', side, i, 'id']);
+}

@@ -1,0 +1,33 @@
+import { type Limits, parseLimits, type SizeOf } from '../limit/index.ts';
+import { type Problem, type Rational, readTyped, type TypedLength } from '../quantity/index.ts';
+import type { Drawing } from './drawing.ts';
+
+export type Path = readonly (string | number)[];
+
+/** Reads texts of a drawing one after the other and keeps what is wrong with them, each with its path. */
+export class Reader {
+  readonly problems: Problem[] = [];
+  constructor(private readonly drawing: Pick<Drawing, 'generalClass'>) {}
+
+  /** A length that must be there. */
+  size(typed: TypedLength, path: Path): Rational | undefined {
+    const read = readTyped(typed);
+    if (read.ok) return read.mm;
+    this.problems.push({ code: read.code, path, value: read.value });
+    return undefined;
+  }
+  /** A length that may be left open. */
+  sizeOrNone(typed: TypedLength | undefined, path: Path): Rational | undefined {
+    return !typed || typed.text.trim() === '' ? undefined : this.size(typed, path);
+  }
+  /** Limits of a size; while they cannot be read, the nominal size stands in for them. */
+  limits(text: string, nominal: Rational, typed: TypedLength, path: Path, of: SizeOf = 'outside'): Limits {
+    const read = parseLimits(text, nominal, typed.unit, this.drawing.generalClass, undefined, of);
+    if (read.ok) return read.limits;
+    this.problems.push({ code: read.code, path, value: read.value, limit: read.limit });
+    return { upperMm: nominal.valueOf(), lowerMm: nominal.valueOf(), how: 'general' };
+  }
+  add(problem: Problem): void {
+    this.problems.push(problem);
+  }
+}

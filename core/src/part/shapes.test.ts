@@ -1,0 +1,397 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { drawingOf, feature } from '../testing/shop.ts';
+import { emptyDetail, type Groove } from './detail-schema.ts';
+import {
+  type BoreStep,
+  type Drawing,
+  emptyBoreStep,
+  emptyDrawing,
+  type Feature,
+  storedDrawingSchema,
+} from './drawing.ts';
+import { arcOf, flatten, largestRadius, radiiAt } from './path.ts';
+import { insideProfiles, outsideProfile } from './profile.ts';
+import { resolveDrawing } from './resolve.ts';
+import { ballLengthMm, solveTaper } from './shapes.ts';
+import { readTaper } from './taper.ts';
+
+const mm = (text: string | number) => ({ text: String(text), unit: 'mm' as const });
+const shaped = (
+  n: number,
+  kind: Feature['kind'],
+  d: number | string,
+  l: number | string,
+  more: Partial<Feature> = {},
+) => ({
+  ...feature(n, d, l),
+  kind,
+  ...more,
+});
+const bore = (id: string, d: number | string, l: number | string, more: Partial<BoreStep> = {}): BoreStep => ({
+  ...emptyBoreStep(id, 'mm', 'bored'),
+  ...{ diameter: mm(d), length: mm(l) },
+  ...more,
+});
+const hollow = (features: Feature[], left: BoreStep[], right: BoreStep[] = []): Drawing => ({
+  ...drawingOf(features),
+  bores: { left, right },
+});
+const codesOf = (drawing: Drawing) => resolveDrawing(drawing).problems.map((p) => [p.code, p.path.join('.')]);
+const points = (drawing: Drawing) => {
+  const { part, problems } = resolveDrawing(drawing);
+  expect(problems.filter((p) => p.severity !== 'warning')).toEqual([]);
+  return outsideProfile(part).map(({ zMm, rMm, bulge }) => [zMm, rMm, ...(bulge === undefined ? [] : [bulge])]);
+};
+const near = (...values: number[]) => values.map((v) => expect.closeTo(v, 6));
+
+describe('a taper', () => {
+  it.each([
+    ['1:20', 0.05],
+    ['1 : 19.212', 1 / 19.212],
+    ['5°', 2 * Math.tan((5 * Math.PI) / 180)],
+    ['10° incl', 2 * Math.tan((5 * Math.PI) / 180)],
+    ['45deg', 2],
+    ['0.6/ft', 0.05],
+    ['3/100 mm', 0.03],
+    ['-1:10', -0.1],
+  ])('%s is %d on the diameter for each length', (text, perLength) => {
+    expect(readTaper(text, 'mm')).toEqual({ ok: true, perLength: expect.closeTo(perLength, 12) });
+  });
+  it.each([
+    ['1:0', 'taper.outOfRange'],
+    ['89°', 'taper.outOfRange'],
+    ['steep', 'taper.notATaper'],
+    ['20', 'taper.notATaper'],
+    ['x/ft', 'length.notALength'],
+    ['', 'taper.notATaper'],
+  ])('%s is none: %s', (text, code) => {
+    expect(readTaper(text, 'mm')).toEqual({ ok: false, code });
+  });
+  it('is solved from any three of its sizes', () => {
+    expect(solveTaper(30, 25, undefined, 0.05)).toEqual({ lengthMm: 100, endMm: 25 });
+    expect(solveTaper(30, undefined, 100, 0.05)).toEqual({ lengthMm: 100, endMm: 25 });
+    expect(solveTaper(30, 25, 100, 0.05)).toMatchObject({ disagreeMm: expect.closeTo(0, 12) });
+    expect(solveTaper(30, 25, 100, 0.06)).toMatchObject({ disagreeMm: expect.closeTo(1, 12) });
+    expect(solveTaper(25, 30, undefined, -0.05)).toEqual({ lengthMm: 100, endMm: 30 });
+    // rising where it should fall, ending below nothing, too little said
+    for (const sizes of [
+      [25, 30, undefined, 0.05],
+      [5, undefined, 200, 0.05],
+      [30, 25, undefined, undefined],
+      [undefined, 25, 100, 0.05],
+    ] as const)
+      expect(solveTaper(sizes[0], sizes[1], sizes[2], sizes[3])).toBeUndefined();
+  });
+  it('in a drawing gives its length to the chain, or takes it from the whole', () => {
+    const byEnds = drawingOf([shaped(1, 'taper', 30, '', { end: mm(25), taper: '1:20' }), feature(2, 25, 10)]);
+    expect(resolveDrawing(byEnds).part).toMatchObject({
+      lengthMm: 110,
+      features: [{ leftMm: 30, rightMm: 25 }, { zFromMm: 100 }],
+    });
+    const byWhole = {
+      ...drawingOf([shaped(1, 'taper', 30, '', { taper: '1:20' }), feature(2, 20, 10)]),
+      overall: mm(50),
+    };
+    expect(resolveDrawing(byWhole)).toMatchObject({
+      problems: [],
+      part: { features: [{ zToMm: 40, rightMm: 28 }, {}] },
+    });
+    expect(codesOf(drawingOf([shaped(1, 'taper', 30, 40)]))).toEqual([['taper.unsolved', 'features.0.end']]);
+    expect(codesOf(drawingOf([shaped(1, 'taper', 30, 100, { end: mm(25), taper: '1:10' })]))).toEqual([
+      ['taper.disagrees', 'features.0.taper'],
+    ]);
+  });
+});
+
+describe('arcs and balls', () => {
+  it('a ball is as long as its neighbours leave it', () => {
+    expect(ballLengthMm(20, 0, 12)).toBe(18);
+    expect(ballLengthMm(20, 0, 0)).toBe(20);
+    expect(ballLengthMm(20, 20, 0)).toBeUndefined();
+    const knob = drawingOf([feature(1, 12, 30), shaped(2, 'ball', 20, '')]);
+    expect(resolveDrawing(knob).part).toMatchObject({ lengthMm: 48, largestMm: 20 });
+    // the profile reaches the ball's own radius, ten from its centre at 38
+    const profile = flatten(outsideProfile(resolveDrawing(knob).part), 0.001);
+    for (const [z, r] of profile.filter(([z]) => z > 30.001)) expect(Math.hypot(z - 38, r)).toBeCloseTo(10, 6);
+    expect(codesOf(drawingOf([feature(1, 25, 30), shaped(2, 'ball', 20, '')]))).toContainEqual([
+      'ball.neighbourTooLarge',
+      'features.1.diameter',
+    ]);
+    expect(codesOf(drawingOf([feature(1, 12, 30), shaped(2, 'ball', 20, 15)]))).toContainEqual([
+      'ball.length',
+      'features.1.length',
+    ]);
+  });
+  it('an arc bulges out of the metal or into it, through both its ends', () => {
+    const arc = (isHollow: boolean) =>
+      drawingOf([shaped(1, 'arc', 20, 16, { end: mm(20), radius: mm(10), hollow: isHollow })]);
+    const apex = (d: Drawing) => radiiAt(flatten(outsideProfile(resolveDrawing(d).part), 1e-4), 8)!.most;
+    // chord 16, radius 10: six from the chord to the centre, four of sagitta
+    expect(apex(arc(false))).toBeCloseTo(14, 3);
+    expect(apex(arc(true))).toBeCloseTo(6, 3);
+    expect(codesOf(drawingOf([shaped(1, 'arc', 20, 16, { end: mm(20), radius: mm(7.9) })]))).toEqual([
+      ['arc.tooSmall', 'features.0.radius'],
+    ]);
+    expect(codesOf(drawingOf([shaped(1, 'arc', 6, 16, { end: mm(6), radius: mm(10), hollow: true })]))).toEqual([
+      ['arc.meetsAxis', 'features.0.radius'],
+    ]);
+  });
+  it('are followed by straight lines no farther off than said', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.05, max: 1.5, noNaN: true }),
+        fc.boolean(),
+        fc.double({ min: 0.001, max: 0.5, noNaN: true }),
+        (b, left, tol) => {
+          const corners = [
+            { zMm: 0, rMm: 10, bulge: left ? b : -b },
+            { zMm: 30, rMm: 14 },
+          ];
+          const { radius, centreZ, centreR } = arcOf(corners[0]!, corners[1]!, corners[0]!.bulge!);
+          const made = flatten(corners, tol);
+          for (let i = 1; i < made.length; i++) {
+            const [[z1, r1], [z2, r2]] = [made[i - 1]!, made[i]!];
+            expect(Math.hypot(z2 - centreZ, r2 - centreR)).toBeCloseTo(radius, 6);
+            expect(radius - Math.hypot((z1 + z2) / 2 - centreZ, (r1 + r2) / 2 - centreR)).toBeLessThanOrEqual(
+              tol + 1e-6,
+            );
+          }
+        },
+      ),
+    );
+  });
+});
+
+describe('edges', () => {
+  it('are rounds where metal sticks out, and fillets in the corner of a shoulder', () => {
+    const d = drawingOf([
+      feature(1, 30, 20, '', { edges: { left: 'R3', right: '' } }),
+      feature(2, 20, 20, '', { edges: { left: 'R2', right: '1x45' } }),
+    ]);
+    const q = Math.SQRT2 - 1;
+    expect(points(d)).toEqual([
+      near(0, 0),
+      near(0, 12, -q),
+      near(3, 15),
+      near(20, 15),
+      near(20, 12, q),
+      near(22, 10),
+      near(39, 10),
+      near(40, 9),
+      near(40, 0),
+    ]);
+  });
+  it('say what cannot be: a round deeper than its step, on a taper, or a chamfer in a corner', () => {
+    expect(
+      codesOf(drawingOf([feature(1, 30, 20), feature(2, 28, 20, '', { edges: { left: 'R2', right: '' } })])),
+    ).toEqual([['edge.deeperThanStep', 'features.1.edges.left']]);
+    expect(codesOf(drawingOf([shaped(1, 'taper', 30, 20, { end: mm(20), edges: { left: 'R2', right: '' } })]))).toEqual(
+      [['edge.roundOnCylinder', 'features.0.edges.left']],
+    );
+    expect(
+      codesOf(drawingOf([feature(1, 30, 20), feature(2, 20, 20, '', { edges: { left: '1', right: '' } })])),
+    ).toEqual([['edge.innerCorner', 'features.1.edges.left']]);
+  });
+});
+
+describe('grooves', () => {
+  const withGroove = (more: Partial<Groove>) =>
+    drawingOf([
+      feature(1, 30, 40, '', {
+        details: [
+          { ...(emptyDetail('g1', 'groove', 'mm') as Groove), at: mm(5), width: mm(4), floor: mm(24), ...more },
+        ],
+      }),
+    ]);
+  it.each<[string, Partial<Groove>, number[][]]>([
+    [
+      'square, by its floor, from the right',
+      {},
+      [
+        [31, 15],
+        [31, 12],
+        [35, 12],
+        [35, 15],
+      ],
+    ],
+    [
+      'square, by its depth, from the left',
+      { by: 'depth', floor: mm(2), from: 'left' },
+      [
+        [5, 15],
+        [5, 13],
+        [9, 13],
+        [9, 15],
+      ],
+    ],
+    [
+      'vee, as wide as its angle makes it',
+      { shape: 'vee', width: mm(''), angle: '90' },
+      [
+        [29, 15],
+        [32, 12],
+        [35, 15],
+      ],
+    ],
+    [
+      'round, half a circle deep',
+      { shape: 'round', width: mm('') },
+      [
+        [29, 15, 1],
+        [35, 15],
+      ],
+    ],
+    [
+      'angled, its walls leaning',
+      { shape: 'angled', width: mm(8), angle: '45' },
+      [
+        [27, 15],
+        [30, 12],
+        [32, 12],
+        [35, 15],
+      ],
+    ],
+  ])('%s', (_what, more, corners) => {
+    expect(points(withGroove(more)).slice(2, -2)).toEqual(corners.map((c) => near(...c)));
+  });
+  it.each<[Partial<Groove>, string]>([
+    [{ floor: mm(31) }, 'groove.noDepth'],
+    [{ width: mm('') }, 'length.empty'],
+    [{ width: mm(36) }, 'detail.beyondEnds'],
+    [{ shape: 'vee', angle: 'wide' }, 'groove.angle'],
+    [{ shape: 'angled', width: mm(5), angle: '45' }, 'groove.wallsMeet'],
+  ])('%o is refused: %s', (more, code) => {
+    expect(codesOf(withGroove(more)).map(([c]) => c)).toEqual([code]);
+  });
+  it('must not run into one another', () => {
+    const two = withGroove({});
+    const [g] = two.features[0]!.details as [Groove];
+    const both = { ...two, features: [{ ...two.features[0]!, details: [g, { ...g, id: 'g2', at: mm(8) }] }] };
+    expect(codesOf(both)).toEqual([['groove.overlap', 'features.0.details']]);
+  });
+});
+
+describe('holes', () => {
+  it('go in from their faces: drilled with a point, bored with a flat bottom, right through', () => {
+    const { part, problems } = resolveDrawing(
+      hollow([feature(1, 40, 60)], [bore('a', 20, 15), bore('b', 10, 20, { kind: 'drilled' })], [bore('c', 16, 12)]),
+    );
+    expect(problems).toEqual([]);
+    const [left, right] = insideProfiles(part).map((p) => p.map((c) => [c.zMm, c.rMm]));
+    expect(left).toEqual([
+      near(0, 10),
+      near(15, 10),
+      near(15, 5),
+      near(35, 5),
+      near(35 + 5 / Math.tan((59 * Math.PI) / 180), 0),
+    ]);
+    expect(right).toEqual([near(60, 8), near(48, 8), near(48, 0)]);
+    const through = resolveDrawing(hollow([feature(1, 40, 60)], [bore('a', 20, '')])).part;
+    expect(insideProfiles(through)[0]!.map((c) => c.zMm)).toEqual([0, 60]);
+  });
+  it('countersunk and tapered follow from what is said', () => {
+    const { part } = resolveDrawing(
+      hollow([feature(1, 40, 60)], [bore('a', 20, '', { kind: 'countersunk', end: mm(12) }), bore('b', 12, '')]),
+    );
+    expect(part.bores[0]).toMatchObject({ zToMm: expect.closeTo(4), outerMm: 20, innerMm: 12 });
+  });
+  it('take the letters of holes and count in the chain from their own face', () => {
+    const d = hollow([feature(1, 40, 60)], [], [bore('c', 16, '', { limits: 'H7' }), bore('d', 10, 5)]);
+    const datum = {
+      id: 'x1',
+      from: { id: 'part', side: 'left' as const },
+      to: { id: 'c', side: 'left' as const },
+      size: mm(48),
+      limits: '',
+    };
+    const { part, problems } = resolveDrawing({ ...d, dimensions: [datum] });
+    expect(problems).toEqual([]);
+    expect(part.bores[0]).toMatchObject({ zFromMm: 60, zToMm: 48, limits: { upperMm: 16.018, lowerMm: 16 } });
+    expect(part.bores[1]).toMatchObject({ zFromMm: 48, zToMm: 43 });
+  });
+  it.each<[string, Drawing, string, string]>([
+    [
+      'deeper than the part',
+      hollow([feature(1, 40, 60)], [bore('a', 20, 61)]),
+      'bore.deeperThanPart',
+      'bores.left.0.length',
+    ],
+    [
+      'meeting',
+      hollow([feature(1, 40, 60)], [bore('a', 20, 35)], [bore('b', 20, 30)]),
+      'bore.meets',
+      'bores.right.0.length',
+    ],
+    [
+      'through the outside',
+      hollow([feature(1, 40, 30), feature(2, 18, 30)], [bore('a', 20, 40)]),
+      'bore.breaksThrough',
+      'bores.left.0.diameter',
+    ],
+    [
+      'with hardly a wall',
+      hollow([feature(1, 20.6, 60)], [bore('a', 20, 30)]),
+      'bore.thinWall',
+      'bores.left.0.diameter',
+    ],
+    [
+      'with no depth',
+      hollow([feature(1, 40, 60)], [bore('a', 20, ''), bore('b', 10, 5)]),
+      'length.empty',
+      'bores.left.0.length',
+    ],
+  ])('%s is told at its own field', (_what, drawing, code, path) => {
+    expect(codesOf(drawing)).toContainEqual([code, path]);
+  });
+});
+
+describe('any drawing', () => {
+  it('that is accepted has a closed outline from the axis to the axis, above it all the way', () => {
+    const dim = fc.integer({ min: 6, max: 60 });
+    const one = fc.record({
+      kind: fc.constantFrom('cylinder', 'taper', 'arc', 'ball'),
+      d: dim,
+      e: dim,
+      l: dim,
+      r: dim,
+      hollow: fc.boolean(),
+      edge: fc.constantFrom('', '1', 'R1'),
+    });
+    fc.assert(
+      fc.property(fc.array(one, { minLength: 1, maxLength: 8 }), fc.integer({ min: 3, max: 30 }), (list, hole) => {
+        const features = list.map((f, i) =>
+          shaped(i + 1, f.kind as Feature['kind'], f.d, f.kind === 'ball' ? '' : f.l, {
+            end: mm(f.e),
+            radius: mm(f.r),
+            hollow: f.hollow,
+            edges: { left: '', right: f.edge },
+          }),
+        );
+        const { part, problems } = resolveDrawing(hollow(features, [bore('h', hole, 4)]));
+        if (problems.some((p) => p.severity !== 'warning')) return;
+        const outline = flatten(outsideProfile(part), 0.01);
+        expect(outline[0]).toEqual([0, 0]);
+        expect(outline.at(-1)![0]).toBeCloseTo(part.lengthMm, 9);
+        expect(outline.at(-1)![1]).toBe(0);
+        for (const [z, r] of outline) {
+          expect(r).toBeGreaterThanOrEqual(0);
+          expect(z).toBeGreaterThanOrEqual(-1e-9);
+          expect(z).toBeLessThanOrEqual(part.lengthMm + 1e-9);
+        }
+        expect(largestRadius(outsideProfile(part))).toBeGreaterThanOrEqual(hole / 2);
+      }),
+    );
+  });
+  it('of the first version is read with nothing lost, and a newer one refused', () => {
+    const { details: _none, ...old } = feature(1, 20, 30, 'h7');
+    const first = { schema: 1, unit: 'mm', generalClass: 'm', overall: mm(30), features: [old] };
+    expect(storedDrawingSchema.parse(first)).toEqual({
+      ...emptyDrawing('mm'),
+      overall: mm(30),
+      features: [{ ...old, details: [] }],
+    });
+    expect(storedDrawingSchema.safeParse({ ...first, schema: 3 }).success).toBe(false);
+    expect(storedDrawingSchema.safeParse({ ...first, features: 'none' }).success).toBe(false);
+  });
+});

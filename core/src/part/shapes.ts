@@ -1,0 +1,71 @@
+/** Length and end of a taper as far as three of its four sizes give them; how far four disagree at the end. */
+export interface SolvedTaper {
+  readonly lengthMm: number;
+  readonly endMm: number;
+  readonly disagreeMm?: number;
+}
+/** Whether enough was given to know the taper. */
+export function isSolvedTaper(solved: SolvedTaper | undefined): solved is SolvedTaper {
+  return solved !== undefined;
+}
+
+/**
+ * Solves a taper from three of: diameter at its left end, at its right end, length, change of diameter per length.
+ * @param perLength positive where the diameter falls towards the right
+ * @returns undefined while it cannot be known, or would end at less than nothing
+ * @source D − d = taper × length
+ */
+export function solveTaper(
+  startMm: number | undefined,
+  endMm: number | undefined,
+  lengthMm: number | undefined,
+  perLength: number | undefined,
+): SolvedTaper | undefined {
+  if (startMm === undefined) return undefined;
+  if (endMm !== undefined && lengthMm !== undefined)
+    return {
+      lengthMm,
+      endMm,
+      ...(perLength === undefined ? {} : { disagreeMm: Math.abs(startMm - perLength * lengthMm - endMm) }),
+    };
+  if (perLength === undefined) return undefined;
+  if (endMm !== undefined) {
+    const solved = (startMm - endMm) / perLength;
+    return solved > 0 ? { lengthMm: solved, endMm } : undefined;
+  }
+  if (lengthMm === undefined) return undefined;
+  const end = startMm - perLength * lengthMm;
+  return end >= 0 ? { lengthMm, endMm: end } : undefined;
+}
+
+/**
+ * Length along Z of a ball between its neighbours.
+ * @param leftMm, rightMm diameters of the neighbours where they meet it; 0 at the end of the part
+ * @returns undefined when a neighbour is larger than the ball
+ * @source √(R² − r²) to either side of its centre
+ * @example ballLengthMm(20, 0, 12) // 18
+ */
+export function ballLengthMm(diameterMm: number, leftMm: number, rightMm: number): number | undefined {
+  const [r, a, b] = [diameterMm / 2, leftMm / 2, rightMm / 2];
+  return a >= r || b >= r ? undefined : Math.sqrt(r * r - a * a) + Math.sqrt(r * r - b * b);
+}
+
+/**
+ * Whether an arc of that radius goes from one end to the other without meeting the axis.
+ * @returns what is wrong, with the least radius in mm
+ */
+export function arcLengthFits(
+  arc: { readonly leftMm: number; readonly rightMm: number; readonly lengthMm: number; readonly radiusMm: number },
+  hollow: boolean,
+): { readonly code: string; readonly limitMm: number } | undefined {
+  const [a, b] = [arc.leftMm / 2, arc.rightMm / 2];
+  const chord = Math.hypot(arc.lengthMm, b - a);
+  if (arc.radiusMm < chord / 2 - 1e-9) return { code: 'arc.tooSmall', limitMm: Number((chord / 2).toFixed(3)) };
+  if (!hollow) return undefined;
+  // the lowest point of a hollow arc, where its centre stands over it
+  const off = Math.sqrt(Math.max(0, arc.radiusMm ** 2 - (chord / 2) ** 2));
+  const centreZ = arc.lengthMm / 2 - ((b - a) / chord) * off;
+  const centreR = (a + b) / 2 + (arc.lengthMm / chord) * off;
+  const lowest = centreZ >= 0 && centreZ <= arc.lengthMm ? centreR - arc.radiusMm : Math.min(a, b);
+  return lowest <= 0 ? { code: 'arc.meetsAxis', limitMm: Number(lowest.toFixed(3)) } : undefined;
+}
