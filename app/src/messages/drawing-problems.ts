@@ -1,0 +1,136 @@
+import type { Problem } from '@whelk/core/quantity';
+import { size, text, type Wording } from './wording.ts';
+
+/** Names of sizes that disagree, the whole among them: `A, B and the whole`. */
+const sizesText = (p: Problem): string => {
+  const names = String(p.value ?? '')
+    .split('|')
+    .map((n) => (n === 'overall' ? 'the whole' : `“${n.slice(0, 24)}”`));
+  const last = names.pop() || 'These sizes';
+  const all = names.length === 0 ? last : `${names.slice(0, 6).join(', ')}${names.length > 6 ? ' …' : ''} and ${last}`;
+  return `${all[0]!.toUpperCase()}${all.slice(1)}`;
+};
+
+/** What can be wrong in a drawing. */
+export const drawingWordings: Record<string, Wording> = {
+  'edge.notAnEdge': (p) => ({
+    what: `${text(p)} is not an edge.`,
+    right: 'Type 1, 1x45 or 0.5x30; nothing for an edge that is only broken.',
+  }),
+  'edge.angle': () => ({ what: 'The chamfer’s angle is out of reach.', right: 'Use 5° to 85°.' }),
+  'edge.beyondAxis': (p) => ({
+    what: 'The chamfer reaches beyond the centreline.',
+    right: `It can be less than ${size(p.limit)} deep.`,
+  }),
+  'edge.longerThanFeature': (p) => ({
+    what: 'The chamfers are longer than the feature.',
+    right: `Together at most ${size(p.limit)}.`,
+  }),
+  'edge.innerCorner': () => ({
+    what: 'Here is an inner corner, nothing to chamfer.',
+    right: 'Put the chamfer on the larger feature’s edge.',
+  }),
+  'edge.deeperThanStep': (p) => ({
+    what: 'The chamfer is deeper than the step.',
+    right: `At most ${size(p.limit)} deep.`,
+  }),
+  'drawing.empty': () => ({ what: 'Nothing is drawn yet.', right: 'Add the first feature.' }),
+  'drawing.sameId': () => ({ what: 'Two features have the same id.', right: 'Every id must be its own.' }),
+  'drawing.sizesDisagree': (p) => ({
+    what: `${sizesText(p)} disagree by ${size(p.limit)}.`,
+    right: 'One of them was read wrongly from the paper, or is not meant to be exact.',
+  }),
+  'drawing.noLengthLeft': () => ({
+    what: 'The other sizes leave nothing for this length.',
+    right: 'Type its length, or look at the whole and at the sizes from datums.',
+  }),
+  'dimension.surplus': (p) => ({
+    what: `${text(p)} is said by the other sizes already.`,
+    right: 'It agrees with them; leave it, or take it out.',
+  }),
+  'dimension.noSuchPlane': () => ({
+    what: 'This size does not go from one face to another one.',
+    right: 'Choose two different faces that the drawing still has.',
+  }),
+  'taper.notATaper': (p) => ({
+    what: `${text(p)} is not a taper.`,
+    right: 'Type 1:20, 5° to the axis, 10° incl, 0.6/ft or 3/100 mm; a minus where it rises towards the tailstock.',
+  }),
+  'taper.outOfRange': (p) => ({
+    what: `${text(p)} is no taper that can be turned.`,
+    right: 'Type one below 87° to the axis.',
+  }),
+  'taper.disagrees': (p) => ({
+    what: `${text(p)} does not lead from one diameter to the other; it misses by ${size(p.limit)}.`,
+    right: 'Leave one of diameters, length and taper empty: it follows from the others.',
+  }),
+  'taper.unsolved': () => ({
+    what: 'This taper is not known yet.',
+    right: 'Type three of its two diameters, its length and its taper.',
+  }),
+  'ball.neighbourTooLarge': (p) => ({
+    what: 'What is beside the ball is not smaller than it.',
+    right: `A neighbour must be below ${size(p.limit)} where it meets the ball.`,
+  }),
+  'ball.length': (p) => ({
+    what: `A ball between these neighbours is ${size(p.limit)} long.`,
+    right: 'Leave its length empty, or change its diameter.',
+  }),
+  'arc.tooSmall': (p) => ({
+    what: `${text(p)} does not reach from one end to the other.`,
+    right: `Its radius is at least ${size(p.limit)}.`,
+  }),
+  'arc.meetsAxis': () => ({
+    what: 'This hollow reaches the axis: the part would fall in two.',
+    right: 'Make its radius larger or its length shorter.',
+  }),
+  'edge.roundOnCylinder': () => ({
+    what: 'A round is only worked out on a straight diameter.',
+    right: 'Put it on the neighbour, or draw it as an arc.',
+  }),
+  'detail.onCylinder': () => ({
+    what: 'Grooves, threads and knurls are only worked out on straight diameters.',
+    right: 'Split the length, so that they lie on a straight one.',
+  }),
+  'detail.beyondEnds': (p) => ({
+    what: 'This lies beyond the ends of its length.',
+    right: `There are ${size(p.limit)} from one end to the other.`,
+  }),
+  'groove.noDepth': (p) => ({
+    what: `${text(p)} leaves no groove in a diameter of ${size(p.limit)}.`,
+    right: 'Outside the floor is smaller than the diameter, inside larger.',
+  }),
+  'groove.angle': (p) => ({ what: `${text(p)} is no angle for this groove.`, right: 'Type degrees, as 60.' }),
+  'groove.wallsMeet': () => ({
+    what: 'The walls of this groove meet above its floor.',
+    right: 'Make it wider or shallower, or its walls steeper.',
+  }),
+  'groove.overlap': () => ({
+    what: 'Two grooves here run into one another.',
+    right: 'Move one of them, or draw them as one.',
+  }),
+  'thread.noDesignation': () => ({
+    what: 'The thread has no name yet.',
+    right: 'Type it as on the drawing: M24x2, 1/2-13, Tr 20x4.',
+  }),
+  'bore.noDepth': () => ({
+    what: 'This length of the hole goes nowhere.',
+    right: 'Its depth grows from the face inwards.',
+  }),
+  'bore.deeperThanPart': (p) => ({
+    what: 'This hole is deeper than the part is long.',
+    right: `At most ${size(p.limit)}; leave the last depth empty where it goes right through.`,
+  }),
+  'bore.meets': () => ({
+    what: 'The holes from both ends meet.',
+    right: 'Leave the depth of the one that goes through empty.',
+  }),
+  'bore.breaksThrough': () => ({
+    what: 'This hole breaks through the outside.',
+    right: 'Make it smaller or shorter, or what is around it larger.',
+  }),
+  'bore.thinWall': (p) => ({
+    what: `Only ${size(p.value)} of metal are left around this hole.`,
+    right: 'Check it; so thin a wall gives way while it is cut.',
+  }),
+};
