@@ -17,6 +17,10 @@ const looks: Partial<Record<Role, string>> = {
   selected: 'fill="none" stroke="#15191a" stroke-width="0.25"',
   body: 'fill="#ffffff" stroke="none"',
   centreline: 'fill="none" stroke="#15191a" stroke-width="0.25" stroke-dasharray="8 1.5 1.5 1.5"',
+  thin: 'fill="none" stroke="#15191a" stroke-width="0.25"',
+  section: 'fill="url(#metal)" stroke="none"',
+  void: 'fill="#ffffff" stroke="none"',
+  hit: 'fill="none" stroke="none"',
   dimension: 'fill="none" stroke="#15191a" stroke-width="0.25"',
 };
 
@@ -30,5 +34,5 @@ function draw(shape: Shape, textSize: number): string {
 /** A picture as a standing-alone SVG file whose units are millimetres on paper. */
 export function pictureToSvg(picture: Picture, title: string, textSize: number): string {
   const { width, height } = picture;
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" font-family="Barlow, sans-serif" fill="#15191a"><title>${escapeXml(title)}</title>${picture.shapes.map((s) => draw(s, textSize)).join('')}</svg>\n`;
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" font-family="Barlow, sans-serif" fill="#15191a"><title>${escapeXml(title)}</title><defs><pattern id="metal" width="2.5" height="2.5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="2.5" height="2.5" fill="#ffffff"/><line x1="0" y1="0" x2="0" y2="2.5" stroke="#15191a" stroke-width="0.18"/></pattern></defs>${picture.shapes.map((s) => draw(s, textSize)).join('')}</svg>\n`;
 }

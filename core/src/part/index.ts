@@ -25,7 +25,7 @@ export type { CrossHole, EndView, Flat } from './end-view-schema.ts';
 export { nGradeOf, readFinish, USUAL_RA_UM } from './finish.ts';
 export { type Bored, type Part, type Resolved, type Turned, upgradePart } from './part.ts';
 export { arcOf, type Corner, flatten, largestRadius, radiiAt } from './path.ts';
-export { insideProfiles, outsideProfile } from './profile.ts';
+export { featureProfile, insideProfiles, outsideProfile } from './profile.ts';
 export { blocks, resolveDrawing } from './resolve.ts';
 export { MOST_FEATURES } from './schema-parts.ts';
 export { ballLengthMm, type SolvedTaper, solveTaper } from './shapes.ts';

@@ -95,6 +95,12 @@ function featureCorners(f: Turned, before: Turned | undefined, after: Turned | u
   return [...left, ...grooves(f.details).flatMap((g) => grooveCorners(g, a, 1)), ...right];
 }
 
+/** One outside feature as corners, from its left end to its right one. @param index among the part's features */
+export function featureProfile(part: Part, index: number): readonly Corner[] {
+  const feature = part.features[index];
+  return feature ? featureCorners(feature, part.features[index - 1], part.features[index + 1]) : [];
+}
+
 /**
  * The outside of a part as corners and arcs, from the axis at its left end over everything to the axis at its right end.
  */

@@ -21,7 +21,7 @@ function endLines(part: Part): readonly Line[] {
     for (const side of ['left', 'right'] as const) {
       const chamfer = f[side];
       const neighbour = part.features[i + (side === 'left' ? -1 : 1)];
-      const r = f.diameterMm / 2;
+      const r = (side === 'left' ? f.leftMm : f.rightMm) / 2;
       const z = side === 'left' ? f.zFromMm : f.zToMm;
       const inwards = side === 'left' ? 1 : -1;
       if (chamfer)
@@ -31,7 +31,7 @@ function endLines(part: Part): readonly Line[] {
           from: [z, r - chamfer.depthMm],
           to: [z + inwards * chamfer.lengthMm, r],
         });
-      const bottom = (neighbour?.diameterMm ?? 0) / 2;
+      const bottom = ((side === 'left' ? neighbour?.rightMm : neighbour?.leftMm) ?? 0) / 2;
       const top = r - (chamfer?.depthMm ?? 0);
       if (bottom < top - 1e-9) lines.push({ id: f.id, end: 'face', from: [z, bottom], to: [z, top] });
     }

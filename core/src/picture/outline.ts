@@ -1,22 +1,17 @@
-import type { Part } from '../part/index.ts';
+import { flatten, insideProfiles, outsideProfile, type Part } from '../part/index.ts';
+
+/** Arcs are drawn with lines no farther off than this, mm; on any screen or sheet that is less than a line is thick. */
+export const DRAWN_CLOSE_MM = 0.01;
 
 /**
- * Half outline of a part, from the axis at its left end over all faces, cylinders and chamfers to the axis at its right end.
+ * Half outline of a part, from the axis at its left end over all faces, shapes, grooves and edges to the axis at its right end.
  * @returns points [zPart, radius] in mm
  */
 export function halfOutline(part: Part): readonly (readonly [number, number])[] {
-  const points: [number, number][] = [];
-  const first = part.features[0];
-  const last = part.features.at(-1);
-  if (!first || !last) return points;
-  points.push([first.zFromMm, 0]);
-  for (const f of part.features) {
-    const r = f.diameterMm / 2;
-    if (f.left) points.push([f.zFromMm, r - f.left.depthMm], [f.zFromMm + f.left.lengthMm, r]);
-    else points.push([f.zFromMm, r]);
-    if (f.right) points.push([f.zToMm - f.right.lengthMm, r], [f.zToMm, r - f.right.depthMm]);
-    else points.push([f.zToMm, r]);
-  }
-  points.push([last.zToMm, 0]);
-  return points;
+  return flatten(outsideProfile(part), DRAWN_CLOSE_MM);
+}
+
+/** Outlines of the holes on the axis, each from its face inwards. @returns points [zPart, radius] in mm */
+export function holeOutlines(part: Part): readonly (readonly (readonly [number, number])[])[] {
+  return insideProfiles(part).map((corners) => flatten(corners, DRAWN_CLOSE_MM));
 }

@@ -17,6 +17,9 @@ export type Role =
   | 'label'
   | 'selectedLabel'
   | 'noteLine'
+  | 'thin'
+  | 'section'
+  | 'void'
   | 'scale';
 
 /** Shapes in the picture's own units (the view's pixels or the page's millimetres), y downwards. */

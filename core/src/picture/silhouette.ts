@@ -1,6 +1,7 @@
 import type { Part } from '../part/index.ts';
 import { halfOutline } from './outline.ts';
 import type { Picture } from './picture.ts';
+import { sectionShapes } from './section.ts';
 
 /** Lengths that a scale bar is drawn for, mm. */
 const SCALE_BARS = [1, 2, 5, 10, 20, 50, 100, 200, 500];
@@ -29,12 +30,13 @@ export function silhouettePicture(part: Part, width: number, height: number): Pi
         : [
             { kind: 'polygon', role: 'body', points: [...upper, ...lower] },
             { kind: 'polygon', role: 'outline', points: [...upper, ...lower] },
+            ...sectionShapes(part, (z, r) => [ox + z * scale, oy - r * scale]),
             ...part.features.slice(1).map((f) => ({
               kind: 'polyline' as const,
               role: 'edge' as const,
               points: [
-                [ox + f.zFromMm * scale, oy - (f.diameterMm / 2) * scale],
-                [ox + f.zFromMm * scale, oy + (f.diameterMm / 2) * scale],
+                [ox + f.zFromMm * scale, oy - (f.leftMm / 2) * scale],
+                [ox + f.zFromMm * scale, oy + (f.leftMm / 2) * scale],
               ] as [number, number][],
             })),
             {

@@ -3,6 +3,7 @@ import type { Part } from '../part/index.ts';
 import { endShapes, type FeatureEnd } from './ends.ts';
 import { halfOutline } from './outline.ts';
 import type { Picture, Shape } from './picture.ts';
+import { boreShape, featureShape, sectionShapes, surfaceShapes } from './section.ts';
 
 export interface StripView {
   readonly width: number;
@@ -72,12 +73,21 @@ export function stripPicture(part: Part, view: StripView): Picture {
     const upper = outline.map(([z, r]): [number, number] => [x(z), y(r)]);
     const lower = outline.map(([z, r]): [number, number] => [x(z), y(-r)]).toReversed();
     shapes.push({ kind: 'polygon', role: 'body', points: [...upper, ...lower] });
-    for (const f of part.features)
+    const at = (z: number, r: number): readonly [number, number] => [x(z), y(r)];
+    for (const [i, f] of part.features.entries())
       shapes.push({
         kind: 'polygon',
         role: f.id === view.selectedId ? 'selected' : 'edge',
-        points: box(f.zFromMm, f.zToMm, f.diameterMm / 2, -f.diameterMm / 2),
+        points: featureShape(part, i, at),
         id: f.id,
+      });
+    shapes.push(...sectionShapes(part, at), ...surfaceShapes(part, at));
+    for (const [i, b] of part.bores.entries())
+      shapes.push({
+        kind: 'polygon',
+        role: b.id === view.selectedId ? 'selected' : 'hit',
+        points: boreShape(part, i, at),
+        id: b.id,
       });
     shapes.push({ kind: 'polygon', role: 'outline', points: [...upper, ...lower] });
     if (view.ends)
@@ -268,7 +278,7 @@ function labelShapes(part: Part, view: StripView, x: (z: number) => number, base
   const rowEnds: number[] = [];
   const shapes: Shape[] = [];
   for (const { id, text } of view.labels) {
-    const feature = part.features.find((f) => f.id === id);
+    const feature = part.features.find((f) => f.id === id) ?? part.bores.find((b) => b.id === id);
     if (!feature) continue;
     const middle = (x(feature.zFromMm) + x(feature.zToMm)) / 2;
     const half = (text.length * view.textSize * 0.56) / 2 + 3;

@@ -22,11 +22,11 @@ function ShapeView({ shape, textSize, onSelect }: { shape: Shape; textSize: numb
     );
   if (shape.kind === 'polyline') return <polyline className={role} points={path(shape.points)} />;
   const { id, end } = shape;
-  if (shape.role === 'stock')
+  if (shape.role === 'stock' || shape.role === 'section')
     return (
       <>
-        <polygon className="r-stock" points={path(shape.points)} />
-        <polygon className="r-stock-hatch" points={path(shape.points)} />
+        <polygon className={role} points={path(shape.points)} />
+        <polygon className={`${role}-hatch`} points={path(shape.points)} />
       </>
     );
   // selecting by pointer; the keyboard has the columns and the strip's own arrow keys
@@ -69,6 +69,9 @@ export const PictureView = memo(function PictureView({
       <defs>
         <pattern id="hatch" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1="0" y1="0" x2="0" y2="9" stroke="var(--stock-line)" strokeWidth="0.8" />
+        </pattern>
+        <pattern id="metal" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="7" stroke="currentColor" strokeWidth="0.7" />
         </pattern>
       </defs>
       {picture.shapes.map((shape, i) => (

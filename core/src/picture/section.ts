@@ -1,0 +1,96 @@
+import { type CutDetail, featureProfile, flatten, type Part } from '../part/index.ts';
+import { DRAWN_CLOSE_MM, halfOutline, holeOutlines } from './outline.ts';
+import type { Shape } from './picture.ts';
+
+type Point = readonly [number, number];
+type At = (zMm: number, rMm: number) => Point;
+
+/** Lines of a thread or knurl at a side of the centreline: 1 above, −1 below. */
+function detailLines(d: CutDetail, radiusMm: number, side: 1 | -1, at: At): Shape[] {
+  if (d.kind === 'groove') return [];
+  if (d.kind === 'thread')
+    return [
+      {
+        kind: 'polyline',
+        role: 'thin',
+        points: [at(d.zFromMm, (side * d.lineMm) / 2), at(d.zToMm, (side * d.lineMm) / 2)],
+      },
+      ...[d.zFromMm, d.zToMm].map(
+        (z): Shape => ({
+          kind: 'polyline',
+          role: 'thin',
+          points: [at(z, side * radiusMm), at(z, (side * d.lineMm) / 2)],
+        }),
+      ),
+    ];
+  // never more lines than stay apart on a screen
+  const step = Math.max(d.pitchMm, (d.zToMm - d.zFromMm) / 24);
+  const lines: Shape[] = [];
+  for (let z = d.zFromMm + step; z < d.zToMm - 1e-9; z += step) {
+    const lean = d.pattern === 'crossed' ? step / 2 : 0;
+    const [foot, top] = [
+      at(Math.max(d.zFromMm, z - lean), side * radiusMm * 0.86),
+      at(Math.min(d.zToMm, z + lean), side * radiusMm),
+    ];
+    lines.push({ kind: 'polyline', role: 'thin', points: [foot, top] });
+    if (d.pattern === 'crossed')
+      lines.push({
+        kind: 'polyline',
+        role: 'thin',
+        points: [
+          at(Math.min(d.zToMm, z + lean), side * radiusMm * 0.86),
+          at(Math.max(d.zFromMm, z - lean), side * radiusMm),
+        ],
+      });
+  }
+  return lines;
+}
+
+/** Threads and knurls of the outside; above the centreline, and below it too while nothing is cut open. */
+export function surfaceShapes(part: Part, at: At): Shape[] {
+  const sides = part.bores.length > 0 ? ([1] as const) : ([1, -1] as const);
+  return part.features.flatMap((f) =>
+    f.details.flatMap((d) => sides.flatMap((side) => detailLines(d, f.diameterMm / 2, side, at))),
+  );
+}
+
+/**
+ * The lower half cut open where a part is hollow: its metal hatched, the hole free, edges of the hole as lines.
+ * @param at maps zPart and radius to the picture; below the centreline the radius is negative
+ */
+export function sectionShapes(part: Part, at: At): Shape[] {
+  const holes = holeOutlines(part);
+  if (holes.length === 0) return [];
+  const below = (points: readonly Point[]): Point[] => points.map(([z, r]) => at(z, -r));
+  const shapes: Shape[] = [{ kind: 'polygon', role: 'section', points: below(halfOutline(part)) }];
+  for (const [i, hole] of holes.entries()) {
+    const side = part.bores.filter(
+      (b) => b.side === (holes.length === 2 ? (i === 0 ? 'left' : 'right') : part.bores[0]!.side),
+    );
+    const first = hole[0]!;
+    const last = hole.at(-1)!;
+    // closed along the axis, so that what is hollow can be painted free of hatching
+    shapes.push({ kind: 'polygon', role: 'void', points: [...below(hole), at(last[0], 0), at(first[0], 0)] });
+    shapes.push({ kind: 'polyline', role: 'outline', points: below(hole) });
+    for (const b of side)
+      shapes.push({
+        kind: 'polyline',
+        role: 'edge',
+        points: [at(b.zToMm, 0), at(b.zToMm, -Math.max(b.innerMm, b.outerMm) / 2)],
+      });
+    for (const b of side) for (const d of b.details) shapes.push(...detailLines(d, b.outerMm / 2, -1, at));
+  }
+  return shapes;
+}
+
+/** The shape of one outside feature, both sides of the centreline, as a closed line to be drawn or met by a pointer. */
+export function featureShape(part: Part, index: number, at: At): readonly Point[] {
+  const half = flatten(featureProfile(part, index), DRAWN_CLOSE_MM);
+  return [...half.map(([z, r]) => at(z, r)), ...half.toReversed().map(([z, r]) => at(z, -r))];
+}
+
+/** The shape of a step of a hole below the centreline, to be met by a pointer. */
+export function boreShape(part: Part, index: number, at: At): readonly Point[] {
+  const b = part.bores[index]!;
+  return [at(b.zFromMm, 0), at(b.zFromMm, -b.outerMm / 2), at(b.zToMm, -b.innerMm / 2), at(b.zToMm, 0)];
+}
