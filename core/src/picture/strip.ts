@@ -43,7 +43,9 @@ export function stripPicture(part: Part, view: StripView): Picture {
   const leftMm = holding ? Math.min(0, holding.jawsMm - holding.gripMm) : 0;
   const rightMm = Math.max(part.lengthMm, holding?.rawEndMm ?? 0);
   const largestMm = Math.max(part.largestMm, stockMm ?? 0, 1);
-  const top = view.textSize * 2.6;
+  const hollow = part.bores.length > 0 && view.labels.length > 0;
+  // outside sizes stand above a part that is cut open, inside ones below it
+  const top = view.textSize * (hollow ? 4.4 : 2.6);
   const bottom = view.textSize * (view.labels.length > 0 ? 3.4 : 1);
   const tailRoom = holding?.method === 'chuckAndCentre' ? 70 : SIDE;
   const headRoom = holding ? 40 : SIDE;
@@ -109,7 +111,22 @@ export function stripPicture(part: Part, view: StripView): Picture {
       [Math.min(view.width - 4, x(rightMm) + 20), oy],
     ],
   });
-  shapes.push(...overallShapes(part, view, x, top), ...labelShapes(part, view, x, view.height - bottom));
+  const overallAt = view.textSize * 2.6;
+  shapes.push(...overallShapes(part, view, x, overallAt));
+  const inside = new Set(part.bores.map((b) => b.id));
+  const below = view.labels.filter((l) => !hollow || inside.has(l.id));
+  shapes.push(...labelShapes(part, view, below, x, view.height - bottom, 1));
+  if (hollow)
+    shapes.push(
+      ...labelShapes(
+        part,
+        view,
+        view.labels.filter((l) => !inside.has(l.id)),
+        x,
+        top - view.textSize * 1.9,
+        -1,
+      ),
+    );
   return { width: view.width, height: view.height, unitsPerMm: scale, origin: [ox, oy], shapes };
 }
 
@@ -274,17 +291,24 @@ function overallShapes(part: Part, view: StripView, x: (z: number) => number, to
 }
 
 /** Labels in as few rows as keep them from touching; each below its feature's middle. */
-function labelShapes(part: Part, view: StripView, x: (z: number) => number, baseline: number): Shape[] {
+function labelShapes(
+  part: Part,
+  view: StripView,
+  labels: StripView['labels'],
+  x: (z: number) => number,
+  baseline: number,
+  down: 1 | -1,
+): Shape[] {
   const rowEnds: number[] = [];
   const shapes: Shape[] = [];
-  for (const { id, text } of view.labels) {
+  for (const { id, text } of labels) {
     const feature = part.features.find((f) => f.id === id) ?? part.bores.find((b) => b.id === id);
     if (!feature) continue;
     const middle = (x(feature.zFromMm) + x(feature.zToMm)) / 2;
     const half = (text.length * view.textSize * 0.56) / 2 + 3;
     const row = rowEnds.findIndex((end) => end <= middle - half);
     const chosen = row >= 0 ? row : rowEnds.length;
-    if (chosen >= 2) continue;
+    if (chosen >= (down === 1 ? 2 : 1)) continue;
     rowEnds[chosen] = middle + half;
     shapes.push({
       kind: 'text',

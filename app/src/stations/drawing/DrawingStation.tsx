@@ -1,5 +1,5 @@
 import type { Job } from '@whelk/core/job';
-import { emptyFeature, type Feature } from '@whelk/core/part';
+import { type BoreStep, emptyBoreStep, emptyFeature, type Feature } from '@whelk/core/part';
 import type { FeatureEnd } from '@whelk/core/picture';
 import { useEffect, useRef, useState } from 'react';
 import { fromJson } from '../../ui/from-json.tsx';
@@ -8,10 +8,13 @@ import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
 import { DrawingFoot } from './DrawingFoot.tsx';
 import { FeatureColumns } from './FeatureColumns.tsx';
+import { HoleColumns } from './HoleColumns.tsx';
 
-const nextId = (job: Job): string => {
-  const used = new Set(job.drawing.features.map((f) => f.id));
-  for (let i = 1; ; i++) if (!used.has(`f${i}`)) return `f${i}`;
+/** A name that nothing in the drawing has: `f` for the outside, `h` for holes, `d` for details and sizes. */
+const nextId = ({ drawing }: Job, letter: 'f' | 'h' | 'd' = 'f'): string => {
+  const steps = [...drawing.features, ...drawing.bores.left, ...drawing.bores.right];
+  const used = new Set([...steps, ...steps.flatMap((s) => s.details), ...drawing.dimensions].map((x) => x.id));
+  for (let i = 1; ; i++) if (!used.has(`${letter}${i}`)) return `${letter}${i}`;
 };
 
 /** The drawing: features along Z in columns under the strip. */
@@ -42,6 +45,17 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
   const add = (at: number) => {
     const fresh = nextId(job);
     setFeatures((list) => list.toSpliced(at, 0, emptyFeature(fresh, unit)));
+    setSelected(fresh);
+    focus.current = `${fresh}-diameter`;
+  };
+  const setBores = (side: 'left' | 'right', steps: readonly BoreStep[], field: string) =>
+    editor.change(
+      (j) => ({ ...j, drawing: { ...j.drawing, bores: { ...j.drawing.bores, [side]: [...steps] } } }),
+      field,
+    );
+  const addHole = (side: 'left' | 'right') => {
+    const fresh = nextId(job, 'h');
+    setBores(side, [...job.drawing.bores[side], emptyBoreStep(fresh, unit)], `${fresh}-new`);
     setSelected(fresh);
     focus.current = `${fresh}-diameter`;
   };
@@ -97,6 +111,18 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
           onRemove={remove}
           onMove={move}
           onStep={step}
+          fresh={() => nextId(job, 'd')}
+        />
+      )}
+      {features.length > 0 && (
+        <HoleColumns
+          job={job}
+          planned={planned}
+          selected={selected}
+          fresh={() => nextId(job, 'd')}
+          onSelect={select}
+          onChange={setBores}
+          onAdd={addHole}
         />
       )}
       <DrawingFoot job={job} planned={planned} change={editor.change} />

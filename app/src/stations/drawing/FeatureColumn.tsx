@@ -1,12 +1,14 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
 import { parseLimits } from '@whelk/core/limit';
-import { type Feature, readEdge } from '@whelk/core/part';
+import { FEATURE_KINDS, type Feature, type FeatureKind, readEdge } from '@whelk/core/part';
 import type { FeatureEnd } from '@whelk/core/picture';
 import { formatLength, readTyped } from '@whelk/core/quantity';
 import type { Recorder } from '@whelk/core/working';
 import { ArrowLeft, ArrowRight, Plus, Trash2 } from 'lucide-react';
+import { kindNames } from '../../messages/shapes.ts';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 import { Working } from '../../ui/working/Working.tsx';
+import { Details } from './Details.tsx';
 
 interface Props {
   readonly job: Job;
@@ -22,12 +24,27 @@ interface Props {
   readonly onRemove: (at: number) => void;
   readonly onMove: (at: number, by: 1 | -1) => void;
   readonly onStep: (at: number, by: 1 | -1, field: string) => void;
+  /** a name for something new in this drawing */
+  readonly fresh: () => string;
 }
-type Key = 'name' | 'diameter' | 'limits' | 'length' | 'lengthLimits' | 'finish' | 'faceFinish' | 'left' | 'right';
-const ORDER: Key[] = ['name', 'diameter', 'limits', 'length', 'lengthLimits', 'finish', 'faceFinish', 'left', 'right'];
+type Length = 'diameter' | 'end' | 'radius' | 'length';
+type Key = Length | 'name' | 'limits' | 'taper' | 'lengthLimits' | 'finish' | 'faceFinish' | 'left' | 'right';
+const REST: Key[] = ['length', 'lengthLimits', 'finish', 'faceFinish', 'left', 'right'];
+/** Fields of each kind, in the order in which a drawing is read. */
+const ORDERS: Record<FeatureKind, Key[]> = {
+  cylinder: ['name', 'diameter', 'limits', ...REST],
+  taper: ['name', 'diameter', 'end', 'limits', 'taper', ...REST],
+  arc: ['name', 'diameter', 'end', 'limits', 'radius', ...REST],
+  ball: ['name', 'diameter', 'limits', 'length', 'finish'],
+};
+const isLength = (key: Key): key is Length =>
+  key === 'diameter' || key === 'length' || key === 'end' || key === 'radius';
 const LABELS: Record<Key, string> = {
   name: 'Name',
   diameter: 'Ø',
+  end: 'Ø right',
+  radius: 'Radius',
+  taper: 'Taper',
   limits: 'Limits',
   length: 'Length',
   lengthLimits: 'its limits',
@@ -41,12 +58,12 @@ const LABELS: Record<Key, string> = {
 const endOf: Partial<Record<Key, FeatureEnd>> = { left: 'left', right: 'right', faceFinish: 'face' };
 
 function textOf(feature: Feature, key: Key): string {
-  if (key === 'diameter' || key === 'length') return feature[key].text;
+  if (isLength(key)) return feature[key]?.text ?? '';
   if (key === 'left' || key === 'right') return feature.edges[key];
-  return feature[key];
+  return feature[key] ?? '';
 }
 function withText(feature: Feature, key: Key, text: string): Feature {
-  if (key === 'diameter' || key === 'length') return { ...feature, [key]: { ...feature[key], text } };
+  if (isLength(key)) return { ...feature, [key]: { ...(feature[key] ?? { unit: feature.diameter.unit }), text } };
   if (key === 'left' || key === 'right') return { ...feature, edges: { ...feature.edges, [key]: text } };
   return { ...feature, [key]: text };
 }
@@ -55,6 +72,7 @@ function withText(feature: Feature, key: Key, text: string): Feature {
 export function FeatureColumn(props: Props) {
   const { job, planned, feature, at, selected, folded, width, onSelect, onChange } = props;
   const on = feature.id === selected;
+  const order = ORDERS[feature.kind];
   const { unit } = feature.diameter;
   const turned = planned.part.features.find((f) => f.id === feature.id);
   const number = `${at + 1} ${feature.name || (turned ? `Ø${feature.diameter.text}` : 'new')}`;
@@ -72,7 +90,7 @@ export function FeatureColumn(props: Props) {
     );
   const keys = (key: Key) => (event: React.KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') {
-      const next = ORDER[ORDER.indexOf(key) + 1];
+      const next = order[order.indexOf(key) + 1];
       if (next) document.querySelector<HTMLInputElement>(`[data-field="${feature.id}-${next}"]`)?.focus();
       else if (job.drawing.features[at + 1]) props.onStep(at, 1, 'diameter');
     } else if (event.key === 'Insert') props.onAdd(at + 1);
@@ -84,7 +102,11 @@ export function FeatureColumn(props: Props) {
   const problemOf = (key: Key) => {
     const path = key === 'left' || key === 'right' ? ['edges', key] : [key];
     return planned.problems.find(
-      (p) => p.path[0] === 'drawing' && p.path[2] === at && path.every((part, i) => p.path[3 + i] === part),
+      (p) =>
+        p.path[0] === 'drawing' &&
+        p.path[1] === 'features' &&
+        p.path[2] === at &&
+        path.every((part, i) => p.path[3 + i] === part),
     );
   };
   const places = unit === 'mm' ? 3 : 4;
@@ -118,7 +140,11 @@ export function FeatureColumn(props: Props) {
   const field = (key: Key) => (
     <div key={key} className="relative">
       <TextField
-        label={key === 'diameter' || key === 'length' ? `${LABELS[key]}, ${unit}` : LABELS[key]}
+        label={
+          isLength(key)
+            ? `${key === 'diameter' && feature.kind !== 'cylinder' && feature.kind !== 'ball' ? 'Ø left' : LABELS[key]}, ${unit}`
+            : LABELS[key]
+        }
         value={textOf(feature, key)}
         problem={problemOf(key)}
         note={noteOf(key)}
@@ -131,7 +157,15 @@ export function FeatureColumn(props: Props) {
               ? 'Ra 3.2'
               : key === 'left' || key === 'right'
                 ? 'broken'
-                : undefined
+                : key === 'taper'
+                  ? '1:20, 5°'
+                  : key === 'length' && feature.kind !== 'arc'
+                    ? feature.kind === 'cylinder'
+                      ? 'from the rest'
+                      : 'follows'
+                    : key === 'end' && feature.kind === 'taper'
+                      ? 'follows'
+                      : undefined
         }
         data={`${feature.id}-${key}`}
         inputClass="input-sm h-8 text-base"
@@ -167,7 +201,47 @@ export function FeatureColumn(props: Props) {
           {number}
         </button>
       </div>
-      <div className="flex flex-col gap-0.5">{ORDER.map(field)}</div>
+      <label className="my-0.5 grid grid-cols-[4.4rem_1fr] items-center gap-x-1.5 text-[0.82rem]">
+        Shape
+        <select
+          className="select select-sm h-8 w-full text-base"
+          value={feature.kind}
+          data-field={`${feature.id}-kind`}
+          onFocus={() => onSelect(feature.id)}
+          onChange={(e) => onChange(at, { ...feature, kind: e.target.value as FeatureKind }, `${feature.id}-kind`)}
+        >
+          {FEATURE_KINDS.map((kind) => (
+            <option key={kind} value={kind}>
+              {kindNames[kind]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <div className="flex flex-col gap-0.5">{order.map(field)}</div>
+      {feature.kind === 'arc' && (
+        <label className="flex min-h-8 cursor-pointer items-center gap-2 text-[0.82rem]">
+          <input
+            type="checkbox"
+            className="h-4 w-4"
+            checked={feature.hollow === true}
+            onChange={(e) => onChange(at, { ...feature, hollow: e.target.checked }, `${feature.id}-hollow`)}
+          />
+          curved into the metal
+        </label>
+      )}
+      {feature.kind === 'cylinder' && (on || feature.details.length > 0) && (
+        <Details
+          owner={feature.id}
+          details={feature.details}
+          unit={unit}
+          problems={planned.problems.filter(
+            (p) => p.path[0] === 'drawing' && p.path[1] === 'features' && p.path[2] === at,
+          )}
+          fresh={props.fresh}
+          onFocus={() => onSelect(feature.id)}
+          onChange={(details, field) => onChange(at, { ...feature, details: [...details] }, field)}
+        />
+      )}
       {on && (
         <div className="mt-2 flex flex-wrap gap-0.5">
           {acts.map(({ label, icon: Icon, act, off }) => (

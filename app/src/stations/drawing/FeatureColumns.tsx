@@ -14,6 +14,7 @@ interface Props {
   readonly onRemove: (at: number) => void;
   readonly onMove: (at: number, by: 1 | -1) => void;
   readonly onStep: (at: number, by: 1 | -1, field: string) => void;
+  readonly fresh: () => string;
 }
 const WIDEST = 232;
 const FOLDED = { least: 92, most: 150 };

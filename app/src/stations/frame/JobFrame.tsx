@@ -1,5 +1,5 @@
 import type { PlannedJob, Progress, Settings, Shop, Station } from '@whelk/core/job';
-import type { Feature } from '@whelk/core/part';
+import type { BoreStep, Feature } from '@whelk/core/part';
 import { type FeatureEnd, stripPicture } from '@whelk/core/picture';
 import { drawingDecimals, shortLength } from '@whelk/core/quantity';
 import { Redo2, Undo2 } from 'lucide-react';
@@ -79,18 +79,18 @@ export function JobFrame({
       selectedId: selected,
       selectedEnd: selectedEnd ?? undefined,
       ends: selectedEnd !== undefined,
-      labels: planned.part.features.map((f) => ({
-        id: f.id,
-        text: labelOf(job.drawing.features[f.index]),
-      })),
+      labels: [
+        ...planned.part.features.map((f) => ({ id: f.id, text: labelOf(job.drawing.features[f.index]) })),
+        ...planned.part.bores.map((b) => ({ id: b.id, text: labelOf(job.drawing.bores[b.side][b.index]) })),
+      ],
       overall: planned.part.features.length > 0 ? `${shown(planned.part.lengthMm)} ${unit}` : '',
       stockMm: showHolding ? planned.stockMm : undefined,
       holding: showHolding ? planned.plan?.holding : undefined,
       cut,
     });
-  }, [planned, width, selected, selectedEnd, unit, job.drawing.features, showHolding, cut]);
+  }, [planned, width, selected, selectedEnd, unit, job.drawing, showHolding, cut]);
   const step = (by: 1 | -1) => {
-    const ids = planned.part.features.map((f) => f.id);
+    const ids = [...planned.part.features, ...planned.part.bores].map((f) => f.id);
     const at = selected ? ids.indexOf(selected) : by > 0 ? -1 : ids.length;
     const next = ids[Math.min(ids.length - 1, Math.max(0, at + by))];
     if (next) onSelect?.(next);
@@ -232,6 +232,13 @@ function describe(planned: PlannedJob, unit: 'mm' | 'in'): string {
 }
 
 /** A diameter as it was typed, with its limits. */
-function labelOf(feature: Feature | undefined): string {
-  return feature ? `Ø${feature.diameter.text.trim()}${feature.limits.trim() ? ` ${feature.limits.trim()}` : ''}` : '';
+/** A size as the drawing labels it: both ends where they differ, a ball by its sphere, threads by their names. */
+function labelOf(feature: Feature | BoreStep | undefined): string {
+  if (!feature) return '';
+  const thread = feature.details.find((d) => d.kind === 'thread');
+  if (thread?.kind === 'thread' && thread.designation.trim())
+    return `${thread.designation.trim()}${thread.hand === 'left' ? ' LH' : ''}`;
+  const limits = feature.limits.trim() ? ` ${feature.limits.trim()}` : '';
+  const to = feature.kind !== 'cylinder' && feature.end?.text.trim() ? `–${feature.end.text.trim()}` : '';
+  return `${feature.kind === 'ball' ? 'S' : ''}Ø${feature.diameter.text.trim()}${to}${limits}`;
 }
