@@ -105,6 +105,10 @@ export const drawingWordings: Record<string, Wording> = {
     what: 'The walls of this groove meet above its floor.',
     right: 'Make it wider or shallower, or its walls steeper.',
   }),
+  'groove.overEdge': () => ({
+    what: 'A groove here runs into a chamfer or round at the end of its length.',
+    right: 'Move it away from the edge, or leave the edge out.',
+  }),
   'groove.overlap': () => ({
     what: 'Two grooves here run into one another.',
     right: 'Move one of them, or draw them as one.',

@@ -3,7 +3,7 @@ import type { BoreKind, Detail, FeatureKind, GROOVE_SHAPES } from '@whelk/core/p
 /** The trade's words for what a drawing is made of. */
 export const kindNames: Record<FeatureKind, string> = {
   cylinder: 'straight',
-  taper: 'taper or cone',
+  taper: 'taper',
   arc: 'arc',
   ball: 'ball',
 };

@@ -21,6 +21,15 @@ function planeOf(drawing: Drawing): (name: PlaneName) => string | undefined {
 }
 
 /**
+ * Whether the first of two planes lies nearer to the headstock, so that a size between them, typed as a plain length, is
+ * counted the right way. Boundaries of the outside are in order; a hole's bottom is inside both ends; else as it was said.
+ */
+function leftFirst(from: string, to: string, last: string): boolean {
+  if (from[0] === 'o' && to[0] === 'o') return Number(from.slice(1)) < Number(to.slice(1));
+  return from !== last && to !== 'o0';
+}
+
+/**
  * Solves all sizes along Z of a drawing: lengths of features and holes, the whole, and sizes from datums.
  * @param lengths of the outside features as far as typed or following from their shape
  * @param depths of the steps of holes, by id
@@ -55,7 +64,8 @@ export function solveDrawing(
     const mm = reader.size(d.size, ['dimensions', i, 'size']);
     if (from === undefined || to === undefined || from === to)
       reader.add({ code: 'dimension.noSuchPlane', path: ['dimensions', i, from === undefined ? 'from' : 'to'] });
-    else if (mm) sizes.push({ id: `d${d.id}`, from, to, mm });
+    else if (mm)
+      sizes.push({ id: `d${d.id}`, ...(leftFirst(from, to, last) ? { from, to } : { from: to, to: from }), mm });
   }
   return { ...solveChain(planes, sizes, 'o0'), plane };
 }

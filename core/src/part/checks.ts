@@ -67,6 +67,13 @@ export function checkEdges(features: readonly Turned[], reader: Reader): void {
         },
         ...{ limit: long, unit: 'mm' },
       });
+    for (const g of f.details)
+      if (
+        g.kind === 'groove' &&
+        (g.zFromMm < f.zFromMm + along('left') - 1e-9 || g.zToMm > f.zToMm - along('right') + 1e-9)
+      )
+        if (along('left') + along('right') > 0)
+          reader.add({ code: 'groove.overEdge', path: ['features', f.index, 'details'], value: g.id });
     for (const side of ['left', 'right'] as const) {
       const neighbour = features[i + (side === 'left' ? -1 : 1)];
       const deep = f[side]?.depthMm ?? f[`${side}RoundMm`];

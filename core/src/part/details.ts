@@ -62,11 +62,10 @@ export function pitchNamed(designation: string): number | undefined {
 type At = (...rest: Path) => Path;
 
 function groove(d: Extract<Detail, { kind: 'groove' }>, on: Surface, at: At, reader: Reader): CutGroove | undefined {
-  const place = reader.sizeOrNone(d.at, at('at'));
-  if (d.at.text.trim() !== '' && !place && !/^0+([.,]0*)?$/.test(d.at.text.trim())) return undefined;
+  const place = reader.distance(d.at, at('at'));
   const size = reader.size(d.floor, at('floor'));
   const width = reader.sizeOrNone(d.width, at('width'));
-  if (!size) return undefined;
+  if (!size || !place) return undefined;
   const sign = on.inside ? -1 : 1;
   const depthMm = d.by === 'depth' ? size.valueOf() : (sign * (on.diameterMm - size.valueOf())) / 2;
   const floorMm = d.by === 'floor' ? size.valueOf() : on.diameterMm - sign * 2 * size.valueOf();
@@ -90,7 +89,7 @@ function groove(d: Extract<Detail, { kind: 'groove' }>, on: Surface, at: At, rea
     reader.add({ code: 'groove.wallsMeet', path: at('width'), value: widthMm, unit: 'mm' });
     return undefined;
   }
-  const offMm = place?.valueOf() ?? 0;
+  const offMm = place.valueOf();
   const zFromMm = d.from === 'left' ? on.zFromMm + offMm : on.zToMm - offMm - widthMm;
   const zToMm = zFromMm + widthMm;
   if (zFromMm < on.zFromMm - 1e-9 || zToMm > on.zToMm + 1e-9) {
@@ -124,7 +123,7 @@ export function readDetails(details: readonly Detail[], on: Surface, at: At, rea
     if (d.kind === 'groove') return [groove(d, on, here, reader)].filter((g) => g !== undefined);
     const length = reader.sizeOrNone(d.length, here('length'));
     if (d.length.text.trim() !== '' && !length) return [];
-    const off = d.kind === 'knurl' ? reader.sizeOrNone(d.at, here('at')) : undefined;
+    const off = d.kind === 'knurl' ? reader.distance(d.at, here('at')) : undefined;
     const [zFromMm, zToMm] = span(d, on, off?.valueOf() ?? 0, length?.valueOf());
     if (zFromMm < on.zFromMm - 1e-9 || zToMm > on.zToMm + 1e-9 || zToMm <= zFromMm) {
       reader.add({ code: 'detail.beyondEnds', path: here('length'), limit: on.zToMm - on.zFromMm, unit: 'mm' });

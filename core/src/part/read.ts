@@ -1,5 +1,5 @@
 import { type Limits, parseLimits, type SizeOf } from '../limit/index.ts';
-import { type Problem, type Rational, readTyped, type TypedLength } from '../quantity/index.ts';
+import { type Problem, type Rational, rational, readTyped, type TypedLength } from '../quantity/index.ts';
 import type { Drawing } from './drawing.ts';
 
 export type Path = readonly (string | number)[];
@@ -19,6 +19,14 @@ export class Reader {
   /** A length that may be left open. */
   sizeOrNone(typed: TypedLength | undefined, path: Path): Rational | undefined {
     return !typed || typed.text.trim() === '' ? undefined : this.size(typed, path);
+  }
+  /** A distance from an end: nothing typed is at it; undefined only while it cannot be read. */
+  distance(typed: TypedLength, path: Path): Rational | undefined {
+    if (typed.text.trim() === '') return rational(0);
+    const read = readTyped(typed, 'notNegative');
+    if (read.ok) return read.mm;
+    this.problems.push({ code: read.code, path, value: read.value });
+    return undefined;
   }
   /** Limits of a size; while they cannot be read, the nominal size stands in for them. */
   limits(text: string, nominal: Rational, typed: TypedLength, path: Path, of: SizeOf = 'outside'): Limits {

@@ -9,6 +9,8 @@ interface Props {
   readonly details: readonly Detail[];
   readonly unit: 'mm' | 'in';
   readonly problems: readonly Problem[];
+  /** a hole has no knurls */
+  readonly inside?: boolean;
   readonly fresh: () => string;
   readonly onFocus: () => void;
   readonly onChange: (details: readonly Detail[], field: string) => void;
@@ -24,7 +26,7 @@ function linesOf(d: Detail, unit: string): Line[] {
   switch (d.kind) {
     case 'groove':
       return [
-        { key: 'at', label: `From ${d.from === 'left' ? 'left' : 'right'}, ${unit}`, hint: '0' },
+        { key: 'at', label: `At, ${unit}`, hint: '0' },
         {
           key: 'width',
           label: `Width, ${unit}`,
@@ -44,7 +46,7 @@ function linesOf(d: Detail, unit: string): Line[] {
     case 'knurl':
       return [
         { key: 'pitch', label: `Pitch, ${unit}` },
-        { key: 'at', label: `From ${d.from === 'left' ? 'left' : 'right'}, ${unit}`, hint: '0' },
+        { key: 'at', label: `At, ${unit}`, hint: '0' },
         { key: 'length', label: `Length, ${unit}`, hint: 'all' },
       ];
   }
@@ -59,7 +61,7 @@ const withText = (d: Detail, key: string, text: string): Detail => {
 };
 
 /** Grooves, threads and knurls cut into one length, edited where that length is. */
-export function Details({ owner, details, unit, problems, fresh, onFocus, onChange }: Props) {
+export function Details({ owner, details, unit, problems, inside, fresh, onFocus, onChange }: Props) {
   const choose = (i: number, key: string, value: string) =>
     onChange(
       details.map((d, k) => (k === i ? ({ ...d, [key]: value } as Detail) : d)),
@@ -115,8 +117,8 @@ export function Details({ owner, details, unit, problems, fresh, onFocus, onChan
       'Counted',
       d.from,
       [
-        ['right', 'from its right end'],
-        ['left', 'from its left end'],
+        ['right', 'right end'],
+        ['left', 'left end'],
       ],
     ] as const,
   ];
@@ -171,7 +173,7 @@ export function Details({ owner, details, unit, problems, fresh, onFocus, onChan
         </fieldset>
       ))}
       <div className="mt-1 flex flex-wrap gap-1">
-        {(['groove', 'thread', 'knurl'] as const).map((kind) => (
+        {(inside ? (['groove', 'thread'] as const) : (['groove', 'thread', 'knurl'] as const)).map((kind) => (
           <button
             key={kind}
             type="button"

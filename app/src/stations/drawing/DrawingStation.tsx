@@ -6,6 +6,7 @@ import { fromJson } from '../../ui/from-json.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
+import { DatumSizes } from './DatumSizes.tsx';
 import { DrawingFoot } from './DrawingFoot.tsx';
 import { FeatureColumns } from './FeatureColumns.tsx';
 import { HoleColumns } from './HoleColumns.tsx';
@@ -123,6 +124,16 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
           onSelect={select}
           onChange={setBores}
           onAdd={addHole}
+        />
+      )}
+      {features.length > 1 && (
+        <DatumSizes
+          job={job}
+          planned={planned}
+          fresh={() => nextId(job, 'd')}
+          onChange={(dimensions, field) =>
+            editor.change((j) => ({ ...j, drawing: { ...j.drawing, dimensions: [...dimensions] } }), field)
+          }
         />
       )}
       <DrawingFoot job={job} planned={planned} change={editor.change} />

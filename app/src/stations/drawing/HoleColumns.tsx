@@ -108,7 +108,7 @@ function HoleColumn({
   };
   return (
     <div
-      className={`w-52 flex-none border-l border-[var(--line)] px-3 pb-2 ${on ? 'border-t-4 border-t-[var(--brass)] bg-[var(--brass-soft)] pt-0.5' : 'pt-1.5'}`}
+      className={`w-60 flex-none border-l border-[var(--line)] px-3 pb-2 ${on ? 'border-t-4 border-t-[var(--brass)] bg-[var(--brass-soft)] pt-0.5' : 'pt-1.5'}`}
     >
       <button
         type="button"
@@ -158,6 +158,7 @@ function HoleColumn({
       {!sloped(step.kind) && (on || step.details.length > 0) && (
         <Details
           owner={step.id}
+          inside
           details={step.details}
           unit={job.drawing.unit}
           problems={mine}

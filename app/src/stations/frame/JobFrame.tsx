@@ -239,6 +239,10 @@ function labelOf(feature: Feature | BoreStep | undefined): string {
   if (thread?.kind === 'thread' && thread.designation.trim())
     return `${thread.designation.trim()}${thread.hand === 'left' ? ' LH' : ''}`;
   const limits = feature.limits.trim() ? ` ${feature.limits.trim()}` : '';
-  const to = feature.kind !== 'cylinder' && feature.end?.text.trim() ? `–${feature.end.text.trim()}` : '';
+  const end =
+    feature.kind === 'taper' || feature.kind === 'arc' || feature.kind === 'countersunk'
+      ? feature.end?.text.trim()
+      : '';
+  const to = end && end !== feature.diameter.text.trim() ? `–${end}` : '';
   return `${feature.kind === 'ball' ? 'S' : ''}Ø${feature.diameter.text.trim()}${to}${limits}`;
 }

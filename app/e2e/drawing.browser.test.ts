@@ -1,0 +1,153 @@
+import type { Job } from '@whelk/core/job';
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { axe, hydrated, openBrowser, openPage, press, sees, station, textOf, type, visit } from './support/browser.ts';
+import { TestShop } from './support/shop.ts';
+
+let shop: TestShop;
+let browser: Browser;
+let end: () => Promise<void>;
+beforeAll(async () => {
+  shop = await new TestShop().start('demo');
+  ({ browser, end } = await openBrowser());
+});
+afterAll(async () => {
+  await end();
+  await shop.end();
+});
+async function newJob(page: Page, title: string): Promise<string> {
+  const { body } = await shop.ask('POST', '/api/jobs', { title });
+  await visit(page, `${shop.url}/jobs/${body.id as string}/drawing`);
+  return body.id as string;
+}
+const load = async (id: string) => ((await shop.ask('GET', `/api/jobs/${id}`)).body as unknown as { job: Job }).job;
+const choose = (page: Page, field: string, value: string) => page.select(`[data-field="${field}"]`, value);
+const labels = (page: Page) =>
+  page.$$eval('.strip-paper .pic text', (all) => all.map((t) => t.textContent).filter((t) => t !== ''));
+
+describe('drawing a flanged bush', () => {
+  it('outside and inside, with an undercut, a mouth, and an oil groove in the bore', async () => {
+    const { page, errors } = await openPage(browser);
+    const id = await newJob(page, 'Hinge bush');
+    await press(page, 'Add the first diameter');
+    await type(page, 'f1-diameter', '60');
+    await type(page, 'f1-length', '8');
+    await type(page, 'f1-right', 'R1');
+    await press(page, '+ Add');
+    await type(page, 'f2-diameter', '40');
+    await type(page, 'f2-limits', 's6');
+    await sees(page, '40.059 / 40.043');
+    await press(page, '+ groove');
+    await type(page, 'd1-width', '3');
+    await type(page, 'd1-floor', '41');
+    await sees(page, 'leaves no groove');
+    await type(page, 'd1-floor', '38');
+    await choose(page, 'd1-from', 'left');
+    // its length is left open: the whole gives it
+    await page.$eval('[data-field="f2-length"]', (e) => e.scrollIntoView({ block: 'center' }));
+    const whole = await page.$('footer input');
+    await whole!.click();
+    await whole!.type('46');
+    await sees(page, 'Lengths add up to 46 mm');
+    await press(page, 'Add a hole from the headstock end');
+    await choose(page, 'h1-kind', 'countersunk');
+    await type(page, 'h1-diameter', '34');
+    await type(page, 'h1-end', '30');
+    await press(page, '+ Deeper');
+    await choose(page, 'h2-kind', 'reamed');
+    await type(page, 'h2-diameter', '30');
+    await type(page, 'h2-limits', 'h7');
+    await sees(page, 'is a zone for shafts');
+    await type(page, 'h2-limits', 'H7');
+    await sees(page, '30.021 / 30.000');
+    expect(await labels(page)).toEqual(expect.arrayContaining(['Ø60', 'Ø40 s6', 'Ø34–30', 'Ø30 H7', '46 mm']));
+    // the hole is shown free of hatching in a half that is cut open
+    expect(await page.$$eval('.strip-paper .r-void', (all) => all.length)).toBe(1);
+    await type(page, 'h2-diameter', '39');
+    await sees(page, 'This hole breaks through the outside');
+    await type(page, 'h2-diameter', '30');
+    await sees(page, '· saved');
+    const { drawing } = await load(id);
+    expect(drawing).toMatchObject({
+      schema: 2,
+      features: [{ edges: { right: 'R1' } }, { length: { text: '' }, details: [{ kind: 'groove', from: 'left' }] }],
+      bores: { left: [{ kind: 'countersunk' }, { kind: 'reamed', limits: 'H7' }], right: [] },
+    });
+    expect(await axe(page)).toEqual([]);
+    // the strip selects a hole as it selects a diameter, and undo takes back a step at a time
+    await page.$eval('[data-feature="h2"]', (e) => e.dispatchEvent(new MouseEvent('click', { bubbles: true })));
+    await page.waitForFunction(() =>
+      document.querySelector('#inside')!.parentElement!.querySelector('[aria-pressed="true"]'),
+    );
+    const svg = await shop.ask('GET', `/api/jobs/${id}/drawing.svg`);
+    expect(svg.text).toContain('url(#metal)');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});
+
+describe('drawing shapes', () => {
+  it('solves a taper and a ball, keeps what another shape had typed, and says what waits', async () => {
+    const { page, errors } = await openPage(browser);
+    const id = await newJob(page, 'Knob');
+    await press(page, 'Add the first diameter');
+    await type(page, 'f1-diameter', '20');
+    await type(page, 'f1-length', '30');
+    await press(page, '+ thread');
+    await sees(page, 'The thread has no name yet');
+    await type(page, 'd1-designation', 'M20x1.5');
+    await choose(page, 'd1-hand', 'left');
+    await press(page, '+ Add');
+    await type(page, 'f2-diameter', '18');
+    await choose(page, 'f2-kind', 'taper');
+    await sees(page, 'This taper is not known yet');
+    await type(page, 'f2-end', '12');
+    await type(page, 'f2-taper', '1:10');
+    await press(page, '+ Add');
+    await choose(page, 'f3-kind', 'ball');
+    await type(page, 'f3-diameter', '24');
+    // 30 + 60 of taper + 12 + √(12² − 6²)
+    await sees(page, '112.392 mm');
+    expect(await labels(page)).toEqual(expect.arrayContaining(['M20x1.5 LH', 'Ø18–12', 'SØ24']));
+    await choose(page, 'f3-kind', 'arc');
+    await type(page, 'f3-end', '12');
+    await type(page, 'f3-radius', '5');
+    await type(page, 'f3-length', '16');
+    await sees(page, 'does not reach from one end to the other');
+    await choose(page, 'f3-kind', 'ball');
+    await sees(page, 'A ball between these neighbours is');
+    await type(page, 'f3-length', ' ');
+    await sees(page, '· saved');
+    const { drawing } = await load(id);
+    expect(drawing.features[2]).toMatchObject({ kind: 'ball', radius: { text: '5' }, end: { text: '12' } });
+    // a job is planned as far as its plain diameters go, and says what its plan leaves
+    await station(page, 'stock');
+    await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('main button, section button')].length);
+    expect(await textOf(page)).toContain('Knob');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+  it('takes sizes from datums, and names those that disagree', async () => {
+    const { page } = await openPage(browser);
+    await newJob(page, 'Stepped');
+    await press(page, 'Add the first diameter');
+    await type(page, 'f1-diameter', '30');
+    await type(page, 'f1-length', '10');
+    await press(page, '+ Add');
+    await type(page, 'f2-diameter', '20');
+    await type(page, 'f2-length', '20');
+    await press(page, 'Add a size');
+    await type(page, 'd1-size', '30');
+    await sees(page, 'is said by the other sizes already');
+    await type(page, 'd1-size', '30.4');
+    await sees(page, 'disagree by 0.4 mm');
+    await type(page, 'f2-length', ' ');
+    await page.waitForFunction(() => !document.body.innerText.includes('disagree'));
+    await sees(page, '30.4 mm');
+    await page.reload();
+    await hydrated(page);
+    await sees(page, '30.4 mm');
+    expect(await axe(page)).toEqual([]);
+    await page.close();
+  });
+});
