@@ -253,7 +253,9 @@ export function resolveDrawing(drawing: Drawing): Resolved {
       reader.add(
         solved
           ? { code: 'drawing.noLengthLeft', path: read.at('length'), value: solved.valueOf(), unit: 'mm' }
-          : { code: 'length.empty', path: read.at('length'), value: '' },
+          : read.feature.kind === 'taper' && read.diameter
+            ? { code: 'taper.unsolved', path: read.at('end'), value: '' }
+            : { code: 'length.empty', path: read.at('length'), value: '' },
       );
   }
   endsOfTapers(reads, reader);

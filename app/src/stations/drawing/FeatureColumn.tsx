@@ -110,16 +110,23 @@ export function FeatureColumn(props: Props) {
     );
   };
   const places = unit === 'mm' ? 3 : 4;
+  // limits are shown as soon as the diameter is there, whatever its length will be
+  const limitsNow = () => {
+    const nominal = readTyped(feature.diameter);
+    const read = nominal.ok && parseLimits(feature.limits, nominal.mm, unit, job.drawing.generalClass);
+    return read?.ok ? read.limits : undefined;
+  };
   const noteOf = (key: Key): string | undefined => {
-    if (!turned) return undefined;
     const limits =
       key === 'limits'
-        ? turned.limits
-        : key === 'lengthLimits' && feature.lengthLimits
-          ? turned.lengthLimits
-          : (key === 'left' || key === 'right') && turned[key]?.limits?.how !== 'general'
-            ? turned[key]?.limits
-            : undefined;
+        ? (turned?.limits ?? limitsNow())
+        : !turned
+          ? undefined
+          : key === 'lengthLimits' && feature.lengthLimits
+            ? turned.lengthLimits
+            : (key === 'left' || key === 'right') && turned[key]?.limits?.how !== 'general'
+              ? turned[key]?.limits
+              : undefined;
     if (limits)
       return `${formatLength(limits.upperMm, unit, places)} / ${formatLength(limits.lowerMm, unit, places)}${limits.how === 'general' ? ', general' : ''}`;
     return undefined;
