@@ -117,6 +117,34 @@ export const drawingWordings: Record<string, Wording> = {
     what: 'The thread has no name yet.',
     right: 'Type it as on the drawing: M24x2, 1/2-13, Tr 20x4.',
   }),
+  'hole.angle': (p) => ({
+    what: `${text(p)} is no angle.`,
+    right: 'Type degrees, as 45, counted anticlockwise from three o’clock.',
+  }),
+  'hole.beyondEnds': (p) => ({
+    what: `${size(p.value)} from the left face runs off the part.`,
+    right: `The part is ${size(p.limit)} long.`,
+  }),
+  'hole.tooLarge': (p) => ({
+    what: `A hole of ${size(p.value)} across leaves nothing there.`,
+    right: `The work is ${size(p.limit)} thick at that place.`,
+  }),
+  'hole.beyondOutside': (p) => ({
+    what: 'These holes break through the outside.',
+    right: `Their circle and size must stay inside ${size(p.limit)}.`,
+  }),
+  'hole.runTogether': (p) => ({
+    what: `So many holes run into one another; their centres are ${size(p.limit)} apart.`,
+    right: 'Take fewer or smaller ones, or a larger circle.',
+  }),
+  'hole.meetsBore': (p) => ({
+    what: 'These holes may meet the hole on the axis.',
+    right: `It is up to ${size(p.limit)} wide; check that they are meant to.`,
+  }),
+  'flat.noFlat': (p) => ({
+    what: `${size(p.value)} across leaves no flat on a round of ${size(p.limit)}.`,
+    right: 'Give a size below the diameter, above half of it for a single flat.',
+  }),
   'bore.noDepth': () => ({
     what: 'This length of the hole goes nowhere.',
     right: 'Its depth grows from the face inwards.',

@@ -21,6 +21,7 @@ export {
   upgradeDrawing,
 } from './drawing.ts';
 export { type Chamfer, chamferDepthMm, readEdge } from './edge.ts';
+export { centresOf, evenAngles } from './end-view.ts';
 export type { CrossHole, EndView, Flat } from './end-view-schema.ts';
 export { nGradeOf, readFinish, USUAL_RA_UM } from './finish.ts';
 export { type Bored, type Part, type Resolved, type Turned, upgradePart } from './part.ts';
@@ -28,5 +29,6 @@ export { arcOf, type Corner, flatten, largestRadius, radiiAt } from './path.ts';
 export { featureProfile, insideProfiles, outsideProfile } from './profile.ts';
 export { blocks, resolveDrawing } from './resolve.ts';
 export { MOST_FEATURES } from './schema-parts.ts';
+export type { SeenEnd, SeenFlat, SeenHole } from './seen-end.ts';
 export { ballLengthMm, type SolvedTaper, solveTaper } from './shapes.ts';
 export { type ReadTaper, readTaper } from './taper.ts';

@@ -3,6 +3,7 @@ import type { Problem, Rational } from '../quantity/index.ts';
 import type { CutDetail } from './details.ts';
 import type { BoreKind, FeatureKind } from './drawing.ts';
 import type { Chamfer } from './edge.ts';
+import type { SeenEnd } from './seen-end.ts';
 
 /** A length of the outside with every text read: millimetres, zPart 0 at the part's left end. */
 export interface Turned {
@@ -56,6 +57,8 @@ export interface Resolved {
   readonly part: Part;
   /** exact whole length, mm */
   readonly length: Rational;
+  /** what is seen along the axis */
+  readonly endView: SeenEnd;
   readonly problems: readonly Problem[];
 }
 

@@ -1,3 +1,4 @@
+export { endViewPicture } from './end-view.ts';
 export type { FeatureEnd } from './ends.ts';
 export { type GrindingSheet, grindingSheetPicture } from './grinding-sheet.ts';
 export { halfOutline } from './outline.ts';

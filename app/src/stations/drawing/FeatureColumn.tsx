@@ -113,8 +113,9 @@ export function FeatureColumn(props: Props) {
   // limits are shown as soon as the diameter is there, whatever its length will be
   const limitsNow = () => {
     const nominal = readTyped(feature.diameter);
-    const read = nominal.ok && parseLimits(feature.limits, nominal.mm, unit, job.drawing.generalClass);
-    return read?.ok ? read.limits : undefined;
+    if (!nominal.ok) return undefined;
+    const read = parseLimits(feature.limits, nominal.mm, unit, job.drawing.generalClass);
+    return read.ok ? read.limits : undefined;
   };
   const noteOf = (key: Key): string | undefined => {
     const limits =

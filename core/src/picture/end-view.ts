@@ -1,0 +1,138 @@
+import { centresOf, type Part, type SeenEnd, type SeenHole } from '../part/index.ts';
+import { radians } from '../quantity/index.ts';
+import type { Picture, Shape } from './picture.ts';
+
+type Point = readonly [number, number];
+const ROUND = 96;
+
+/**
+ * The part as seen from the tailstock: its visible diameters, the hole on the axis, holes beside it, flats, and where radial
+ * holes go in.
+ * @param labels words for holes by id, already in the drawing's unit
+ * @returns a picture true to scale; shapes of holes carry their ids
+ */
+export function endViewPicture(
+  part: Part,
+  seen: SeenEnd,
+  view: {
+    readonly width: number;
+    readonly height: number;
+    readonly textSize: number;
+    readonly selectedId?: string;
+    readonly labels?: Readonly<Record<string, string>>;
+  },
+): Picture {
+  const room = 24;
+  const scale = Math.max(0.01, Math.min(view.width - 2 * room, view.height - 2 * room) / Math.max(part.largestMm, 1));
+  const [cx, cy] = [view.width / 2, view.height / 2];
+  const at = (x: number, y: number): Point => [cx + x * scale, cy - y * scale];
+  const circle = (x: number, y: number, r: number): Point[] =>
+    Array.from({ length: ROUND }, (_, i) => {
+      const a = (2 * Math.PI * i) / ROUND;
+      return at(x + r * Math.cos(a), y + r * Math.sin(a));
+    });
+  const shapes: Shape[] = [];
+  // from the tailstock only what is larger than everything before it can be seen
+  let largest = 0;
+  const rounds: number[] = [];
+  for (const f of part.features.toReversed())
+    if (f.diameterMm > largest + 1e-9) {
+      largest = f.diameterMm;
+      rounds.push(f.diameterMm / 2);
+    }
+  const outer = rounds.at(-1);
+  if (outer === undefined)
+    return { width: view.width, height: view.height, unitsPerMm: scale, origin: [cx, cy], shapes };
+  shapes.push({ kind: 'polygon', role: 'body', points: circle(0, 0, outer) });
+  for (const r of rounds.slice(0, -1)) shapes.push({ kind: 'polygon', role: 'edge', points: circle(0, 0, r) });
+  shapes.push({ kind: 'polygon', role: 'outline', points: circle(0, 0, outer) });
+  const open = part.bores.filter((b) => b.side === 'right' || b.through);
+  if (open.length > 0)
+    shapes.push({ kind: 'polygon', role: 'void', points: circle(0, 0, Math.max(...open.map((b) => b.outerMm)) / 2) });
+  for (const b of open) shapes.push({ kind: 'polygon', role: 'edge', points: circle(0, 0, b.outerMm / 2) });
+  for (const f of seen.flats)
+    for (const a of f.anglesDeg) {
+      const half = Math.sqrt(Math.max(0, (f.diameterMm / 2) ** 2 - f.distanceMm ** 2));
+      const [c, s] = [Math.cos(radians(a)), Math.sin(radians(a))];
+      const end = (k: number) => at(f.distanceMm * c - k * half * s, f.distanceMm * s + k * half * c);
+      shapes.push({ kind: 'polyline', role: 'thin', points: [end(-1), end(1)] });
+    }
+  for (const h of seen.holes) shapes.push(...holeShapes(h, part, circle, at, view));
+  const cross = outer + room / scale / 2;
+  shapes.push(
+    { kind: 'polyline', role: 'centreline', points: [at(-cross, 0), at(cross, 0)] },
+    { kind: 'polyline', role: 'centreline', points: [at(0, -cross), at(0, cross)] },
+  );
+  for (const n of seen.notes) {
+    const [x, y] = [
+      (outer + 6 / scale) * Math.cos(radians(n.angleDeg)),
+      (outer + 6 / scale) * Math.sin(radians(n.angleDeg)),
+    ];
+    shapes.push({ kind: 'text', role: 'label', at: at(x, y), text: n.text, anchor: x < 0 ? 'end' : 'start' });
+  }
+  return { width: view.width, height: view.height, unitsPerMm: scale, origin: [cx, cy], shapes };
+}
+
+function holeShapes(
+  h: SeenHole,
+  part: Part,
+  circle: (x: number, y: number, r: number) => Point[],
+  at: (x: number, y: number) => Point,
+  view: { readonly selectedId?: string; readonly textSize: number; readonly labels?: Readonly<Record<string, string>> },
+): Shape[] {
+  const on = view.selectedId === h.id;
+  const shapes: Shape[] = [];
+  const label = view.labels?.[h.id];
+  if (h.way === 'radial') {
+    const r = part.largestMm / 2;
+    for (const a of h.anglesDeg) {
+      const [c, s] = [Math.cos(radians(a)), Math.sin(radians(a))];
+      const reach = h.depthMm === undefined ? -r : r - h.depthMm;
+      for (const k of [-1, 1])
+        shapes.push({
+          kind: 'polyline',
+          role: 'thin',
+          points: [
+            at(r * c - (k * h.diameterMm * s) / 2, r * s + (k * h.diameterMm * c) / 2),
+            at(reach * c - (k * h.diameterMm * s) / 2, reach * s + (k * h.diameterMm * c) / 2),
+          ],
+        });
+    }
+    const [c, s] = [Math.cos(radians(h.anglesDeg[0] ?? 0)), Math.sin(radians(h.anglesDeg[0] ?? 0))];
+    if (label)
+      shapes.push({
+        kind: 'text',
+        role: on ? 'selectedLabel' : 'label',
+        at: at(r * c * 0.6, r * s * 0.6),
+        text: label,
+        anchor: 'start',
+        id: h.id,
+      });
+    return shapes;
+  }
+  if (h.anglesDeg.length > 1 && h.radiusMm > 0)
+    shapes.push({
+      kind: 'polyline',
+      role: 'centreline',
+      points: [...circle(0, 0, h.radiusMm), circle(0, 0, h.radiusMm)[0]!],
+    });
+  for (const [x, y] of centresOf(h)) {
+    shapes.push({ kind: 'polygon', role: 'void', points: circle(x, y, h.diameterMm / 2) });
+    if (h.counterbore && h.way === 'right')
+      shapes.push({ kind: 'polygon', role: 'edge', points: circle(x, y, h.counterbore.diameterMm / 2) });
+    shapes.push({ kind: 'polygon', role: on ? 'selected' : 'edge', points: circle(x, y, h.diameterMm / 2), id: h.id });
+  }
+  const [x, y] = centresOf(h)[0] ?? [0, 0];
+  const [px, py] = at(x, y);
+  const beside = Math.abs(at(x + h.diameterMm / 2, 0)[0] - px) + 4;
+  if (label)
+    shapes.push({
+      kind: 'text',
+      role: on ? 'selectedLabel' : 'label',
+      at: [px + (x < 0 ? -beside : beside), py - 4],
+      text: label,
+      anchor: x < 0 ? 'end' : 'start',
+      id: h.id,
+    });
+  return shapes;
+}
