@@ -8,13 +8,19 @@ import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
 import { DatumSizes } from './DatumSizes.tsx';
 import { DrawingFoot } from './DrawingFoot.tsx';
+import { EndViewPanel } from './EndViewPanel.tsx';
 import { FeatureColumns } from './FeatureColumns.tsx';
 import { HoleColumns } from './HoleColumns.tsx';
 
-/** A name that nothing in the drawing has: `f` for the outside, `h` for holes, `d` for details and sizes. */
-const nextId = ({ drawing }: Job, letter: 'f' | 'h' | 'd' = 'f'): string => {
+/** A name that nothing in the drawing has: `f` outside, `h` holes, `d` details and sizes, `e` what the end view has. */
+const nextId = ({ drawing }: Job, letter: 'f' | 'h' | 'd' | 'e' = 'f'): string => {
   const steps = [...drawing.features, ...drawing.bores.left, ...drawing.bores.right];
-  const used = new Set([...steps, ...steps.flatMap((s) => s.details), ...drawing.dimensions].map((x) => x.id));
+  const { holes, flats, notes } = drawing.endView;
+  const used = new Set(
+    [...steps, ...steps.flatMap((s) => s.details), ...drawing.dimensions, ...holes, ...flats, ...notes].map(
+      (x) => x.id,
+    ),
+  );
   for (let i = 1; ; i++) if (!used.has(`${letter}${i}`)) return `${letter}${i}`;
 };
 
@@ -124,6 +130,16 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
           onSelect={select}
           onChange={setBores}
           onAdd={addHole}
+        />
+      )}
+      {features.length > 0 && (
+        <EndViewPanel
+          job={job}
+          planned={planned}
+          selected={selected}
+          fresh={() => nextId(job, 'e')}
+          onSelect={select}
+          onChange={(endView, field) => editor.change((j) => ({ ...j, drawing: { ...j.drawing, endView } }), field)}
         />
       )}
       {features.length > 1 && (

@@ -118,6 +118,10 @@ export function FeatureColumn(props: Props) {
     return read.ok ? read.limits : undefined;
   };
   const noteOf = (key: Key): string | undefined => {
+    // what was left open and follows from the rest is told
+    const solved =
+      key === 'length' ? turned && turned.zToMm - turned.zFromMm : key === 'end' ? turned?.rightMm : undefined;
+    if (solved !== undefined && textOf(feature, key).trim() === '') return `= ${formatLength(solved, unit, places)}`;
     const limits =
       key === 'limits'
         ? (turned?.limits ?? limitsNow())

@@ -46,23 +46,25 @@ export function HoleColumns({ job, planned, selected, fresh, onSelect, onChange,
       <h2 id="inside" className="text-base">
         Inside
       </h2>
-      {(['left', 'right'] as const).map((side) => (
-        <div key={side} className="mt-1 flex flex-wrap items-start gap-x-1">
-          {bores[side].length > 0 && <p className="w-28 pt-2 text-sm">From the {faces[side]} end inwards</p>}
-          {bores[side].map((step, at) => (
-            <HoleColumn
-              key={step.id}
-              {...{ job, planned, step, at, side, fresh, onSelect }}
-              on={step.id === selected}
-              steps={bores[side]}
-              onChange={(steps, field) => onChange(side, steps, field)}
-            />
-          ))}
-          <button type="button" className="btn btn-sm mt-1 h-9" onClick={() => onAdd(side)}>
-            {bores[side].length === 0 ? `Add a hole from the ${faces[side]} end` : '+ Deeper'}
-          </button>
-        </div>
-      ))}
+      <div className="flex flex-wrap gap-x-3">
+        {(['left', 'right'] as const).map((side) => (
+          <div key={side} className="mt-1 flex flex-wrap items-start gap-x-1">
+            {bores[side].length > 0 && <p className="w-28 pt-2 text-sm">From the {faces[side]} end inwards</p>}
+            {bores[side].map((step, at) => (
+              <HoleColumn
+                key={step.id}
+                {...{ job, planned, step, at, side, fresh, onSelect }}
+                on={step.id === selected}
+                steps={bores[side]}
+                onChange={(steps, field) => onChange(side, steps, field)}
+              />
+            ))}
+            <button type="button" className="btn btn-sm mt-1 h-9" onClick={() => onAdd(side)}>
+              {bores[side].length === 0 ? `Add a hole from the ${faces[side]} end` : '+ Deeper'}
+            </button>
+          </div>
+        ))}
+      </div>
     </section>
   );
 }
