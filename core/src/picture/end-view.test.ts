@@ -22,12 +22,12 @@ describe('the picture of the end', () => {
   };
   it('shows what is seen from the tailstock: larger rounds behind smaller ones, every hole in its place', () => {
     const picture = drawn(flange());
-    expect(picture.unitsPerMm).toBeCloseTo(252 / 60, 9);
+    expect(picture.unitsPerMm).toBeCloseTo(216 / 60, 9);
     const holes = picture.shapes.filter((s) => s.kind === 'polygon' && s.id === 'e1');
     expect(holes).toHaveLength(4);
     const outline = picture.shapes.find((s) => s.role === 'outline')!;
     const xs = outline.kind === 'polygon' ? outline.points.map((p) => p[0]) : [];
-    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(252, 6);
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(216, 6);
     expect(picture.shapes.filter((s) => s.kind === 'text').map((s) => s.text)).toEqual(['4× Ø6']);
   });
   it('does not show a smaller round behind a larger one', () => {

@@ -22,7 +22,7 @@ export function endViewPicture(
     readonly labels?: Readonly<Record<string, string>>;
   },
 ): Picture {
-  const room = 24;
+  const room = 42;
   const scale = Math.max(0.01, Math.min(view.width - 2 * room, view.height - 2 * room) / Math.max(part.largestMm, 1));
   const [cx, cy] = [view.width / 2, view.height / 2];
   const at = (x: number, y: number): Point => [cx + x * scale, cy - y * scale];
@@ -57,7 +57,7 @@ export function endViewPicture(
       const end = (k: number) => at(f.distanceMm * c - k * half * s, f.distanceMm * s + k * half * c);
       shapes.push({ kind: 'polyline', role: 'thin', points: [end(-1), end(1)] });
     }
-  for (const h of seen.holes) shapes.push(...holeShapes(h, part, circle, at, view));
+  for (const h of seen.holes) shapes.push(...holeShapes(h, part, circle, at, 1 / scale, view));
   const cross = outer + room / scale / 2;
   shapes.push(
     { kind: 'polyline', role: 'centreline', points: [at(-cross, 0), at(cross, 0)] },
@@ -78,13 +78,34 @@ function holeShapes(
   part: Part,
   circle: (x: number, y: number, r: number) => Point[],
   at: (x: number, y: number) => Point,
+  mmPerUnit: number,
   view: { readonly selectedId?: string; readonly textSize: number; readonly labels?: Readonly<Record<string, string>> },
 ): Shape[] {
   const on = view.selectedId === h.id;
   const shapes: Shape[] = [];
   const label = view.labels?.[h.id];
+  // beside the work, where no line of it runs through the words
+  const out = part.largestMm / 2 + view.textSize * 0.5 * mmPerUnit;
+  const words = (deg: number): Shape[] => {
+    const [c, s] = [Math.cos(radians(deg)), Math.sin(radians(deg))];
+    const [x, y] = at(out * c, out * s);
+    const anchor = Math.abs(c) < 0.3 ? 'middle' : c < 0 ? 'end' : 'start';
+    return label
+      ? [
+          {
+            kind: 'text',
+            role: on ? 'selectedLabel' : 'label',
+            at: [x, y + (s < -0.3 ? view.textSize * 0.7 : s > 0.3 ? 0 : -4)],
+            text: label,
+            anchor,
+            id: h.id,
+          },
+        ]
+      : [];
+  };
   if (h.way === 'radial') {
-    const r = part.largestMm / 2;
+    const here = part.features.filter((f) => f.zFromMm <= h.zMm! && h.zMm! <= f.zToMm);
+    const r = Math.max(0, ...here.map((f) => f.diameterMm)) / 2;
     for (const a of h.anglesDeg) {
       const [c, s] = [Math.cos(radians(a)), Math.sin(radians(a))];
       const reach = h.depthMm === undefined ? -r : r - h.depthMm;
@@ -98,16 +119,7 @@ function holeShapes(
           ],
         });
     }
-    const [c, s] = [Math.cos(radians(h.anglesDeg[0] ?? 0)), Math.sin(radians(h.anglesDeg[0] ?? 0))];
-    if (label)
-      shapes.push({
-        kind: 'text',
-        role: on ? 'selectedLabel' : 'label',
-        at: at(r * c * 0.6, r * s * 0.6),
-        text: label,
-        anchor: 'start',
-        id: h.id,
-      });
+    shapes.push(...words(h.anglesDeg[0] ?? 0));
     return shapes;
   }
   if (h.anglesDeg.length > 1 && h.radiusMm > 0)
@@ -122,17 +134,6 @@ function holeShapes(
       shapes.push({ kind: 'polygon', role: 'edge', points: circle(x, y, h.counterbore.diameterMm / 2) });
     shapes.push({ kind: 'polygon', role: on ? 'selected' : 'edge', points: circle(x, y, h.diameterMm / 2), id: h.id });
   }
-  const [x, y] = centresOf(h)[0] ?? [0, 0];
-  const [px, py] = at(x, y);
-  const beside = Math.abs(at(x + h.diameterMm / 2, 0)[0] - px) + 4;
-  if (label)
-    shapes.push({
-      kind: 'text',
-      role: on ? 'selectedLabel' : 'label',
-      at: [px + (x < 0 ? -beside : beside), py - 4],
-      text: label,
-      anchor: x < 0 ? 'end' : 'start',
-      id: h.id,
-    });
+  shapes.push(...words(h.anglesDeg[0] ?? 0));
   return shapes;
 }
