@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { usualHold } from '../core/src/hold/index.ts';
 import { freezeJob, type Job, planJob, shopFileSchema, usualSettings } from '../core/src/job/index.ts';
+import { type Drawing, emptyBoreStep, emptyDetail, emptyDrawing, type Feature } from '../core/src/part/index.ts';
 import { adviseStep, type RunEvent, replay } from '../core/src/run/index.ts';
 import { grey, long, small } from './lathes.ts';
 import { demoId, length } from './words.ts';
@@ -82,7 +83,14 @@ const f = (
   d: string,
   limits: string,
   l: string,
-  extra: Partial<{ ll: string; fin: string; left: string; right: string; unit: 'mm' | 'in' }> = {},
+  extra: Partial<{
+    ll: string;
+    fin: string;
+    left: string;
+    right: string;
+    unit: 'mm' | 'in';
+    details: Feature['details'];
+  }> = {},
 ) => {
   const unit = extra.unit ?? 'mm';
   return {
@@ -96,8 +104,11 @@ const f = (
     finish: extra.fin ?? '',
     faceFinish: '',
     edges: { left: extra.left ?? '', right: extra.right ?? '' },
+    details: extra.details ?? [],
   };
 };
+const groove = (id: string) =>
+  emptyDetail(id, 'groove', 'mm') as Extract<Feature['details'][number], { kind: 'groove' }>;
 const job = (
   title: string,
   quantity: number,
@@ -106,11 +117,12 @@ const job = (
   features: ReturnType<typeof f>[],
   barKey: string,
   lathe: string,
+  more: Partial<Drawing> = {},
 ): Job => ({
   schema: 1,
   title,
   quantity,
-  drawing: { schema: 1, unit, generalClass: 'm', overall: length(overall, unit), features },
+  drawing: { ...emptyDrawing(unit), overall: length(overall, unit), features, ...more },
   stock: { barId: demoId(`bar${barKey}`) },
   hold: { latheId: demoId(lathe), choice: usualHold },
   route: { school: 'conditions', tools: 'hss' },
@@ -196,6 +208,54 @@ const jobs: [string, Job][] = [
       ],
       'gunmetal-60',
       'long',
+    ),
+  ],
+  [
+    'bush',
+    job(
+      'Hinge bush, flanged',
+      2,
+      'mm',
+      '46',
+      [
+        f('f1', 'Flange', '58', '', '8', { left: '1x45', right: 'R1' }),
+        f('f2', 'Body', '40', 's6', '', {
+          fin: '1.6',
+          right: '1x30',
+          details: [{ ...groove('d1'), from: 'left', width: length('3'), floor: length('39') }],
+        }),
+      ],
+      'gunmetal-60',
+      'long',
+      {
+        bores: {
+          left: [
+            { ...emptyBoreStep('h1', 'mm', 'countersunk'), name: 'Mouth', diameter: length('34'), end: length('30') },
+            {
+              ...emptyBoreStep('h2', 'mm', 'reamed'),
+              ...{ name: 'Bore', diameter: length('30'), limits: 'H7', finish: '1.6' },
+              details: [
+                { ...groove('d2'), shape: 'round', from: 'left', at: length('20'), by: 'depth', floor: length('1.5') },
+              ],
+            },
+          ],
+          right: [],
+        },
+        endView: {
+          holes: [
+            {
+              ...{ id: 'e1', name: 'Screws', way: 'left', place: length('49'), count: 4, angle: '45' },
+              ...{ diameter: length('4.5'), limits: '', depth: length('8'), counterbore: null },
+            },
+            {
+              ...{ id: 'e2', name: 'Oil hole', way: 'radial', place: length('25'), count: 1, angle: '90' },
+              ...{ diameter: length('4'), limits: '', depth: length('5'), counterbore: null },
+            },
+          ],
+          flats: [],
+          notes: [],
+        },
+      },
     ),
   ],
 ];

@@ -3,6 +3,11 @@ export const calculationSentences: Record<string, string> = {
   'length.read':
     'Reads a length as typed (fractions, thou, mixed units) into exact millimetres, inches and the nearest inch fraction.',
   'limit.shaft': 'Deviations and limits of an ISO 286 shaft zone from its nominal size.',
+  'limit.hole': 'Deviations and limits of an ISO 286 hole zone from its nominal size.',
+  'limit.fit': 'How a hole and a shaft go together between their limits.',
+  'part.taper': 'A taper from three of its two diameters, its length and its slope.',
+  'part.ballLength': 'Length along the axis of a ball between its neighbours.',
+  'part.resolve': 'A whole drawing read and solved: places, limits, holes, and what is wrong with it.',
   'limit.read': 'Reads limits as a drawing gives them into an upper and a lower size.',
   'limit.general': 'General tolerance of a linear size by ISO 2768-1.',
   'gauge.decide':

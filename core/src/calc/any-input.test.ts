@@ -17,6 +17,11 @@ const cut = {
 const good: Record<string, Record<string, unknown>> = {
   'length.read': { text: '1 3/8', unit: 'in' },
   'limit.shaft': { nominalMm: 28, letter: 'h', grade: 7 },
+  'limit.hole': { nominalMm: 28, letter: 'S', grade: 7 },
+  'limit.fit': { hole: { upperMm: 28.021, lowerMm: 28 }, shaft: { upperMm: 27.98, lowerMm: 27.967 } },
+  'part.taper': { startMm: 30, lengthMm: 100, taper: '1:20' },
+  'part.ballLength': { diameterMm: 20, leftMm: 12, rightMm: 0 },
+  'part.resolve': { drawing },
   'limit.read': { text: '±0.1', nominal: '28', unit: 'mm' },
   'limit.general': { nominalMm: 28, generalClass: 'm' },
   'gauge.decide': { readingsMm: [10, 10.001], uncertaintyMm: 0.004, upperMm: 10.02, lowerMm: 9.98 },

@@ -1,11 +1,34 @@
 import { z } from 'zod';
 import { combineReadings, decide, fitness } from '../gauge/index.ts';
-import { generalToleranceMm, parseLimits, shaftZone } from '../limit/index.ts';
+import { generalToleranceMm, holeZone, parseLimits, shaftZone } from '../limit/index.ts';
 import { exactText, inchFraction, lengthUnitSchema, parseLength, rational } from '../quantity/index.ts';
+import type { Recorder } from '../working/index.ts';
 import { calculation } from './entry.ts';
 import { positive } from './positive.ts';
 
 const fraction64 = z.enum(['2', '4', '8', '16', '32', '64', '128']).default('64');
+
+const zoneInput = z.strictObject({ nominalMm: positive.max(500), letter: z.string().max(2), grade: z.number().int() });
+const zoneOutput = z.object({
+  upperUm: z.number(),
+  lowerUm: z.number(),
+  upperLimitMm: z.number(),
+  lowerLimitMm: z.number(),
+});
+/** Deviations and limits of a zone, or which of letter, grade and size the standard does not know. */
+const zoneOf =
+  (zoneAt: typeof shaftZone) =>
+  ({ nominalMm, letter, grade }: z.output<typeof zoneInput>, record?: Recorder) => {
+    const zone = zoneAt(nominalMm, letter, grade, record);
+    if (!zone.ok) {
+      const wrong = { 'limit.gradeOutside': 'grade', 'limit.sizeOutside': 'nominalMm' } as Record<string, string>;
+      const path = [wrong[zone.code] ?? 'letter'];
+      return { problems: [{ code: zone.code, path, value: `${letter}${grade}`, limit: zone.limit }] };
+    }
+    const at = (um: number) => rational(nominalMm).add(rational(um).div(1000)).valueOf();
+    const { upperUm, lowerUm } = zone;
+    return { upperUm, lowerUm, upperLimitMm: at(upperUm), lowerLimitMm: at(lowerUm) };
+  };
 
 export const basics = [
   calculation({
@@ -24,39 +47,8 @@ export const basics = [
       };
     },
   }),
-  calculation({
-    name: 'limit.shaft',
-    tab: 'fits',
-    input: z.strictObject({ nominalMm: positive.max(500), letter: z.string().max(2), grade: z.number().int() }),
-    output: z.object({ upperUm: z.number(), lowerUm: z.number(), upperLimitMm: z.number(), lowerLimitMm: z.number() }),
-    run: ({ nominalMm, letter, grade }, record) => {
-      const zone = shaftZone(nominalMm, letter, grade, record);
-      if (!zone.ok)
-        return {
-          problems: [
-            {
-              code: zone.code,
-              path: [
-                zone.code === 'limit.gradeOutside'
-                  ? 'grade'
-                  : zone.code === 'limit.sizeOutside'
-                    ? 'nominalMm'
-                    : 'letter',
-              ],
-              value: `${letter}${grade}`,
-              limit: zone.limit,
-            },
-          ],
-        };
-      const at = (um: number) => rational(nominalMm).add(rational(um).div(1000)).valueOf();
-      return {
-        upperUm: zone.upperUm,
-        lowerUm: zone.lowerUm,
-        upperLimitMm: at(zone.upperUm),
-        lowerLimitMm: at(zone.lowerUm),
-      };
-    },
-  }),
+  calculation({ name: 'limit.shaft', tab: 'fits', input: zoneInput, output: zoneOutput, run: zoneOf(shaftZone) }),
+  calculation({ name: 'limit.hole', tab: 'fits', input: zoneInput, output: zoneOutput, run: zoneOf(holeZone) }),
   calculation({
     name: 'limit.read',
     tab: 'fits',
