@@ -8,7 +8,7 @@ import {
   type ToolMaterial,
 } from '@whelk/core/material';
 import { RotateCcw } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { materialCautionText } from '../../messages/cautions.ts';
 import { wordProblem } from '../../messages/problems.ts';
 import { coolantText, toolMaterialNames } from '../../messages/words.ts';
@@ -61,14 +61,15 @@ const valueAt = (material: Material, path: string): number | null => {
 /** Everything known of each material, each figure with where it comes from; the shop's own figures stand in their place. */
 function MaterialsPage({ records: given, all: first }: Props) {
   const [records, setRecords] = useState(given);
+  const latest = useRef(given);
   const [find, setFind] = useState('');
   const [openId, setOpenId] = useState(first[0]?.id);
   const [told, setTold] = useState('');
   const own = records.flatMap((r) => (r.kind === 'own' ? [r.material] : []));
   const changedOf = (id: string): ChangedRecord | undefined =>
-    records.find((r): r is ChangedRecord => r.kind === 'changed' && r.materialId === id);
+    latest.current.find((r): r is ChangedRecord => r.kind === 'changed' && r.materialId === id);
   const mineOf = (id: string): OwnRecord | undefined =>
-    records.find((r): r is OwnRecord => r.kind === 'own' && r.material.id === id);
+    latest.current.find((r): r is OwnRecord => r.kind === 'own' && r.material.id === id);
   const effective = (m: Material): Material => {
     const record = changedOf(m.id);
     const made = record && materialOf(record);
@@ -79,24 +80,36 @@ function MaterialsPage({ records: given, all: first }: Props) {
   const shown = listed.filter((m) => `${m.name} ${m.designations.join(' ')}`.toLowerCase().includes(wanted));
   const open = listed.find((m) => m.id === openId);
 
-  const put = async (record: ShopMaterial) => {
-    const result = await ask('PUT', '/api/records/material', { record });
-    if (!result.ok) return setTold(result.problems.map((p) => `${p.what} ${p.right}`).join(' '));
-    setRecords((now) => [...now.filter((r) => r.id !== record.id), record]);
-    setTold('Kept.');
+  // what is shown changes at once and is sent one after the other: the next change begins from this one, not from what the
+  // server last said
+  const sending = useRef(Promise.resolve());
+  const send = (next: readonly ShopMaterial[], method: 'PUT' | 'DELETE', body: object, done: string) => {
+    const before = latest.current;
+    latest.current = next;
+    setRecords(next);
+    sending.current = sending.current.then(async () => {
+      const result = await ask(method, '/api/records/material', body);
+      if (result.ok) return setTold(done);
+      latest.current = before;
+      setRecords(before);
+      setTold(result.problems.map((p) => `${p.what} ${p.right}`).join(' '));
+    });
   };
-  const drop = async (record: ShopMaterial) => {
-    const result = await ask('DELETE', '/api/records/material', { id: record.id });
-    if (!result.ok) return setTold(result.problems.map((p) => `${p.what} ${p.right}`).join(' '));
-    setRecords((now) => now.filter((r) => r.id !== record.id));
-    setTold('As it came along again.');
-  };
+  const put = (record: ShopMaterial) =>
+    send([...latest.current.filter((r) => r.id !== record.id), record], 'PUT', { record }, 'Kept.');
+  const drop = (record: ShopMaterial) =>
+    send(
+      latest.current.filter((r) => r.id !== record.id),
+      'DELETE',
+      { id: record.id },
+      'As it came along again.',
+    );
   const setFigure = (material: Material, path: string, value: number | undefined) => {
     const mine = mineOf(material.id);
     if (mine) {
       if (value === undefined) return;
       const made = withOwn(mine, path, value);
-      return made ? void put(made) : setTold(wordProblem({ code: 'material.outOfRange', path: [] }).what);
+      return made ? put(made) : setTold(wordProblem({ code: 'material.outOfRange', path: [] }).what);
     }
     const figures = { ...changedOf(material.id)?.figures };
     if (value === undefined) delete figures[path];
@@ -115,12 +128,12 @@ function MaterialsPage({ records: given, all: first }: Props) {
       const { what, right } = wordProblem({ code: made.code, path: [] });
       return setTold(`${what} ${right}`);
     }
-    if (Object.keys(record.figures).length > 0 || record.coolant) return void put(record);
-    if (before) void drop(before);
+    if (Object.keys(record.figures).length > 0 || record.coolant) return put(record);
+    if (before) drop(before);
   };
   const setCoolant = (material: Material, coolant: Material['coolant']) => {
     const mine = mineOf(material.id);
-    if (mine) return void put({ ...mine, material: { ...material, coolant } });
+    if (mine) return put({ ...mine, material: { ...material, coolant } });
     keepChanged(material.id, { coolant: materialById(material.id)?.coolant === coolant ? undefined : coolant });
   };
   const addOwn = (from: Material) => {
@@ -131,7 +144,7 @@ function MaterialsPage({ records: given, all: first }: Props) {
     const provenance = Object.fromEntries(SHOP_FIGURES.map((path) => [path, 'shop' as const]));
     const material: Material = { ...from, id, name, provenance };
     setOpenId(id);
-    void put({ schema: 1, id: crypto.randomUUID(), kind: 'own', material, note: '' });
+    put({ schema: 1, id: crypto.randomUUID(), kind: 'own', material, note: '' });
   };
   return (
     <div className="grid gap-6 xl:grid-cols-[20rem_1fr]">
@@ -207,10 +220,10 @@ function MaterialsPage({ records: given, all: first }: Props) {
             <OwnForm
               key={open.id}
               record={mineOf(open.id)!}
-              onPut={(record) => void put(record)}
+              onPut={(record) => put(record)}
               onDrop={(record) => {
                 setOpenId(first[0]?.id);
-                void drop(record);
+                drop(record);
               }}
             />
           )}
