@@ -117,6 +117,22 @@ export const drawingWordings: Record<string, Wording> = {
     what: 'The thread has no name yet.',
     right: 'Type it as on the drawing: M24x2, 1/2-13, Tr 20x4.',
   }),
+  'centre.notACentre': (p) => ({
+    what: `${text(p)} is not a centre hole.`,
+    right: 'Type it as on the drawing: A2.5, B4 or R3.15.',
+  }),
+  'centre.noSize': (p) => ({
+    what: `${text(p)} is no size of ISO 6411.`,
+    right: 'Pilots are 1, 1.6, 2, 2.5, 3.15, 4, 5, 6.3, 8 and 10 mm.',
+  }),
+  'centre.tooLarge': (p) => ({
+    what: `This centre hole opens to ${size(p.value)}.`,
+    right: `The face there is ${size(p.limit)} wide; take a smaller one.`,
+  }),
+  'centre.inHole': () => ({
+    what: 'There is a hole at this end already.',
+    right: 'Its mouth may serve as the centre; else leave one of them out.',
+  }),
   'hole.angle': (p) => ({
     what: `${text(p)} is no angle.`,
     right: 'Type degrees, as 45, counted anticlockwise from three o’clock.',

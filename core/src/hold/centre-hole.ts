@@ -1,4 +1,4 @@
-import { centreHoleRows } from './standard/centre-holes.ts';
+import { centreHoleRows } from '../part/index.ts';
 
 export interface CentreHole {
   readonly pilotMm: number;

@@ -1,6 +1,6 @@
 import { checkDiameters } from '../hold/index.ts';
 import { familyOf, type Material } from '../material/index.ts';
-import { type Part, resolveDrawing, type SeenEnd } from '../part/index.ts';
+import { type Part, resolveDrawing, type SeenEnd, type SeenFaces } from '../part/index.ts';
 import { type Problem, readTyped, under } from '../quantity/index.ts';
 import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
 import { type FrozenRun, stepsOf } from '../run/index.ts';
@@ -10,6 +10,7 @@ import { type Bar, type Job, materialIn, type Shop } from './schema.ts';
 export interface PlannedJob {
   readonly part: Part;
   readonly endView: SeenEnd;
+  readonly faces: SeenFaces;
   /** problems of the drawing, then of stock, hold and route; paths from the job's root */
   readonly problems: readonly Problem[];
   readonly input?: PlanInput;
@@ -21,7 +22,7 @@ export interface PlannedJob {
 
 /** Plans a job with what the shop has; as far as the job has been filled in. */
 export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string) => Recorder | undefined): PlannedJob {
-  const { part, endView, problems: drawn } = resolveDrawing(job.drawing);
+  const { part, endView, faces, problems: drawn } = resolveDrawing(job.drawing);
   const problems: Problem[] = drawn.map((p) => under(['drawing'], p));
   const bar = shop.bars.find((b) => b.id === job.stock.barId);
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
@@ -34,7 +35,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   const stockMm = diameter?.ok ? diameter.mm.valueOf() : undefined;
   if (!lathe || !material || stockMm === undefined || drawn.some((p) => p.severity !== 'warning')) {
     if (stockMm !== undefined) problems.push(...checkDiameters(part, stockMm));
-    return { part, endView, problems, bar, stockMm, material };
+    return { part, endView, faces, problems, bar, stockMm, material };
   }
   // the preferred tool material comes first; what it lacks the other serves
   const tools = [
@@ -54,7 +55,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     own: job.route.own,
   };
   const plan = planRoute(input, recorderFor, length?.ok ? length.mm.valueOf() : undefined);
-  return { part, endView, problems: [...problems, ...plan.problems], input, plan, bar, stockMm, material };
+  return { part, endView, faces, problems: [...problems, ...plan.problems], input, plan, bar, stockMm, material };
 }
 
 /** Freezes a planned job for cutting; undefined while it cannot be planned. */

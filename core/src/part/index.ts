@@ -1,3 +1,4 @@
+export { type CentreMark, type ReadCentre, readCentre } from './centre.ts';
 export { type ChainConflict, type ChainSize, type SolvedChain, solveChain } from './chain.ts';
 export { type Detail, emptyDetail, GROOVE_SHAPES, type Groove, type Knurl, type Thread } from './detail-schema.ts';
 export { type CutDetail, type CutGroove, type CutKnurl, type CutThread, pitchNamed } from './details.ts';
@@ -29,6 +30,7 @@ export { arcOf, type Corner, flatten, largestRadius, radiiAt } from './path.ts';
 export { featureProfile, insideProfiles, outsideProfile } from './profile.ts';
 export { blocks, resolveDrawing } from './resolve.ts';
 export { MOST_FEATURES } from './schema-parts.ts';
-export type { SeenEnd, SeenFlat, SeenHole } from './seen-end.ts';
+export type { SeenEnd, SeenFace, SeenFaces, SeenFlat, SeenHole } from './seen-end.ts';
 export { ballLengthMm, type SolvedTaper, solveTaper } from './shapes.ts';
+export { centreHoleRows } from './standard/centre-holes.ts';
 export { type ReadTaper, readTaper } from './taper.ts';

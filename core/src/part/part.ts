@@ -3,7 +3,7 @@ import type { Problem, Rational } from '../quantity/index.ts';
 import type { CutDetail } from './details.ts';
 import type { BoreKind, FeatureKind } from './drawing.ts';
 import type { Chamfer } from './edge.ts';
-import type { SeenEnd } from './seen-end.ts';
+import type { SeenEnd, SeenFaces } from './seen-end.ts';
 
 /** A length of the outside with every text read: millimetres, zPart 0 at the part's left end. */
 export interface Turned {
@@ -59,6 +59,7 @@ export interface Resolved {
   readonly length: Rational;
   /** what is seen along the axis */
   readonly endView: SeenEnd;
+  readonly faces: SeenFaces;
   readonly problems: readonly Problem[];
 }
 

@@ -5,6 +5,7 @@ import { readDetails } from './details.ts';
 import type { Drawing, Feature } from './drawing.ts';
 import { readEdge } from './edge.ts';
 import { readEndView } from './end-view.ts';
+import { readEnds } from './ends.ts';
 import { readFinish, USUAL_RA_UM } from './finish.ts';
 import type { Bored, Part, Resolved, Turned } from './part.ts';
 import { type Path, Reader } from './read.ts';
@@ -291,8 +292,9 @@ export function resolveDrawing(drawing: Drawing): Resolved {
   checkEdges(part.features, reader);
   checkBores(part, reader);
   const endView = readEndView(drawing, part, reader);
+  const faces = readEnds(drawing, part, reader);
   checkIds(drawing, reader);
-  return { part, length, endView, problems: reader.problems };
+  return { part, length, endView, faces, problems: reader.problems };
 }
 
 /** A ball begins and ends where its neighbours meet it. */

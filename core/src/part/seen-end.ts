@@ -1,4 +1,5 @@
 import type { Limits } from '../limit/index.ts';
+import type { CentreMark } from './centre.ts';
 import type { CrossHole } from './end-view-schema.ts';
 
 /** Holes beside the axis or across it, every one with its place. Angles anticlockwise from three o'clock, from the tailstock. */
@@ -31,4 +32,16 @@ export interface SeenEnd {
   readonly holes: readonly SeenHole[];
   readonly flats: readonly SeenFlat[];
   readonly notes: readonly { readonly angleDeg: number; readonly text: string }[];
+}
+
+/** What is said of an end of the part. */
+export interface SeenFace {
+  readonly centre?: CentreMark & { readonly stays: boolean };
+  readonly made: 'faced' | 'parted' | 'asBar';
+  /** gripped while the rest is made, and taken off at last */
+  readonly spigot?: { readonly diameterMm: number; readonly lengthMm: number };
+}
+export interface SeenFaces {
+  readonly left: SeenFace;
+  readonly right: SeenFace;
 }

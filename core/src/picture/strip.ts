@@ -1,6 +1,7 @@
 import type { Holding } from '../hold/index.ts';
-import type { Part } from '../part/index.ts';
+import type { Part, SeenFaces } from '../part/index.ts';
 import { endShapes, type FeatureEnd } from './ends.ts';
+import { faceShapes } from './faces.ts';
 import { halfOutline } from './outline.ts';
 import type { Picture, Shape } from './picture.ts';
 import { boreShape, featureShape, sectionShapes, surfaceShapes } from './section.ts';
@@ -16,6 +17,8 @@ export interface StripView {
   /** whether faces and chamfers can be selected on their own */
   readonly ends?: boolean;
   /** label under each feature and over the whole; already in the drawing's unit */
+  /** centre holes and spigots at the ends */
+  readonly faces?: SeenFaces;
   readonly labels: readonly { readonly id: string; readonly text: string }[];
   readonly overall: string;
   readonly stockMm?: number;
@@ -40,8 +43,9 @@ const SIDE = 28;
  */
 export function stripPicture(part: Part, view: StripView): Picture {
   const { holding, stockMm } = view;
-  const leftMm = holding ? Math.min(0, holding.jawsMm - holding.gripMm) : 0;
-  const rightMm = Math.max(part.lengthMm, holding?.rawEndMm ?? 0);
+  const spigots = { left: view.faces?.left.spigot?.lengthMm ?? 0, right: view.faces?.right.spigot?.lengthMm ?? 0 };
+  const leftMm = Math.min(-spigots.left, holding ? holding.jawsMm - holding.gripMm : 0);
+  const rightMm = Math.max(part.lengthMm + spigots.right, holding?.rawEndMm ?? 0);
   const largestMm = Math.max(part.largestMm, stockMm ?? 0, 1);
   const hollow = part.bores.length > 0 && view.labels.length > 0;
   // outside sizes stand above a part that is cut open, inside ones below it
@@ -92,6 +96,7 @@ export function stripPicture(part: Part, view: StripView): Picture {
         id: b.id,
       });
     shapes.push({ kind: 'polygon', role: 'outline', points: [...upper, ...lower] });
+    if (view.faces) shapes.push(...faceShapes(part, view.faces, at));
     if (view.ends)
       shapes.push(
         ...endShapes(

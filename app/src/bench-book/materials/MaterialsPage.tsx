@@ -7,13 +7,13 @@ import {
   TOOL_MATERIALS,
   type ToolMaterial,
 } from '@whelk/core/material';
-import { RotateCcw } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { materialCautionText } from '../../messages/cautions.ts';
 import { wordProblem } from '../../messages/problems.ts';
 import { coolantText, toolMaterialNames } from '../../messages/words.ts';
 import { ask } from '../../ui/api.ts';
 import { fromJson } from '../../ui/from-json.tsx';
+import { Figure } from './Figure.tsx';
 
 type ChangedRecord = Extract<ShopMaterial, { kind: 'changed' }>;
 type OwnRecord = Extract<ShopMaterial, { kind: 'own' }>;
@@ -49,14 +49,6 @@ const speedNames: readonly (readonly [key: string, name: string])[] = [
   ['depthExponent', 'depth ^'],
   ['lifeExponent', 'life ^'],
 ];
-const provenanceText = { formula: 'follows from the others', recalled: 'published', shop: 'yours' } as const;
-
-const valueAt = (material: Material, path: string): number | null => {
-  const [first, tool, figure] = path.split('.') as [string, ToolMaterial?, string?];
-  return tool && figure
-    ? (material.speeds[tool] as unknown as Record<string, number>)[figure]!
-    : (material as unknown as Record<string, number | null>)[first]!;
-};
 
 /** Everything known of each material, each figure with where it comes from; the shop's own figures stand in their place. */
 function MaterialsPage({ records: given, all: first }: Props) {
@@ -347,62 +339,6 @@ function OwnForm({
         Remove it
       </button>
     </form>
-  );
-}
-
-function Figure({
-  label,
-  material,
-  path,
-  onSet,
-}: {
-  label: string;
-  material: Material;
-  path: string;
-  onSet: (material: Material, path: string, value: number | undefined) => void;
-}) {
-  const value = valueAt(material, path);
-  const provenance = material.provenance[path] ?? 'recalled';
-  const came = materialById(material.id);
-  const [typed, setTyped] = useState<string>();
-  const scale = path === 'expansionPerK' ? 1e6 : 1;
-  const told = (figure: number | null) => (figure === null ? '' : String(Number((figure * scale).toPrecision(6))));
-  const text = typed ?? told(value);
-  const good = /^(\d+(\.\d*)?|\.\d+)(e-\d+)?$/.test(text.trim()) && Number(text) > 0;
-  const commit = () => {
-    if (typed === undefined) return;
-    setTyped(undefined);
-    if (good && typed !== told(value)) onSet(material, path, Number((Number(typed) / scale).toPrecision(6)));
-  };
-  return (
-    <span className="inline-flex items-center gap-1">
-      <input
-        className={`figure-cell ${provenance === 'formula' ? 'italic' : ''} ${provenance === 'shop' ? 'mine' : ''}`}
-        aria-label={`${label}: ${provenanceText[provenance]}`}
-        title={provenanceText[provenance]}
-        value={text}
-        aria-invalid={typed !== undefined && !good}
-        data-field={path}
-        size={Math.max(4, text.length)}
-        onChange={(e) => setTyped(e.target.value.slice(0, 12))}
-        onBlur={commit}
-        onKeyDown={(e) => {
-          if (e.key === 'Enter') commit();
-          else if (e.key === 'Escape') setTyped(undefined);
-        }}
-      />
-      {provenance === 'shop' && came && (
-        <button
-          type="button"
-          className="quiet mark"
-          aria-label={`Take ${label} back to ${told(valueAt(came, path))}`}
-          title={`back to ${told(valueAt(came, path))}`}
-          onClick={() => onSet(material, path, undefined)}
-        >
-          <RotateCcw size={14} aria-hidden="true" />
-        </button>
-      )}
-    </span>
   );
 }
 

@@ -8,6 +8,7 @@ import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
 import { DatumSizes } from './DatumSizes.tsx';
 import { DrawingFoot } from './DrawingFoot.tsx';
+import { EndsPanel } from './EndsPanel.tsx';
 import { EndViewPanel } from './EndViewPanel.tsx';
 import { FeatureColumns } from './FeatureColumns.tsx';
 import { HoleColumns } from './HoleColumns.tsx';
@@ -130,6 +131,13 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
           onSelect={select}
           onChange={setBores}
           onAdd={addHole}
+        />
+      )}
+      {features.length > 0 && (
+        <EndsPanel
+          job={job}
+          planned={planned}
+          onChange={(ends, field) => editor.change((j) => ({ ...j, drawing: { ...j.drawing, ends } }), field)}
         />
       )}
       {features.length > 0 && (

@@ -83,6 +83,7 @@ export function JobFrame({
         ...planned.part.features.map((f) => ({ id: f.id, text: labelOf(job.drawing.features[f.index]) })),
         ...planned.part.bores.map((b) => ({ id: b.id, text: labelOf(job.drawing.bores[b.side][b.index]) })),
       ],
+      faces: planned.faces,
       overall: planned.part.features.length > 0 ? `${shown(planned.part.lengthMm)} ${unit}` : '',
       stockMm: showHolding ? planned.stockMm : undefined,
       holding: showHolding ? planned.plan?.holding : undefined,
