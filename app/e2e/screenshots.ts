@@ -40,6 +40,12 @@ try {
   await visit(page, `${spindle}/drawing`);
   await page.focus('[data-field="f3-diameter"]');
   await keep(page, 'drawing');
+  await visit(page, `${shop.url}/jobs/${await jobId('Hinge bush, flanged')}/drawing`);
+  await page.focus('[data-field="h2-diameter"]');
+  await page.evaluate(() => scrollTo(0, 0));
+  await keep(page, 'hollow');
+  await page.$eval('#end-view', (e) => e.scrollIntoView({ block: 'start' }));
+  await keep(page, 'end-view');
   for (const station of ['stock', 'hold'] as const) {
     await visit(page, `${spindle}/${station}`);
     await keep(page, station);
@@ -85,16 +91,12 @@ try {
   const upright = (await openPage(browser, 800, 1280)).page;
   await visit(upright, await startRun('Old stud, copied'));
   await toTouchOff(upright);
-  await keep(upright, 'touch-off-night');
   await type(upright, 'touch-diameter', '.985');
   await type(upright, 'touch-cross', '.037');
   await type(upright, 'touch-end', '.060');
   await press(upright, 'Touched off');
   await sees(upright, 'Rough Collar');
   await keep(upright, 'cut-grey-night');
-  await page.bringToFront();
-  await visit(page, `${spindle}/route`);
-  await keep(page, 'route-night');
 } finally {
   await end();
   await shop.end();

@@ -1,22 +1,9 @@
-import { performance } from 'node:perf_hooks';
 import { type CutSetup, cutMap, decideCut, speedTable, usualPolicy } from '../src/cutting/index.ts';
 import { feedsOf } from '../src/lathe/index.ts';
 import { planRoute } from '../src/route/index.ts';
 import { type FrozenRun, type RunEvent, replay, runEventSchema, stepsOf } from '../src/run/index.ts';
 import { drawingOf, feature, planInput } from '../src/testing/shop.ts';
-
-/** Median time of a call in ms, after warming up. */
-function median(runs: number, call: () => unknown): number {
-  for (let i = 0; i < Math.min(20, runs); i++) call();
-  const times = Array.from({ length: runs }, () => {
-    const began = performance.now();
-    call();
-    return performance.now() - began;
-  }).sort((a, b) => a - b);
-  return times[Math.floor(times.length / 2)]!;
-}
-const row = (what: string, value: string, target: string) =>
-  console.log(`${what.padEnd(52)} ${value.padStart(14)}   ${target}`);
+import { median, row } from './measure.ts';
 
 const shaftOf = (count: number) =>
   Array.from({ length: count }, (_, i) =>

@@ -44,15 +44,17 @@ function neighbours(sizes: readonly ChainSize[]): Map<string, Step[]> {
 }
 
 /**
- * The shortest way round some planes whose sizes do not add up to nothing. From every plane a tree of shortest ways is grown;
- * any size that closes a loop in it wrongly makes such a round, and the shortest of them all is found from a plane on it.
+ * The shortest way round some planes whose sizes do not add up to nothing. Every such round holds a size that disagreed when the
+ * planes were put together, so it is enough to grow a tree of shortest ways from one end of each of those; any size that closes
+ * a loop in it wrongly makes such a round.
+ * @param roots a plane of each size that disagreed
  */
-function smallestConflict(planes: readonly string[], sizes: readonly ChainSize[]): ChainConflict {
+function smallestConflict(roots: ReadonlySet<string>, sizes: readonly ChainSize[]): ChainConflict {
   const next = neighbours(sizes);
   // plain numbers find the loop; what it is wrong by is summed exactly afterwards
   const mm = new Map(sizes.map((s) => [s.id, s.mm.valueOf()]));
   let best: { readonly ids: readonly string[]; readonly signed: readonly (readonly [ChainSize, 1 | -1])[] } | undefined;
-  for (const root of planes) {
+  for (const root of roots) {
     const place = new Map([[root, 0]]);
     const depth = new Map([[root, 0]]);
     const way = new Map<string, { from: string; step: Step }>();
@@ -102,13 +104,13 @@ export function solveChain(planes: readonly string[], sizes: readonly ChainSize[
   const from = new Map(planes.map((p) => [p, rational(0)]));
   const members = new Map(planes.map((p) => [p, [p]]));
   const surplus: string[] = [];
-  let disagree = false;
+  const disagree = new Set<string>();
   for (const { id, from: a, to: b, mm } of sizes) {
     const [ha, hb] = [head.get(a), head.get(b)];
     if (ha === undefined || hb === undefined) continue;
     if (ha === hb) {
       if (from.get(b)!.sub(from.get(a)!).equals(mm)) surplus.push(id);
-      else disagree = true;
+      else disagree.add(a);
       continue;
     }
     // the smaller group moves to the larger one
@@ -129,6 +131,6 @@ export function solveChain(planes: readonly string[], sizes: readonly ChainSize[
     places,
     loose: planes.filter((p) => head.get(p) !== home),
     surplus,
-    conflict: disagree ? smallestConflict(planes, sizes) : undefined,
+    conflict: disagree.size > 0 ? smallestConflict(disagree, sizes) : undefined,
   };
 }
