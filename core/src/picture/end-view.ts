@@ -58,7 +58,7 @@ export function endViewPicture(
       shapes.push({ kind: 'polyline', role: 'thin', points: [end(-1), end(1)] });
     }
   for (const h of seen.holes) shapes.push(...holeShapes(h, part, circle, at, 1 / scale, view));
-  const cross = outer + room / scale / 2;
+  const cross = outer + 7 / scale;
   shapes.push(
     { kind: 'polyline', role: 'centreline', points: [at(-cross, 0), at(cross, 0)] },
     { kind: 'polyline', role: 'centreline', points: [at(0, -cross), at(0, cross)] },
@@ -85,7 +85,7 @@ function holeShapes(
   const shapes: Shape[] = [];
   const label = view.labels?.[h.id];
   // beside the work, where no line of it runs through the words
-  const out = part.largestMm / 2 + view.textSize * 0.5 * mmPerUnit;
+  const out = part.largestMm / 2 + (view.textSize * 0.5 + 6) * mmPerUnit;
   const words = (deg: number): Shape[] => {
     const [c, s] = [Math.cos(radians(deg)), Math.sin(radians(deg))];
     const [x, y] = at(out * c, out * s);

@@ -2,7 +2,7 @@ import type { Job, PlannedJob } from '@whelk/core/job';
 import { parseLimits } from '@whelk/core/limit';
 import { FEATURE_KINDS, type Feature, type FeatureKind, readEdge } from '@whelk/core/part';
 import type { FeatureEnd } from '@whelk/core/picture';
-import { formatLength, readTyped } from '@whelk/core/quantity';
+import { formatLength, readTyped, shortLength } from '@whelk/core/quantity';
 import type { Recorder } from '@whelk/core/working';
 import { ArrowLeft, ArrowRight, Plus, Trash2 } from 'lucide-react';
 import { kindNames } from '../../messages/shapes.ts';
@@ -121,7 +121,7 @@ export function FeatureColumn(props: Props) {
     // what was left open and follows from the rest is told
     const solved =
       key === 'length' ? turned && turned.zToMm - turned.zFromMm : key === 'end' ? turned?.rightMm : undefined;
-    if (solved !== undefined && textOf(feature, key).trim() === '') return `= ${formatLength(solved, unit, places)}`;
+    if (solved !== undefined && textOf(feature, key).trim() === '') return `= ${shortLength(solved, unit, places)}`;
     const limits =
       key === 'limits'
         ? (turned?.limits ?? limitsNow())
