@@ -7,6 +7,8 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
+          // properties take many runs, and a shared machine may be slow
+          testTimeout: 60_000,
           setupFiles: ['./vitest.setup.ts'],
           include: ['core/src/**/*.test.ts', 'app/src/**/*.test.{ts,tsx}'],
         },
