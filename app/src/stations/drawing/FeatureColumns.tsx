@@ -40,6 +40,7 @@ export function FeatureColumns(props: Props) {
     width,
     height: 236,
     textSize: 15,
+    faces: planned.faces,
     labels: planned.part.features.map((f) => ({ id: f.id, text: f.id })),
     overall: '',
   });
