@@ -23,6 +23,7 @@ const ROOMS = [
   'route',
   'trouble',
   'picture',
+  'sheet',
   'run',
   'job',
   'calc',

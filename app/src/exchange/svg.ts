@@ -1,4 +1,4 @@
-import type { Picture, Role, Shape } from '@whelk/core/picture';
+import { type Picture, pathData, type Role, type Shape } from '@whelk/core/picture';
 
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' };
 /** Characters that XML 1.0 allows at all. */
@@ -22,13 +22,18 @@ const looks: Partial<Record<Role, string>> = {
   void: 'fill="#ffffff" stroke="none"',
   hit: 'fill="none" stroke="none"',
   dimension: 'fill="none" stroke="#15191a" stroke-width="0.25"',
+  hatch: 'fill="none" stroke="#15191a" stroke-width="0.18"',
+  arrow: 'fill="#15191a" stroke="none"',
+  frame: 'fill="none" stroke="#15191a" stroke-width="0.35"',
 };
 
 function draw(shape: Shape, textSize: number): string {
+  const look = looks[shape.role] ?? 'fill="none" stroke="#15191a" stroke-width="0.25"';
+  if (shape.kind === 'path') return `<path d="${pathData(shape.corners, shape.closed, 1)}" ${look}/>`;
   if (shape.kind === 'text')
-    return `<text x="${shape.at[0].toFixed(2)}" y="${shape.at[1].toFixed(2)}" font-size="${(shape.size ?? textSize).toFixed(2)}"${shape.role === 'selectedLabel' ? ' font-weight="700"' : ''} text-anchor="${shape.anchor}">${escapeXml(shape.text)}</text>`;
+    return `<text x="${shape.at[0].toFixed(2)}" y="${shape.at[1].toFixed(2)}"${shape.upright ? ` transform="rotate(-90 ${shape.at[0].toFixed(2)} ${shape.at[1].toFixed(2)})"` : ''} font-size="${(shape.size ?? textSize).toFixed(2)}"${shape.role === 'selectedLabel' ? ' font-weight="700"' : ''} text-anchor="${shape.anchor}">${escapeXml(shape.text)}</text>`;
   const points = shape.points.map(([x, y]) => `${x.toFixed(3)},${y.toFixed(3)}`).join(' ');
-  return `<${shape.kind} points="${points}" ${looks[shape.role] ?? 'fill="none" stroke="#15191a" stroke-width="0.25"'}/>`;
+  return `<${shape.kind} points="${points}" ${look}/>`;
 }
 
 /** A picture as a standing-alone SVG file whose units are millimetres on paper. */

@@ -34,6 +34,59 @@ export const drawingWordings: Record<string, Wording> = {
     what: 'The chamfer is deeper than the step.',
     right: `At most ${size(p.limit)} deep.`,
   }),
+  'limit.noDecimals': (p) => ({
+    what: `The shop’s table has no tolerance for a size written like ${text(p)}.`,
+    right: 'Give it limits of its own, or fill that line of the table under “Sizes without limits”.',
+  }),
+  'datum.twice': (p) => ({ what: `There are two datums ${text(p)}.`, right: 'Every letter stands for one surface.' }),
+  'datum.gone': (p) => ({
+    what: `What datum ${text(p)} was on is no longer drawn.`,
+    right: 'Choose another surface for it, or take it out.',
+  }),
+  'geometry.gone': () => ({
+    what: 'The surface of this tolerance is no longer drawn.',
+    right: 'Choose another surface, or take the tolerance out.',
+  }),
+  'geometry.wrongSurface': () => ({
+    what: 'This kind of tolerance is not for that surface.',
+    right: 'Squareness and parallelism are of faces, concentricity of a diameter; runout of either.',
+  }),
+  'geometry.noDatum': (p) => ({
+    what: p.value ? `There is no datum ${text(p)}.` : 'No datum is chosen.',
+    right: 'Make a surface a datum first, then choose its letter here.',
+  }),
+  'geometry.toItself': () => ({
+    what: 'A surface cannot be held to itself.',
+    right: 'Choose a datum on another surface.',
+  }),
+  'geometry.parallelToFace': () => ({
+    what: 'A face is parallel to another face.',
+    right: 'Choose a datum that is a face.',
+  }),
+  'geometry.squareToRound': () => ({
+    what: 'A face is square to an axis.',
+    right: 'Choose a datum that is a diameter.',
+  }),
+  'mate.gone': () => ({
+    what: 'What this mate goes with is no longer drawn.',
+    right: 'Choose another diameter, or take the mate out.',
+  }),
+  'mate.twice': () => ({
+    what: 'This diameter has two mates.',
+    right: 'One measured piece decides a size; take the other out.',
+  }),
+  'mate.noRoom': () => ({
+    what: 'The wanted clearance leaves no room.',
+    right: 'The most must be larger than the least; a press fit has minus signs, as −0.03 to −0.01.',
+  }),
+  'mate.farFromNominal': (p) => ({
+    what: `The measured mate, ${text(p)}, is far from this diameter.`,
+    right: 'Check the reading and the unit, or choose the diameter that goes with it.',
+  }),
+  'sheet.tooCrowded': () => ({
+    what: 'The sizes do not fit on this sheet without lying over one another.',
+    right: 'Choose A3, lying, or one unit only.',
+  }),
   'drawing.empty': () => ({ what: 'Nothing is drawn yet.', right: 'Add the first feature.' }),
   'drawing.sameId': () => ({ what: 'Two features have the same id.', right: 'Every id must be its own.' }),
   'drawing.sizesDisagree': (p) => ({

@@ -91,6 +91,10 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: `${v.zone} at ${size(v.nominalMm)}`,
     formula: `deviations ${n(v.upperUm)} / ${n(v.lowerUm)} µm, ${n(v.toleranceUm)} µm apart`,
   }),
+  'limit.decimals': (v) => ({
+    title: 'Tolerance by decimals',
+    formula: `as the shop’s table has it for ${size(v.nominalMm)} mm written this way: ± ${n(v.halfMm)} mm`,
+  }),
   'limit.general': (v) => ({
     title: 'General tolerance',
     formula: `class ${v.generalClass} at ${size(v.nominalMm)} mm: ± ${n(v.halfMm)} mm`,

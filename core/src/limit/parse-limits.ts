@@ -7,7 +7,7 @@ import { holeZone, shaftZone } from './iso286.ts';
 export interface Limits {
   readonly upperMm: number;
   readonly lowerMm: number;
-  readonly how: 'plusMinus' | 'deviations' | 'sizes' | 'zone' | 'general';
+  readonly how: 'plusMinus' | 'deviations' | 'sizes' | 'zone' | 'general' | 'decimals' | 'mate';
 }
 export type ParsedLimits =
   | { readonly ok: true; readonly limits: Limits }

@@ -1,7 +1,9 @@
 import { z } from 'zod';
+import { decimalLimitsSchema } from '../limit/index.ts';
 import { lengthUnitSchema, typedLengthSchema } from '../quantity/index.ts';
 import { detailSchema } from './detail-schema.ts';
 import { endViewSchema } from './end-view-schema.ts';
+import { datumSchema, geometrySchema, mateSchema } from './geometry-schema.ts';
 import { MOST_FEATURES, partId, shortText } from './schema-parts.ts';
 
 /** Shapes of the outside along Z; a ball takes as much length as its neighbours leave it. */
@@ -97,6 +99,13 @@ export const drawingSchema = z.strictObject({
   dimensions: z.array(dimensionSchema).max(MOST_FEATURES),
   ends: z.strictObject({ left: endSchema, right: endSchema }),
   endView: endViewSchema,
+  /** letter or number of the drawing's issue, as a title block has it; changed by hand, apart from what is saved */
+  issue: z.string().max(8).optional(),
+  /** tolerances by the decimals of a size; where given they stand in the place of the general class */
+  decimals: decimalLimitsSchema.optional(),
+  datums: z.array(datumSchema).max(10).optional(),
+  geometry: z.array(geometrySchema).max(40).optional(),
+  mates: z.array(mateSchema).max(20).optional(),
 });
 export type Drawing = z.infer<typeof drawingSchema>;
 

@@ -1,4 +1,11 @@
-import { type GeneralClass, generalEdgeToleranceMm, type Limits, parseLimits } from '../limit/index.ts';
+import {
+  type DecimalLimits,
+  decimalTolerance,
+  type GeneralClass,
+  generalEdgeToleranceMm,
+  type Limits,
+  parseLimits,
+} from '../limit/index.ts';
 import { type LengthUnit, parseLength, type Rational, radians } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 
@@ -29,13 +36,20 @@ function limitsOf(
   size: Rational,
   unit: LengthUnit,
   generalClass: GeneralClass,
-  record?: Recorder,
+  record: Recorder | undefined,
+  decimals: { readonly rows: DecimalLimits; readonly written: string } | undefined,
 ): { readonly limits?: Limits } | string {
   if (text !== undefined) {
     const read = parseLimits(text, size, unit, generalClass, record);
     return read.ok ? { limits: read.limits } : read.code;
   }
   const nominalMm = size.valueOf();
+  if (decimals) {
+    const halfMm = decimalTolerance(decimals.written, decimals.rows)?.valueOf();
+    if (halfMm === undefined) return {};
+    record?.({ code: 'limit.decimals', values: { nominalMm, halfMm } });
+    return { limits: { upperMm: nominalMm + halfMm, lowerMm: Math.max(0, nominalMm - halfMm), how: 'decimals' } };
+  }
   const halfMm = generalEdgeToleranceMm(nominalMm, generalClass);
   // the widest class would let the smallest chamfers vanish: an edge stays broken
   if (halfMm === undefined) return {};
@@ -47,9 +61,16 @@ function limitsOf(
  * Reads an edge: nothing (edge only broken), `1`, `1x45`, `0.5×30°`, and its limits after a blank: `1x45 ±0.1`; or a round:
  * `R2`, on an edge that sticks out or in the corner of a shoulder.
  * @param generalClass ISO 2768-1 class where no limits are given
+ * @param decimals the shop's tolerances by decimals, which then stand in the place of ISO 2768-1
  * @example readEdge('0.3x45', 'mm', 'm') // { ok: true, chamfer: { lengthMm: 0.3, angleDeg: 45, depthMm: 0.3 } }
  */
-export function readEdge(text: string, unit: LengthUnit, generalClass: GeneralClass, record?: Recorder): ReadEdge {
+export function readEdge(
+  text: string,
+  unit: LengthUnit,
+  generalClass: GeneralClass,
+  record?: Recorder,
+  decimals?: DecimalLimits,
+): ReadEdge {
   const clean = text.trim();
   if (clean === '') return { ok: true, chamfer: undefined };
   if (/^r/i.test(clean)) {
@@ -66,7 +87,7 @@ export function readEdge(text: string, unit: LengthUnit, generalClass: GeneralCl
     return { ok: false, code: 'edge.notAnEdge' };
   const angleDeg = angle === undefined ? 45 : Number(angle.replace('°', ''));
   if (angleDeg < 5 || angleDeg > 85) return { ok: false, code: 'edge.angle' };
-  const limits = limitsOf(given, read.mm, unit, generalClass, record);
+  const limits = limitsOf(given, read.mm, unit, generalClass, record, decimals && { rows: decimals, written: size });
   if (typeof limits === 'string') return { ok: false, code: limits };
   const lengthMm = read.mm.valueOf();
   return {

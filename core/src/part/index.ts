@@ -25,6 +25,16 @@ export { type Chamfer, chamferDepthMm, readEdge } from './edge.ts';
 export { centresOf, evenAngles } from './end-view.ts';
 export type { CrossHole, EndView, Flat } from './end-view-schema.ts';
 export { nGradeOf, readFinish, USUAL_RA_UM } from './finish.ts';
+export {
+  type Datum,
+  GEOMETRY_KINDS,
+  type Geometry,
+  type GeometryKind,
+  geometryOf,
+  type HeldGeometry,
+  type Mate,
+  type SurfaceName,
+} from './geometry-schema.ts';
 export { type Bored, type Part, type Resolved, type Turned, upgradePart } from './part.ts';
 export { arcOf, type Corner, flatten, largestRadius, radiiAt } from './path.ts';
 export { featureProfile, insideProfiles, outsideProfile } from './profile.ts';

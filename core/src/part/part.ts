@@ -3,6 +3,7 @@ import type { Problem, Rational } from '../quantity/index.ts';
 import type { CutDetail } from './details.ts';
 import type { BoreKind, FeatureKind } from './drawing.ts';
 import type { Chamfer } from './edge.ts';
+import type { HeldGeometry } from './geometry-schema.ts';
 import type { SeenEnd, SeenFaces } from './seen-end.ts';
 
 /** A length of the outside with every text read: millimetres, zPart 0 at the part's left end. */
@@ -60,6 +61,7 @@ export interface Resolved {
   /** what is seen along the axis */
   readonly endView: SeenEnd;
   readonly faces: SeenFaces;
+  readonly geometry: readonly HeldGeometry[];
   readonly problems: readonly Problem[];
 }
 

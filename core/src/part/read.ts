@@ -1,4 +1,4 @@
-import { type Limits, parseLimits, type SizeOf } from '../limit/index.ts';
+import { decimalTolerance, type Limits, parseLimits, type SizeOf } from '../limit/index.ts';
 import { type Problem, type Rational, rational, readTyped, type TypedLength } from '../quantity/index.ts';
 import type { Drawing } from './drawing.ts';
 
@@ -7,7 +7,7 @@ export type Path = readonly (string | number)[];
 /** Reads texts of a drawing one after the other and keeps what is wrong with them, each with its path. */
 export class Reader {
   readonly problems: Problem[] = [];
-  constructor(private readonly drawing: Pick<Drawing, 'generalClass'>) {}
+  constructor(private readonly drawing: Pick<Drawing, 'generalClass' | 'decimals'>) {}
 
   /** A length that must be there. */
   size(typed: TypedLength, path: Path): Rational | undefined {
@@ -30,6 +30,15 @@ export class Reader {
   }
   /** Limits of a size; while they cannot be read, the nominal size stands in for them. */
   limits(text: string, nominal: Rational, typed: TypedLength, path: Path, of: SizeOf = 'outside'): Limits {
+    const { decimals } = this.drawing;
+    if (decimals && text.trim() === '') {
+      const half = decimalTolerance(typed.text, decimals);
+      // what follows from other sizes is not written anywhere, so nothing is promised for it
+      if (half && half.compare(nominal) < 0)
+        return { upperMm: nominal.add(half).valueOf(), lowerMm: nominal.sub(half).valueOf(), how: 'decimals' };
+      if (typed.text.trim() !== '') this.problems.push({ code: 'limit.noDecimals', path, value: typed.text });
+      return { upperMm: nominal.valueOf(), lowerMm: nominal.valueOf(), how: 'decimals' };
+    }
     const read = parseLimits(text, nominal, typed.unit, this.drawing.generalClass, undefined, of);
     if (read.ok) return read.limits;
     this.problems.push({ code: read.code, path, value: read.value, limit: read.limit });

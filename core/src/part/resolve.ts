@@ -7,6 +7,7 @@ import { readEdge } from './edge.ts';
 import { readEndView } from './end-view.ts';
 import { readEnds } from './ends.ts';
 import { readFinish, USUAL_RA_UM } from './finish.ts';
+import { checkMates, readGeometry, readMates } from './geometry.ts';
 import type { Bored, Part, Resolved, Turned } from './part.ts';
 import { type Path, Reader } from './read.ts';
 import { arcLengthFits, ballLengthMm, isSolvedTaper, solveTaper } from './shapes.ts';
@@ -107,7 +108,7 @@ function edgesOf(read: Read, drawing: Drawing, leftMm: number, rightMm: number, 
   const one = (side: 'left' | 'right', diameterMm: number) => {
     const text = read.feature.edges[side];
     const path = read.at('edges', side);
-    const edge = readEdge(text, read.feature.length.unit, drawing.generalClass);
+    const edge = readEdge(text, read.feature.length.unit, drawing.generalClass, undefined, drawing.decimals);
     if (!edge.ok) {
       reader.add({ code: edge.code, path, value: text });
       return {};
@@ -283,18 +284,21 @@ export function resolveDrawing(drawing: Drawing): Resolved {
       return made;
     });
   });
+  const outside = readMates(drawing, features, 'outside', reader);
   const part: Part = {
     lengthMm: length.valueOf(),
     largestMm: Math.max(0, ...features.map((f) => f.diameterMm)),
-    features: features.map((f, i) => (f.kind === 'ball' ? ballEnds(f, features[i - 1], features[i + 1]) : f)),
-    bores: bored,
+    features: outside.map((f, i) => (f.kind === 'ball' ? ballEnds(f, features[i - 1], features[i + 1]) : f)),
+    bores: readMates(drawing, bored, 'inside', reader),
   };
   checkEdges(part.features, reader);
   checkBores(part, reader);
   const endView = readEndView(drawing, part, reader);
   const faces = readEnds(drawing, part, reader);
+  const geometry = readGeometry(drawing, reader);
+  checkMates(drawing, reader);
   checkIds(drawing, reader);
-  return { part, length, endView, faces, problems: reader.problems };
+  return { part, length, endView, faces, geometry, problems: reader.problems };
 }
 
 /** A ball begins and ends where its neighbours meet it. */

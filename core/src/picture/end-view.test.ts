@@ -23,16 +23,16 @@ describe('the picture of the end', () => {
   it('shows what is seen from the tailstock: larger rounds behind smaller ones, every hole in its place', () => {
     const picture = drawn(flange());
     expect(picture.unitsPerMm).toBeCloseTo(216 / 60, 9);
-    const holes = picture.shapes.filter((s) => s.kind === 'polygon' && s.id === 'e1');
+    const holes = picture.shapes.filter((s) => s.kind === 'path' && s.id === 'e1');
     expect(holes).toHaveLength(4);
     const outline = picture.shapes.find((s) => s.role === 'outline')!;
-    const xs = outline.kind === 'polygon' ? outline.points.map((p) => p[0]) : [];
+    const xs = outline.kind === 'path' ? outline.corners.map((p) => p.x) : [];
     expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(216, 6);
     expect(picture.shapes.filter((s) => s.kind === 'text').map((s) => s.text)).toEqual(['4× Ø6']);
   });
   it('does not show a smaller round behind a larger one', () => {
     const dumbbell = drawingOf([feature(1, 30, 10), feature(2, 20, 10), feature(3, 40, 10)]);
-    const edges = drawn(dumbbell).shapes.filter((s) => s.kind === 'polygon' && s.role === 'edge');
+    const edges = drawn(dumbbell).shapes.filter((s) => s.kind === 'path' && s.role === 'edge');
     expect(edges).toHaveLength(0);
     expect(drawn(drawingOf([])).shapes).toEqual([]);
   });

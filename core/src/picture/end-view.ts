@@ -1,9 +1,9 @@
 import { centresOf, type Part, type SeenEnd, type SeenHole } from '../part/index.ts';
 import { radians } from '../quantity/index.ts';
-import type { Picture, Shape } from './picture.ts';
+import { circleCorners } from './path-data.ts';
+import type { Picture, Role, Shape } from './picture.ts';
 
 type Point = readonly [number, number];
-const ROUND = 96;
 
 /**
  * The part as seen from the tailstock: its visible diameters, the hole on the axis, holes beside it, flats, and where radial
@@ -25,12 +25,30 @@ export function endViewPicture(
   const room = 42;
   const scale = Math.max(0.01, Math.min(view.width - 2 * room, view.height - 2 * room) / Math.max(part.largestMm, 1));
   const [cx, cy] = [view.width / 2, view.height / 2];
+  return {
+    ...{ width: view.width, height: view.height, unitsPerMm: scale, origin: [cx, cy] },
+    shapes: endViewShapes(part, seen, scale, [cx, cy], view),
+  };
+}
+
+/** What of an end view is told apart: which hole is selected, words for holes by id, and the size of their letters. */
+interface EndLook {
+  readonly textSize: number;
+  readonly selectedId?: string;
+  readonly labels?: Readonly<Record<string, string>>;
+}
+
+/**
+ * Shapes of the part as seen from the tailstock, round ones as true circles.
+ * @param scale picture units in a millimetre
+ * @param middle of the axis, in picture units
+ */
+export function endViewShapes(part: Part, seen: SeenEnd, scale: number, [cx, cy]: Point, view: EndLook): Shape[] {
   const at = (x: number, y: number): Point => [cx + x * scale, cy - y * scale];
-  const circle = (x: number, y: number, r: number): Point[] =>
-    Array.from({ length: ROUND }, (_, i) => {
-      const a = (2 * Math.PI * i) / ROUND;
-      return at(x + r * Math.cos(a), y + r * Math.sin(a));
-    });
+  const circle = (role: Role, x: number, y: number, r: number, id?: string): Shape => {
+    const [px, py] = at(x, y);
+    return { kind: 'path', role, corners: circleCorners(px, py, r * scale), closed: true, id };
+  };
   const shapes: Shape[] = [];
   // from the tailstock only what is larger than everything before it can be seen
   let largest = 0;
@@ -41,15 +59,13 @@ export function endViewPicture(
       rounds.push(f.diameterMm / 2);
     }
   const outer = rounds.at(-1);
-  if (outer === undefined)
-    return { width: view.width, height: view.height, unitsPerMm: scale, origin: [cx, cy], shapes };
-  shapes.push({ kind: 'polygon', role: 'body', points: circle(0, 0, outer) });
-  for (const r of rounds.slice(0, -1)) shapes.push({ kind: 'polygon', role: 'edge', points: circle(0, 0, r) });
-  shapes.push({ kind: 'polygon', role: 'outline', points: circle(0, 0, outer) });
+  if (outer === undefined) return shapes;
+  shapes.push(circle('body', 0, 0, outer));
+  for (const r of rounds.slice(0, -1)) shapes.push(circle('edge', 0, 0, r));
+  shapes.push(circle('outline', 0, 0, outer));
   const open = part.bores.filter((b) => b.side === 'right' || b.through);
-  if (open.length > 0)
-    shapes.push({ kind: 'polygon', role: 'void', points: circle(0, 0, Math.max(...open.map((b) => b.outerMm)) / 2) });
-  for (const b of open) shapes.push({ kind: 'polygon', role: 'edge', points: circle(0, 0, b.outerMm / 2) });
+  if (open.length > 0) shapes.push(circle('void', 0, 0, Math.max(...open.map((b) => b.outerMm)) / 2));
+  for (const b of open) shapes.push(circle('edge', 0, 0, b.outerMm / 2));
   for (const f of seen.flats)
     for (const a of f.anglesDeg) {
       const half = Math.sqrt(Math.max(0, (f.diameterMm / 2) ** 2 - f.distanceMm ** 2));
@@ -70,16 +86,16 @@ export function endViewPicture(
     ];
     shapes.push({ kind: 'text', role: 'label', at: at(x, y), text: n.text, anchor: x < 0 ? 'end' : 'start' });
   }
-  return { width: view.width, height: view.height, unitsPerMm: scale, origin: [cx, cy], shapes };
+  return shapes;
 }
 
 function holeShapes(
   h: SeenHole,
   part: Part,
-  circle: (x: number, y: number, r: number) => Point[],
+  circle: (role: Role, x: number, y: number, r: number, id?: string) => Shape,
   at: (x: number, y: number) => Point,
   mmPerUnit: number,
-  view: { readonly selectedId?: string; readonly textSize: number; readonly labels?: Readonly<Record<string, string>> },
+  view: EndLook,
 ): Shape[] {
   const on = view.selectedId === h.id;
   const shapes: Shape[] = [];
@@ -122,17 +138,11 @@ function holeShapes(
     shapes.push(...words(h.anglesDeg[0] ?? 0));
     return shapes;
   }
-  if (h.anglesDeg.length > 1 && h.radiusMm > 0)
-    shapes.push({
-      kind: 'polyline',
-      role: 'centreline',
-      points: [...circle(0, 0, h.radiusMm), circle(0, 0, h.radiusMm)[0]!],
-    });
+  if (h.anglesDeg.length > 1 && h.radiusMm > 0) shapes.push(circle('centreline', 0, 0, h.radiusMm));
   for (const [x, y] of centresOf(h)) {
-    shapes.push({ kind: 'polygon', role: 'void', points: circle(x, y, h.diameterMm / 2) });
-    if (h.counterbore && h.way === 'right')
-      shapes.push({ kind: 'polygon', role: 'edge', points: circle(x, y, h.counterbore.diameterMm / 2) });
-    shapes.push({ kind: 'polygon', role: on ? 'selected' : 'edge', points: circle(x, y, h.diameterMm / 2), id: h.id });
+    shapes.push(circle('void', x, y, h.diameterMm / 2));
+    if (h.counterbore && h.way === 'right') shapes.push(circle('edge', x, y, h.counterbore.diameterMm / 2));
+    shapes.push(circle(on ? 'selected' : 'edge', x, y, h.diameterMm / 2, h.id));
   }
   shapes.push(...words(h.anglesDeg[0] ?? 0));
   return shapes;

@@ -1,8 +1,12 @@
-export { endViewPicture } from './end-view.ts';
+export { endViewPicture, endViewShapes } from './end-view.ts';
 export type { FeatureEnd } from './ends.ts';
+export { faceShapes } from './faces.ts';
 export { type GrindingSheet, grindingSheetPicture } from './grinding-sheet.ts';
 export { halfOutline } from './outline.ts';
-export type { Picture, Role, Shape } from './picture.ts';
+export { circleCorners, pathData } from './path-data.ts';
+export type { PathCorner, Picture, Role, Shape } from './picture.ts';
+export { detailLines } from './section.ts';
 export { silhouettePicture } from './silhouette.ts';
 export { type CardMaterial, type SpeedCard, speedCardPicture, speedCardRows } from './speed-card.ts';
 export { type StripView, stripPicture } from './strip.ts';
+export { textWidth } from './text-width.ts';

@@ -20,7 +20,17 @@ export type Role =
   | 'thin'
   | 'section'
   | 'void'
+  | 'hatch'
+  | 'arrow'
+  | 'frame'
   | 'scale';
+
+export interface PathCorner {
+  readonly x: number;
+  readonly y: number;
+  /** tangent of a quarter of the arc's angle; none or 0: straight */
+  readonly bulge?: number;
+}
 
 /** Shapes in the picture's own units (the view's pixels or the page's millimetres), y downwards. */
 export type Shape =
@@ -34,6 +44,14 @@ export type Shape =
     }
   | { readonly kind: 'polyline'; readonly role: Role; readonly points: readonly (readonly [number, number])[] }
   | {
+      /** lines and arcs; `bulge` of a corner is that of the way to the next one, positive where it turns from x towards y */
+      readonly kind: 'path';
+      readonly role: Role;
+      readonly corners: readonly PathCorner[];
+      readonly closed: boolean;
+      readonly id?: string;
+    }
+  | {
       readonly kind: 'text';
       readonly role: Role;
       readonly at: readonly [number, number];
@@ -41,6 +59,8 @@ export type Shape =
       readonly anchor: 'start' | 'middle' | 'end';
       /** height of its letters in picture units, where it is not the picture's usual one */
       readonly size?: number;
+      /** read from the right, bottom to top, instead of level */
+      readonly upright?: boolean;
       readonly id?: string;
     };
 

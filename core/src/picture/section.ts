@@ -6,7 +6,7 @@ type Point = readonly [number, number];
 type At = (zMm: number, rMm: number) => Point;
 
 /** Lines of a thread or knurl at a side of the centreline: 1 above, −1 below. */
-function detailLines(d: CutDetail, radiusMm: number, side: 1 | -1, at: At): Shape[] {
+export function detailLines(d: CutDetail, radiusMm: number, side: 1 | -1, at: At): Shape[] {
   if (d.kind === 'groove') return [];
   if (d.kind === 'thread')
     return [

@@ -21,7 +21,7 @@ const short = z.string().max(120);
 const limits = z.strictObject({
   upperMm: number,
   lowerMm: number,
-  how: z.enum(['plusMinus', 'deviations', 'sizes', 'zone', 'general']),
+  how: z.enum(['plusMinus', 'deviations', 'sizes', 'zone', 'general', 'decimals', 'mate']),
 });
 const chamfer = z.strictObject({ lengthMm: number, angleDeg: number, depthMm: number, limits: limits.optional() });
 const along = { id: short, zFromMm: number, zToMm: number };

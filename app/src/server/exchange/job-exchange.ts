@@ -1,13 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { problemsOf } from '@whelk/core/calc';
 import { jobFileSchema } from '@whelk/core/job';
-import { resolveDrawing } from '@whelk/core/part';
-import { stripPicture } from '@whelk/core/picture';
-import { formatLength } from '@whelk/core/quantity';
 import { asFrozenRun, replay } from '@whelk/core/run';
 import type { Knex } from 'knex';
 import { jobFile, renewIds, renewRuns } from '../../exchange/job-file.ts';
-import { pictureToSvg } from '../../exchange/svg.ts';
 import { Refused } from '../answer.ts';
 import { createJob, loadJob } from '../jobs/service.ts';
 import { addLathe, leaveStanding } from '../lathes/service.ts';
@@ -78,22 +74,4 @@ export async function insertRuns(db: Knex, jobId: string, runs: ReturnType<typeo
     // a piece that is being cut left the lathe as it set it
     if (!ended) await leaveStanding(db, frozen, state);
   }
-}
-
-/** The drawing of a job as SVG on A4 landscape width. */
-export async function drawingSvg(db: Knex, id: string): Promise<{ title: string; svg: string }> {
-  const { job } = await loadJob(db, id);
-  const { part } = resolveDrawing(job.drawing);
-  const { unit } = job.drawing;
-  const picture = stripPicture(part, {
-    width: 277,
-    height: 120,
-    textSize: 4,
-    labels: job.drawing.features.map((f) => ({
-      id: f.id,
-      text: `Ø${f.diameter.text}${f.limits ? ` ${f.limits}` : ''}`,
-    })),
-    overall: `${formatLength(part.lengthMm, unit, unit === 'mm' ? 2 : 3)} ${unit}`,
-  });
-  return { title: job.title, svg: pictureToSvg(picture, job.title, 4) };
 }

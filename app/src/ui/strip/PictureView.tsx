@@ -1,4 +1,4 @@
-import type { FeatureEnd, Picture, Shape } from '@whelk/core/picture';
+import { type FeatureEnd, type Picture, pathData, type Shape } from '@whelk/core/picture';
 import { memo } from 'react';
 
 const path = (points: readonly (readonly [number, number])[]) =>
@@ -20,6 +20,16 @@ function ShapeView({ shape, textSize, onSelect }: { shape: Shape; textSize: numb
         {shape.text}
       </text>
     );
+  if (shape.kind === 'path') {
+    const { id } = shape;
+    const data = pathData(shape.corners, shape.closed, 1);
+    if (id && onSelect)
+      return (
+        // biome-ignore lint/a11y/noStaticElementInteractions: the picture's list of holes is the keyboard's way to them
+        <path className={`${role} hit`} d={data} onClick={() => onSelect(id)} data-feature={id} />
+      );
+    return <path className={role} d={data} />;
+  }
   if (shape.kind === 'polyline') return <polyline className={role} points={path(shape.points)} />;
   const { id, end } = shape;
   if (shape.role === 'stock' || shape.role === 'section')

@@ -2,7 +2,8 @@ import type { APIRoute } from 'astro';
 import { z } from 'zod';
 import { answer, attachment, guarded, notFound } from '../../../../server/answer.ts';
 import { database } from '../../../../server/db/connection.ts';
-import { drawingSvg, exportJob } from '../../../../server/exchange/job-exchange.ts';
+import { drawingFile, isDrawingFile } from '../../../../server/exchange/drawing-files.ts';
+import { exportJob } from '../../../../server/exchange/job-exchange.ts';
 import { changeJob, duplicateJob } from '../../../../server/jobs/service.ts';
 import { idOf } from '../../../../server/params.ts';
 import { startRun } from '../../../../server/runs/service.ts';
@@ -10,16 +11,16 @@ import { readBody } from '../../../../server/security/body.ts';
 
 const startSchema = z.strictObject({ piece: z.number().int().min(1).max(1000) });
 
-export const GET: APIRoute = ({ params }) =>
+export const GET: APIRoute = ({ params, url }) =>
   guarded(async () => {
     const id = idOf(params.id);
     if (params.act === 'export') {
       const file = await exportJob(database(), id);
       return attachment(`${JSON.stringify(file, null, 2)}\n`, 'application/json', `${file.job.title}.json`);
     }
-    if (params.act === 'drawing.svg') {
-      const { title, svg } = await drawingSvg(database(), id);
-      return attachment(svg, 'image/svg+xml', `${title}.svg`);
+    if (isDrawingFile(params.act)) {
+      const { body, type, name } = await drawingFile(database(), id, params.act, url);
+      return attachment(body, type, name);
     }
     throw notFound();
   });

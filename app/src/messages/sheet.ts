@@ -1,0 +1,82 @@
+import type { Job } from '@whelk/core/job';
+import type { Drawing } from '@whelk/core/part';
+import type { SheetWish } from '@whelk/core/sheet';
+
+/** A size as it was typed, its unit where it is not the drawing's. */
+const typedText = ({ text, unit }: { text: string; unit: string }, drawing: Drawing): string =>
+  unit === drawing.unit || /[a-z"″”]/i.test(text) ? text.trim() : `${text.trim()} ${unit}`;
+
+/** What a hole or a flat of the end view is, in a line beside it. */
+function endTexts(drawing: Drawing): Record<string, string> {
+  const texts: Record<string, string> = {};
+  for (const h of drawing.endView.holes) {
+    const parts = [`${h.count > 1 ? `${h.count}× ` : ''}Ø${typedText(h.diameter, drawing)} ${h.limits.trim()}`.trim()];
+    if (h.way === 'radial') parts.push(`across, ${h.angle.trim() || '0'}°`);
+    else if (h.place.text.trim()) parts.push(`on Ø${typedText(h.place, drawing)}, first at ${h.angle.trim() || '0'}°`);
+    if (h.counterbore)
+      parts.push(
+        `counterbore Ø${typedText(h.counterbore.diameter, drawing)} × ${typedText(h.counterbore.depth, drawing)}`,
+      );
+    if (h.depth.text.trim()) parts.push(`${typedText(h.depth, drawing)} deep`);
+    else if (h.way !== 'radial') parts.push('through');
+    // long ones in two lines, broken where it reads well
+    const half = parts.length > 2 ? 2 : 1;
+    texts[h.id] = [parts.slice(0, half).join(', '), parts.slice(half).join(', ')].filter(Boolean).join('\n');
+  }
+  for (const f of drawing.endView.flats)
+    texts[f.id] = `${f.count > 1 ? `${f.count} flats, ` : 'flat, '}${typedText(f.across, drawing)} across`;
+  return texts;
+}
+
+const classNames = { f: 'fine', m: 'medium', c: 'coarse', v: 'very coarse' } as const;
+
+/** What the title block says of sizes without limits. */
+export function generalText(drawing: Drawing): string {
+  const { decimals } = drawing;
+  if (!decimals) return `Sizes without limits: ISO 2768-${drawing.generalClass} (${classNames[drawing.generalClass]})`;
+  const rows = decimals.places.flatMap((given, i) =>
+    given.trim() ? [`${['0', '0.0', '0.00', '0.000', '0.0000'][i]} ±${given.trim()}`] : [],
+  );
+  if (decimals.fraction.trim()) rows.push(`fractions ±${decimals.fraction.trim()}`);
+  return `Sizes without limits, ${decimals.unit}: ${rows.join(', ')}`;
+}
+
+/** The printed drawing of a job as it is wanted, with all its words. */
+export function sheetWish(
+  job: Job,
+  material: string,
+  date: string,
+  wish: Pick<SheetWish, 'paper' | 'lying' | 'both'>,
+): SheetWish {
+  const { drawing } = job;
+  const unit = drawing.unit === 'mm' ? 'millimetres' : 'inches';
+  return {
+    ...wish,
+    words: {
+      title: job.title,
+      issue: drawing.issue?.trim() || '–',
+      date,
+      material: material || '–',
+      quantity: String(job.quantity),
+      heads: {
+        title: 'Part',
+        material: 'Material',
+        quantity: 'Off',
+        scale: 'Scale',
+        unit: 'Sizes',
+        general: 'General tolerance',
+        issue: 'Issue',
+        date: 'Printed',
+        sheet: 'Sheet',
+      },
+      unit: wish.both
+        ? `in ${unit}, [${drawing.unit === 'mm' ? 'inches' : 'millimetres'}]; (…) follows`
+        : `in ${unit}; (…) follows from others`,
+      general: generalText(drawing),
+      columns: ['No.', 'Size', `Largest, ${drawing.unit}`, `Smallest, ${drawing.unit}`, 'Ra'],
+      knurl: { straight: 'Straight knurl', crossed: 'Crossed knurl' },
+      leftHand: 'LH',
+      texts: endTexts(drawing),
+    },
+  };
+}

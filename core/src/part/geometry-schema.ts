@@ -1,0 +1,62 @@
+import { z } from 'zod';
+import { typedLengthSchema } from '../quantity/index.ts';
+import { partId, shortText } from './schema-parts.ts';
+
+/** What a geometrical tolerance or a datum is of: the round surface of a feature or step of a hole, or one of its faces. */
+export const surfaceNameSchema = z.strictObject({ id: partId, what: z.enum(['round', 'left', 'right']) });
+export type SurfaceName = z.infer<typeof surfaceNameSchema>;
+
+/** Geometrical tolerances that a turner holds against a datum. */
+export const GEOMETRY_KINDS = ['runout', 'concentricity', 'squareness', 'parallelism'] as const;
+export type GeometryKind = (typeof GEOMETRY_KINDS)[number];
+/** Which of them are of round surfaces, and which of faces. */
+export const geometryOf: Readonly<Record<GeometryKind, readonly SurfaceName['what'][]>> = {
+  runout: ['round', 'left', 'right'],
+  concentricity: ['round'],
+  squareness: ['left', 'right'],
+  parallelism: ['left', 'right'],
+};
+
+/** Surfaces that others are held to, by letter. */
+export const datumSchema = z.strictObject({ letter: z.string().regex(/^[A-Z]$/), on: surfaceNameSchema });
+export type Datum = z.infer<typeof datumSchema>;
+
+/** A geometrical tolerance: of which surface, how much, to which datum. */
+export const geometrySchema = z.strictObject({
+  id: partId,
+  kind: z.enum(GEOMETRY_KINDS),
+  on: surfaceNameSchema,
+  tolerance: typedLengthSchema,
+  /** letter of a datum */
+  datum: z.string().max(1),
+});
+export type Geometry = z.infer<typeof geometrySchema>;
+
+/**
+ * A piece that a feature goes together with. `measured` is its size; of a piece of another job the size that was last read
+ * there. The wanted clearance is how much the hole is larger than the shaft, negative for a press fit.
+ */
+export const mateSchema = z.strictObject({
+  id: partId,
+  /** outside feature or step of a hole */
+  on: partId,
+  note: z.string().max(60),
+  measured: typedLengthSchema,
+  least: shortText,
+  most: shortText,
+  unit: z.enum(['mm', 'in']),
+  /** the piece of another job that was measured, where the size comes from there */
+  from: z
+    .strictObject({ jobId: z.uuid(), featureId: partId, piece: z.number().int().min(1).max(1000).nullable() })
+    .nullable(),
+});
+export type Mate = z.infer<typeof mateSchema>;
+
+/** A geometrical tolerance with its figure read. */
+export interface HeldGeometry {
+  readonly id: string;
+  readonly kind: GeometryKind;
+  readonly on: SurfaceName;
+  readonly toleranceMm: number;
+  readonly datum: string;
+}

@@ -1,0 +1,81 @@
+import { limitsForMate, type SizeOf } from '../limit/index.ts';
+import { parseLength } from '../quantity/index.ts';
+import type { Drawing } from './drawing.ts';
+import { geometryOf, type HeldGeometry, type Mate } from './geometry-schema.ts';
+import type { Bored, Turned } from './part.ts';
+import type { Reader } from './read.ts';
+
+/** Reads tolerances to datums; what cannot be is told and left out. */
+export function readGeometry(drawing: Drawing, reader: Reader): readonly HeldGeometry[] {
+  const known = new Set([...drawing.features, ...drawing.bores.left, ...drawing.bores.right].map((f) => f.id));
+  const datums = drawing.datums ?? [];
+  const letters = new Set<string>();
+  for (const [i, { letter, on }] of datums.entries()) {
+    if (letters.has(letter)) reader.add({ code: 'datum.twice', path: ['datums', i, 'letter'], value: letter });
+    if (!known.has(on.id)) reader.add({ code: 'datum.gone', path: ['datums', i, 'on'], value: letter });
+    letters.add(letter);
+  }
+  return (drawing.geometry ?? []).flatMap((g, i): HeldGeometry[] => {
+    const path = ['geometry', i];
+    const datum = datums.find((d) => d.letter === g.datum);
+    const tolerance = reader.size(g.tolerance, [...path, 'tolerance']);
+    if (!known.has(g.on.id)) reader.add({ code: 'geometry.gone', path: [...path, 'on'] });
+    else if (!geometryOf[g.kind].includes(g.on.what))
+      reader.add({ code: 'geometry.wrongSurface', path: [...path, 'on'], value: g.kind });
+    else if (!datum) reader.add({ code: 'geometry.noDatum', path: [...path, 'datum'], value: g.datum });
+    else if (datum.on.id === g.on.id && datum.on.what === g.on.what)
+      reader.add({ code: 'geometry.toItself', path: [...path, 'datum'], value: g.datum });
+    else if (g.kind === 'parallelism' && datum.on.what === 'round')
+      reader.add({ code: 'geometry.parallelToFace', path: [...path, 'datum'], value: g.datum });
+    else if (g.kind === 'squareness' && datum.on.what !== 'round')
+      reader.add({ code: 'geometry.squareToRound', path: [...path, 'datum'], value: g.datum });
+    else if (tolerance) return [{ id: g.id, kind: g.kind, on: g.on, toleranceMm: tolerance.valueOf(), datum: g.datum }];
+    return [];
+  });
+}
+
+/** A feature's limits moved to where its measured mate asks for them. */
+function mated<F extends Turned | Bored>(feature: F, mate: Mate, of: SizeOf, i: number, reader: Reader): F {
+  const size = reader.sizeOrNone(mate.measured, ['mates', i, 'measured']);
+  const read = (text: string, key: 'least' | 'most') => {
+    const length = parseLength(text, mate.unit, 'any');
+    if (!length.ok) reader.add({ code: length.code, path: ['mates', i, key], value: text });
+    return length.ok ? length.mm : undefined;
+  };
+  const [least, most] = [read(mate.least, 'least'), read(mate.most, 'most')];
+  // not measured yet: what the drawing says stands
+  if (!size || !least || !most) return feature;
+  const limits = limitsForMate(size, least, most, of);
+  const nominal = 'diameterMm' in feature ? feature.diameterMm : feature.outerMm;
+  if (!limits) reader.add({ code: 'mate.noRoom', path: ['mates', i, 'most'], value: mate.most });
+  else if (Math.abs(limits.upperMm - nominal) > Math.max(0.5, nominal / 20))
+    reader.add({ code: 'mate.farFromNominal', path: ['mates', i, 'measured'], value: mate.measured.text });
+  else return { ...feature, limits };
+  return feature;
+}
+
+/** Features and holes whose mates were measured, with the limits that follow. */
+export function readMates<F extends Turned | Bored>(
+  drawing: Drawing,
+  features: readonly F[],
+  of: SizeOf,
+  reader: Reader,
+): readonly F[] {
+  const mates = drawing.mates ?? [];
+  if (mates.length === 0) return features;
+  return features.map((f) => {
+    const i = mates.findIndex((m) => m.on === f.id);
+    return i < 0 ? f : mated(f, mates[i]!, of, i, reader);
+  });
+}
+
+/** Mates of what is no longer drawn, and second mates of one feature. */
+export function checkMates(drawing: Drawing, reader: Reader): void {
+  const known = new Set([...drawing.features, ...drawing.bores.left, ...drawing.bores.right].map((f) => f.id));
+  const seen = new Set<string>();
+  for (const [i, { on }] of (drawing.mates ?? []).entries()) {
+    if (!known.has(on)) reader.add({ code: 'mate.gone', path: ['mates', i, 'on'] });
+    else if (seen.has(on)) reader.add({ code: 'mate.twice', path: ['mates', i, 'on'] });
+    seen.add(on);
+  }
+}

@@ -1,0 +1,5 @@
+export { type Box, overlap } from './clear.ts';
+export { PAPERS, type PaperName } from './paper.ts';
+export { type DrawingSheets, drawingSheets, type SheetWish } from './sheet.ts';
+export { type LimitRow, limitRows } from './table.ts';
+export type { SheetWords } from './words.ts';

@@ -1,0 +1,310 @@
+import type { BoreStep, Drawing, Feature, GeometryKind, PlaneName, Resolved } from '../part/index.ts';
+import { drawingDecimals, type LengthUnit, parseLength, shortLength, type TypedLength } from '../quantity/index.ts';
+import type { SheetWords } from './words.ts';
+
+/** A cell of a tolerance frame: words, or the sign of a geometrical tolerance. */
+export type Cell = { readonly text: string } | { readonly sign: GeometryKind };
+export type LabelLine = { readonly text: string } | { readonly cells: readonly Cell[] };
+/** Words with a leader to a place of the part. */
+export interface SizeLabel {
+  readonly id: string;
+  readonly lines: readonly LabelLine[];
+  readonly zMm: number;
+  readonly rMm: number;
+  /** of a hole: stands below the centreline */
+  readonly inside: boolean;
+}
+/** A size along Z. */
+export interface SizeAlong {
+  readonly id: string;
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly text: string;
+  readonly inside: boolean;
+}
+
+interface Ways {
+  readonly unit: LengthUnit;
+  readonly both: boolean;
+  readonly words: Pick<SheetWords, 'knurl' | 'leftHand'>;
+}
+const otherUnit = (unit: LengthUnit): LengthUnit => (unit === 'mm' ? 'in' : 'mm');
+const shown = (mm: number, unit: LengthUnit): string => shortLength(mm, unit, drawingDecimals(unit) + 1);
+
+/** A size as it was typed, its unit where it is not the drawing's, and in the other unit behind it where both are wanted. */
+function typedText({ text, unit }: TypedLength, ways: Ways): string {
+  // a whole and a fraction close beside one another would read as one number
+  const clean = text.trim().replace(/(\d) +(?=\d+\/\d)/g, '$1-');
+  const named = unit === ways.unit || /[a-z"″”µ]/i.test(clean) ? clean : `${clean} ${unit}`;
+  const read = ways.both ? parseLength(clean, unit) : undefined;
+  return read?.ok ? `${named} [${shown(read.mm.valueOf(), otherUnit(ways.unit))}]` : named;
+}
+/** A size that follows from others: in brackets, as drawings have it. */
+function followsText(mm: number, ways: Ways): string {
+  return `(${shown(mm, ways.unit)}${ways.both ? ` [${shown(mm, otherUnit(ways.unit))}]` : ''})`;
+}
+const withLimits = (size: string, limits: string): string => (limits.trim() ? `${size} ${limits.trim()}` : size);
+const edgeText = (text: string): string => {
+  const clean = text.trim().replace(/\s*[x×]\s*/i, '×');
+  if (/^r/i.test(clean)) return clean;
+  return clean.replace(/^([^\s×]+)(?:×([\d.,]+)°?)?/, (_, long: string, angle = '45') => `${long}×${angle}°`);
+};
+
+type Step = Feature | BoreStep;
+
+/** Words for what is cut into a length, each at its place. */
+function detailLabels(
+  step: Step,
+  made: Resolved['part']['features'][number]['details'],
+  inside: boolean,
+  rMm: number,
+  ways: Ways,
+) {
+  return made.flatMap((d): SizeLabel[] => {
+    const typed = step.details.find((t) => t.id === d.id);
+    if (!typed) return [];
+    const zMm = (d.zFromMm + d.zToMm) / 2;
+    const label = (text: string, r = rMm): SizeLabel => ({ id: step.id, lines: [{ text }], zMm, rMm: r, inside });
+    if (typed.kind === 'thread') {
+      const hand = typed.hand === 'left' ? ` ${ways.words.leftHand}` : '';
+      const close = typed.class.trim() ? ` ${typed.class.trim()}` : '';
+      return [label(`${typed.designation.trim()}${hand}${close}`)];
+    }
+    if (typed.kind === 'knurl') return [label(`${ways.words.knurl[typed.pattern]} ${typedText(typed.pitch, ways)}`)];
+    if (d.kind !== 'groove') return [];
+    const floor = withLimits(`${typed.by === 'floor' ? 'Ø' : ''}${typedText(typed.floor, ways)}`, typed.floorLimits);
+    const wide =
+      typed.width.text.trim() === '' ? undefined : withLimits(typedText(typed.width, ways), typed.widthLimits);
+    const angle = typed.shape === 'vee' ? `${typed.angle.trim() || '60'}°` : undefined;
+    const round = typed.shape === 'round' ? `R${shown((d.zToMm - d.zFromMm) / 2, ways.unit)}` : undefined;
+    const first = angle ?? wide ?? round;
+    return [label(first ? `${first} × ${floor}` : floor, d.floorMm / 2)];
+  });
+}
+
+/** A size along Z for a detail that does not begin at an end of its feature, and for a thread that ends before it. */
+function detailLengths(
+  step: Step,
+  from: number,
+  to: number,
+  made: Resolved['part']['features'][number]['details'],
+  inside: boolean,
+  ways: Ways,
+) {
+  return made.flatMap((d): SizeAlong[] => {
+    const typed = step.details.find((t) => t.id === d.id);
+    if (!typed) return [];
+    const [left, right] = [Math.min(from, to), Math.max(from, to)];
+    const end = typed.from === 'left' ? left : right;
+    const near = typed.from === 'left' ? d.zFromMm : d.zToMm;
+    const along = (a: number, b: number, text: TypedLength): SizeAlong => ({
+      ...{ id: step.id, fromMm: Math.min(a, b), toMm: Math.max(a, b), inside },
+      text: typedText(text, ways),
+    });
+    const out: SizeAlong[] = [];
+    if (typed.kind !== 'thread' && Math.abs(near - end) > 1e-9) out.push(along(end, near, typed.at));
+    if (typed.kind !== 'groove' && typed.length.text.trim() !== '') out.push(along(d.zFromMm, d.zToMm, typed.length));
+    return out;
+  });
+}
+
+/** Frames of geometrical tolerances and datum letters that belong to a feature. */
+function geometryLines(id: string, drawing: Drawing, resolved: Resolved, ways: Ways): LabelLine[] {
+  return [
+    ...resolved.geometry
+      .filter((g) => g.on.id === id)
+      .map(
+        (g): LabelLine => ({
+          cells: [{ sign: g.kind }, { text: shown(g.toleranceMm, ways.unit) }, { text: g.datum }],
+        }),
+      ),
+    ...(drawing.datums ?? []).filter((d) => d.on.id === id).map((d): LabelLine => ({ cells: [{ text: d.letter }] })),
+  ];
+}
+
+/** Words for every diameter, shape, edge and detail of the outside. */
+function outsideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLabel[] {
+  return resolved.part.features.flatMap((f): SizeLabel[] => {
+    const typed = drawing.features[f.index]!;
+    const middle = (f.zFromMm + f.zToMm) / 2;
+    const at = (zMm: number, rMm: number, lines: readonly LabelLine[]): SizeLabel => ({
+      id: f.id,
+      lines,
+      zMm,
+      rMm,
+      inside: false,
+    });
+    const frames = geometryLines(f.id, drawing, resolved, ways);
+    const size = withLimits(`${f.kind === 'ball' ? 'SØ' : 'Ø'}${typedText(typed.diameter, ways)}`, typed.limits);
+    const labels: SizeLabel[] = [];
+    if (f.kind === 'taper' || f.kind === 'arc') {
+      const end = typed.end?.text.trim() ? `Ø${typedText(typed.end, ways)}` : `Ø${followsText(f.rightMm, ways)}`;
+      labels.push(at(f.zFromMm, f.leftMm / 2, [{ text: size }, ...frames]));
+      if (f.kind === 'arc' && typed.radius)
+        labels.push(at(middle, radiusAt(f), [{ text: `R${typedText(typed.radius, ways)}` }]));
+      if (f.kind === 'taper' && typed.taper?.trim())
+        labels.push(at(middle, (f.leftMm + f.rightMm) / 4, [{ text: typed.taper.trim() }]));
+      labels.push(at(f.zToMm, f.rightMm / 2, [{ text: end }]));
+    } else {
+      const whole = f.details.some((d) => d.kind === 'thread' && d.zToMm - d.zFromMm > f.zToMm - f.zFromMm - 1e-6);
+      if (!whole || frames.length > 0)
+        labels.push(at(middle, f.diameterMm / 2, whole ? frames : [{ text: size }, ...frames]));
+    }
+    labels.push(...detailLabels(typed, f.details, false, f.diameterMm / 2, ways));
+    for (const side of ['left', 'right'] as const) {
+      const text = typed.edges[side].trim();
+      if (text === '' || (!f[side] && !f[`${side}RoundMm`])) continue;
+      const along = f[side]?.lengthMm ?? f[`${side}RoundMm`] ?? 0;
+      const z = side === 'left' ? f.zFromMm + along / 2 : f.zToMm - along / 2;
+      const r = (side === 'left' ? f.leftMm : f.rightMm) / 2 - (f[side]?.depthMm ?? 0) / 2;
+      labels.push(at(z, r, [{ text: edgeText(text) }]));
+    }
+    return labels;
+  });
+}
+
+/** Height of an arc feature at its middle, for its leader. */
+function radiusAt(f: Resolved['part']['features'][number]): number {
+  const [a, b] = [f.leftMm / 2, f.rightMm / 2];
+  const chord = Math.hypot(f.zToMm - f.zFromMm, b - a);
+  const radius = f.arc?.radiusMm ?? chord;
+  const high = radius - Math.sqrt(Math.max(0, radius ** 2 - (chord / 2) ** 2));
+  return (a + b) / 2 + (f.arc?.hollow ? -high : high);
+}
+
+function insideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLabel[] {
+  const holes = resolved.part.bores.flatMap((b): SizeLabel[] => {
+    const typed = drawing.bores[b.side][b.index]!;
+    const sloped = b.kind === 'countersunk' || b.kind === 'taper';
+    const angle =
+      b.kind === 'countersunk' ? typed.taper?.trim() || '90°' : b.kind === 'taper' ? typed.taper?.trim() : '';
+    const size = withLimits(`Ø${typedText(typed.diameter, ways)}`, typed.limits);
+    const whole = b.details.some(
+      (d) => d.kind === 'thread' && d.zToMm - d.zFromMm > Math.abs(b.zToMm - b.zFromMm) - 1e-6,
+    );
+    const lines: LabelLine[] = [
+      ...(whole ? [] : [{ text: angle ? `${size} × ${angle}` : size }]),
+      ...geometryLines(b.id, drawing, resolved, ways),
+    ];
+    const zMm = sloped ? b.zFromMm : (b.zFromMm + b.zToMm) / 2;
+    return [
+      ...(lines.length > 0 ? [{ id: b.id, lines, zMm, rMm: b.outerMm / 2, inside: true }] : []),
+      ...detailLabels(typed, b.details, true, b.outerMm / 2, ways),
+    ];
+  });
+  const centres = (['left', 'right'] as const).flatMap((side): SizeLabel[] => {
+    const centre = resolved.faces[side].centre;
+    if (!centre) return [];
+    const zMm = side === 'left' ? 0 : resolved.part.lengthMm;
+    return [
+      {
+        id: side,
+        lines: [{ text: `ISO 6411 ${drawing.ends[side].centre.trim()}` }],
+        zMm,
+        rMm: centre.mouthMm / 2,
+        inside: true,
+      },
+    ];
+  });
+  return [...holes, ...centres];
+}
+
+/** Holes across the axis: their size where they go in. */
+function crossLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLabel[] {
+  return resolved.endView.holes.flatMap((h): SizeLabel[] => {
+    const typed = drawing.endView.holes.find((t) => t.id === h.id);
+    if (h.way !== 'radial' || h.zMm === undefined || !typed) return [];
+    const count = h.anglesDeg.length > 1 ? `${h.anglesDeg.length}× ` : '';
+    return [
+      {
+        id: h.id,
+        lines: [{ text: withLimits(`${count}Ø${typedText(typed.diameter, ways)}`, typed.limits) }],
+        zMm: h.zMm,
+        rMm: outerAt(resolved, h.zMm),
+        inside: false,
+      },
+    ];
+  });
+}
+
+/** Outside radius at a place along Z. */
+export function outerAt({ part }: Pick<Resolved, 'part'>, zMm: number): number {
+  return (
+    Math.max(
+      0,
+      ...part.features.filter((f) => f.zFromMm <= zMm + 1e-9 && zMm <= f.zToMm + 1e-9).map((f) => f.diameterMm),
+    ) / 2
+  );
+}
+
+/** Place along Z of a plane that a size from a datum names. */
+function planeMm(name: PlaneName, { part }: Resolved): number | undefined {
+  if (name.id === 'part') return name.side === 'left' ? 0 : part.lengthMm;
+  const feature = part.features.find((f) => f.id === name.id);
+  if (feature) return name.side === 'left' ? feature.zFromMm : feature.zToMm;
+  return part.bores.find((b) => b.id === name.id)?.zToMm;
+}
+
+/** Every label of a drawing. @param ways unit, whether both units are wanted, words */
+export function sizeLabels(drawing: Drawing, resolved: Resolved, ways: Ways): readonly SizeLabel[] {
+  return [
+    ...outsideLabels(drawing, resolved, ways),
+    ...crossLabels(drawing, resolved, ways),
+    ...insideLabels(drawing, resolved, ways),
+  ];
+}
+
+/** Every size along Z: lengths as typed, what follows in brackets, sizes from datums, the whole last. */
+export function sizesAlong(drawing: Drawing, resolved: Resolved, ways: Ways): readonly SizeAlong[] {
+  const { part } = resolved;
+  const sizes: SizeAlong[] = [];
+  for (const f of part.features) {
+    const typed = drawing.features[f.index]!;
+    const text = typed.length.text.trim()
+      ? withLimits(typedText(typed.length, ways), typed.lengthLimits)
+      : followsText(f.zToMm - f.zFromMm, ways);
+    // one length alone is the whole
+    if (part.features.length > 1) sizes.push({ id: f.id, fromMm: f.zFromMm, toMm: f.zToMm, text, inside: false });
+    sizes.push(...detailLengths(typed, f.zFromMm, f.zToMm, f.details, false, ways));
+  }
+  for (const b of part.bores) {
+    const typed = drawing.bores[b.side][b.index]!;
+    const [fromMm, toMm] = [Math.min(b.zFromMm, b.zToMm), Math.max(b.zFromMm, b.zToMm)];
+    if (typed.length.text.trim())
+      sizes.push({
+        id: b.id,
+        fromMm,
+        toMm,
+        text: withLimits(typedText(typed.length, ways), typed.lengthLimits),
+        inside: true,
+      });
+    sizes.push(...detailLengths(typed, b.zFromMm, b.zToMm, b.details, true, ways));
+  }
+  for (const h of resolved.endView.holes) {
+    const typed = drawing.endView.holes.find((t) => t.id === h.id);
+    if (h.way === 'radial' && h.zMm !== undefined && typed)
+      sizes.push({ id: h.id, fromMm: 0, toMm: h.zMm, text: typedText(typed.place, ways), inside: false });
+  }
+  for (const d of drawing.dimensions) {
+    const [a, b] = [planeMm(d.from, resolved), planeMm(d.to, resolved)];
+    if (a === undefined || b === undefined || Math.abs(a - b) < 1e-9) continue;
+    const inside = [d.from.id, d.to.id].some((id) => part.bores.some((bore) => bore.id === id));
+    sizes.push({
+      id: d.id,
+      fromMm: Math.min(a, b),
+      toMm: Math.max(a, b),
+      text: withLimits(typedText(d.size, ways), d.limits),
+      inside,
+    });
+  }
+  if (part.features.length > 0) {
+    const only = part.features.length === 1 ? drawing.features[part.features[0]!.index] : undefined;
+    const text = drawing.overall.text.trim()
+      ? typedText(drawing.overall, ways)
+      : only?.length.text.trim()
+        ? withLimits(typedText(only.length, ways), only.lengthLimits)
+        : followsText(part.lengthMm, ways);
+    sizes.push({ id: 'part', fromMm: 0, toMm: part.lengthMm, text, inside: false });
+  }
+  return sizes;
+}
