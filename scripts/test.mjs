@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import path from 'node:path';
-import { ensureChromium, ensurePackages, ensurePostgres } from './lib/install.mjs';
+import { ensureChromium, ensureDxfReader, ensurePackages, ensurePostgres } from './lib/install.mjs';
 import { ROOT } from './lib/places.mjs';
 import { Plain, run, say } from './lib/say.mjs';
 
@@ -28,6 +28,7 @@ await run(async () => {
   ensurePackages();
   ensurePostgres();
   ensureChromium();
+  ensureDxfReader();
   step('Lint', 'node_modules/@biomejs/biome/bin/biome', ['check', '.']);
   step('The house', 'scripts/house-check.mjs');
   step('Types of core', 'node_modules/typescript/bin/tsc', ['-p', 'core']);

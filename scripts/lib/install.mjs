@@ -54,6 +54,11 @@ export function ensurePostgres() {
   aptInstall(['postgresql'], 'PostgreSQL');
 }
 
+/** A second reader of DXF files, by which the tests prove what the application writes. */
+export function ensureDxfReader() {
+  if (!fs.existsSync('/usr/lib/python3/dist-packages/ezdxf')) aptInstall(['python3-ezdxf'], 'the DXF reader of the tests');
+}
+
 /** Chromium for the browser tests. */
 export function ensureChromium() {
   if (!fs.existsSync('/usr/bin/chromium')) aptInstall(['chromium'], 'Chromium');

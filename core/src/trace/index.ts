@@ -1,0 +1,4 @@
+export { CONE_CLOSE_MM, drawingFromOutlines } from './features.ts';
+export { type AxisReason, boundsOf, guessAxis, type Placing } from './place.ts';
+export { type Traced, traceOutlines } from './shape.ts';
+export { arcStrokes, arcsAlong, type Stroke } from './stroke.ts';

@@ -1,0 +1,114 @@
+import { arcOfStroke, type Stroke } from './stroke.ts';
+
+/** How a file's figures become millimetres beside an axis. */
+export interface Placing {
+  /** millimetres in one of the file's units */
+  readonly mmPerUnit: number;
+  /** the way of the axis in the file */
+  readonly along: 'x' | 'y';
+  /** where the axis lies across its way, in the file's units */
+  readonly axis: number;
+  /** the file's far end becomes the headstock end */
+  readonly turned: boolean;
+}
+
+/** Ends of strokes closer than this are one point, mm; the next is tried where the one before leaves gaps. */
+export const JOINS_MM = [0.0005, 0.005, 0.05] as const;
+
+/** Box around strokes, arcs at their fullest; undefined for none. */
+export function boundsOf(strokes: readonly Stroke[]) {
+  if (strokes.length === 0) return undefined;
+  let [left, bottom, right, top] = [
+    Number.POSITIVE_INFINITY,
+    Number.POSITIVE_INFINITY,
+    Number.NEGATIVE_INFINITY,
+    Number.NEGATIVE_INFINITY,
+  ];
+  const take = (x: number, y: number): void => {
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    bottom = Math.min(bottom, y);
+    top = Math.max(top, y);
+  };
+  for (const s of strokes) {
+    take(s.a[0], s.a[1]);
+    take(s.b[0], s.b[1]);
+    if (!s.bulge) continue;
+    const { centre, radius, from, sweep } = arcOfStroke(s);
+    for (let k = -4; k <= 4; k++) {
+      const angle = (k * Math.PI) / 2;
+      const turn = sweep > 0 ? angle - from : from - angle;
+      if (turn > 0 && turn < Math.abs(sweep))
+        take(centre[0] + radius * Math.cos(angle), centre[1] + radius * Math.sin(angle));
+    }
+  }
+  return { left, right, bottom, top };
+}
+
+/** Strokes in millimetres with the axis at 0 and the left end at 0. */
+export function placed(strokes: readonly Stroke[], placing: Placing): readonly Stroke[] {
+  const k = placing.mmPerUnit;
+  const map = ([x, y]: readonly [number, number]): readonly [number, number] =>
+    placing.along === 'x' ? [x * k, (y - placing.axis) * k] : [y * k, (placing.axis - x) * k];
+  const flat = strokes.map((s): Stroke => ({ ...s, a: map(s.a), b: map(s.b) }));
+  const bounds = boundsOf(flat);
+  if (!bounds) return [];
+  const move = ([z, r]: readonly [number, number]): readonly [number, number] =>
+    placing.turned ? [bounds.right - z, r] : [z - bounds.left, r];
+  return flat.map((s) => ({ ...s, a: move(s.a), b: move(s.b), bulge: placing.turned ? -s.bulge || 0 : s.bulge }));
+}
+
+/** Length of strokes on either side of a line across the file, to see whether both halves are drawn. */
+function sides(strokes: readonly Stroke[], along: 'x' | 'y', axis: number) {
+  const i = along === 'x' ? 1 : 0;
+  let [above, below] = [0, 0];
+  for (const { a, b } of strokes) {
+    const middle = (a[i]! + b[i]!) / 2 - axis;
+    const long = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    if (middle > 0) above += long;
+    else below += long;
+  }
+  return { above, below };
+}
+
+/** Why the axis was taken where it is. */
+export type AxisReason = 'centreline' | 'symmetric' | 'bottom';
+
+/**
+ * Where the axis of a turned part probably is: on a line of a layer for centrelines, in the middle of a part drawn whole, or
+ * along the lower edge of a half.
+ * @param all every stroke of the file, with those of centreline layers
+ */
+export function guessAxis(
+  strokes: readonly Stroke[],
+  all: readonly Stroke[],
+  along: 'x' | 'y',
+): { readonly axis: number; readonly why: AxisReason } {
+  const i = along === 'x' ? 1 : 0;
+  const bounds = boundsOf(strokes);
+  if (!bounds) return { axis: 0, why: 'bottom' };
+  const [low, high] = along === 'x' ? [bounds.bottom, bounds.top] : [bounds.left, bounds.right];
+  const tall = high - low;
+  const centre = all.find(
+    (s) =>
+      !s.bulge &&
+      /cent(re|er)|axis|mittel/i.test(s.layer) &&
+      Math.abs(s.a[i]! - s.b[i]!) < tall * 1e-6 + 1e-12 &&
+      s.a[i]! > low - tall &&
+      s.a[i]! < high + tall,
+  );
+  if (centre) return { axis: centre.a[i]!, why: 'centreline' };
+  const middle = (low + high) / 2;
+  // both halves of a whole part weigh the same; a half has its closing line or its faces below the middle
+  const mirrored = strokes.filter((s) => Math.abs((s.a[i]! + s.b[i]!) / 2 - middle) > tall * 0.02);
+  const { above, below } = sides(mirrored, along, middle);
+  const twin = mirrored.filter((s) =>
+    strokes.some(
+      (o) =>
+        Math.abs(o.a[i]! + s.a[i]! - 2 * middle) < tall * 1e-4 + 1e-9 ||
+        Math.abs(o.b[i]! + s.a[i]! - 2 * middle) < tall * 1e-4 + 1e-9,
+    ),
+  ).length;
+  const whole = Math.abs(above - below) < 0.05 * (above + below) && twin > 0.9 * mirrored.length;
+  return whole ? { axis: middle, why: 'symmetric' } : { axis: low, why: 'bottom' };
+}
