@@ -36,7 +36,7 @@ const APP = {
   exchange: ['messages'],
   ui: ['messages', 'styles'],
   server: ['exchange', 'messages'],
-  stations: ['ui', 'messages'],
+  stations: ['ui', 'messages', 'workers', 'exchange'],
   jobs: ['ui', 'messages', 'server'],
   shop: ['ui', 'messages'],
   log: ['ui', 'messages', 'server'],
@@ -52,7 +52,13 @@ const APP = {
 const PLAIN =
   /^(bulge|schema|version|revision|quantity|count|index|grade|piece|seq|divisions|position|minutes|passes|changes|width|height|unitsPerMm|textSize|stepIndex|stepCount|round|ignored|fullTurns|outTurns|turns|passNumber|passCount|decimals|denominator|lines|share|off|mc|product|ratio|ideal|value|step|iterations|driveEfficiency|pieceNow|bits|score|base|limit|mm|um|rpm|wear|fixedPasses)$/;
 const SUFFIX =
-  /([mM]m|Um|Mm4|N|Nm|Deg|Kw|GPa|MPa|Min|Rpm|MPerMin|[mM]mPerRev|NPerMm2|KgPerM3|PerK|DegC|Lines|Share|Factor|Diameters|PerN|Percent|Size|Ratio)$/;
+  /([mM]m|Um|Mm4|N|Nm|Deg|Rad|Kw|GPa|MPa|Min|Rpm|MPerMin|[mM]mPerRev|NPerMm2|KgPerM3|PerK|DegC|Lines|Share|Factor|Diameters|PerN|Percent|Size|Ratio)$/;
+/** Rooms whose lengths are in a unit of their own, told where they begin: of the picture, of paper, of a file that was read. */
+const OWN_UNITS = {
+  picture: /^(x|y|size|scale|radius)$/,
+  sheet: /^(x|y|size|scale|edgeY|reach|from|to|apart|wide|high|want|half|first)$/,
+  trace: /^(axis|radius|tolerance|mmPerUnit|dropped)$/,
+};
 const faults = [];
 const fault = (file, text) => faults.push(`${path.relative(ROOT, file)}: ${text}`);
 
@@ -129,7 +135,8 @@ for (const file of files) {
 function checkNames(file, text) {
   const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
   const exported = (node) => node.modifiers?.some((m) => m.kind === ts.SyntaxKind.ExportKeyword);
-  const named = (name) => PLAIN.test(name) || SUFFIX.test(name);
+  const own = OWN_UNITS[roomOf(file, 'core/src')];
+  const named = (name) => PLAIN.test(name) || SUFFIX.test(name) || own?.test(name);
   for (const node of source.statements) {
     if (ts.isInterfaceDeclaration(node) && exported(node))
       for (const member of node.members)

@@ -56,7 +56,8 @@ export function ensurePostgres() {
 
 /** A second reader of DXF files, by which the tests prove what the application writes. */
 export function ensureDxfReader() {
-  if (!fs.existsSync('/usr/lib/python3/dist-packages/ezdxf')) aptInstall(['python3-ezdxf'], 'the DXF reader of the tests');
+  if (!fs.existsSync('/usr/lib/python3/dist-packages/ezdxf'))
+    aptInstall(['python3-ezdxf'], 'the DXF reader of the tests');
 }
 
 /** Chromium for the browser tests. */

@@ -193,7 +193,11 @@ class Reading {
         if (type === 'POLYLINE' && flags & (8 | 16 | 64)) return undefined;
         const points = type === 'POLYLINE' ? oldVertices(thing) : vertices(thing);
         const strokes = points.flatMap(({ p, bulge }, i): readonly Stroke[] => {
-          const next = points[i + 1]?.p ?? (flags & 1 && points.length > 2 ? points[0]!.p : undefined);
+          const next =
+            points[i + 1]?.p ??
+            (flags & 1 && (points.length > 2 || points.some((v) => v.bulge)) && points.length > 1
+              ? points[0]!.p
+              : undefined);
           if (!next) return [];
           if (!bulge || even || !Number.isFinite(bulge))
             return [{ a: apply(m, p), b: apply(m, next), bulge: flip * bulge || bulge, layer }];

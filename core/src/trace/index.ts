@@ -1,4 +1,5 @@
 export { CONE_CLOSE_MM, drawingFromOutlines } from './features.ts';
+export { mappingPicture } from './mapping.ts';
 export { type AxisReason, boundsOf, guessAxis, type Placing } from './place.ts';
 export { type Traced, traceOutlines } from './shape.ts';
 export { arcStrokes, arcsAlong, type Stroke } from './stroke.ts';

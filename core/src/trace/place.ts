@@ -8,6 +8,8 @@ export interface Placing {
   readonly along: 'x' | 'y';
   /** where the axis lies across its way, in the file's units */
   readonly axis: number;
+  /** the half on the other side of the axis is read */
+  readonly below: boolean;
   /** the file's far end becomes the headstock end */
   readonly turned: boolean;
 }
@@ -45,17 +47,32 @@ export function boundsOf(strokes: readonly Stroke[]) {
   return { left, right, bottom, top };
 }
 
-/** Strokes in millimetres with the axis at 0 and the left end at 0. */
-export function placed(strokes: readonly Stroke[], placing: Placing): readonly Stroke[] {
+/**
+ * How strokes of a file come to lie with the axis at 0 and the left end of some of them at 0, in mm.
+ * @param strokes those whose left end it is
+ */
+export function placerOf(strokes: readonly Stroke[], placing: Placing): (stroke: Stroke) => Stroke {
   const k = placing.mmPerUnit;
+  const half = placing.below ? -1 : 1;
   const map = ([x, y]: readonly [number, number]): readonly [number, number] =>
-    placing.along === 'x' ? [x * k, (y - placing.axis) * k] : [y * k, (placing.axis - x) * k];
-  const flat = strokes.map((s): Stroke => ({ ...s, a: map(s.a), b: map(s.b) }));
-  const bounds = boundsOf(flat);
-  if (!bounds) return [];
+    placing.along === 'x' ? [x * k, half * (y - placing.axis) * k] : [y * k, half * (placing.axis - x) * k];
+  const flip = placing.below !== placing.turned;
+  const flat = (s: Stroke): Stroke => ({ ...s, a: map(s.a), b: map(s.b) });
+  const bounds = boundsOf(strokes.map((s) => ({ ...flat(s), bulge: placing.below ? -s.bulge : s.bulge }))) ?? {
+    left: 0,
+    right: 0,
+  };
   const move = ([z, r]: readonly [number, number]): readonly [number, number] =>
     placing.turned ? [bounds.right - z, r] : [z - bounds.left, r];
-  return flat.map((s) => ({ ...s, a: move(s.a), b: move(s.b), bulge: placing.turned ? -s.bulge || 0 : s.bulge }));
+  return (s) => {
+    const { a, b, bulge, layer } = flat(s);
+    return { a: move(a), b: move(b), bulge: flip ? -bulge || 0 : bulge, layer };
+  };
+}
+
+/** Strokes in millimetres with the axis at 0 and the left end at 0. */
+export function placed(strokes: readonly Stroke[], placing: Placing): readonly Stroke[] {
+  return strokes.map(placerOf(strokes, placing));
 }
 
 /** Length of strokes on either side of a line across the file, to see whether both halves are drawn. */
@@ -71,6 +88,20 @@ function sides(strokes: readonly Stroke[], along: 'x' | 'y', axis: number) {
   return { above, below };
 }
 
+/** Whether the half that lies lower in the file tells more: the one that is cut open has more lines, or it is the only one. */
+function fullerBelow(strokes: readonly Stroke[], along: 'x' | 'y', axis: number, tall: number): boolean {
+  const i = along === 'x' ? 1 : 0;
+  const way = along === 'x' ? 1 : -1;
+  const close = tall * 1e-3;
+  let [above, below] = [0, 0];
+  for (const { a, b } of strokes) {
+    const ends = [way * (a[i]! - axis), way * (b[i]! - axis)];
+    if (Math.max(...ends) > close) above++;
+    if (Math.min(...ends) < -close) below++;
+  }
+  return below > above;
+}
+
 /** Why the axis was taken where it is. */
 export type AxisReason = 'centreline' | 'symmetric' | 'bottom';
 
@@ -83,10 +114,10 @@ export function guessAxis(
   strokes: readonly Stroke[],
   all: readonly Stroke[],
   along: 'x' | 'y',
-): { readonly axis: number; readonly why: AxisReason } {
+): { readonly axis: number; readonly why: AxisReason; readonly below: boolean } {
   const i = along === 'x' ? 1 : 0;
   const bounds = boundsOf(strokes);
-  if (!bounds) return { axis: 0, why: 'bottom' };
+  if (!bounds) return { axis: 0, why: 'bottom', below: false };
   const [low, high] = along === 'x' ? [bounds.bottom, bounds.top] : [bounds.left, bounds.right];
   const tall = high - low;
   const centre = all.find(
@@ -97,7 +128,7 @@ export function guessAxis(
       s.a[i]! > low - tall &&
       s.a[i]! < high + tall,
   );
-  if (centre) return { axis: centre.a[i]!, why: 'centreline' };
+  if (centre) return { axis: centre.a[i]!, why: 'centreline', below: fullerBelow(strokes, along, centre.a[i]!, tall) };
   const middle = (low + high) / 2;
   // both halves of a whole part weigh the same; a half has its closing line or its faces below the middle
   const mirrored = strokes.filter((s) => Math.abs((s.a[i]! + s.b[i]!) / 2 - middle) > tall * 0.02);
@@ -110,5 +141,7 @@ export function guessAxis(
     ),
   ).length;
   const whole = Math.abs(above - below) < 0.05 * (above + below) && twin > 0.9 * mirrored.length;
-  return whole ? { axis: middle, why: 'symmetric' } : { axis: low, why: 'bottom' };
+  return whole
+    ? { axis: middle, why: 'symmetric', below: fullerBelow(strokes, along, middle, tall) }
+    : { axis: low, why: 'bottom', below: false };
 }

@@ -11,6 +11,8 @@ export interface Traced {
   /** holes from their faces inwards */
   readonly left: readonly Corner[];
   readonly right: readonly Corner[];
+  /** where the part's left end lies among the placed strokes, mm */
+  readonly startMm: number;
   /** how many strokes became part of an outline, lay on or below the axis, or were left over */
   readonly used: { readonly outline: number; readonly mirrored: number; readonly left: number };
   readonly problems: readonly Problem[];
@@ -19,7 +21,7 @@ export interface Traced {
 const round = (mm: number): number => Number(mm.toFixed(3));
 
 const none = (problem: Problem, mirrored = 0, left = 0): Traced => ({
-  ...{ outside: [], left: [], right: [], problems: [problem] },
+  ...{ outside: [], left: [], right: [], problems: [problem], startMm: 0 },
   used: { outline: 0, mirrored, left },
 });
 
@@ -63,10 +65,17 @@ function cutFaces(strokes: readonly Stroke[], joinMm: number): readonly Stroke[]
 }
 
 /** A hole's outline from the face at a place inwards. */
-function hole(net: Net, used: Set<number>, faceMm: number, farMm: number, joinMm: number): readonly Stroke[] {
+function hole(
+  net: Net,
+  used: Set<number>,
+  group: readonly number[],
+  faceMm: number,
+  farMm: number,
+  joinMm: number,
+): readonly Stroke[] {
   const near = (z: number, to: number): boolean => Math.abs(z - to) <= joinMm;
-  const start = net.points
-    .map((p, i) => ({ p, i }))
+  const start = group
+    .map((i) => ({ p: net.points[i]!, i }))
     .filter(
       ({ p, i }) =>
         near(p[0], faceMm) &&
@@ -90,8 +99,8 @@ function traceJoined(flat: readonly Stroke[], joinMm: number): Traced {
   const used = new Set(withoutLooseEnds(net, joinMm));
   const loose = used.size;
   const mirrored = flat.length - solid.length + net.dropped;
-  const alive = net.points.map((p, i) => ({ p, i })).filter(({ i }) => net.ways[i]!.some((w) => !used.has(w.index)));
-  if (alive.length === 0) {
+  const groups = componentsOf(net, used);
+  if (groups.length === 0) {
     const [z, r] = net.points
       .filter((p, i) => net.ways[i]!.length === 1 && p[1] > joinMm)
       .reduce((a, b) => (b[0] < a[0] ? b : a), [Number.POSITIVE_INFINITY, 0] as const);
@@ -101,44 +110,76 @@ function traceJoined(flat: readonly Stroke[], joinMm: number): Traced {
       loose,
     );
   }
-  const leftMm = Math.min(...alive.map(({ p }) => p[0]).slice(0, 100_000));
-  const rightMm = Math.max(...alive.map(({ p }) => p[0]).slice(0, 100_000));
-  const start = alive.filter(({ p }) => p[0] <= leftMm + joinMm).sort((a, b) => a.p[1] - b.p[1])[0]!;
+  let first: Traced | undefined;
+  for (const group of groups.slice(0, MOST_VIEWS)) {
+    const traced = traceGroup(net, new Set(used), group, joinMm, mirrored);
+    if (traced.problems.length === 0) return traced;
+    first ??= traced;
+  }
+  return first!;
+}
+
+/** More separate figures than this are not tried. */
+const MOST_VIEWS = 24;
+
+/** Points that hang together, the figure with the most strokes first. */
+function componentsOf(net: Net, gone: ReadonlySet<number>): readonly (readonly number[])[] {
+  const seen = new Set<number>();
+  const groups: { points: number[]; strokes: number }[] = [];
+  for (const start of net.points.keys()) {
+    if (seen.has(start) || net.ways[start]!.every((w) => gone.has(w.index))) continue;
+    const group = { points: [start], strokes: 0 };
+    seen.add(start);
+    for (let k = 0; k < group.points.length; k++)
+      for (const way of net.ways[group.points[k]!]!) {
+        if (gone.has(way.index)) continue;
+        group.strokes += 0.5;
+        if (!seen.has(way.to)) {
+          seen.add(way.to);
+          group.points.push(way.to);
+        }
+      }
+    groups.push(group);
+  }
+  return groups.sort((a, b) => b.strokes - a.strokes).map((g) => g.points);
+}
+
+/** The outlines of one figure: its outside, and holes from its faces. */
+function traceGroup(net: Net, used: Set<number>, group: readonly number[], joinMm: number, mirrored: number): Traced {
+  const places = group.map((i) => ({ p: net.points[i]!, i }));
+  const leftMm = places.reduce((least, { p }) => Math.min(least, p[0]), Number.POSITIVE_INFINITY);
+  const rightMm = places.reduce((most, { p }) => Math.max(most, p[0]), Number.NEGATIVE_INFINITY);
+  const start = places.filter(({ p }) => p[0] <= leftMm + joinMm).sort((a, b) => a.p[1] - b.p[1])[0]!;
   const outer = walk(net, used, start.i, Math.PI / 2, 1, (i) => {
     const [z, r] = net.points[i]!;
     if (z < rightMm - joinMm) return false;
-    return (
-      r <= joinMm ||
-      !net.ways[i]!.some(
-        (w) => !used.has(w.index) && net.points[w.to]![1] < r && Math.abs(net.points[w.to]![0] - z) <= joinMm,
-      )
-    );
+    const goesDown = net.ways[i]!.some((w) => {
+      const [toZ, toR] = net.points[w.to]!;
+      return !used.has(w.index) && toR < r && Math.abs(toZ - z) <= joinMm;
+    });
+    return r <= joinMm || !goesDown;
   });
   const end = outer.at(-1)?.b;
-  const rest = net.strokes.length - used.size;
   if (!end || end[0] < rightMm - joinMm)
     return none(
       {
-        code: 'trace.broken',
-        path: ['strokes'],
-        value: round(end?.[0] ?? leftMm),
-        limit: round(end?.[1] ?? 0),
-        unit: 'mm',
+        ...{ code: 'trace.broken', path: ['strokes'], value: round((end?.[0] ?? leftMm) - leftMm), unit: 'mm' },
+        limit: round(end?.[1] ?? start.p[1]),
       },
       mirrored,
-      rest + outer.length,
+      net.strokes.length,
     );
-  const left = hole(net, used, leftMm, rightMm, joinMm);
-  const right = hole(net, used, rightMm, leftMm, joinMm);
+  const left = hole(net, used, group, leftMm, rightMm, joinMm);
+  const right = hole(net, used, group, rightMm, leftMm, joinMm);
   const moved = (path: readonly Stroke[]): Corner[] => cornersOf(path).map((c) => ({ ...c, zMm: c.zMm - leftMm }));
-  const corners = moved(outer);
   const outline = outer.length + left.length + right.length;
   return {
     outside: [
       ...(start.p[1] > joinMm ? [{ zMm: 0, rMm: 0 }] : []),
-      ...corners,
+      ...moved(outer),
       ...(end[1] > joinMm ? [{ zMm: rightMm - leftMm, rMm: 0 }] : []),
     ],
+    startMm: leftMm,
     left: moved(left),
     right: moved(right),
     used: { outline, mirrored, left: Math.max(0, net.strokes.length - outline) },

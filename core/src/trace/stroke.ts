@@ -28,23 +28,23 @@ export function reversed(stroke: Stroke): Stroke {
   return { ...stroke, a: stroke.b, b: stroke.a, bulge: -stroke.bulge || 0 };
 }
 
-/** An arc about a centre as strokes of at most half a turn each. @param sweep signed, radians */
+/** An arc about a centre as strokes of at most half a turn each. @param sweepRad signed */
 export function arcStrokes(
   centre: readonly [number, number],
   radius: number,
-  from: number,
-  sweep: number,
+  fromRad: number,
+  sweepRad: number,
   layer: string,
 ): readonly Stroke[] {
-  const parts = Math.max(1, Math.ceil(Math.abs(sweep) / (Math.PI * 0.75)));
+  const parts = Math.max(1, Math.ceil(Math.abs(sweepRad) / (Math.PI * 0.75)));
   const at = (i: number): readonly [number, number] => {
-    const angle = from + (sweep * i) / parts;
+    const angle = fromRad + (sweepRad * i) / parts;
     return [centre[0] + radius * Math.cos(angle), centre[1] + radius * Math.sin(angle)];
   };
   return Array.from({ length: parts }, (_, i) => ({
     a: at(i),
     b: at(i + 1),
-    bulge: Math.tan(sweep / parts / 4),
+    bulge: Math.tan(sweepRad / parts / 4),
     layer,
   }));
 }

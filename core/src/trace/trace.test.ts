@@ -16,7 +16,7 @@ import { traceOutlines } from './shape.ts';
 import { arcsAlong, type Stroke } from './stroke.ts';
 
 const mm = (text: string | number) => ({ text: String(text), unit: 'mm' as const });
-const asDrawn: Placing = { mmPerUnit: 1, along: 'x', axis: 0, turned: false };
+const asDrawn: Placing = { mmPerUnit: 1, along: 'x', axis: 0, turned: false, below: false };
 
 /** Strokes of a path of corners, moved, scaled and mirrored as a file may have them. */
 const strokesOf = (
@@ -103,12 +103,15 @@ describe('outlines from a file', () => {
   });
 
   it('are read below and beside any axis, in any unit, from either side', () => {
-    const inch = traced(bush(), { mmPerUnit: 25.4, along: 'x', axis: 7, turned: false }, (z, r) => [
+    const inch = traced(bush(), { mmPerUnit: 25.4, along: 'x', axis: 7, turned: false, below: false }, (z, r) => [
       100 + z / 25.4,
       7 + r / 25.4,
     ]);
     sameShape(bush(), inch.drawing);
-    const upright = traced(bush(), { mmPerUnit: 1, along: 'y', axis: 50, turned: false }, (z, r) => [50 - r, z - 300]);
+    const upright = traced(bush(), { mmPerUnit: 1, along: 'y', axis: 50, turned: false, below: false }, (z, r) => [
+      50 - r,
+      z - 300,
+    ]);
     sameShape(bush(), upright.drawing);
     const turned = traced(bush(), { ...asDrawn, turned: true }, (z, r) => [-z, r], true);
     sameShape(bush(), turned.drawing);
@@ -131,12 +134,13 @@ describe('outlines from a file', () => {
       line([-5, 0], [60, 0]),
       line([12, 3], [18, 9]),
     ];
-    const { outside, used, problems } = traceOutlines(whole, asDrawn);
+    const found = traceOutlines(whole, asDrawn);
+    const { outside, used, problems } = found;
     expect(problems).toEqual([]);
     expect(outside.length).toBeGreaterThan(7);
     expect(used.mirrored).toBeGreaterThan(7);
-    sameShape(drawing, drawingFromOutlines({ outside, left: [], right: [], used, problems }, 'mm').drawing);
-    expect(guessAxis(whole, whole, 'x')).toEqual({ axis: 0, why: 'symmetric' });
+    sameShape(drawing, drawingFromOutlines(found, 'mm').drawing);
+    expect(guessAxis(whole, whole, 'x')).toEqual({ axis: 0, why: 'symmetric', below: false });
   });
 
   it('say where they break off, go back, or come to a point', () => {

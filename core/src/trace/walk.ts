@@ -118,19 +118,20 @@ const turnOf = (angle: number): number => {
 /**
  * Follows a boundary from a point, at each join turning as far to one side as there is a way.
  * @param hand 1 keeps to the left, −1 to the right
- * @param heading direction before the first stroke, radians
+ * @param index of the point it begins at
+ * @param headingRad direction before the first stroke
  * @param stop whether the walk ends at a point
  */
 export function walk(
   net: Net,
   used: Set<number>,
-  from: number,
-  heading: number,
+  index: number,
+  headingRad: number,
   hand: 1 | -1,
   stop: (point: number) => boolean,
 ): readonly Stroke[] {
   const path: Stroke[] = [];
-  let [here, angle] = [from, heading];
+  let [here, angle] = [index, headingRad];
   for (;;) {
     let best: Way | undefined;
     let most = Number.NEGATIVE_INFINITY;

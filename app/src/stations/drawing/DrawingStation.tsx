@@ -1,11 +1,12 @@
 import type { Job } from '@whelk/core/job';
-import { type BoreStep, emptyBoreStep, emptyFeature, type Feature } from '@whelk/core/part';
+import { type BoreStep, type Drawing, emptyBoreStep, emptyFeature, type Feature } from '@whelk/core/part';
 import type { FeatureEnd } from '@whelk/core/picture';
 import { useEffect, useRef, useState } from 'react';
 import { fromJson } from '../../ui/from-json.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
+import { Beginnings } from './begin/Beginnings.tsx';
 import { DatumSizes } from './DatumSizes.tsx';
 import { DrawingFoot } from './DrawingFoot.tsx';
 import { EndsPanel } from './EndsPanel.tsx';
@@ -32,6 +33,7 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
   const { planned, progress } = usePlanned(job, shop, runs);
   const [selected, setSelected] = useState<string | undefined>(job.drawing.features[0]?.id);
   const [end, setEnd] = useState<FeatureEnd | null>(null);
+  const [beginning, setBeginning] = useState(false);
   const focus = useRef<string>(undefined);
   const { features, unit } = job.drawing;
 
@@ -61,6 +63,15 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
       (j) => ({ ...j, drawing: { ...j.drawing, bores: { ...j.drawing.bores, [side]: [...steps] } } }),
       field,
     );
+  /** Takes a drawing in the place of the present one, with what holds for the job as a whole. */
+  const begin = (drawing: Drawing) => {
+    editor.change((j) => {
+      const { generalClass, issue, decimals } = j.drawing;
+      return { ...j, drawing: { ...drawing, generalClass, issue, decimals } };
+    });
+    setSelected(drawing.features[0]?.id);
+    setBeginning(false);
+  };
   const addHole = (side: 'left' | 'right') => {
     const fresh = nextId(job, 'h');
     setBores(side, [...job.drawing.bores[side], emptyBoreStep(fresh, unit)], `${fresh}-new`);
@@ -107,6 +118,8 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
           <button type="button" className="btn btn-primary mt-4" onClick={() => add(0)}>
             Add the first diameter
           </button>
+          <p className="muted mt-6">Or begin from</p>
+          <Beginnings unit={unit} onTake={begin} />
         </div>
       ) : (
         <FeatureColumns
@@ -159,6 +172,14 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
             editor.change((j) => ({ ...j, drawing: { ...j.drawing, dimensions: [...dimensions] } }), field)
           }
         />
+      )}
+      {features.length > 0 && (
+        <section className="mx-5 mt-4 border-t border-[var(--line)] pt-2" aria-label="Begin anew">
+          <button type="button" className="quiet" aria-expanded={beginning} onClick={() => setBeginning(!beginning)}>
+            {beginning ? 'Keep this drawing' : 'Begin anew from a pattern or a file …'}
+          </button>
+          {beginning && <Beginnings unit={unit} onTake={begin} />}
+        </section>
       )}
       <DrawingFoot job={job} planned={planned} change={editor.change} />
     </JobFrame>

@@ -96,7 +96,7 @@ export function JobFrame({
     const next = ids[Math.min(ids.length - 1, Math.max(0, at + by))];
     if (next) onSelect?.(next);
   };
-  const go = (to: Station) => async (event: React.MouseEvent) => {
+  const go = (to: Station | 'printed') => async (event: React.MouseEvent) => {
     if (editor.state === 'saved' || event.metaKey || event.ctrlKey) return;
     event.preventDefault();
     await editor.saveNow();
@@ -127,8 +127,8 @@ export function JobFrame({
             >
               <Redo2 size={16} aria-hidden="true" /> Redo
             </button>
-            <a className="quiet" href={`/api/jobs/${id}/drawing.svg`} download>
-              Drawing .svg
+            <a className="quiet" href={`/jobs/${id}/printed`} onClick={go('printed')}>
+              Print and files
             </a>
             <a className="quiet" href={`/api/jobs/${id}/export`} download>
               Export .json

@@ -15,6 +15,7 @@ function ShapeView({ shape, textSize, onSelect }: { shape: Shape; textSize: numb
         x={shape.at[0]}
         y={shape.at[1]}
         textAnchor={shape.anchor}
+        transform={shape.upright ? `rotate(-90 ${shape.at[0]} ${shape.at[1]})` : undefined}
         fontSize={shape.size ?? (shape.role === 'scale' ? textSize * 0.85 : textSize)}
       >
         {shape.text}

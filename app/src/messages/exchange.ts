@@ -1,0 +1,76 @@
+import type { AxisReason } from '@whelk/core/trace';
+import { plain, size, text, type Wording } from './wording.ts';
+
+/** What became of a kind of thing in a DXF file. */
+export const dxfHow: Record<string, string> = {
+  taken: 'taken up',
+  followed: 'followed by arcs within the tolerance',
+  unknown: 'left out: no outline can be made of it',
+  notFlat: 'left out: not in one plane',
+  notANumber: 'left out: its figures are no numbers, or no size',
+  noLength: 'left out: it has no length',
+  tooDeep: 'left out: blocks lie too deep in one another',
+};
+
+export const axisReason: Record<AxisReason, string> = {
+  centreline: 'on the line of a layer for centrelines',
+  symmetric: 'in the middle: both halves are drawn',
+  bottom: 'along the lower edge: one half is drawn',
+};
+
+/** What can be wrong with a file from elsewhere, and with the outlines in it. */
+export const exchangeWordings: Record<string, Wording> = {
+  'dxf.notDxf': () => ({ what: 'This is no DXF file.', right: 'Choose a file that was saved as DXF in text form.' }),
+  'dxf.binary': () => ({
+    what: 'This DXF file is in binary form.',
+    right: 'Save it as DXF in text form (ASCII) and choose that one.',
+  }),
+  'dxf.tooLarge': (p) => ({
+    what: `The file has ${(Number(p.value) / 1e6).toFixed(0)} MB.`,
+    right: `Up to ${(Number(p.limit) / 1e6).toFixed(0)} MB are read: save the outline alone.`,
+  }),
+  'dxf.tooMany': (p) => ({
+    what: 'The file holds more than any drawing of a turned part.',
+    right: `Up to ${plain(p.limit)} lines and arcs are read: save the outline alone.`,
+  }),
+  'dxf.broken': () => ({
+    what: 'The file breaks off or is damaged.',
+    right: 'Save it anew in the program that made it, and choose it again.',
+  }),
+  'dxf.empty': (p) => ({
+    what: `No line or arc is in the file${p.value ? `, only ${plain(p.value)}` : ''}.`,
+    right: 'Save the outline as lines, arcs or polylines.',
+  }),
+  'trace.nothing': () => ({
+    what: 'No layer with lines is chosen.',
+    right: 'Choose the layer that the outline is on.',
+  }),
+  'trace.broken': (p) => ({
+    what: `The outline ends at ${size(p.value)} along and ${size(p.limit)} from the axis.`,
+    right: 'Check the axis and the layers; close the gap there, or leave out what does not belong to the part.',
+  }),
+  'trace.gapsClosed': (p) => ({
+    what: `Gaps of up to ${size(p.limit)} were closed.`,
+    right: 'Check the sizes that come out of it.',
+  }),
+  'trace.goesBack': (p) => ({
+    what: `At ${size(p.value)} the outline goes back under itself.`,
+    right: 'Draw what lies under an edge as a groove after this.',
+  }),
+  'trace.point': (p) => ({
+    what: `At ${size(p.value)} the outline comes to a point on the axis.`,
+    right: 'Give the cone a small end diameter, as it is made.',
+  }),
+  'trace.widens': (p) => ({
+    what: `At ${size(p.value)} the hole widens inwards as a cone.`,
+    right: 'Draw it from the other end, or as steps.',
+  }),
+  'trace.arcInside': (p) => ({
+    what: `An arc inside a hole, at ${size(p.value)}, became cones within ${size(p.limit)}.`,
+    right: 'Check them, or draw the place anew.',
+  }),
+  'trace.tooManyFeatures': (p) => ({
+    what: `The outline has ${text(p)} lengths.`,
+    right: `A drawing holds ${plain(p.limit)}: leave out what is no outline.`,
+  }),
+};
