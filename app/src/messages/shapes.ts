@@ -1,4 +1,13 @@
-import type { BoreKind, Detail, FeatureKind, GROOVE_SHAPES, PatternName } from '@whelk/core/part';
+import type { Limits } from '@whelk/core/limit';
+import type {
+  BoreKind,
+  Detail,
+  FeatureKind,
+  GeometryKind,
+  GROOVE_SHAPES,
+  PatternName,
+  SurfaceName,
+} from '@whelk/core/part';
 
 /** The trade's words for what a drawing is made of. */
 export const kindNames: Record<FeatureKind, string> = {
@@ -34,4 +43,25 @@ export const patternNames: Record<PatternName, string> = {
   nutBlank: 'Nut blank',
   plugGauge: 'Plug gauge',
   disc: 'Disc',
+};
+
+/** Geometrical tolerances to a datum. */
+export const geometryNames: Record<GeometryKind, string> = {
+  runout: 'runout',
+  concentricity: 'concentricity',
+  squareness: 'squareness',
+  parallelism: 'parallelism',
+};
+/** A surface of a feature by the feature's name. */
+export const surfaceNames: Record<SurfaceName['what'], (name: string) => string> = {
+  round: (name) => name,
+  left: (name) => `face of ${name}, headstock side`,
+  right: (name) => `face of ${name}, tailstock side`,
+};
+
+/** Where limits come from that the field itself does not give. */
+export const limitsFrom: Partial<Record<Limits['how'], string>> = {
+  general: ', general',
+  decimals: ', by its decimals',
+  mate: ', for its mate',
 };

@@ -93,7 +93,14 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
   }),
   'limit.decimals': (v) => ({
     title: 'Tolerance by decimals',
-    formula: `as the shop’s table has it for ${size(v.nominalMm)} mm written this way: ± ${n(v.halfMm)} mm`,
+    formula: `written ${v.text}: the shop’s table gives ± ${v.given} ${v.unit} = ± ${n(v.halfMm)} mm`,
+  }),
+  'limit.mate': (v) => ({
+    title: 'From the measured mate',
+    formula:
+      v.of === 'outside'
+        ? `${size(v.measuredMm)} − clearance ${size(v.leastMm)} to ${size(v.mostMm)} = ${size(v.upperMm)} / ${size(v.lowerMm)} mm`
+        : `${size(v.measuredMm)} + clearance ${size(v.mostMm)} to ${size(v.leastMm)} = ${size(v.upperMm)} / ${size(v.lowerMm)} mm`,
   }),
   'limit.general': (v) => ({
     title: 'General tolerance',

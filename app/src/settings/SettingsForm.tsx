@@ -2,6 +2,7 @@ import type { Settings } from '@whelk/core/job';
 import { useState } from 'react';
 import { schoolNames, schoolNotes } from '../messages/words.ts';
 import { ask } from '../ui/api.ts';
+import { GeneralTolerance } from '../ui/GeneralTolerance.tsx';
 import { PolicyFields } from '../ui/PolicyFields.tsx';
 
 /** What the shop prefers; saved at each change. */
@@ -27,19 +28,15 @@ export default function SettingsForm({ given }: { given: Settings }) {
           <option value="in">inch</option>
         </select>
       </label>
-      <label>
+      <div>
         <b>General tolerance of new drawings</b>
-        <select
-          className="select mt-1 flex w-64"
-          value={settings.generalClass}
-          onChange={(e) => set({ generalClass: e.target.value as 'm' })}
-        >
-          <option value="f">ISO 2768 fine</option>
-          <option value="m">ISO 2768 medium</option>
-          <option value="c">ISO 2768 coarse</option>
-          <option value="v">ISO 2768 very coarse</option>
-        </select>
-      </label>
+        <GeneralTolerance
+          generalClass={settings.generalClass}
+          decimals={settings.decimals}
+          shop={settings.decimals}
+          onChange={(general) => set(general)}
+        />
+      </div>
       <fieldset>
         <legend className="font-bold">School of choosing speeds, for new jobs</legend>
         {(['shopRule', 'conditions', 'machineFirst'] as const).map((name) => (

@@ -3,6 +3,7 @@ import { speedPolicySchema, usualPolicy } from '../cutting/index.ts';
 import type { instrumentSchema } from '../gauge/index.ts';
 import { holdChoiceSchema, usualHold } from '../hold/index.ts';
 import type { latheSchema } from '../lathe/index.ts';
+import { decimalLimitsSchema } from '../limit/index.ts';
 import { type Material, materialById, materials } from '../material/index.ts';
 import { emptyDrawing, storedDrawingSchema } from '../part/index.ts';
 import { type LengthUnit, typedLengthSchema } from '../quantity/index.ts';
@@ -44,6 +45,8 @@ export const settingsSchema = z.strictObject({
   school: z.enum(['shopRule', 'conditions', 'machineFirst']),
   tools: z.enum(['hss', 'carbide']),
   generalClass: z.enum(['f', 'm', 'c', 'v']),
+  /** tolerances by decimals; where given, new drawings take them instead of the general class */
+  decimals: decimalLimitsSchema.optional(),
   keys: z.boolean(),
   policy: speedPolicySchema.default(usualPolicy),
 });
@@ -84,7 +87,11 @@ export function newJob(title: string, unit: LengthUnit, settings: Settings): Job
     schema: 1,
     title,
     quantity: 1,
-    drawing: { ...emptyDrawing(unit), generalClass: settings.generalClass },
+    drawing: {
+      ...emptyDrawing(unit),
+      generalClass: settings.generalClass,
+      ...(settings.decimals ? { decimals: settings.decimals } : {}),
+    },
     stock: { barId: null },
     hold: { latheId: null, choice: usualHold },
     route: { school: settings.school, tools: settings.tools, policy: settings.policy },

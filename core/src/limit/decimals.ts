@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { type LengthUnit, lengthUnitSchema, parseLength, type Rational } from '../quantity/index.ts';
+import type { Recorder } from '../working/index.ts';
 
 /**
  * Tolerances that follow from the way a size is written: ± for sizes with no, one, two, three or four decimals, and for
@@ -35,9 +36,11 @@ export function writtenWith(text: string): 'fraction' | 0 | 1 | 2 | 3 | 4 {
  * @returns undefined where the shop gives none for that way, or what it gives is no length
  * @example decimalTolerance('1.250', usualDecimalLimits) // 0.127
  */
-export function decimalTolerance(text: string, rows: DecimalLimits): Rational | undefined {
+export function decimalTolerance(text: string, rows: DecimalLimits, record?: Recorder): Rational | undefined {
   const way = writtenWith(text);
   const given = way === 'fraction' ? rows.fraction : rows.places[way];
   const read = parseLength(given.replace(/^[±+]/, ''), rows.unit as LengthUnit);
-  return read.ok ? read.mm : undefined;
+  if (!read.ok) return undefined;
+  record?.({ code: 'limit.decimals', values: { text, given, unit: rows.unit, halfMm: read.mm.valueOf() } });
+  return read.mm;
 }

@@ -45,9 +45,8 @@ function limitsOf(
   }
   const nominalMm = size.valueOf();
   if (decimals) {
-    const halfMm = decimalTolerance(decimals.written, decimals.rows)?.valueOf();
+    const halfMm = decimalTolerance(decimals.written, decimals.rows, record)?.valueOf();
     if (halfMm === undefined) return {};
-    record?.({ code: 'limit.decimals', values: { nominalMm, halfMm } });
     return { limits: { upperMm: nominalMm + halfMm, lowerMm: Math.max(0, nominalMm - halfMm), how: 'decimals' } };
   }
   const halfMm = generalEdgeToleranceMm(nominalMm, generalClass);

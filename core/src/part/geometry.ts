@@ -1,5 +1,6 @@
-import { limitsForMate, type SizeOf } from '../limit/index.ts';
+import { type Limits, limitsForMate, type SizeOf } from '../limit/index.ts';
 import { parseLength } from '../quantity/index.ts';
+import type { Recorder } from '../working/index.ts';
 import type { Drawing } from './drawing.ts';
 import { geometryOf, type HeldGeometry, type Mate } from './geometry-schema.ts';
 import type { Bored, Turned } from './part.ts';
@@ -34,18 +35,31 @@ export function readGeometry(drawing: Drawing, reader: Reader): readonly HeldGeo
   });
 }
 
+/**
+ * Limits that a measured mate asks of its feature.
+ * @returns undefined while a text of it cannot be read or the clearances are not in order
+ */
+export function limitsOfMate(mate: Mate, of: SizeOf, record?: Recorder): Limits | undefined {
+  const [size, least, most] = [
+    parseLength(mate.measured.text, mate.measured.unit),
+    parseLength(mate.least, mate.unit, 'any'),
+    parseLength(mate.most, mate.unit, 'any'),
+  ];
+  return size.ok && least.ok && most.ok ? limitsForMate(size.mm, least.mm, most.mm, of, record) : undefined;
+}
+
 /** A feature's limits moved to where its measured mate asks for them. */
 function mated<F extends Turned | Bored>(feature: F, mate: Mate, of: SizeOf, i: number, reader: Reader): F {
   const size = reader.sizeOrNone(mate.measured, ['mates', i, 'measured']);
-  const read = (text: string, key: 'least' | 'most') => {
-    const length = parseLength(text, mate.unit, 'any');
-    if (!length.ok) reader.add({ code: length.code, path: ['mates', i, key], value: text });
-    return length.ok ? length.mm : undefined;
-  };
-  const [least, most] = [read(mate.least, 'least'), read(mate.most, 'most')];
+  let isRead = size !== undefined;
+  for (const key of ['least', 'most'] as const) {
+    const length = parseLength(mate[key], mate.unit, 'any');
+    if (!length.ok) reader.add({ code: length.code, path: ['mates', i, key], value: mate[key] });
+    isRead &&= length.ok;
+  }
   // not measured yet: what the drawing says stands
-  if (!size || !least || !most) return feature;
-  const limits = limitsForMate(size, least, most, of);
+  if (!isRead) return feature;
+  const limits = limitsOfMate(mate, of);
   const nominal = 'diameterMm' in feature ? feature.diameterMm : feature.outerMm;
   if (!limits) reader.add({ code: 'mate.noRoom', path: ['mates', i, 'most'], value: mate.most });
   else if (Math.abs(limits.upperMm - nominal) > Math.max(0.5, nominal / 20))

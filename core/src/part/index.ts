@@ -1,5 +1,6 @@
 export { type CentreMark, type ReadCentre, readCentre } from './centre.ts';
 export { type ChainConflict, type ChainSize, type SolvedChain, solveChain } from './chain.ts';
+export { compareDrawings, type DrawingChange } from './compare.ts';
 export { type Detail, emptyDetail, GROOVE_SHAPES, type Groove, type Knurl, type Thread } from './detail-schema.ts';
 export { type CutDetail, type CutGroove, type CutKnurl, type CutThread, pitchNamed } from './details.ts';
 export {
@@ -25,6 +26,7 @@ export { type Chamfer, chamferDepthMm, readEdge } from './edge.ts';
 export { centresOf, evenAngles } from './end-view.ts';
 export type { CrossHole, EndView, Flat } from './end-view-schema.ts';
 export { nGradeOf, readFinish, USUAL_RA_UM } from './finish.ts';
+export { limitsOfMate } from './geometry.ts';
 export {
   type Datum,
   GEOMETRY_KINDS,
@@ -43,5 +45,7 @@ export { blocks, resolveDrawing } from './resolve.ts';
 export { MOST_FEATURES } from './schema-parts.ts';
 export type { SeenEnd, SeenFace, SeenFaces, SeenFlat, SeenHole } from './seen-end.ts';
 export { ballLengthMm, type SolvedTaper, solveTaper } from './shapes.ts';
+export { snapped } from './snap.ts';
+export { splitFeature } from './split.ts';
 export { centreHoleRows } from './standard/centre-holes.ts';
 export { type ReadTaper, readTaper } from './taper.ts';

@@ -1,3 +1,4 @@
+export { comparePicture } from './compare.ts';
 export { endViewPicture, endViewShapes } from './end-view.ts';
 export type { FeatureEnd } from './ends.ts';
 export { faceShapes } from './faces.ts';

@@ -1,4 +1,4 @@
-import type { BoreStep, Drawing, Feature, GeometryKind, PlaneName, Resolved } from '../part/index.ts';
+import type { BoreStep, Drawing, Feature, GeometryKind, PlaneName, Resolved, SurfaceName } from '../part/index.ts';
 import { drawingDecimals, type LengthUnit, parseLength, shortLength, type TypedLength } from '../quantity/index.ts';
 import type { SheetWords } from './words.ts';
 
@@ -109,16 +109,24 @@ function detailLengths(
 }
 
 /** Frames of geometrical tolerances and datum letters that belong to a feature. */
-function geometryLines(id: string, drawing: Drawing, resolved: Resolved, ways: Ways): LabelLine[] {
+function geometryLines(
+  id: string,
+  what: SurfaceName['what'],
+  drawing: Drawing,
+  resolved: Resolved,
+  ways: Ways,
+): LabelLine[] {
   return [
     ...resolved.geometry
-      .filter((g) => g.on.id === id)
+      .filter((g) => g.on.id === id && g.on.what === what)
       .map(
         (g): LabelLine => ({
           cells: [{ sign: g.kind }, { text: shown(g.toleranceMm, ways.unit) }, { text: g.datum }],
         }),
       ),
-    ...(drawing.datums ?? []).filter((d) => d.on.id === id).map((d): LabelLine => ({ cells: [{ text: d.letter }] })),
+    ...(drawing.datums ?? [])
+      .filter((d) => d.on.id === id && d.on.what === what)
+      .map((d): LabelLine => ({ cells: [{ text: d.letter }] })),
   ];
 }
 
@@ -134,7 +142,7 @@ function outsideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLa
       rMm,
       inside: false,
     });
-    const frames = geometryLines(f.id, drawing, resolved, ways);
+    const frames = geometryLines(f.id, 'round', drawing, resolved, ways);
     const size = withLimits(`${f.kind === 'ball' ? 'SØ' : 'Ø'}${typedText(typed.diameter, ways)}`, typed.limits);
     const labels: SizeLabel[] = [];
     if (f.kind === 'taper' || f.kind === 'arc') {
@@ -152,6 +160,12 @@ function outsideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLa
     }
     labels.push(...detailLabels(typed, f.details, false, f.diameterMm / 2, ways));
     for (const side of ['left', 'right'] as const) {
+      const face = geometryLines(f.id, side, drawing, resolved, ways);
+      const deep = f[side]?.depthMm ?? 0;
+      if (face.length > 0)
+        labels.push(
+          side === 'left' ? at(f.zFromMm, f.leftMm / 2 - deep, face) : at(f.zToMm, f.rightMm / 2 - deep, face),
+        );
       const text = typed.edges[side].trim();
       if (text === '' || (!f[side] && !f[`${side}RoundMm`])) continue;
       const along = f[side]?.lengthMm ?? f[`${side}RoundMm`] ?? 0;
@@ -184,7 +198,7 @@ function insideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLab
     );
     const lines: LabelLine[] = [
       ...(whole ? [] : [{ text: angle ? `${size} × ${angle}` : size }]),
-      ...geometryLines(b.id, drawing, resolved, ways),
+      ...geometryLines(b.id, 'round', drawing, resolved, ways),
     ];
     const zMm = sloped ? b.zFromMm : (b.zFromMm + b.zToMm) / 2;
     return [

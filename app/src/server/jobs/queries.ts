@@ -60,3 +60,12 @@ export async function markJob(
   }[change];
   return db('jobs').where({ id }).update(set);
 }
+
+/** Revisions of a job, latest first. */
+export async function selectRevisions(
+  db: Knex,
+  id: string,
+  most: number,
+): Promise<{ revision: number; document: unknown; saved_at: Date }[]> {
+  return db('job_revisions').where({ job_id: id }).orderBy('revision', 'desc').limit(most);
+}

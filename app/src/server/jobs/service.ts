@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import type { Job } from '@whelk/core/job';
+import { type Job, jobSchema } from '@whelk/core/job';
 import type { Knex } from 'knex';
 import { notFound, Refused } from '../answer.ts';
-import { insertJob, markJob, selectJob, selectJobs, updateJob } from './queries.ts';
+import { insertJob, markJob, selectJob, selectJobs, selectRevisions, updateJob } from './queries.ts';
 import { type StoredJob, toDomain, toRow } from './rows.ts';
 
 export async function listJobs(db: Knex, archived: boolean, find: string): Promise<StoredJob[]> {
@@ -39,4 +39,17 @@ export async function duplicateJob(db: Knex, id: string): Promise<string> {
 }
 export async function changeJob(db: Knex, id: string, change: Parameters<typeof markJob>[2]): Promise<void> {
   if ((await markJob(db, id, change)) === 0) throw notFound();
+}
+
+/** How many revisions a page shows. */
+const MOST_REVISIONS = 60;
+
+/** Earlier states of a job with when they were saved, latest first. @throws Refused 404 for no such job */
+export async function loadRevisions(db: Knex, id: string): Promise<{ revision: number; savedAt: string; job: Job }[]> {
+  await loadJob(db, id);
+  const rows = await selectRevisions(db, id, MOST_REVISIONS);
+  return rows.flatMap((row) => {
+    const job = jobSchema.safeParse(row.document);
+    return job.success ? [{ revision: row.revision, savedAt: row.saved_at.toISOString(), job: job.data }] : [];
+  });
 }

@@ -1,16 +1,19 @@
-import type { Job, PlannedJob } from '@whelk/core/job';
+import type { Job, PlannedJob, Settings } from '@whelk/core/job';
 import { readTyped, shortLength } from '@whelk/core/quantity';
 import { wordProblem } from '../../messages/problems.ts';
+import { GeneralTolerance } from '../../ui/GeneralTolerance.tsx';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 
 /** The checks in one line, the whole length, and what holds for all sizes. */
 export function DrawingFoot({
   job,
   planned,
+  settings,
   change,
 }: {
   job: Job;
   planned: PlannedJob;
+  settings: Settings;
   change: (make: (job: Job) => Job, field?: string) => void;
 }) {
   const { drawing } = job;
@@ -33,19 +36,12 @@ export function DrawingFoot({
           change((j) => ({ ...j, drawing: { ...j.drawing, overall: { ...j.drawing.overall, text } } }), 'overall')
         }
       />
-      <label className="text-sm">
-        General tolerance
-        <select
-          className="select mt-0.5 flex w-52"
-          value={drawing.generalClass}
-          onChange={(e) => change((j) => ({ ...j, drawing: { ...j.drawing, generalClass: e.target.value as 'm' } }))}
-        >
-          <option value="f">ISO 2768 fine</option>
-          <option value="m">ISO 2768 medium</option>
-          <option value="c">ISO 2768 coarse</option>
-          <option value="v">ISO 2768 very coarse</option>
-        </select>
-      </label>
+      <GeneralTolerance
+        generalClass={drawing.generalClass}
+        decimals={drawing.decimals}
+        shop={settings.decimals}
+        onChange={(general) => change((j) => ({ ...j, drawing: { ...j.drawing, ...general } }), 'general')}
+      />
       <label className="text-sm">
         New fields are in
         <select
@@ -74,6 +70,13 @@ export function DrawingFoot({
         onChange={(text) =>
           change((j) => ({ ...j, quantity: Math.min(1000, Math.max(1, Number.parseInt(text, 10) || 1)) }), 'quantity')
         }
+      />
+      <TextField
+        className="w-24"
+        label="Issue"
+        hint="none"
+        value={drawing.issue ?? ''}
+        onChange={(text) => change((j) => ({ ...j, drawing: { ...j.drawing, issue: text.slice(0, 8) } }), 'issue')}
       />
       <div className="min-w-64 flex-1 self-center" aria-live="polite">
         {sums && (

@@ -1,5 +1,5 @@
 import type { Job } from '@whelk/core/job';
-import { type BoreStep, type Drawing, emptyBoreStep, emptyFeature, type Feature } from '@whelk/core/part';
+import { type BoreStep, type Drawing, emptyBoreStep, emptyFeature, type Feature, splitFeature } from '@whelk/core/part';
 import type { FeatureEnd } from '@whelk/core/picture';
 import { useEffect, useRef, useState } from 'react';
 import { fromJson } from '../../ui/from-json.tsx';
@@ -12,27 +12,40 @@ import { DrawingFoot } from './DrawingFoot.tsx';
 import { EndsPanel } from './EndsPanel.tsx';
 import { EndViewPanel } from './EndViewPanel.tsx';
 import { FeatureColumns } from './FeatureColumns.tsx';
+import { FeatureTable } from './FeatureTable.tsx';
+import { FeatureTools } from './FeatureTools.tsx';
+import { GeometryPanel } from './GeometryPanel.tsx';
 import { HoleColumns } from './HoleColumns.tsx';
+import { handlesOf } from './handles.ts';
+import { MatesPanel } from './MatesPanel.tsx';
 
-/** A name that nothing in the drawing has: `f` outside, `h` holes, `d` details and sizes, `e` what the end view has. */
-const nextId = ({ drawing }: Job, letter: 'f' | 'h' | 'd' | 'e' = 'f'): string => {
+/** A name that nothing in the drawing has: `f` outside, `h` holes, `d` details, `e` end view, `g` geometry, `m` mates. */
+const nextId = ({ drawing }: Job, letter: 'f' | 'h' | 'd' | 'e' | 'g' | 'm' = 'f'): string => {
   const steps = [...drawing.features, ...drawing.bores.left, ...drawing.bores.right];
   const { holes, flats, notes } = drawing.endView;
   const used = new Set(
-    [...steps, ...steps.flatMap((s) => s.details), ...drawing.dimensions, ...holes, ...flats, ...notes].map(
-      (x) => x.id,
-    ),
+    [
+      ...steps,
+      ...steps.flatMap((s) => s.details),
+      ...drawing.dimensions,
+      ...holes,
+      ...flats,
+      ...notes,
+      ...(drawing.geometry ?? []),
+      ...(drawing.mates ?? []),
+    ].map((x) => x.id),
   );
   for (let i = 1; ; i++) if (!used.has(`${letter}${i}`)) return `${letter}${i}`;
 };
 
 /** The drawing: features along Z in columns under the strip. */
-function DrawingStation({ id, stored, shop, runs }: StationProps) {
+function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
   const editor = useJob(id, stored);
   const { job } = editor;
   const { planned, progress } = usePlanned(job, shop, runs);
   const [selected, setSelected] = useState<string | undefined>(job.drawing.features[0]?.id);
   const [end, setEnd] = useState<FeatureEnd | null>(null);
+  const [asTable, setAsTable] = useState(false);
   const [beginning, setBeginning] = useState(false);
   const focus = useRef<string>(undefined);
   const { features, unit } = job.drawing;
@@ -93,6 +106,9 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
     setSelected(to.id);
     focus.current = `${to.id}-${field}`;
   };
+  const selectedAt = features.findIndex((f) => f.id === selected);
+  const made = planned.part.features.find((f) => f.id === selected);
+  const halves = made && splitFeature(features[selectedAt]!, made, nextId(job));
   return (
     <JobFrame
       id={id}
@@ -100,8 +116,28 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
       planned={planned}
       progress={progress}
       station="drawing"
+      aside={
+        features.length > 0 && (
+          <button type="button" className="quiet" aria-pressed={asTable} onClick={() => setAsTable(!asTable)}>
+            {asTable ? 'As columns' : 'As a table'}
+          </button>
+        )
+      }
       selected={selected}
       selectedEnd={end}
+      handles={handlesOf(planned.part, job.drawing, selected, (at, feature, field) =>
+        setFeatures((list) => list.with(at, feature), field),
+      )}
+      tools={
+        selectedAt >= 0 && (
+          <FeatureTools
+            onBefore={() => add(selectedAt)}
+            onAfter={() => add(selectedAt + 1)}
+            onSplit={halves && (() => setFeatures((list) => list.toSpliced(selectedAt, 1, ...halves)))}
+            onRemove={() => remove(selectedAt)}
+          />
+        )
+      }
       onSelect={(id, part) => {
         select(id, part);
         // its own field takes over, so that it can be typed at once
@@ -121,6 +157,16 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
           <p className="muted mt-6">Or begin from</p>
           <Beginnings unit={unit} onTake={begin} />
         </div>
+      ) : asTable ? (
+        <FeatureTable
+          job={job}
+          planned={planned}
+          selected={selected}
+          onSelect={select}
+          onFeature={(at, feature, field) => setFeatures((list) => list.with(at, feature), field)}
+          onBores={setBores}
+          onAdd={add}
+        />
       ) : (
         <FeatureColumns
           job={job}
@@ -135,7 +181,7 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
           fresh={() => nextId(job, 'd')}
         />
       )}
-      {features.length > 0 && (
+      {features.length > 0 && !asTable && (
         <HoleColumns
           job={job}
           planned={planned}
@@ -174,6 +220,26 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
         />
       )}
       {features.length > 0 && (
+        <GeometryPanel
+          job={job}
+          planned={planned}
+          fresh={() => nextId(job, 'g')}
+          onChange={(change, field) => editor.change((j) => ({ ...j, drawing: { ...j.drawing, ...change } }), field)}
+        />
+      )}
+      {features.length > 0 && (
+        <MatesPanel
+          id={id}
+          job={job}
+          planned={planned}
+          saved={editor.state === 'saved'}
+          fresh={() => nextId(job, 'm')}
+          onChange={(mates, field) =>
+            editor.change((j) => ({ ...j, drawing: { ...j.drawing, mates: [...mates] } }), field)
+          }
+        />
+      )}
+      {features.length > 0 && (
         <section className="mx-5 mt-4 border-t border-[var(--line)] pt-2" aria-label="Begin anew">
           <button type="button" className="quiet" aria-expanded={beginning} onClick={() => setBeginning(!beginning)}>
             {beginning ? 'Keep this drawing' : 'Begin anew from a pattern or a file …'}
@@ -181,7 +247,7 @@ function DrawingStation({ id, stored, shop, runs }: StationProps) {
           {beginning && <Beginnings unit={unit} onTake={begin} />}
         </section>
       )}
-      <DrawingFoot job={job} planned={planned} change={editor.change} />
+      <DrawingFoot job={job} planned={planned} settings={settings} change={editor.change} />
     </JobFrame>
   );
 }

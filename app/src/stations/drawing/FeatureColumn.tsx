@@ -1,11 +1,11 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
-import { parseLimits } from '@whelk/core/limit';
-import { FEATURE_KINDS, type Feature, type FeatureKind, readEdge } from '@whelk/core/part';
+import { decimalTolerance, parseLimits } from '@whelk/core/limit';
+import { FEATURE_KINDS, type Feature, type FeatureKind, limitsOfMate, readEdge } from '@whelk/core/part';
 import type { FeatureEnd } from '@whelk/core/picture';
 import { formatLength, readTyped, shortLength } from '@whelk/core/quantity';
 import type { Recorder } from '@whelk/core/working';
 import { ArrowLeft, ArrowRight, Plus, Trash2 } from 'lucide-react';
-import { kindNames } from '../../messages/shapes.ts';
+import { kindNames, limitsFrom } from '../../messages/shapes.ts';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 import { Details } from './Details.tsx';
@@ -114,6 +114,7 @@ export function FeatureColumn(props: Props) {
   const limitsNow = () => {
     const nominal = readTyped(feature.diameter);
     if (!nominal.ok) return undefined;
+    if (job.drawing.decimals && feature.limits.trim() === '') return undefined;
     const read = parseLimits(feature.limits, nominal.mm, unit, job.drawing.generalClass);
     return read.ok ? read.limits : undefined;
   };
@@ -133,20 +134,25 @@ export function FeatureColumn(props: Props) {
               ? turned[key]?.limits
               : undefined;
     if (limits)
-      return `${formatLength(limits.upperMm, unit, places)} / ${formatLength(limits.lowerMm, unit, places)}${limits.how === 'general' ? ', general' : ''}`;
+      return `${formatLength(limits.upperMm, unit, places)} / ${formatLength(limits.lowerMm, unit, places)}${limitsFrom[limits.how] ?? ''}`;
     return undefined;
   };
   const workingOf = (key: Key): ((record: Recorder) => void) | undefined => {
     const { generalClass } = job.drawing;
     if (key === 'limits' || key === 'lengthLimits') {
       const of = key === 'limits' ? feature.diameter : feature.length;
+      const { decimals, mates } = job.drawing;
+      const mate = key === 'limits' && turned?.limits.how === 'mate' && mates?.find((m) => m.on === feature.id);
+      if (mate) return (record) => void limitsOfMate(mate, 'outside', record);
+      if (decimals && feature[key].trim() === '') return (record) => void decimalTolerance(of.text, decimals, record);
       return (record) => {
         const nominal = readTyped(of);
         if (nominal.ok) parseLimits(feature[key], nominal.mm, of.unit, generalClass, record);
       };
     }
     if ((key === 'left' || key === 'right') && turned?.[key])
-      return (record) => void readEdge(feature.edges[key], feature.length.unit, generalClass, record);
+      return (record) =>
+        void readEdge(feature.edges[key], feature.length.unit, generalClass, record, job.drawing.decimals);
     return undefined;
   };
   const field = (key: Key) => (

@@ -2,7 +2,7 @@ import type { Job, PlannedJob } from '@whelk/core/job';
 import { BORE_KINDS, type BoreKind, type BoreStep } from '@whelk/core/part';
 import { formatLength } from '@whelk/core/quantity';
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
-import { boreNames } from '../../messages/shapes.ts';
+import { boreNames, limitsFrom } from '../../messages/shapes.ts';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 import { Details } from './Details.tsx';
 
@@ -146,7 +146,7 @@ function HoleColumn({
             problem={mine.find((p) => p.path[4] === key)}
             note={
               key === 'limits' && bored
-                ? `${formatLength(bored.limits.upperMm, unit, places)} / ${formatLength(bored.limits.lowerMm, unit, places)}${bored.limits.how === 'general' ? ', general' : ''}`
+                ? `${formatLength(bored.limits.upperMm, unit, places)} / ${formatLength(bored.limits.lowerMm, unit, places)}${limitsFrom[bored.limits.how] ?? ''}`
                 : undefined
             }
             hint={hints[key]}

@@ -2,14 +2,18 @@ import type { PlannedJob, Progress, Settings, Shop, Station } from '@whelk/core/
 import type { BoreStep, Feature } from '@whelk/core/part';
 import { type FeatureEnd, stripPicture } from '@whelk/core/picture';
 import { drawingDecimals, shortLength } from '@whelk/core/quantity';
-import { Redo2, Undo2 } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { Redo2, Undo2, ZoomIn } from 'lucide-react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { stationNames, stations } from '../../messages/words.ts';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 import { PictureView } from '../../ui/strip/PictureView.tsx';
+import { type Handle, StripHandles } from '../../ui/strip/StripHandles.tsx';
 import { useWidth } from '../../ui/useWidth.ts';
 import { ConflictNotice } from './ConflictNotice.tsx';
 import type { JobEditor, SaveState } from './useJob.ts';
+
+// only long or tiny work is looked at through it
+const Magnifier = lazy(() => import('../../ui/strip/Magnifier.tsx').then((m) => ({ default: m.Magnifier })));
 
 export interface StationProps {
   readonly id: string;
@@ -48,6 +52,10 @@ interface Props {
   readonly onSelect?: (featureId: string, end?: FeatureEnd) => void;
   readonly showHolding?: boolean;
   readonly cut?: Parameters<typeof stripPicture>[1]['cut'];
+  /** lines of the selected feature that can be dragged */
+  readonly handles?: readonly Handle[];
+  /** what can be done to the selected feature, beside Undo */
+  readonly tools?: React.ReactNode;
   readonly aside?: React.ReactNode;
   readonly children: React.ReactNode;
 }
@@ -64,17 +72,18 @@ export function JobFrame({
   onSelect,
   showHolding,
   cut,
+  handles,
+  tools,
   aside,
   children,
 }: Props) {
   const { job } = editor;
   const [ref, width] = useWidth<HTMLDivElement>(1240);
   const { unit } = job.drawing;
-  const picture = useMemo(() => {
+  const [glass, setGlass] = useState(false);
+  const view = useMemo(() => {
     const shown = (mm: number) => shortLength(mm, unit, drawingDecimals(unit) + 1);
-    return stripPicture(planned.part, {
-      width,
-      height: 236,
+    return {
       textSize: 15,
       selectedId: selected,
       selectedEnd: selectedEnd ?? undefined,
@@ -88,15 +97,19 @@ export function JobFrame({
       stockMm: showHolding ? planned.stockMm : undefined,
       holding: showHolding ? planned.plan?.holding : undefined,
       cut,
-    });
-  }, [planned, width, selected, selectedEnd, unit, job.drawing, showHolding, cut]);
+    };
+  }, [planned, selected, selectedEnd, unit, job.drawing, showHolding, cut]);
+  const picture = useMemo(
+    () => stripPicture(planned.part, { ...view, width, height: 236 }),
+    [planned.part, view, width],
+  );
   const step = (by: 1 | -1) => {
     const ids = [...planned.part.features, ...planned.part.bores].map((f) => f.id);
     const at = selected ? ids.indexOf(selected) : by > 0 ? -1 : ids.length;
     const next = ids[Math.min(ids.length - 1, Math.max(0, at + by))];
     if (next) onSelect?.(next);
   };
-  const go = (to: Station | 'printed') => async (event: React.MouseEvent) => {
+  const go = (to: Station | 'printed' | 'revisions') => async (event: React.MouseEvent) => {
     if (editor.state === 'saved' || event.metaKey || event.ctrlKey) return;
     event.preventDefault();
     await editor.saveNow();
@@ -108,9 +121,21 @@ export function JobFrame({
         <div className="flex flex-wrap items-baseline gap-x-4 px-5 pt-2">
           <Title editor={editor} />
           <span className="muted text-sm" role="status">
-            revision {editor.revision} · {stateText[editor.state]}
+            <a className="link" href={`/jobs/${id}/revisions`} onClick={go('revisions')}>
+              revision {editor.revision}
+            </a>{' '}
+            · {stateText[editor.state]}
           </span>
-          <span className="ml-auto flex items-center gap-1 text-sm">
+          <span className="ml-auto flex flex-wrap items-center gap-1 text-sm">
+            {tools}
+            <button
+              type="button"
+              className="quiet inline-flex items-center gap-1"
+              aria-pressed={glass}
+              onClick={() => setGlass(!glass)}
+            >
+              <ZoomIn size={16} aria-hidden="true" /> Glass
+            </button>
             <button
               type="button"
               className="quiet inline-flex items-center gap-1"
@@ -142,6 +167,7 @@ export function JobFrame({
           // biome-ignore lint/a11y/noNoninteractiveTabindex: arrow keys step through the features
           tabIndex={0}
           aria-label={`Strip: ${planned.part.features.length} features. Left and right arrow select.`}
+          className="relative"
           onKeyDown={(event) => {
             if (event.key === 'ArrowRight') step(1);
             else if (event.key === 'ArrowLeft') step(-1);
@@ -150,7 +176,13 @@ export function JobFrame({
           }}
         >
           <PictureView picture={picture} label={describe(planned, unit)} onSelect={onSelect} />
+          {handles && <StripHandles picture={picture} handles={handles} />}
         </div>
+        {glass && (
+          <Suspense>
+            <Magnifier part={planned.part} view={view} onSelect={onSelect} />
+          </Suspense>
+        )}
       </section>
       <nav aria-label="Stations" className="tabs-bench">
         {stations.map((name) => (

@@ -61,18 +61,21 @@ export const PictureView = memo(function PictureView({
   label,
   textSize = 15,
   onSelect,
+  box,
   className = '',
 }: {
   picture: Picture;
   label: string;
   textSize?: number;
   onSelect?: Select;
+  /** the piece of it that is shown: left, top, width, height; otherwise the whole */
+  box?: readonly [number, number, number, number];
   className?: string;
 }) {
   return (
     <svg
       className={`pic ${className}`}
-      viewBox={`0 0 ${picture.width} ${picture.height}`}
+      viewBox={(box ?? [0, 0, picture.width, picture.height]).join(' ')}
       role={label ? 'img' : undefined}
       aria-label={label || undefined}
       aria-hidden={label ? undefined : true}

@@ -4,6 +4,7 @@ import { answer, attachment, guarded, notFound } from '../../../../server/answer
 import { database } from '../../../../server/db/connection.ts';
 import { drawingFile, isDrawingFile } from '../../../../server/exchange/drawing-files.ts';
 import { exportJob } from '../../../../server/exchange/job-exchange.ts';
+import { loadMates } from '../../../../server/jobs/mates.ts';
 import { changeJob, duplicateJob } from '../../../../server/jobs/service.ts';
 import { idOf } from '../../../../server/params.ts';
 import { startRun } from '../../../../server/runs/service.ts';
@@ -18,6 +19,7 @@ export const GET: APIRoute = ({ params, url }) =>
       const file = await exportJob(database(), id);
       return attachment(`${JSON.stringify(file, null, 2)}\n`, 'application/json', `${file.job.title}.json`);
     }
+    if (params.act === 'mates') return answer(await loadMates(database(), id));
     if (isDrawingFile(params.act)) {
       const { body, type, name } = await drawingFile(database(), id, params.act, url);
       return attachment(body, type, name);

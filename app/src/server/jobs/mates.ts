@@ -1,0 +1,98 @@
+import type { Job } from '@whelk/core/job';
+import { replay } from '@whelk/core/run';
+import type { Knex } from 'knex';
+import { loadRunsOf } from '../runs/service.ts';
+import { listJobs, loadJob } from './service.ts';
+
+/** A size that was read at a piece, as it stood at last. */
+export interface MeasuredSize {
+  readonly piece: number;
+  readonly sizeMm: number;
+  readonly at: string;
+}
+/** A diameter of a job that another one may have to fit. */
+export interface MateFeature {
+  readonly featureId: string;
+  readonly label: string;
+  readonly inside: boolean;
+  /** latest first */
+  readonly measured: readonly MeasuredSize[];
+}
+export interface MateJob {
+  readonly jobId: string;
+  readonly title: string;
+  readonly unit: 'mm' | 'in';
+  readonly features: readonly MateFeature[];
+}
+/** A feature of another job that follows one of this job. */
+export interface Follower {
+  readonly jobId: string;
+  readonly title: string;
+  /** its feature, and ours that it goes with */
+  readonly label: string;
+  readonly featureId: string;
+}
+export interface MatesPage {
+  readonly jobs: readonly MateJob[];
+  readonly followers: readonly Follower[];
+}
+
+function featuresOf(job: Job, measured: ReadonlyMap<string, readonly MeasuredSize[]>): MateFeature[] {
+  const { features, bores } = job.drawing;
+  const label = (f: { name: string; diameter: { text: string }; limits: string }): string =>
+    `${f.name.trim() ? `${f.name.trim()}, ` : ''}Ø${f.diameter.text.trim()} ${f.limits.trim()}`.trim();
+  return [
+    ...features.map((f) => ({ f, inside: false })),
+    ...[...bores.left, ...bores.right].map((f) => ({ f, inside: true })),
+  ].map(({ f, inside }) => ({ featureId: f.id, label: label(f), inside, measured: measured.get(f.id) ?? [] }));
+}
+
+/** What was measured last at each feature of a job's pieces, latest first. */
+async function measuredOf(db: Knex, ids: readonly string[]): Promise<Map<string, Map<string, MeasuredSize[]>>> {
+  const byJob = new Map<string, Map<string, MeasuredSize[]>>();
+  for (const run of ids.length > 0 ? await loadRunsOf(db, [...ids]) : []) {
+    const { outcomes, readings } = replay(run.frozen, run.events);
+    const features = byJob.get(run.jobId) ?? new Map<string, MeasuredSize[]>();
+    byJob.set(run.jobId, features);
+    for (const o of outcomes) {
+      const at = readings.findLast((r) => r.stepId === o.stepId)?.at ?? run.startedAt;
+      const list = features.get(o.featureId) ?? [];
+      features.set(o.featureId, [...list, { piece: run.piece, sizeMm: o.sizeMm, at }]);
+    }
+  }
+  for (const features of byJob.values())
+    for (const list of features.values()) list.sort((a, b) => (a.at < b.at ? 1 : -1));
+  return byJob;
+}
+
+/** Jobs whose pieces this one may go together with, what was measured at them, and which of them follow this one. */
+export async function loadMates(db: Knex, id: string): Promise<MatesPage> {
+  const { job } = await loadJob(db, id);
+  // only where a size is awaited: replaying every run of the shop would be work for nothing
+  const linked = new Set((job.drawing.mates ?? []).flatMap((m) => m.from?.jobId ?? []));
+  const others = (await listJobs(db, false, '')).filter((j) => j.id !== id).slice(0, 200);
+  const measured = await measuredOf(
+    db,
+    others.map((j) => j.id).filter((other) => linked.has(other)),
+  );
+  return {
+    jobs: others
+      .filter((j) => j.job.drawing.features.length > 0)
+      .map((j) => ({
+        jobId: j.id,
+        title: j.job.title,
+        unit: j.job.drawing.unit,
+        features: featuresOf(j.job, measured.get(j.id) ?? new Map()),
+      })),
+    followers: others.flatMap((j) =>
+      (j.job.drawing.mates ?? [])
+        .filter((m) => m.from?.jobId === id)
+        .map((m) => ({
+          jobId: j.id,
+          title: j.job.title,
+          featureId: m.from!.featureId,
+          label: featuresOf(j.job, new Map()).find((f) => f.featureId === m.on)?.label ?? '',
+        })),
+    ),
+  };
+}

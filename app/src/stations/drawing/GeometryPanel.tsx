@@ -1,0 +1,211 @@
+import type { Job, PlannedJob } from '@whelk/core/job';
+import {
+  type Datum,
+  type Drawing,
+  GEOMETRY_KINDS,
+  type Geometry,
+  geometryOf,
+  type SurfaceName,
+} from '@whelk/core/part';
+import { Plus, Trash2 } from 'lucide-react';
+import { geometryNames, surfaceNames } from '../../messages/shapes.ts';
+import { TextField } from '../../ui/number-field/TextField.tsx';
+import { ProblemLine } from '../../ui/ProblemLine.tsx';
+
+interface Props {
+  readonly job: Job;
+  readonly planned: PlannedJob;
+  readonly fresh: () => string;
+  readonly onChange: (change: Partial<Pick<Drawing, 'datums' | 'geometry'>>, field: string) => void;
+}
+const keyOf = (s: SurfaceName): string => `${s.id}:${s.what}`;
+const surfaceFrom = (key: string): SurfaceName => {
+  const [id = '', what] = key.split(':');
+  return { id, what: what as SurfaceName['what'] };
+};
+const LETTERS = 'ABCDEFGHJK';
+
+/** Every round surface and face of a drawing by the name it is seen by. */
+function surfacesOf(drawing: Drawing): readonly { readonly surface: SurfaceName; readonly name: string }[] {
+  const steps = [...drawing.features, ...drawing.bores.left, ...drawing.bores.right];
+  return steps.flatMap((f, i) => {
+    const name = f.name.trim() || (f.diameter.text.trim() ? `Ø${f.diameter.text.trim()}` : String(i + 1));
+    return (['round', 'left', 'right'] as const).map((what) => ({
+      surface: { id: f.id, what },
+      name: surfaceNames[what](name),
+    }));
+  });
+}
+
+/** Datums, and what is held to them: runout, concentricity, squareness, parallelism. */
+export function GeometryPanel({ job, planned, fresh, onChange }: Props) {
+  const { drawing } = job;
+  const { datums = [], geometry = [] } = drawing;
+  const surfaces = surfacesOf(drawing);
+  const problemOf = (list: string, i: number, ...keys: string[]) =>
+    planned.problems.find(
+      (p) =>
+        p.path[0] === 'drawing' &&
+        p.path[1] === list &&
+        p.path[2] === i &&
+        (keys.length === 0 || keys.includes(String(p.path[3]))),
+    );
+  const putDatum = (i: number, change: Partial<Datum>) =>
+    onChange({ datums: datums.with(i, { ...datums[i]!, ...change }) }, `datum-${i}`);
+  const put = (i: number, change: Partial<Geometry>, field: string) =>
+    onChange({ geometry: geometry.with(i, { ...geometry[i]!, ...change }) }, `${geometry[i]!.id}-${field}`);
+  const surfaceSelect = (
+    label: string,
+    value: SurfaceName,
+    whats: readonly string[],
+    set: (s: SurfaceName) => void,
+  ) => (
+    <select
+      className="select select-sm h-9 w-56"
+      aria-label={label}
+      value={keyOf(value)}
+      onChange={(e) => set(surfaceFrom(e.target.value))}
+    >
+      {surfaces
+        .filter(({ surface }) => whats.includes(surface.what))
+        .map(({ surface, name }) => (
+          <option key={keyOf(surface)} value={keyOf(surface)}>
+            {name}
+          </option>
+        ))}
+    </select>
+  );
+  return (
+    <section aria-labelledby="geometry" className="mx-5 mt-4 border-t border-[var(--line)] pt-2">
+      <h2 id="geometry" className="text-base">
+        Datums and what is true to them
+      </h2>
+      <ul className="mt-1 flex flex-col gap-1">
+        {datums.map((d, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a datum's letter is typed over while it keeps its place
+          <li key={i} className="flex flex-wrap items-center gap-2 text-sm">
+            Datum
+            <select
+              className="select select-sm h-9 w-16 font-bold"
+              aria-label={`Letter of datum ${i + 1}`}
+              value={d.letter}
+              onChange={(e) => putDatum(i, { letter: e.target.value })}
+            >
+              {[...LETTERS].map((letter) => (
+                <option key={letter}>{letter}</option>
+              ))}
+            </select>
+            is
+            {surfaceSelect(`Surface of datum ${d.letter}`, d.on, ['round', 'left', 'right'], (on) =>
+              putDatum(i, { on }),
+            )}
+            <button
+              type="button"
+              className="quiet"
+              aria-label={`Remove datum ${d.letter}`}
+              onClick={() => onChange({ datums: datums.toSpliced(i, 1) }, 'datums')}
+            >
+              <Trash2 size={16} aria-hidden="true" />
+            </button>
+            {problemOf('datums', i) && <ProblemLine problem={problemOf('datums', i)!} />}
+          </li>
+        ))}
+        {geometry.map((g, i) => (
+          <li key={g.id} className="flex flex-wrap items-center gap-2 text-sm">
+            <select
+              className="select select-sm h-9 w-40"
+              aria-label={`Kind of tolerance ${i + 1}`}
+              value={g.kind}
+              onChange={(e) => {
+                const kind = e.target.value as Geometry['kind'];
+                const fits = geometryOf[kind].includes(g.on.what);
+                put(i, { kind, on: fits ? g.on : { ...g.on, what: geometryOf[kind][0]! } }, 'kind');
+              }}
+            >
+              {GEOMETRY_KINDS.map((kind) => (
+                <option key={kind} value={kind}>
+                  {geometryNames[kind]}
+                </option>
+              ))}
+            </select>
+            of
+            {surfaceSelect(`Surface of tolerance ${i + 1}`, g.on, geometryOf[g.kind], (on) => put(i, { on }, 'on'))}
+            <TextField
+              className="w-40"
+              inline
+              label={`within, ${g.tolerance.unit}`}
+              value={g.tolerance.text}
+              data={`${g.id}-tolerance`}
+              inputClass="input-sm h-9"
+              problem={problemOf('geometry', i, 'tolerance')}
+              onChange={(text) => put(i, { tolerance: { ...g.tolerance, text } }, 'tolerance')}
+            />
+            to
+            <select
+              className="select select-sm h-9 w-20"
+              aria-label={`Datum of tolerance ${i + 1}`}
+              value={g.datum}
+              onChange={(e) => put(i, { datum: e.target.value }, 'datum')}
+            >
+              <option value="">…</option>
+              {datums.map((d) => (
+                <option key={d.letter}>{d.letter}</option>
+              ))}
+            </select>
+            <button
+              type="button"
+              className="quiet"
+              aria-label={`Remove tolerance ${i + 1}`}
+              onClick={() => onChange({ geometry: geometry.toSpliced(i, 1) }, 'geometry')}
+            >
+              <Trash2 size={16} aria-hidden="true" />
+            </button>
+            {problemOf('geometry', i, 'on', 'datum') && (
+              <ProblemLine problem={problemOf('geometry', i, 'on', 'datum')!} />
+            )}
+          </li>
+        ))}
+      </ul>
+      <div className="mt-1 flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="btn btn-sm h-9"
+          disabled={datums.length >= 10}
+          onClick={() => {
+            const letter = [...LETTERS].find((l) => !datums.some((d) => d.letter === l))!;
+            onChange({ datums: [...datums, { letter, on: { id: drawing.features[0]!.id, what: 'round' } }] }, 'datums');
+          }}
+        >
+          <Plus size={15} aria-hidden="true" /> Make a datum
+        </button>
+        {datums.length > 0 && (
+          <button
+            type="button"
+            className="btn btn-sm h-9"
+            disabled={geometry.length >= 40}
+            onClick={() =>
+              onChange(
+                {
+                  geometry: [
+                    ...geometry,
+                    {
+                      ...{ id: fresh(), kind: 'runout', datum: datums[0]!.letter },
+                      on: {
+                        id: (drawing.features.find((f) => f.id !== datums[0]!.on.id) ?? drawing.features[0]!).id,
+                        what: 'round',
+                      },
+                      tolerance: { text: '', unit: drawing.unit },
+                    },
+                  ],
+                },
+                'geometry',
+              )
+            }
+          >
+            <Plus size={15} aria-hidden="true" /> Hold a surface to it
+          </button>
+        )}
+      </div>
+    </section>
+  );
+}

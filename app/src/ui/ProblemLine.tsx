@@ -1,0 +1,12 @@
+import type { Problem } from '@whelk/core/quantity';
+import { wordProblem } from '../messages/problems.ts';
+
+/** What is wrong in a line that is no single field, and what would be right. */
+export function ProblemLine({ problem }: { problem: Problem }) {
+  const words = wordProblem(problem);
+  return (
+    <span className={problem.severity === 'warning' ? 'field-warning' : 'field-problem'}>
+      {words.what} {words.right}
+    </span>
+  );
+}
