@@ -17,6 +17,7 @@ const ROOMS = [
   'gauge',
   'tool',
   'part',
+  'worn',
   'mechanics',
   'cutting',
   'hold',
@@ -57,6 +58,7 @@ const SUFFIX =
 const OWN_UNITS = {
   picture: /^(x|y|size|scale|radius)$/,
   sheet: /^(x|y|size|scale|edgeY|reach|from|to|apart|wide|high|want|half|first)$/,
+  worn: /^score$/,
   trace: /^(axis|radius|tolerance|mmPerUnit|dropped)$/,
 };
 const faults = [];

@@ -83,6 +83,14 @@ export const drawingWordings: Record<string, Wording> = {
     what: `The measured mate, ${text(p)}, is far from this diameter.`,
     right: 'Check the reading and the unit, or choose the diameter that goes with it.',
   }),
+  'worn.spanTooSmall': (p) => ({
+    what: 'That span is smaller than the hole itself.',
+    right: `Over outsides it is more than ${size(p.limit)}; check which way it was measured.`,
+  }),
+  'worn.noOpposite': (p) => ({
+    what: `Of ${text(p)} holes none lies opposite another.`,
+    right: 'Measure two neighbours instead.',
+  }),
   'sheet.tooCrowded': () => ({
     what: 'The sizes do not fit on this sheet without lying over one another.',
     right: 'Choose A3, lying, or one unit only.',

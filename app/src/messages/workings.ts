@@ -95,6 +95,20 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: 'Tolerance by decimals',
     formula: `written ${v.text}: the shop’s table gives ± ${v.given} ${v.unit} = ± ${n(v.halfMm)} mm`,
   }),
+  'worn.centres': (v) => ({
+    title: 'Centre to centre',
+    formula:
+      v.of === 'centres'
+        ? `as measured, ${size(v.distanceMm)} mm`
+        : `${size(v.spanMm)} ${v.of === 'outsides' ? '−' : '+'} ${size(v.meanMm)} = ${size(v.distanceMm)} mm`,
+  }),
+  'worn.circle': (v) => ({
+    title: 'Circle of the holes',
+    formula:
+      v.way === 'opposite'
+        ? `opposite holes: the distance itself, ${size(v.circleMm)} mm`
+        : `${size(v.distanceMm)} ÷ sin(180° ÷ ${v.count}) = ${size(v.circleMm)} mm`,
+  }),
   'limit.mate': (v) => ({
     title: 'From the measured mate',
     formula:

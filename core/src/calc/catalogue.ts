@@ -5,10 +5,18 @@ import { cutting } from './cutting.ts';
 import { deciding } from './deciding.ts';
 import { drawing } from './drawing.ts';
 import type { Calculation } from './entry.ts';
+import { fitting } from './fitting.ts';
 import { latheWork } from './lathe-work.ts';
 
 /** Every public calculation, in the order of the work. */
-export const catalogue: readonly Calculation[] = [...basics, ...drawing, ...cutting, ...deciding, ...latheWork];
+export const catalogue: readonly Calculation[] = [
+  ...basics,
+  ...drawing,
+  ...fitting,
+  ...cutting,
+  ...deciding,
+  ...latheWork,
+];
 
 const byName = new Map(catalogue.map((entry) => [entry.name, entry]));
 

@@ -5,6 +5,7 @@ import { detailSchema } from './detail-schema.ts';
 import { endViewSchema } from './end-view-schema.ts';
 import { datumSchema, geometrySchema, mateSchema } from './geometry-schema.ts';
 import { MOST_FEATURES, partId, shortText } from './schema-parts.ts';
+import { wornSketchSchema } from './worn-schema.ts';
 
 /** Shapes of the outside along Z; a ball takes as much length as its neighbours leave it. */
 export const FEATURE_KINDS = ['cylinder', 'taper', 'arc', 'ball'] as const;
@@ -106,6 +107,8 @@ export const drawingSchema = z.strictObject({
   datums: z.array(datumSchema).max(10).optional(),
   geometry: z.array(geometrySchema).max(40).optional(),
   mates: z.array(mateSchema).max(20).optional(),
+  /** what was measured where the part is a copy of a worn one */
+  worn: wornSketchSchema.optional(),
 });
 export type Drawing = z.infer<typeof drawingSchema>;
 

@@ -49,3 +49,4 @@ export { snapped } from './snap.ts';
 export { splitFeature } from './split.ts';
 export { centreHoleRows } from './standard/centre-holes.ts';
 export { type ReadTaper, readTaper } from './taper.ts';
+export type { WornCircle, WornSketch, WornSurface } from './worn-schema.ts';

@@ -1,5 +1,13 @@
 import type { Job } from '@whelk/core/job';
-import { type BoreStep, type Drawing, emptyBoreStep, emptyFeature, type Feature, splitFeature } from '@whelk/core/part';
+import {
+  type BoreStep,
+  type Drawing,
+  emptyBoreStep,
+  emptyFeature,
+  type Feature,
+  splitFeature,
+  type WornSketch,
+} from '@whelk/core/part';
 import type { FeatureEnd } from '@whelk/core/picture';
 import { useEffect, useRef, useState } from 'react';
 import { fromJson } from '../../ui/from-json.tsx';
@@ -85,6 +93,14 @@ function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
     setSelected(drawing.features[0]?.id);
     setBeginning(false);
   };
+  const beginnings = {
+    unit,
+    onTake: begin,
+    sketch: job.drawing.worn,
+    instruments: shop.instruments,
+    onSketch: (worn: WornSketch, field: string) =>
+      editor.change((j) => ({ ...j, drawing: { ...j.drawing, worn } }), field),
+  };
   const addHole = (side: 'left' | 'right') => {
     const fresh = nextId(job, 'h');
     setBores(side, [...job.drawing.bores[side], emptyBoreStep(fresh, unit)], `${fresh}-new`);
@@ -155,7 +171,7 @@ function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
             Add the first diameter
           </button>
           <p className="muted mt-6">Or begin from</p>
-          <Beginnings unit={unit} onTake={begin} />
+          <Beginnings {...beginnings} />
         </div>
       ) : asTable ? (
         <FeatureTable
@@ -242,9 +258,9 @@ function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
       {features.length > 0 && (
         <section className="mx-5 mt-4 border-t border-[var(--line)] pt-2" aria-label="Begin anew">
           <button type="button" className="quiet" aria-expanded={beginning} onClick={() => setBeginning(!beginning)}>
-            {beginning ? 'Keep this drawing' : 'Begin anew from a pattern or a file …'}
+            {beginning ? 'Keep this drawing' : 'Begin anew from a pattern, a file or a worn part …'}
           </button>
-          {beginning && <Beginnings unit={unit} onTake={begin} />}
+          {beginning && <Beginnings {...beginnings} />}
         </section>
       )}
       <DrawingFoot job={job} planned={planned} settings={settings} change={editor.change} />
