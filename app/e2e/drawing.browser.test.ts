@@ -79,7 +79,7 @@ describe('drawing a flanged bush', () => {
       document.querySelector('#inside')!.parentElement!.querySelector('[aria-pressed="true"]'),
     );
     const svg = await shop.ask('GET', `/api/jobs/${id}/drawing.svg`);
-    expect(svg.text).toContain('url(#metal)');
+    expect(svg.text).toContain('stroke-width="0.18"');
     expect(errors).toEqual([]);
     await page.close();
   });

@@ -49,7 +49,7 @@ export function stripPicture(part: Part, view: StripView): Picture {
   const largestMm = Math.max(part.largestMm, stockMm ?? 0, 1);
   const hollow = part.bores.length > 0 && view.labels.length > 0;
   // outside sizes stand above a part that is cut open, inside ones below it
-  const top = view.textSize * (hollow ? 4.4 : 2.6);
+  const top = view.textSize * (hollow ? 5.7 : 2.6);
   const bottom = view.textSize * (view.labels.length > 0 ? 3.4 : 1);
   const tailRoom = holding?.method === 'chuckAndCentre' ? 70 : SIDE;
   const headRoom = holding ? 40 : SIDE;
@@ -120,7 +120,7 @@ export function stripPicture(part: Part, view: StripView): Picture {
   shapes.push(...overallShapes(part, view, x, overallAt));
   const inside = new Set(part.bores.map((b) => b.id));
   const below = view.labels.filter((l) => !hollow || inside.has(l.id));
-  shapes.push(...labelShapes(part, view, below, x, view.height - bottom, 1));
+  shapes.push(...labelShapes(part, view, below, x, view.height - bottom));
   if (hollow)
     shapes.push(
       ...labelShapes(
@@ -128,8 +128,7 @@ export function stripPicture(part: Part, view: StripView): Picture {
         view,
         view.labels.filter((l) => !inside.has(l.id)),
         x,
-        top - view.textSize * 1.9,
-        -1,
+        top - view.textSize * 3.25,
       ),
     );
   return { width: view.width, height: view.height, unitsPerMm: scale, origin: [ox, oy], shapes };
@@ -302,7 +301,6 @@ function labelShapes(
   labels: StripView['labels'],
   x: (z: number) => number,
   baseline: number,
-  down: 1 | -1,
 ): Shape[] {
   const rowEnds: number[] = [];
   const shapes: Shape[] = [];
@@ -313,7 +311,7 @@ function labelShapes(
     const half = (text.length * view.textSize * 0.56) / 2 + 3;
     const row = rowEnds.findIndex((end) => end <= middle - half);
     const chosen = row >= 0 ? row : rowEnds.length;
-    if (chosen >= (down === 1 ? 2 : 1)) continue;
+    if (chosen >= 2) continue;
     rowEnds[chosen] = middle + half;
     shapes.push({
       kind: 'text',

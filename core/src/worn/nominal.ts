@@ -1,4 +1,4 @@
-import { inchFraction, type TypedLength } from '../quantity/index.ts';
+import { inchFraction, type LengthUnit, type TypedLength } from '../quantity/index.ts';
 
 /** How a surface stands to what it once was: worn ones have lost metal, sound ones have not. */
 export type Wear = 'worn' | 'sound';
@@ -17,6 +17,8 @@ const SOUND_MM = 0.06;
 const WEAR = { leastMm: 0.6, share: 0.02 };
 /** How much less likely a size is the finer its step: whole fives, whole, halves; fractions by their denominator. */
 const ODD_MM = { five: 0, whole: 0.08, half: 0.3 };
+/** A size of the other system than the rest of the part. */
+const OTHER_SYSTEM = 0.15;
 const ODD_IN: readonly (readonly [denominator: number, odd: number])[] = [
   [8, 0],
   [16, 0.08],
@@ -29,10 +31,16 @@ const ODD_IN: readonly (readonly [denominator: number, odd: number])[] = [
  * that wear leaves open. A shaft was larger than it is, a hole smaller.
  * @param readMm what was read: of an outside the largest reading, of a hole the smallest
  * @param of where the metal is
+ * @param prefers the system of the rest of the part, which this size is likely of too
  * @returns at most three in millimetres and three in inches, sorted together
  * @example nominalGuesses(24.87, 'outside', 'worn')[0].size // { text: '25', unit: 'mm' }
  */
-export function nominalGuesses(readMm: number, of: 'outside' | 'inside', wear: Wear): readonly NominalGuess[] {
+export function nominalGuesses(
+  readMm: number,
+  of: 'outside' | 'inside',
+  wear: Wear,
+  prefers?: LengthUnit,
+): readonly NominalGuess[] {
   const lost = wear === 'worn' ? Math.max(WEAR.leastMm, readMm * WEAR.share) : SOUND_MM;
   const [below, above] = of === 'outside' ? [SOUND_MM, lost] : [lost, SOUND_MM];
   const guess = (size: TypedLength, mm: number, odd: number): NominalGuess[] => {
@@ -40,7 +48,8 @@ export function nominalGuesses(readMm: number, of: 'outside' | 'inside', wear: W
     if (mm <= 0 || offMm < -below || offMm > above) return [];
     // against the direction of wear only the gauge's own error is left
     const room = offMm < 0 ? below : above;
-    return [{ size, mm, offMm, score: Math.abs(offMm) / room + odd }];
+    const strange = prefers !== undefined && prefers !== size.unit ? OTHER_SYSTEM : 0;
+    return [{ size, mm, offMm, score: Math.abs(offMm) / room + odd + strange }];
   };
   const metric: NominalGuess[] = [];
   for (let half = Math.ceil((readMm - below) * 2); half <= (readMm + above) * 2 + 1e-9; half++) {

@@ -53,7 +53,7 @@ export function seeSurface(surface: WornSurface, unit: LengthUnit): SeenSurface 
         problem: { code: 'mate.noRoom', path: ['mate', 'most'] },
       };
     // drawn at its mate's nominal size; its limits follow the mate itself
-    const guesses = nominalGuesses(measured.mm.valueOf(), inside ? 'outside' : 'inside', 'worn');
+    const guesses = nominalGuesses(measured.mm.valueOf(), inside ? 'outside' : 'inside', 'worn', unit);
     const usual = guesses[0]?.size ?? { text: shortLength((limits.upperMm + limits.lowerMm) / 2, unit, 3), unit };
     return { readings: undefined, guesses, size: given ? surface.nominal : usual, problem: undefined };
   }
@@ -66,7 +66,7 @@ export function seeSurface(surface: WornSurface, unit: LengthUnit): SeenSurface 
       problem: readings,
     };
   const readMm = inside ? readings.smallestMm : readings.largestMm;
-  const guesses = nominalGuesses(readMm, inside ? 'inside' : 'outside', surface.state);
+  const guesses = nominalGuesses(readMm, inside ? 'inside' : 'outside', surface.state, unit);
   const as = { text: shortLength(readMm, unit, unit === 'mm' ? 3 : 4), unit };
   const size = surface.nominal.text.trim() ? surface.nominal : (guesses[0]?.size ?? as);
   return { readings, guesses, size, problem: undefined };

@@ -35,6 +35,10 @@ describe('what a worn size was made to', () => {
   ] as const)('%d %s, %s: %s %s', (read, of, wear, text, unit) => {
     expect(nominalGuesses(read, of, wear)[0]!.size).toEqual({ text, unit });
   });
+  it('leans to the system of the rest of the part', () => {
+    expect(nominalGuesses(18.745, 'outside', 'worn')[0]!.size.unit).toBe('mm');
+    expect(nominalGuesses(18.745, 'outside', 'worn', 'in')[0]!.size).toEqual({ text: '3/4', unit: 'in' });
+  });
   it('offers both systems, and never a shaft that would have grown by wear', () => {
     fc.assert(
       fc.property(
@@ -93,7 +97,7 @@ describe('hole centres from spans', () => {
 describe('a sketch of a worn part', () => {
   const sketch: WornSketch = {
     surfaces: [
-      surface('f1', { readings: '21.98 22.02; 22.05', name: 'Seat', length: { text: '1 3/8', unit: 'in' } }),
+      surface('f1', { readings: '22.15 22.18; 22.2', name: 'Seat', length: { text: '1 3/8', unit: 'in' } }),
       surface('f2', { state: 'mate', mate: { measured: mm('30.02'), least: '0.02', most: '0.05' }, length: mm('40') }),
       surface('h1', { where: 'left', readings: '10.2 10.31', length: mm('') }),
     ],
@@ -103,7 +107,7 @@ describe('a sketch of a worn part', () => {
   };
   it('takes of a shaft the largest reading, of a hole the smallest', () => {
     expect(seeSurface(sketch.surfaces[0]!, 'mm')).toMatchObject({
-      readings: { largestMm: 22.05 },
+      readings: { largestMm: 22.2 },
       size: { text: '7/8', unit: 'in' },
     });
     expect(seeSurface(sketch.surfaces[2]!, 'mm').size).toEqual(mm('10'));
@@ -115,7 +119,7 @@ describe('a sketch of a worn part', () => {
     expect(part.lengthMm).toBeCloseTo(34.925 + 40, 9);
     expect(part.features[1]!.limits).toEqual({ upperMm: 30, lowerMm: 29.97, how: 'mate' });
     expect(part.bores[0]).toMatchObject({ outerMm: 10, through: true });
-    expect(drawing.worn!.surfaces[0]!.readings).toBe('21.98 22.02; 22.05');
+    expect(drawing.worn!.surfaces[0]!.readings).toBe('22.15 22.18; 22.2');
   });
   it('finds the circle of its holes', () => {
     expect(seeCircle(sketch.circles[0]!)).toBeCloseTo(24.829, 2);

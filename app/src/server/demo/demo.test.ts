@@ -24,16 +24,20 @@ describe('the demo shop', () => {
     expect(small!.spindle.settings.every((s) => s.kind === 'stepless')).toBe(true);
     expect(small).toMatchObject({ feeds: { settings: [] }, slides: { crossSlide: { kind: 'diameter' } } });
   });
-  it('has six jobs, one in inches, one hollow, each planned without an error, one half cut', () => {
-    expect(demo.jobs).toHaveLength(6);
-    expect(demo.jobs.filter((j) => j.job.drawing.bores.left.length > 0).map((j) => j.job.title)).toEqual([
+  it('has nine jobs, one in inches, four hollow, each planned without an error, one half cut', () => {
+    expect(demo.jobs).toHaveLength(9);
+    const hollow = demo.jobs.filter(({ job }) => job.drawing.bores.left.length + job.drawing.bores.right.length > 0);
+    expect(hollow.map((j) => j.job.title)).toEqual([
       'Hinge bush, flanged',
+      'Winding nut blank',
+      'Guide roller, casting',
+      'Sluice valve disc',
     ]);
     expect(demo.jobs.filter((j) => j.job.drawing.unit === 'in')).toHaveLength(1);
     for (const { job } of demo.jobs) {
       const planned = planJob(job, { ...demo, materials: [] });
       expect([job.title, planned.problems.filter((p) => p.severity !== 'warning')]).toEqual([job.title, []]);
-      expect(planned.plan!.operations.length).toBeGreaterThan(job.drawing.bores.left.length > 0 ? 3 : 8);
+      expect(planned.plan!.operations.length).toBeGreaterThan(hollow.some((h) => h.job === job) ? 3 : 8);
       expect(planned.plan!.operations.flatMap((o) => o.exceeds)).toEqual([]);
     }
     const runs = demo.jobs.flatMap((j) => j.runs);

@@ -20,6 +20,10 @@ interface Props {
 const EMPTY: WornSketch = { surfaces: [], circles: [] };
 const CLEARANCE = { mm: ['0.02', '0.05'], in: ['.001', '.002'] } as const;
 
+/** A diameter with its unit where it is not the drawing's. */
+const sizeLabel = (size: { text: string; unit: string }, unit: LengthUnit): string =>
+  `Ø${size.text}${size.unit === unit ? '' : ` ${size.unit}`}`;
+
 function freshId(sketch: WornSketch, letter: 'w' | 'c'): string {
   const used = new Set([...sketch.surfaces, ...sketch.circles].map((s) => s.id));
   for (let i = 1; ; i++) if (!used.has(`${letter}${i}`)) return `${letter}${i}`;
@@ -34,8 +38,11 @@ export function WornPart({ unit, sketch = EMPTY, instruments, onSketch, onTake }
   const asked = surfaces.findIndex((s) => s.id === next?.id);
   const picture = useMemo(() => {
     const view: StripView = {
-      ...{ width: 820, height: 190, textSize: 14, selectedId: next?.id, faces: resolved.faces },
-      labels: resolved.part.features.map((f) => ({ id: f.id, text: `Ø${drawing.features[f.index]?.diameter.text}` })),
+      ...{ width: 1240, height: 190, textSize: 15, selectedId: next?.id, faces: resolved.faces },
+      labels: resolved.part.features.map((f) => ({
+        id: f.id,
+        text: sizeLabel(drawing.features[f.index]!.diameter, unit),
+      })),
       overall: resolved.part.features.length > 0 ? `${shortLength(resolved.part.lengthMm, unit, 3)} ${unit}` : '',
     };
     return stripPicture(resolved.part, view);
@@ -67,7 +74,7 @@ export function WornPart({ unit, sketch = EMPTY, instruments, onSketch, onTake }
             <PictureView
               picture={picture}
               label={`The copy so far: ${resolved.part.features.length} of ${surfaces.filter((s) => s.where === 'outside').length} diameters known`}
-              textSize={14}
+              textSize={15}
             />
           </div>
           <p className="mt-2 text-lg font-bold" role="status">
