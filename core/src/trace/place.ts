@@ -95,6 +95,8 @@ function fullerBelow(strokes: readonly Stroke[], along: 'x' | 'y', axis: number,
   const close = tall * 1e-3;
   let [above, below] = [0, 0];
   for (const { a, b } of strokes) {
+    // edges are drawn across either half and say nothing of which is cut open
+    if (Math.abs(a[1 - i]! - b[1 - i]!) < close) continue;
     const ends = [way * (a[i]! - axis), way * (b[i]! - axis)];
     if (Math.max(...ends) > close) above++;
     if (Math.min(...ends) < -close) below++;
@@ -133,13 +135,12 @@ export function guessAxis(
   // both halves of a whole part weigh the same; a half has its closing line or its faces below the middle
   const mirrored = strokes.filter((s) => Math.abs((s.a[i]! + s.b[i]!) / 2 - middle) > tall * 0.02);
   const { above, below } = sides(mirrored, along, middle);
-  const twin = mirrored.filter((s) =>
-    strokes.some(
-      (o) =>
-        Math.abs(o.a[i]! + s.a[i]! - 2 * middle) < tall * 1e-4 + 1e-9 ||
-        Math.abs(o.b[i]! + s.a[i]! - 2 * middle) < tall * 1e-4 + 1e-9,
-    ),
-  ).length;
+  const bin = tall * 1e-4 + 1e-9;
+  const ends = new Set(strokes.flatMap(({ a, b }) => [Math.round(a[i]! / bin), Math.round(b[i]! / bin)]));
+  const twin = mirrored.filter(({ a }) => {
+    const other = Math.round((2 * middle - a[i]!) / bin);
+    return ends.has(other) || ends.has(other - 1) || ends.has(other + 1);
+  }).length;
   const whole = Math.abs(above - below) < 0.05 * (above + below) && twin > 0.9 * mirrored.length;
   return whole
     ? { axis: middle, why: 'symmetric', below: fullerBelow(strokes, along, middle, tall) }
