@@ -93,7 +93,7 @@ export const drawingWordings: Record<string, Wording> = {
   }),
   'sheet.tooCrowded': () => ({
     what: 'The sizes do not fit on this sheet without lying over one another.',
-    right: 'Choose A3, lying, or one unit only.',
+    right: 'Choose A3, lying, or one unit only; a part of very many lengths goes out as an outline or as a job file.',
   }),
   'drawing.empty': () => ({ what: 'Nothing is drawn yet.', right: 'Add the first feature.' }),
   'drawing.sameId': () => ({ what: 'Two features have the same id.', right: 'Every id must be its own.' }),
