@@ -1,5 +1,7 @@
+import { rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
-import type { Page } from 'puppeteer-core';
+import type { ElementHandle, Page } from 'puppeteer-core';
 import { ensureBuilt } from '../../scripts/lib/build.mjs';
 import { openBrowser, openPage, press, sees, type, visit } from './support/browser.ts';
 import { TestShop } from './support/shop.ts';
@@ -76,16 +78,26 @@ try {
   const lathe = /\/lathes\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/lathes')).text)![0];
   await visit(page, `${shop.url}${lathe}`);
   await keep(page, 'lathe');
-  await visit(page, `${shop.url}${lathe}/card`);
-  await keep(page, 'card');
-  await visit(page, `${shop.url}${lathe}/describe`);
-  await press(page, 'Slides and dials');
-  await keep(page, 'describe');
-  await visit(page, `${shop.url}/bench-book/speeds`);
-  await page.$eval('#map', (e) => e.scrollIntoView({ block: 'start' }));
-  await page.waitForSelector('.recharts-line');
-  await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 600)));
-  await keep(page, 'map');
+  // a worn part on its way to a drawing, a file on its way, and a drawing as it is printed
+  const stud = `${shop.url}/jobs/${await jobId('Old stud, copied')}`;
+  await visit(page, `${stud}/drawing`);
+  await press(page, 'Begin anew');
+  await page.waitForSelector('ol[aria-label="Surfaces from the headstock end"]');
+  await page.$eval('[aria-label="Begin from"]', (e) => e.scrollIntoView({ block: 'start' }));
+  await keep(page, 'worn-part');
+  const bush = await jobId('Hinge bush, flanged');
+  const made = (await shop.ask('POST', '/api/jobs', { title: 'Bush from a file' })).body as { id: string };
+  await visit(page, `${shop.url}/jobs/${made.id}/drawing`);
+  await press(page, 'A DXF file');
+  const dxf = path.join(tmpdir(), `whelk-${process.pid}.dxf`);
+  writeFileSync(dxf, (await shop.ask('GET', `/api/jobs/${bush}/drawing.dxf`)).text);
+  await ((await page.waitForSelector('input[type="file"]')) as ElementHandle<HTMLInputElement>).uploadFile(dxf);
+  await sees(page, '3 lengths outside, 2 steps inside');
+  rmSync(dxf);
+  await page.$eval('[aria-label="Begin from"]', (e) => e.scrollIntoView({ block: 'start' }));
+  await keep(page, 'dxf-mapping');
+  await visit(page, `${shop.url}/jobs/${bush}/printed`);
+  await keep(page, 'printed');
 
   await theme('night-shift');
   const upright = (await openPage(browser, 800, 1280)).page;

@@ -41,6 +41,7 @@ export const exchangeWordings: Record<string, Wording> = {
     what: `No line or arc is in the file${p.value ? `, only ${plain(p.value)}` : ''}.`,
     right: 'Save the outline as lines, arcs or polylines.',
   }),
+  'trace.scale': (p) => ({ what: `${text(p)} is no scale.`, right: 'Type 1:2 for half size, 2:1 for double size.' }),
   'trace.nothing': () => ({
     what: 'No layer with lines is chosen.',
     right: 'Choose the layer that the outline is on.',

@@ -57,12 +57,13 @@ export const basics = [
       nominal: z.string(),
       unit: lengthUnitSchema,
       generalClass: z.enum(['f', 'm', 'c', 'v']).default('m'),
+      of: z.enum(['outside', 'inside']).default('outside'),
     }),
     output: z.object({ upperMm: z.number(), lowerMm: z.number(), how: z.string() }),
-    run: ({ text, nominal, unit, generalClass }, record) => {
+    run: ({ text, nominal, unit, generalClass, of }, record) => {
       const size = parseLength(nominal, unit);
       if (!size.ok) return { problems: [{ code: size.code, path: ['nominal'], value: size.value }] };
-      const read = parseLimits(text, size.mm, unit, generalClass, record);
+      const read = parseLimits(text, size.mm, unit, generalClass, record, of);
       return read.ok
         ? read.limits
         : { problems: [{ code: read.code, path: ['text'], value: read.value, limit: read.limit }] };

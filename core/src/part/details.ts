@@ -98,6 +98,8 @@ function groove(d: Extract<Detail, { kind: 'groove' }>, on: Surface, at: At, rea
   }
   const floorLimits =
     d.floorLimits.trim() === '' ? undefined : reader.limits(d.floorLimits, size, d.floor, at('floorLimits'));
+  // told on the drawing as they are typed; here only whether they can be read
+  if (d.widthLimits.trim() !== '' && width) reader.limits(d.widthLimits, width, d.width, at('widthLimits'));
   return {
     ...{ kind: 'groove', id: d.id, shape: d.shape, zFromMm, zToMm, floorMm, depthMm, wallDeg: angle, floorLimits },
   };

@@ -1,4 +1,5 @@
 export { comparePicture } from './compare.ts';
+export { crossShapes, outerAt } from './cross.ts';
 export { endViewPicture, endViewShapes } from './end-view.ts';
 export type { FeatureEnd } from './ends.ts';
 export { faceShapes } from './faces.ts';

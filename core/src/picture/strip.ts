@@ -1,5 +1,6 @@
 import type { Holding } from '../hold/index.ts';
-import type { Part, SeenFaces } from '../part/index.ts';
+import type { Part, SeenEnd, SeenFaces } from '../part/index.ts';
+import { crossShapes } from './cross.ts';
 import { endShapes, type FeatureEnd } from './ends.ts';
 import { faceShapes } from './faces.ts';
 import { halfOutline } from './outline.ts';
@@ -19,6 +20,8 @@ export interface StripView {
   /** label under each feature and over the whole; already in the drawing's unit */
   /** centre holes and spigots at the ends */
   readonly faces?: SeenFaces;
+  /** holes and flats across the axis */
+  readonly endView?: SeenEnd;
   readonly labels: readonly { readonly id: string; readonly text: string }[];
   readonly overall: string;
   readonly stockMm?: number;
@@ -96,6 +99,7 @@ export function stripPicture(part: Part, view: StripView): Picture {
         id: b.id,
       });
     shapes.push({ kind: 'polygon', role: 'outline', points: [...upper, ...lower] });
+    if (view.endView) shapes.push(...crossShapes(part, view.endView, at));
     if (view.faces) shapes.push(...faceShapes(part, view.faces, at));
     if (view.ends)
       shapes.push(

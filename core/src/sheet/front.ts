@@ -1,9 +1,8 @@
 import { type Corner, flatten, insideProfiles, outsideProfile, type Resolved } from '../part/index.ts';
-import { detailLines, faceShapes, type PathCorner, type Role, type Shape } from '../picture/index.ts';
+import { crossShapes, detailLines, faceShapes, type PathCorner, type Role, type Shape } from '../picture/index.ts';
 import { radians } from '../quantity/index.ts';
 import type { Point } from './clear.ts';
 import { hatchLines } from './hatch.ts';
-import { outerAt } from './sizes.ts';
 
 /** Distance of hatching lines on paper, mm. */
 const HATCH_APART = 2.2;
@@ -42,32 +41,6 @@ const pathOf = (role: Role, corners: readonly Corner[], at: At, side: 1 | -1): S
   }),
 });
 
-/** Holes and flats across the axis, as they are seen from the side. */
-function crossShapes(resolved: Resolved, at: At): Shape[] {
-  const line = (role: Role, ...points: Point[]): Shape => ({ kind: 'polyline', role, points });
-  const holes = resolved.endView.holes.flatMap((h): Shape[] => {
-    if (h.way !== 'radial' || h.zMm === undefined) return [];
-    const outer = outerAt(resolved, h.zMm);
-    const inner = h.depthMm === undefined ? 0 : outer - h.depthMm;
-    const [a, b] = [h.zMm - h.diameterMm / 2, h.zMm + h.diameterMm / 2];
-    return [
-      line('thin', at(a, outer), at(a, inner)),
-      line('thin', at(b, outer), at(b, inner)),
-      ...(inner > 0 ? [line('thin', at(a, inner), at(b, inner))] : []),
-      line('centreline', at(h.zMm, outer * 1.08 + 1), at(h.zMm, Math.max(0, inner) - 1)),
-    ];
-  });
-  const flats = resolved.endView.flats.flatMap((f): Shape[] => {
-    const half = Math.min(f.distanceMm, Math.sqrt(Math.max(0, (f.diameterMm / 2) ** 2 - f.distanceMm ** 2)));
-    return [
-      line('thin', at(f.zFromMm, half), at(f.zToMm, 0)),
-      line('thin', at(f.zFromMm, 0), at(f.zToMm, half)),
-      line('edge', at(f.zFromMm, half), at(f.zToMm, half)),
-    ];
-  });
-  return [...holes, ...flats];
-}
-
 /**
  * A part from the side as drawings have it: outlines with true arcs, edges across, threads and knurls thin; below the
  * centreline cut open and hatched where it is hollow; the centreline dotted and dashed.
@@ -99,7 +72,7 @@ export function frontView(resolved: Resolved, at: At): readonly Shape[] {
       if (!hollow) shapes.push(...detailLines(d, f.diameterMm / 2, -1, at));
     }
   for (const b of part.bores) for (const d of b.details) shapes.push(...detailLines(d, b.outerMm / 2, -1, at));
-  shapes.push(...faceShapes(part, faces, at), ...crossShapes(resolved, at));
+  shapes.push(...faceShapes(part, faces, at), ...crossShapes(part, resolved.endView, at));
   const [left, right] = [at(0, 0), at(part.lengthMm, 0)];
   shapes.push({
     kind: 'polyline',

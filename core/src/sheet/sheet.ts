@@ -1,11 +1,11 @@
 import { type Drawing, flatten, insideProfiles, type Resolved, radiiAt } from '../part/index.ts';
-import type { Picture, Shape } from '../picture/index.ts';
+import { outerAt, type Picture, type Shape } from '../picture/index.ts';
 import type { Box, Point } from './clear.ts';
 import { dress } from './dress.ts';
 import { type EndWords, endSheet, endTextWidth, needsEndView } from './end.ts';
 import { frontView } from './front.ts';
 import { cellShapes, MARGIN, PAPERS, type PaperName } from './paper.ts';
-import { outerAt, sizeLabels, sizesAlong } from './sizes.ts';
+import { sizeLabels, sizesAlong } from './sizes.ts';
 import { limitRows, ROW_HIGH, tableShapes } from './table.ts';
 import type { SheetWords } from './words.ts';
 
@@ -88,7 +88,7 @@ function viewsAt(
     at: (z: number, r: number): Point => [x0 + z * ratio, y0 - r * ratio],
     ...{ size, from: area.left + 2, to: frontRight - 2 },
     radiusAt: (z: number, isInside: boolean): number =>
-      isInside ? Math.max(0, ...inside.map((p) => radiiAt(p, z)?.most ?? 0)) : outerAt(resolved, z),
+      isInside ? Math.max(0, ...inside.map((p) => radiiAt(p, z)?.most ?? 0)) : outerAt(part, z),
   });
   const dressAt = (y0: number) =>
     [

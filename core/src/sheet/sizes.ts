@@ -1,4 +1,5 @@
 import type { BoreStep, Drawing, Feature, GeometryKind, PlaneName, Resolved, SurfaceName } from '../part/index.ts';
+import { outerAt } from '../picture/index.ts';
 import { drawingDecimals, type LengthUnit, parseLength, shortLength, type TypedLength } from '../quantity/index.ts';
 import type { SheetWords } from './words.ts';
 
@@ -234,21 +235,11 @@ function crossLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLabe
         id: h.id,
         lines: [{ text: withLimits(`${count}Ø${typedText(typed.diameter, ways)}`, typed.limits) }],
         zMm: h.zMm,
-        rMm: outerAt(resolved, h.zMm),
+        rMm: outerAt(resolved.part, h.zMm),
         inside: false,
       },
     ];
   });
-}
-
-/** Outside radius at a place along Z. */
-export function outerAt({ part }: Pick<Resolved, 'part'>, zMm: number): number {
-  return (
-    Math.max(
-      0,
-      ...part.features.filter((f) => f.zFromMm <= zMm + 1e-9 && zMm <= f.zToMm + 1e-9).map((f) => f.diameterMm),
-    ) / 2
-  );
 }
 
 /** Place along Z of a plane that a size from a datum names. */

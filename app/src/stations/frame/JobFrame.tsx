@@ -93,6 +93,7 @@ export function JobFrame({
         ...planned.part.bores.map((b) => ({ id: b.id, text: labelOf(job.drawing.bores[b.side][b.index]) })),
       ],
       faces: planned.faces,
+      endView: planned.endView,
       overall: planned.part.features.length > 0 ? `${shown(planned.part.lengthMm)} ${unit}` : '',
       stockMm: showHolding ? planned.stockMm : undefined,
       holding: showHolding ? planned.plan?.holding : undefined,

@@ -17,6 +17,15 @@ const UNITS = [
   [304.8, 'feet'],
 ] as const;
 
+/** What one millimetre of a file drawn to a scale is in the part: `1:2` doubles, `2:1` halves; undefined: no scale. */
+function scaleOf(text: string): number | undefined {
+  if (text.trim() === '') return 1;
+  const read = /^(\d{1,4}(?:[.,]\d{1,4})?)\s*[:/]\s*(\d{1,4}(?:[.,]\d{1,4})?)$/.exec(text.trim());
+  if (!read) return undefined;
+  const [paper, part] = [read[1]!, read[2]!].map((t) => Number(t.replace(',', '.')));
+  return paper! > 0 && part! > 0 ? part! / paper! : undefined;
+}
+
 /** A DXF file on its way to a drawing: what was understood of it, what was not, and how it lies on the axis. */
 export function DxfMapping({ unit, onTake }: { unit: LengthUnit; onTake: (drawing: Drawing) => void }) {
   const { file, mapped, open, axis, map, close } = useDxfFile();
@@ -24,7 +33,9 @@ export function DxfMapping({ unit, onTake }: { unit: LengthUnit; onTake: (drawin
   const [placing, setPlacing] = useState<Placing>({ mmPerUnit: 1, along: 'x', axis: 0, turned: false, below: false });
   const [why, setWhy] = useState<AxisReason>();
   const [axisText, setAxisText] = useState('');
+  const [scaleText, setScaleText] = useState('');
   const read = file?.read;
+  const scale = scaleOf(scaleText);
   const axisFault = axisText.trim() !== '' && !Number.isFinite(Number(axisText.replace(',', '.')));
 
   /** What layers and way are chosen decides where the axis probably is, until it is typed. */
@@ -48,6 +59,7 @@ export function DxfMapping({ unit, onTake }: { unit: LengthUnit; onTake: (drawin
     const names = made.layers.filter((l) => l.chosen).map((l) => l.name);
     setLayers(names);
     setAxisText('');
+    setScaleText('');
     setPlacing({
       mmPerUnit: made.mmPerUnit ?? (unit === 'mm' ? 1 : 25.4),
       along: 'x',
@@ -59,16 +71,22 @@ export function DxfMapping({ unit, onTake }: { unit: LengthUnit; onTake: (drawin
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: the worker is asked anew when what it is asked changes
   useEffect(() => {
-    if (read) void map(layers, placing, unit);
-  }, [read, layers, placing, unit]);
+    if (read && scale) void map(layers, { ...placing, mmPerUnit: placing.mmPerUnit * scale }, unit);
+  }, [read, layers, placing, unit, scale]);
   const picture = useMemo(
     () =>
       read &&
-      mappingPicture(read.strokes, (s) => layers.includes(s.layer), placing, mapped?.traced, {
-        width: 820,
-        height: 330,
-      }),
-    [read, layers, placing, mapped],
+      mappingPicture(
+        read.strokes,
+        (s) => layers.includes(s.layer),
+        { ...placing, mmPerUnit: placing.mmPerUnit * (scale ?? 1) },
+        mapped?.traced,
+        {
+          width: 820,
+          height: 330,
+        },
+      ),
+    [read, layers, placing, scale, mapped],
   );
   const checked = useMemo(() => mapped && resolveDrawing(mapped.drawing), [mapped]);
   const faults = [...(mapped?.problems ?? []), ...(checked?.problems ?? []).filter((p) => p.code !== 'drawing.empty')];
@@ -155,6 +173,13 @@ export function DxfMapping({ unit, onTake }: { unit: LengthUnit; onTake: (drawin
                 <span className="field-warning mt-1 block">The file does not say: check a size you know.</span>
               )}
             </label>
+            <TextField
+              label="Drawn at scale"
+              value={scaleText}
+              hint="1:1"
+              problem={scale ? undefined : { code: 'trace.scale', path: [], value: scaleText }}
+              onChange={setScaleText}
+            />
             <fieldset className="text-sm">
               <legend>The axis lies</legend>
               <div className="mt-0.5 flex flex-wrap gap-2">

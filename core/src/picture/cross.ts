@@ -1,0 +1,40 @@
+import type { Part, SeenEnd } from '../part/index.ts';
+import type { Role, Shape } from './picture.ts';
+
+type Point = readonly [number, number];
+type At = (zMm: number, rMm: number) => Point;
+
+/** Outside radius at a place along Z, mm; 0 beside the part. */
+export function outerAt(part: Part, zMm: number): number {
+  const here = part.features.filter((f) => f.zFromMm <= zMm + 1e-9 && zMm <= f.zToMm + 1e-9);
+  return Math.max(0, ...here.map((f) => f.diameterMm)) / 2;
+}
+
+/**
+ * Holes and flats across the axis as they are seen from the side, turned into the plane of the paper.
+ * @param at maps zPart and radius to the picture
+ */
+export function crossShapes(part: Part, seen: SeenEnd, at: At): Shape[] {
+  const line = (role: Role, ...points: Point[]): Shape => ({ kind: 'polyline', role, points });
+  const holes = seen.holes.flatMap((h): Shape[] => {
+    if (h.way !== 'radial' || h.zMm === undefined) return [];
+    const outer = outerAt(part, h.zMm);
+    const inner = h.depthMm === undefined ? 0 : outer - h.depthMm;
+    const [a, b] = [h.zMm - h.diameterMm / 2, h.zMm + h.diameterMm / 2];
+    return [
+      line('thin', at(a, outer), at(a, inner)),
+      line('thin', at(b, outer), at(b, inner)),
+      ...(inner > 0 ? [line('thin', at(a, inner), at(b, inner))] : []),
+      line('centreline', at(h.zMm, outer * 1.08 + 1), at(h.zMm, Math.max(0, inner) - 1)),
+    ];
+  });
+  const flats = seen.flats.flatMap((f): Shape[] => {
+    const half = Math.min(f.distanceMm, Math.sqrt(Math.max(0, (f.diameterMm / 2) ** 2 - f.distanceMm ** 2)));
+    return [
+      line('thin', at(f.zFromMm, half), at(f.zToMm, 0)),
+      line('thin', at(f.zFromMm, 0), at(f.zToMm, half)),
+      line('edge', at(f.zFromMm, half), at(f.zToMm, half)),
+    ];
+  });
+  return [...holes, ...flats];
+}
