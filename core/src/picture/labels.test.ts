@@ -71,4 +71,28 @@ describe('labels of the strip', () => {
     expect(texts()).toEqual(['50 mm']);
     expect(texts({ zFromMm: 0, zToMm: 50, beforeMm: 35, afterMm: 30 })).toEqual([]);
   });
+  it('stand beside a short thick part instead, so that it is not made small: outside above, inside below, none crossing', () => {
+    const { part } = planInput([feature(1, 58, 8), feature(2, 40, 38)], 60);
+    const bore = {
+      ...part.features[1]!,
+      id: 'h1',
+      side: 'left' as const,
+      kind: 'bored' as const,
+      zFromMm: 0,
+      zToMm: 46,
+    };
+    const hollow = { ...part, bores: [{ ...bore, outerMm: 30, innerMm: 30, through: true }] };
+    const labels = ['f1', 'f2', 'h1'].map((id) => ({ id, text: `Ø ${id}` }));
+    const view = { width: 1240, height: 236, textSize: SIZE, labels, overall: '46 mm' };
+    const picture = stripPicture(hollow as never, view);
+    expect(58 * picture.unitsPerMm).toBeGreaterThan(170);
+    const at = (id: string) => picture.shapes.flatMap((s) => (s.kind === 'text' && s.id === id ? [s.at] : []))[0]!;
+    expect(at('f1')[1]).toBeLessThan(at('f2')[1]);
+    expect(at('f2')[1]).toBeLessThan(picture.origin[1]);
+    expect(at('h1')[1]).toBeGreaterThan(picture.origin[1]);
+    expect(new Set(['f1', 'f2', 'h1'].map((id) => at(id)[0])).size).toBe(1);
+    // where something is held they keep to their rows
+    const held = stripPicture(hollow as never, { ...view, height: 150 });
+    expect(58 * held.unitsPerMm).toBeLessThan(100);
+  });
 });

@@ -52,8 +52,9 @@ export function stripPicture(part: Part, view: StripView): Picture {
   const largestMm = Math.max(part.largestMm, stockMm ?? 0, 1);
   const hollow = part.bores.length > 0 && view.labels.length > 0;
   // outside sizes stand above a part that is cut open, inside ones below it
-  const top = view.textSize * (hollow ? 5.7 : 2.6);
-  const bottom = view.textSize * (view.labels.length > 0 ? 3.4 : 1);
+  const beside = labelsBeside(part, view, rightMm - leftMm, largestMm);
+  const top = view.textSize * (hollow && !beside ? 5.7 : 2.6);
+  const bottom = view.textSize * (view.labels.length > 0 && !beside ? 3.4 : 1);
   const tailRoom = holding?.method === 'chuckAndCentre' ? 70 : SIDE;
   const headRoom = holding ? 40 : SIDE;
   const jawsTall = holding ? 1.25 : 1;
@@ -123,6 +124,10 @@ export function stripPicture(part: Part, view: StripView): Picture {
   const overallAt = view.textSize * 2.6;
   shapes.push(...overallShapes(part, view, x, overallAt));
   const inside = new Set(part.bores.map((b) => b.id));
+  if (beside) {
+    shapes.push(...besideShapes(part, view, x, y));
+    return { width: view.width, height: view.height, unitsPerMm: scale, origin: [ox, oy], shapes };
+  }
   const below = view.labels.filter((l) => !hollow || inside.has(l.id));
   shapes.push(...labelShapes(part, view, below, x, view.height - bottom));
   if (hollow)
@@ -136,6 +141,59 @@ export function stripPicture(part: Part, view: StripView): Picture {
       ),
     );
   return { width: view.width, height: view.height, unitsPerMm: scale, origin: [ox, oy], shapes };
+}
+
+/** Most labels that stand over one another on either side of the centreline, and room for them beside the part. */
+const MOST_BESIDE = 4;
+const BESIDE = 260;
+/** Parts shorter than this many times their thickness gain by it. */
+const STUBBY = 1.8;
+
+/**
+ * Whether the words of a part stand beside it: it is so short for its thickness that rows above and below would only make it
+ * small, and nothing else of the strip is in the way.
+ */
+function labelsBeside(part: Part, view: StripView, longMm: number, tallMm: number): boolean {
+  if (view.labels.length === 0 || view.holding || view.cut) return false;
+  if (part.features.length > MOST_BESIDE || part.bores.length > MOST_BESIDE) return false;
+  const high = (view.height - view.textSize * 3.6) / Math.max(tallMm, 1);
+  return longMm < tallMm * STUBBY && longMm * high + 2 * BESIDE < view.width && view.height >= 200;
+}
+
+/** Labels in a column right of the part: outside ones above the centreline, the largest uppermost; inside ones below it. */
+function besideShapes(part: Part, view: StripView, x: (z: number) => number, y: (r: number) => number): Shape[] {
+  const column = x(part.lengthMm) + 70;
+  const inside = part.bores.map((b) => ({
+    id: b.id,
+    zMm: (b.zFromMm + b.zToMm) / 2,
+    rMm: -(b.outerMm + b.innerMm) / 4,
+  }));
+  const outside = part.features.map((f) => ({
+    id: f.id,
+    zMm: (f.zFromMm + f.zToMm) / 2,
+    rMm: (f.leftMm + f.rightMm) / 4 || f.diameterMm / 2,
+  }));
+  const pitch = view.textSize * 1.5;
+  const stack = (items: typeof inside, way: 1 | -1): Shape[] => {
+    // each as high as its surface, from the centreline outwards, never nearer to the next than a line of words
+    let last = y(0) + way * pitch * 0.35;
+    return items
+      .toSorted((a, b) => way * (a.rMm - b.rMm) || b.zMm - a.zMm)
+      .flatMap(({ id, zMm, rMm }): Shape[] => {
+        const text = view.labels.find((l) => l.id === id)?.text;
+        if (!text) return [];
+        const foot: [number, number] = [x(zMm), y(rMm)];
+        last = way === 1 ? Math.min(last - pitch, foot[1] - 4) : Math.max(last + pitch, foot[1] + 4);
+        return [
+          { kind: 'polyline', role: 'noteLine', points: [foot, [column - 40, last], [column - 6, last]] },
+          {
+            ...{ kind: 'text', role: id === view.selectedId ? 'selectedLabel' : 'label', anchor: 'start', text, id },
+            at: [column, last + view.textSize * 0.35],
+          },
+        ];
+      });
+  };
+  return [...stack(outside, 1), ...stack(inside, -1)];
 }
 
 type Box = (z1: number, z2: number, r1: number, r2: number) => [number, number][];
