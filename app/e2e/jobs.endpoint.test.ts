@@ -1,4 +1,5 @@
 import { request } from 'node:http';
+import { patternDrawing } from '@whelk/core/part';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { TestShop } from './support/shop.ts';
 
@@ -200,6 +201,9 @@ describe('export and import', () => {
   });
   it('gives the drawing as an SVG attachment with the title escaped', async () => {
     const id = await create('<script>alert(1)</script> & "x"');
+    const { job, version } = await load(id);
+    const drawn = { ...job, drawing: patternDrawing('washer', 'mm') };
+    expect((await shop.ask('PUT', `/api/jobs/${id}`, { version, job: drawn })).status).toBe(200);
     const svg = await shop.ask('GET', `/api/jobs/${id}/drawing.svg`);
     expect(svg.headers.get('content-disposition')).toMatch(/^attachment;/);
     expect(svg.text).not.toContain('<script>');

@@ -16,14 +16,6 @@ export const onCircle = ({ centre, radius, from, sweep }: Circle, t: number): Po
   centre[1] + radius * Math.sin(from + sweep * t),
 ];
 
-/** The arc of a polyline's bulge: the tangent of a quarter of its angle, positive to the left. */
-export function circleOfBulge(a: Point, b: Point, bulge: number): Circle {
-  const off = (1 - bulge * bulge) / (4 * bulge);
-  const centre: Point = [(a[0] + b[0]) / 2 - (b[1] - a[1]) * off, (a[1] + b[1]) / 2 + (b[0] - a[0]) * off];
-  const radius = Math.hypot(a[0] - centre[0], a[1] - centre[1]);
-  return { centre, radius, from: Math.atan2(a[1] - centre[1], a[0] - centre[0]), sweep: 4 * Math.atan(bulge) };
-}
-
 const pointsOf = (thing: DxfThing, code: number): readonly Point[] => {
   const ys = figuresOf(thing, code + 10);
   return figuresOf(thing, code).map((x, i): Point => [x, ys[i] ?? Number.NaN]);

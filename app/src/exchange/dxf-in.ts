@@ -1,5 +1,5 @@
-import { arcStrokes, arcsAlong, type Stroke } from '@whelk/core/trace';
-import { type Circle, circleOfBulge, onCircle, type Point, splineOf } from './dxf-curves.ts';
+import { arcOfStroke, arcStrokes, arcsAlong, type Stroke } from '@whelk/core/trace';
+import { type Circle, onCircle, type Point, splineOf } from './dxf-curves.ts';
 import { type DxfThing, figureOf, figuresOf, readDxfThings, textOf } from './dxf-pairs.ts';
 
 /** Largest file that is read, bytes; a turned part's drawing has some ten thousand. */
@@ -201,7 +201,7 @@ class Reading {
           if (!next) return [];
           if (!bulge || even || !Number.isFinite(bulge))
             return [{ a: apply(m, p), b: apply(m, next), bulge: flip * bulge || bulge, layer }];
-          const arc = circleOfBulge(p, next, bulge);
+          const arc = arcOfStroke({ a: p, b: next, bulge });
           return follow((t) => onCircle(arc, t)).strokes;
         });
         return { strokes, followed: !even && points.some((v) => v.bulge) };

@@ -2,4 +2,4 @@ export { CONE_CLOSE_MM, drawingFromOutlines } from './features.ts';
 export { mappingPicture } from './mapping.ts';
 export { type AxisReason, boundsOf, guessAxis, type Placing } from './place.ts';
 export { type Traced, traceOutlines } from './shape.ts';
-export { arcStrokes, arcsAlong, type Stroke } from './stroke.ts';
+export { arcOfStroke, arcStrokes, arcsAlong, type Stroke } from './stroke.ts';

@@ -1,3 +1,5 @@
+import { arcOf } from '../part/index.ts';
+
 /** A line or an arc of a file, in the file's own plane and unit. `bulge` as in outlines: positive turns left on the way. */
 export interface Stroke {
   readonly a: readonly [number, number];
@@ -6,21 +8,11 @@ export interface Stroke {
   readonly layer: string;
 }
 
-/** A point on a stroke's way and its direction there, radians; `t` 0 at its start, 1 at its end. */
-export function pointOn({ a, b, bulge }: Stroke, t: number): readonly [number, number] {
-  if (!bulge) return [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t];
-  const { centre, radius, from, sweep } = arcOfStroke({ a, b, bulge });
-  const angle = from + sweep * t;
-  return [centre[0] + radius * Math.cos(angle), centre[1] + radius * Math.sin(angle)];
-}
-
 /** Centre, radius and angles of an arc, radians; the sweep is signed. @param stroke one that is no straight line */
 export function arcOfStroke({ a, b, bulge }: Pick<Stroke, 'a' | 'b' | 'bulge'>) {
-  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-  const off = (1 - bulge * bulge) / (4 * bulge);
-  const centre: readonly [number, number] = [(a[0] + b[0]) / 2 - dy * off, (a[1] + b[1]) / 2 + dx * off];
-  const radius = (Math.hypot(dx, dy) * (1 + bulge * bulge)) / (4 * Math.abs(bulge));
-  return { centre, radius, from: Math.atan2(a[1] - centre[1], a[0] - centre[0]), sweep: 4 * Math.atan(bulge) };
+  const arc = arcOf({ zMm: a[0], rMm: a[1] }, { zMm: b[0], rMm: b[1] }, bulge);
+  const centre: readonly [number, number] = [arc.centreZ, arc.centreR];
+  return { centre, radius: arc.radius, from: arc.from, sweep: arc.sweep };
 }
 
 /** The way of a stroke the other way round. */
