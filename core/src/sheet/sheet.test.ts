@@ -138,6 +138,21 @@ describe('a printed drawing', () => {
       expect.arrayContaining(['M24x2 LH 6g', '20', '3 × Ø26 ±0.1', '1:10', 'Ø(26)', '1.5×45°', '0.05', 'A']),
     );
   });
+  it('tells limits that a measured mate gave, not those that it took the place of', () => {
+    const mate = {
+      id: 'm1',
+      on: 'f1',
+      note: '',
+      measured: mm('30.02'),
+      least: '0.02',
+      most: '0.05',
+      unit: 'mm' as const,
+      from: null,
+    };
+    const texts = textsOf({ ...drawingOf([feature(1, 30, 40, 'h7')]), mates: [mate] });
+    expect(texts).toEqual(expect.arrayContaining(['Ø30 +0.000/-0.030', '30.000', '29.970']));
+    expect(texts.some((t) => t.includes('h7'))).toBe(false);
+  });
   it('puts inside sizes below the centreline, outside ones above, and hatches only metal that is cut', () => {
     const sheets = sheetsOf(patternDrawing('bush', 'mm'))!;
     const { shapes, origin, unitsPerMm } = sheets.pages[0]!;

@@ -1,6 +1,14 @@
+import type { Limits } from '../limit/index.ts';
 import type { BoreStep, Drawing, Feature, GeometryKind, PlaneName, Resolved, SurfaceName } from '../part/index.ts';
 import { outerAt } from '../picture/index.ts';
-import { drawingDecimals, type LengthUnit, parseLength, shortLength, type TypedLength } from '../quantity/index.ts';
+import {
+  drawingDecimals,
+  formatLength,
+  type LengthUnit,
+  parseLength,
+  shortLength,
+  type TypedLength,
+} from '../quantity/index.ts';
 import type { SheetWords } from './words.ts';
 
 /** A cell of a tolerance frame: words, or the sign of a geometrical tolerance. */
@@ -45,6 +53,15 @@ function followsText(mm: number, ways: Ways): string {
   return `(${shown(mm, ways.unit)}${ways.both ? ` [${shown(mm, otherUnit(ways.unit))}]` : ''})`;
 }
 const withLimits = (size: string, limits: string): string => (limits.trim() ? `${size} ${limits.trim()}` : size);
+/** Limits as typed, or, where a measured mate gave them, as deviations: what the drawing said before no longer holds. */
+function limitsText(typed: string, limits: Limits, nominalMm: number, unit: LengthUnit): string {
+  if (limits.how !== 'mate') return typed;
+  const deviation = (mm: number): string => {
+    const text = formatLength(mm - nominalMm, unit, unit === 'mm' ? 3 : 4);
+    return text.startsWith('-') ? text : `+${text}`;
+  };
+  return `${deviation(limits.upperMm)}/${deviation(limits.lowerMm)}`;
+}
 const edgeText = (text: string): string => {
   const clean = text.trim().replace(/\s*[x×]\s*/i, '×');
   if (/^r/i.test(clean)) return clean;
@@ -144,7 +161,8 @@ function outsideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLa
       inside: false,
     });
     const frames = geometryLines(f.id, 'round', drawing, resolved, ways);
-    const size = withLimits(`${f.kind === 'ball' ? 'SØ' : 'Ø'}${typedText(typed.diameter, ways)}`, typed.limits);
+    const limits = limitsText(typed.limits, f.limits, f.diameterMm, ways.unit);
+    const size = withLimits(`${f.kind === 'ball' ? 'SØ' : 'Ø'}${typedText(typed.diameter, ways)}`, limits);
     const labels: SizeLabel[] = [];
     if (f.kind === 'taper' || f.kind === 'arc') {
       const end = typed.end?.text.trim() ? `Ø${typedText(typed.end, ways)}` : `Ø${followsText(f.rightMm, ways)}`;
@@ -193,7 +211,8 @@ function insideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLab
     const sloped = b.kind === 'countersunk' || b.kind === 'taper';
     const angle =
       b.kind === 'countersunk' ? typed.taper?.trim() || '90°' : b.kind === 'taper' ? typed.taper?.trim() : '';
-    const size = withLimits(`Ø${typedText(typed.diameter, ways)}`, typed.limits);
+    const limits = limitsText(typed.limits, b.limits, b.outerMm, ways.unit);
+    const size = withLimits(`Ø${typedText(typed.diameter, ways)}`, limits);
     const whole = b.details.some(
       (d) => d.kind === 'thread' && d.zToMm - d.zFromMm > Math.abs(b.zToMm - b.zFromMm) - 1e-6,
     );

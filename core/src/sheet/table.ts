@@ -15,6 +15,9 @@ export interface LimitRow {
 /** Limits are told to the thousandth of a millimetre, the ten-thousandth of an inch. */
 const places = (unit: LengthUnit): number => (unit === 'mm' ? 3 : 4);
 
+/** Limits that a measured mate gave stand in their columns alone. */
+const given = (typed: string, limits: Limits): string => (limits.how === 'mate' ? '' : typed.trim());
+
 /** Rows for all sizes with limits of their own; general ones are told by their class alone. */
 export function limitRows(drawing: Drawing, { part }: Resolved, both: boolean): readonly LimitRow[] {
   const { unit } = drawing;
@@ -32,13 +35,23 @@ export function limitRows(drawing: Drawing, { part }: Resolved, both: boolean): 
     ...part.features.flatMap((f) => {
       const t = drawing.features[f.index]!;
       return [
-        ...row(f.id, named(t.name, `Ø${t.diameter.text.trim()} ${t.limits.trim()}`), f.limits, t.finish.trim()),
+        ...row(
+          f.id,
+          named(t.name, `Ø${t.diameter.text.trim()} ${given(t.limits, f.limits)}`),
+          f.limits,
+          t.finish.trim(),
+        ),
         ...row(f.id, `${t.length.text.trim()} ${t.lengthLimits.trim()}`, f.lengthLimits, t.faceFinish.trim()),
       ];
     }),
     ...part.bores.flatMap((b) => {
       const t = drawing.bores[b.side][b.index]!;
-      return row(b.id, named(t.name, `Ø${t.diameter.text.trim()} ${t.limits.trim()}`), b.limits, t.finish.trim());
+      return row(
+        b.id,
+        named(t.name, `Ø${t.diameter.text.trim()} ${given(t.limits, b.limits)}`),
+        b.limits,
+        t.finish.trim(),
+      );
     }),
   ];
 }

@@ -9,23 +9,26 @@ import {
   type WornSketch,
 } from '@whelk/core/part';
 import type { FeatureEnd } from '@whelk/core/picture';
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { fromJson } from '../../ui/from-json.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
-import { Beginnings } from './begin/Beginnings.tsx';
 import { DatumSizes } from './DatumSizes.tsx';
 import { DrawingFoot } from './DrawingFoot.tsx';
 import { EndsPanel } from './EndsPanel.tsx';
 import { EndViewPanel } from './EndViewPanel.tsx';
 import { FeatureColumns } from './FeatureColumns.tsx';
-import { FeatureTable } from './FeatureTable.tsx';
 import { FeatureTools } from './FeatureTools.tsx';
 import { GeometryPanel } from './GeometryPanel.tsx';
 import { HoleColumns } from './HoleColumns.tsx';
 import { handlesOf } from './handles.ts';
 import { MatesPanel } from './MatesPanel.tsx';
+
+// what is not on the page from the start is not loaded with it
+const Beginnings = lazy(() => import('./begin/Beginnings.tsx').then((m) => ({ default: m.Beginnings })));
+const FeatureTable = lazy(() => import('./FeatureTable.tsx').then((m) => ({ default: m.FeatureTable })));
+const oneMoment = <p className="muted mx-5 mt-4">One moment …</p>;
 
 /** A name that nothing in the drawing has: `f` outside, `h` holes, `d` details, `e` end view, `g` geometry, `m` mates. */
 const nextId = ({ drawing }: Job, letter: 'f' | 'h' | 'd' | 'e' | 'g' | 'm' = 'f'): string => {
@@ -171,18 +174,22 @@ function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
             Add the first diameter
           </button>
           <p className="muted mt-6">Or begin from</p>
-          <Beginnings {...beginnings} />
+          <Suspense fallback={oneMoment}>
+            <Beginnings {...beginnings} />
+          </Suspense>
         </div>
       ) : asTable ? (
-        <FeatureTable
-          job={job}
-          planned={planned}
-          selected={selected}
-          onSelect={select}
-          onFeature={(at, feature, field) => setFeatures((list) => list.with(at, feature), field)}
-          onBores={setBores}
-          onAdd={add}
-        />
+        <Suspense fallback={oneMoment}>
+          <FeatureTable
+            job={job}
+            planned={planned}
+            selected={selected}
+            onSelect={select}
+            onFeature={(at, feature, field) => setFeatures((list) => list.with(at, feature), field)}
+            onBores={setBores}
+            onAdd={add}
+          />
+        </Suspense>
       ) : (
         <FeatureColumns
           job={job}
@@ -260,7 +267,11 @@ function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
           <button type="button" className="quiet" aria-expanded={beginning} onClick={() => setBeginning(!beginning)}>
             {beginning ? 'Keep this drawing' : 'Begin anew from a pattern, a file or a worn part …'}
           </button>
-          {beginning && <Beginnings {...beginnings} />}
+          {beginning && (
+            <Suspense fallback={oneMoment}>
+              <Beginnings {...beginnings} />
+            </Suspense>
+          )}
         </section>
       )}
       <DrawingFoot job={job} planned={planned} settings={settings} change={editor.change} />

@@ -89,8 +89,14 @@ export function JobFrame({
       selectedEnd: selectedEnd ?? undefined,
       ends: selectedEnd !== undefined,
       labels: [
-        ...planned.part.features.map((f) => ({ id: f.id, text: labelOf(job.drawing.features[f.index]) })),
-        ...planned.part.bores.map((b) => ({ id: b.id, text: labelOf(job.drawing.bores[b.side][b.index]) })),
+        ...planned.part.features.map((f) => ({
+          id: f.id,
+          text: labelOf(job.drawing.features[f.index], f.limits.how === 'mate'),
+        })),
+        ...planned.part.bores.map((b) => ({
+          id: b.id,
+          text: labelOf(job.drawing.bores[b.side][b.index], b.limits.how === 'mate'),
+        })),
       ],
       faces: planned.faces,
       endView: planned.endView,
@@ -265,14 +271,13 @@ function describe(planned: PlannedJob, unit: 'mm' | 'in'): string {
   return `The part, from the left: ${features.map((f) => `${f.name || 'diameter'} ${shown(f.diameterMm)} long ${shown(f.zToMm - f.zFromMm)}`).join('; ')}; whole length ${shown(planned.part.lengthMm)} ${unit}.`;
 }
 
-/** A diameter as it was typed, with its limits. */
 /** A size as the drawing labels it: both ends where they differ, a ball by its sphere, threads by their names. */
-function labelOf(feature: Feature | BoreStep | undefined): string {
+function labelOf(feature: Feature | BoreStep | undefined, toMate: boolean): string {
   if (!feature) return '';
   const thread = feature.details.find((d) => d.kind === 'thread');
   if (thread?.kind === 'thread' && thread.designation.trim())
     return `${thread.designation.trim()}${thread.hand === 'left' ? ' LH' : ''}`;
-  const limits = feature.limits.trim() ? ` ${feature.limits.trim()}` : '';
+  const limits = toMate ? ' to its mate' : feature.limits.trim() ? ` ${feature.limits.trim()}` : '';
   const end =
     feature.kind === 'taper' || feature.kind === 'arc' || feature.kind === 'countersunk'
       ? feature.end?.text.trim()
