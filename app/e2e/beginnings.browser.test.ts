@@ -40,10 +40,13 @@ async function choose(page: Page, file: string, text: string): Promise<void> {
 }
 /** Types into a field by its label. */
 async function typeInto(page: Page, label: string, text: string, nth = 0): Promise<void> {
-  const fields = await page.$$(`::-p-aria([name="${label}"][role="textbox"])`);
-  await fields[nth]!.evaluate((e) => (e as HTMLElement).scrollIntoView({ block: 'center' }));
-  await fields[nth]!.click({ count: 3 });
-  await fields[nth]!.type(text);
+  const selector = `::-p-aria([name="${label}"][role="textbox"])`;
+  // what is loaded when it is wanted comes a moment later
+  await page.waitForSelector(selector);
+  const field = (await page.$$(selector))[nth]!;
+  await field.evaluate((e) => (e as HTMLElement).scrollIntoView({ block: 'center' }));
+  await field.click({ count: 3 });
+  await field.type(text);
 }
 
 describe('a drawing begins', () => {
