@@ -1,4 +1,4 @@
-import { rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
@@ -89,11 +89,12 @@ try {
   const made = (await shop.ask('POST', '/api/jobs', { title: 'Bush from a file' })).body as { id: string };
   await visit(page, `${shop.url}/jobs/${made.id}/drawing`);
   await press(page, 'A DXF file');
-  const dxf = path.join(tmpdir(), `whelk-${process.pid}.dxf`);
+  const folder = mkdtempSync(path.join(tmpdir(), 'whelk-shots-'));
+  const dxf = path.join(folder, 'hinge-bush.dxf');
   writeFileSync(dxf, (await shop.ask('GET', `/api/jobs/${bush}/drawing.dxf`)).text);
   await ((await page.waitForSelector('input[type="file"]')) as ElementHandle<HTMLInputElement>).uploadFile(dxf);
   await sees(page, '3 lengths outside, 2 steps inside');
-  rmSync(dxf);
+  rmSync(folder, { recursive: true });
   await page.$eval('[aria-label="Begin from"]', (e) => e.scrollIntoView({ block: 'start' }));
   await keep(page, 'dxf-mapping');
   await visit(page, `${shop.url}/jobs/${bush}/printed`);
