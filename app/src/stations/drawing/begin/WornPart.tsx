@@ -8,6 +8,7 @@ import { useMemo } from 'react';
 import { askText, guessText, spanNames, stateNames, surfaceName } from '../../../messages/worn.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { PictureView } from '../../../ui/strip/PictureView.tsx';
+import { useWidth } from '../../../ui/useWidth.ts';
 import { Working } from '../../../ui/working/Working.tsx';
 
 interface Props {
@@ -36,9 +37,16 @@ export function WornPart({ unit, sketch = EMPTY, instruments, onSketch, onTake }
   const resolved = useMemo(() => resolveDrawing(drawing), [drawing]);
   const next = nextAsk(sketch, unit);
   const asked = surfaces.findIndex((s) => s.id === next?.id);
+  const [ref, width] = useWidth<HTMLDivElement>(1200);
   const picture = useMemo(() => {
     const view: StripView = {
-      ...{ width: 1240, height: 190, textSize: 15, selectedId: next?.id, faces: resolved.faces },
+      ...{
+        width,
+        height: resolved.part.bores.length > 0 ? 240 : 190,
+        textSize: 15,
+        selectedId: next?.id,
+        faces: resolved.faces,
+      },
       labels: resolved.part.features.map((f) => ({
         id: f.id,
         text: sizeLabel(drawing.features[f.index]!.diameter, unit),
@@ -46,7 +54,7 @@ export function WornPart({ unit, sketch = EMPTY, instruments, onSketch, onTake }
       overall: resolved.part.features.length > 0 ? `${shortLength(resolved.part.lengthMm, unit, 3)} ${unit}` : '',
     };
     return stripPicture(resolved.part, view);
-  }, [resolved, drawing, next?.id, unit]);
+  }, [resolved, drawing, next?.id, unit, width]);
   const blank = { text: '', unit };
   const put = (i: number, change: Partial<WornSurface>, field: string) =>
     onSketch({ ...sketch, surfaces: surfaces.with(i, { ...surfaces[i]!, ...change }) }, `${surfaces[i]!.id}-${field}`);
@@ -63,7 +71,7 @@ export function WornPart({ unit, sketch = EMPTY, instruments, onSketch, onTake }
   };
   const places = unit === 'mm' ? 3 : 4;
   return (
-    <div className="text-left">
+    <div className="text-left" ref={ref}>
       {surfaces.length === 0 ? (
         <p>
           Lay the worn part down as it will be turned, headstock end to the left, and begin with its first diameter.
