@@ -1,33 +1,22 @@
-import type { Job } from '@whelk/core/job';
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { axe, hydrated, openBrowser, openPage, press, sees, station, textOf, type, visit } from './support/browser.ts';
-import { TestShop } from './support/shop.ts';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
+import { axe, hydrated, press, sees, station, textOf, type, visit } from './support/browser.ts';
+import { demoInBrowser } from './support/demo-in-browser.ts';
 
-let shop: TestShop;
-let browser: Browser;
-let end: () => Promise<void>;
-beforeAll(async () => {
-  shop = await new TestShop().start('demo');
-  ({ browser, end } = await openBrowser());
-});
-afterAll(async () => {
-  await end();
-  await shop.end();
-});
+const { shop, openPage, makeJob, loadJob } = demoInBrowser();
 async function newJob(page: Page, title: string): Promise<string> {
-  const { body } = await shop.ask('POST', '/api/jobs', { title });
-  await visit(page, `${shop.url}/jobs/${body.id as string}/drawing`);
-  return body.id as string;
+  const id = await makeJob(title);
+  await visit(page, `${shop.url}/jobs/${id}/drawing`);
+  return id;
 }
-const load = async (id: string) => ((await shop.ask('GET', `/api/jobs/${id}`)).body as unknown as { job: Job }).job;
+const load = async (id: string) => (await loadJob(id)).job;
 const choose = (page: Page, field: string, value: string) => page.select(`[data-field="${field}"]`, value);
 const labels = (page: Page) =>
   page.$$eval('.strip-paper .pic text', (all) => all.map((t) => t.textContent).filter((t) => t !== ''));
 
 describe('drawing a flanged bush', () => {
   it('outside and inside, with an undercut, a mouth, and an oil groove in the bore', async () => {
-    const { page, errors } = await openPage(browser);
+    const { page, errors } = await openPage();
     const id = await newJob(page, 'Hinge bush');
     await press(page, 'Add the first diameter');
     await type(page, 'f1-diameter', '60');
@@ -87,7 +76,7 @@ describe('drawing a flanged bush', () => {
 
 describe('drawing shapes', () => {
   it('solves a taper and a ball, keeps what another shape had typed, and says what waits', async () => {
-    const { page, errors } = await openPage(browser);
+    const { page, errors } = await openPage();
     const id = await newJob(page, 'Knob');
     await press(page, 'Add the first diameter');
     await type(page, 'f1-diameter', '20');
@@ -127,7 +116,7 @@ describe('drawing shapes', () => {
     await page.close();
   });
   it('takes sizes from datums, and names those that disagree', async () => {
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await newJob(page, 'Stepped');
     await press(page, 'Add the first diameter');
     await type(page, 'f1-diameter', '30');

@@ -1,19 +1,9 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { hydrated, openBrowser, openPage, sees, textOf, visit } from './support/browser.ts';
-import { TestShop } from './support/shop.ts';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
+import { hydrated, sees, textOf, visit } from './support/browser.ts';
+import { demoInBrowser } from './support/demo-in-browser.ts';
 
-let shop: TestShop;
-let browser: Browser;
-let end: () => Promise<void>;
-beforeAll(async () => {
-  shop = await new TestShop().start('demo');
-  ({ browser, end } = await openBrowser());
-});
-afterAll(async () => {
-  await end();
-  await shop.end();
-});
+const { shop, openPage, jobIdOf } = demoInBrowser();
 
 /** What the focused element is called: its label, or what it says. */
 const focused = (page: Page): Promise<string> =>
@@ -54,7 +44,7 @@ async function goTo(page: Page, tab: string, part: string): Promise<void> {
 
 describe('by keyboard alone', () => {
   it('a three-step shaft goes from the first page to its first dial number', async () => {
-    const { page, errors } = await openPage(browser);
+    const { page, errors } = await openPage();
     await visit(page, shop.url);
     await tabTo(page, 'New job');
     await page.keyboard.press('Enter');
@@ -121,9 +111,9 @@ describe('by keyboard alone', () => {
     await page.close();
   });
   it('stops a piece for good only after asking, and Back takes it back', async () => {
-    const id = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Gland follower/.exec((await shop.ask('GET', '/')).text)![1];
+    const id = await jobIdOf('Gland follower');
     const run = (await shop.ask('POST', `/api/jobs/${id}/runs`, { piece: 1 })).body as { id: string };
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, `${shop.url}/runs/${run.id}`);
     await tabTo(page, 'Stop piece');
     await page.keyboard.press('Enter');
@@ -146,9 +136,8 @@ describe('by keyboard alone', () => {
 
 describe('on a tablet held upright', () => {
   it('nothing is wider than the page, and what is pressed at the lathe is at least 48 high', async () => {
-    const { page } = await openPage(browser, 800, 1280);
-    const home = (await shop.ask('GET', '/')).text;
-    const job = `/jobs/${/\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Old stud/.exec(home)![1]}`;
+    const { page } = await openPage(800, 1280);
+    const job = `/jobs/${await jobIdOf('Old stud')}`;
     const run = /\/runs\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/log?find=spindle')).text)![0];
     const wide: string[] = [];
     for (const url of [
@@ -188,8 +177,8 @@ describe('on a tablet held upright', () => {
 
 describe('choices of hold and route', () => {
   it('change what is planned at once, and settings stay', async () => {
-    const id = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Winding spindle/.exec((await shop.ask('GET', '/')).text)![1];
-    const { page } = await openPage(browser);
+    const id = await jobIdOf('Winding spindle');
+    const { page } = await openPage();
     await visit(page, `${shop.url}/jobs/${id}/route`);
     const before = await textOf(page, 'nav[aria-label="Stations"]');
     await page.evaluate(() =>
@@ -217,12 +206,12 @@ describe('choices of hold and route', () => {
     await page.close();
   });
   it('export and import a job through the page', async () => {
-    const id = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Winding spindle/.exec((await shop.ask('GET', '/')).text)![1];
+    const id = await jobIdOf('Winding spindle');
     const { writeFileSync, mkdtempSync, rmSync } = await import('node:fs');
     const dir = mkdtempSync('/tmp/whelk-file-');
     writeFileSync(`${dir}/job.json`, (await shop.ask('GET', `/api/jobs/${id}/export`)).text);
     writeFileSync(`${dir}/broken.json`, '{"format":"whelk.job","schema":1');
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, shop.url);
     const input = (await page.$('input[type=file]')) as import('puppeteer-core').ElementHandle<HTMLInputElement>;
     await input.uploadFile(`${dir}/broken.json`);

@@ -1,27 +1,17 @@
 import { writeFileSync } from 'node:fs';
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { hydrated, openBrowser, openPage, press, sees, textOf, type, visit } from './support/browser.ts';
-import { TestShop } from './support/shop.ts';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
+import { hydrated, press, sees, textOf, type, visit } from './support/browser.ts';
+import { demoInBrowser } from './support/demo-in-browser.ts';
 
-let shop: TestShop;
-let browser: Browser;
-let end: () => Promise<void>;
-beforeAll(async () => {
-  shop = await new TestShop().start('demo');
-  ({ browser, end } = await openBrowser());
-});
-afterAll(async () => {
-  await end();
-  await shop.end();
-});
+const { shop, openPage, jobIdOf } = demoInBrowser();
 const latheUrl = async (name: string) =>
   `${shop.url}${new RegExp(`(/lathes/[0-9a-f-]{36})"[^>]*>${name}`).exec((await shop.ask('GET', '/lathes')).text)![1]}`;
 const choose = (page: Page, field: string, value: string) => page.select(`[data-field="${field}"]`, value);
 
 describe('describing a lathe', () => {
   it('goes round it from a blank pattern, says what is wrong beside the field, and keeps what was typed', async () => {
-    const { page, errors } = await openPage(browser);
+    const { page, errors } = await openPage();
     await visit(page, `${shop.url}/lathes`);
     await press(page, 'Describe a lathe');
     await type(page, 'lathe-name', 'the Yard one');
@@ -67,7 +57,7 @@ describe('describing a lathe', () => {
 
 describe('a lathe that is odd', () => {
   it('has a feed without a figure, positions that must not meet, a readout and a taper attachment', async () => {
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, `${shop.url}/lathes`);
     await press(page, 'Describe a lathe');
     await type(page, 'lathe-name', 'Long, changed');
@@ -137,9 +127,8 @@ describe('a lathe that is odd', () => {
 
 describe('how a job chooses', () => {
   it('is its own: nearest either way gives other settings than nearest not above', async () => {
-    const { page } = await openPage(browser);
-    const home = (await shop.ask('GET', '/')).text;
-    const job = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Winding spindle/.exec(home)![1]!;
+    const { page } = await openPage();
+    const job = await jobIdOf('Winding spindle');
     await visit(page, `${shop.url}/jobs/${job}/route`);
     const settings = () => page.$$eval('.setting-text', (all) => all.map((e) => e.textContent).join());
     const before = await settings();
@@ -158,7 +147,7 @@ describe('how a job chooses', () => {
 
 describe('a lathe’s own page', () => {
   it('keeps how it stands, measures itself, and puts a calibration in force and out again', async () => {
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     const url = await latheUrl('the Long one');
     await visit(page, url);
     // the half-cut spindle left it so
@@ -187,7 +176,7 @@ describe('a lathe’s own page', () => {
 
 describe('the bench book', () => {
   it('answers a sentence with settings of the lathe, by typing, by keys on the chart and on the map', async () => {
-    const { page, errors } = await openPage(browser);
+    const { page, errors } = await openPage();
     await visit(page, `${shop.url}/bench-book/speeds`);
     const rpms = () =>
       page.$$eval('section p[class*="2.6rem"]', (all) => all.map((p) => Number.parseInt(p.textContent!, 10)));
@@ -221,9 +210,8 @@ describe('the bench book', () => {
     await page.close();
   });
   it('takes an operation of a job up, and puts the answer back into it', async () => {
-    const { page } = await openPage(browser);
-    const home = (await shop.ask('GET', '/')).text;
-    const job = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Gland follower/.exec(home)![1]!;
+    const { page } = await openPage();
+    const job = await jobIdOf('Gland follower');
     await visit(page, `${shop.url}/jobs/${job}/route`);
     await page.evaluate(() =>
       [...document.querySelectorAll<HTMLElement>('ol[aria-label="Operations in order"] > li button')]
@@ -243,7 +231,7 @@ describe('the bench book', () => {
     await page.close();
   });
   it('takes the shop’s own figure for a material, everywhere, and takes it back', async () => {
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, `${shop.url}/bench-book/materials`);
     await press(page, 'Medium-carbon steel');
     await type(page, 'speeds.hss.speedMPerMin', '14');
@@ -294,7 +282,7 @@ describe('the bench book', () => {
     await page.close();
   });
   it('knows drills, blades and centre drills by their own rules', async () => {
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, `${shop.url}/bench-book/operations`);
     await sees(page, 'Torque');
     await page.select('select[aria-label="Operation"]', 'centreDrilling');
@@ -305,13 +293,12 @@ describe('the bench book', () => {
     await page.close();
   });
   it('goes from a symptom to causes, and what helped at the lathe stands in the log', async () => {
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, `${shop.url}/bench-book/trouble`);
     await type(page, 'speeds-overhang', '300');
     await press(page, 'It chatters');
     await sees(page, 'diameters stand out');
-    const home = (await shop.ask('GET', '/')).text;
-    const job = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Guide roller/.exec(home)![1]!;
+    const job = await jobIdOf('Guide roller');
     const run = (await shop.ask('POST', `/api/jobs/${job}/runs`, { piece: 1 })).body.id as string;
     await visit(page, `${shop.url}/runs/${run}`);
     await press(page, 'Done');
@@ -334,7 +321,7 @@ describe('the bench book', () => {
 
 describe('edges', () => {
   it('count what they have cut until they are sharpened', async () => {
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, `${shop.url}/tools`);
     await sees(page, 'min in the cut');
     await page.click('button[aria-label="Sharpened now: HSS rougher, nose 0.8"]');

@@ -1,20 +1,13 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { hydrated, openBrowser, openPage, press, sees, textOf, type, visit } from './support/browser.ts';
+import type { Page } from 'puppeteer-core';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { hydrated, press, sees, textOf, type, visit } from './support/browser.ts';
+import { demoInBrowser } from './support/demo-in-browser.ts';
 import { TestShop } from './support/shop.ts';
 
-let shop: TestShop;
-let browser: Browser;
-let end: () => Promise<void>;
 let page: Page;
+const { shop, openPage, jobIdOf } = demoInBrowser();
 beforeAll(async () => {
-  shop = await new TestShop().start('demo');
-  ({ browser, end } = await openBrowser());
-  ({ page } = await openPage(browser));
-});
-afterAll(async () => {
-  await end();
-  await shop.end();
+  ({ page } = await openPage());
 });
 const submit = () => page.click('form.sheet button[type=submit]');
 
@@ -44,7 +37,7 @@ describe('tools and gauges', () => {
       await submit();
       await page.waitForFunction(() => !document.querySelector('form.sheet'));
     }
-    const id = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Winding spindle/.exec((await shop.ask('GET', '/')).text)![1];
+    const id = await jobIdOf('Winding spindle');
     await visit(page, `${shop.url}/jobs/${id}/drawing`);
     await sees(page, 'No gauge of the shop can judge');
   });

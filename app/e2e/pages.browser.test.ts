@@ -1,31 +1,21 @@
-import type { Browser } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { axe, hydrated, openBrowser, openPage, press, sees, textOf, type, visit } from './support/browser.ts';
-import { TestShop } from './support/shop.ts';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { axe, hydrated, press, sees, textOf, type, visit } from './support/browser.ts';
+import { demoInBrowser } from './support/demo-in-browser.ts';
 
-let shop: TestShop;
-let browser: Browser;
-let end: () => Promise<void>;
 let jobUrl: string;
 let runUrl: string;
 let latheUrl: string;
+const { shop, openPage, browser, jobIdOf } = demoInBrowser();
 beforeAll(async () => {
-  shop = await new TestShop().start('demo');
-  ({ browser, end } = await openBrowser());
-  const home = (await shop.ask('GET', '/')).text;
-  jobUrl = `${shop.url}/jobs/${/\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Winding spindle/.exec(home)![1]}`;
+  jobUrl = `${shop.url}/jobs/${await jobIdOf('Winding spindle')}`;
   runUrl = `${shop.url}${/\/runs\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/log')).text)![0]}`;
   latheUrl = `${shop.url}${/\/lathes\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/lathes')).text)![0]}`;
-});
-afterAll(async () => {
-  await end();
-  await shop.end();
 });
 
 describe.each(['daylight', 'night-shift'])('every page in %s', (theme) => {
   it('has no accessibility fault that axe can find, and no error in its console', async () => {
-    const { page, errors } = await openPage(browser);
-    await browser.setCookie({ name: 'whelk-theme', value: theme, domain: '127.0.0.1', path: '/' });
+    const { page, errors } = await openPage();
+    await browser().setCookie({ name: 'whelk-theme', value: theme, domain: '127.0.0.1', path: '/' });
     const found: string[] = [];
     const look = async (name: string) => {
       for (const fault of await axe(page)) found.push(`${name}: ${fault}`);
@@ -43,7 +33,7 @@ describe.each(['daylight', 'night-shift'])('every page in %s', (theme) => {
       await press(page, section);
       await look(`describe ${section}`);
     }
-    for (const station of ['drawing', 'stock', 'hold', 'route', 'cut']) {
+    for (const station of ['drawing', 'printed', 'revisions', 'stock', 'hold', 'route', 'cut']) {
       await visit(page, `${jobUrl}/${station}`);
       if (station === 'route') {
         await page.click('ol[aria-label="Operations in order"] > li:nth-child(6) button');
@@ -61,7 +51,7 @@ describe.each(['daylight', 'night-shift'])('every page in %s', (theme) => {
 
 describe('the drawing while typing', () => {
   it('says beside the field what is wrong and what would be right, and goes on drawing', async () => {
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, `${jobUrl}/drawing`);
     for (const [text, what] of [
       ['3/0"', 'divides by zero'],
@@ -86,7 +76,7 @@ describe('the drawing while typing', () => {
     await page.close();
   });
   it('selects a chamfer or a face on the strip, so that it can be typed at once', async () => {
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, `${jobUrl}/drawing`);
     const edge = await page.$$eval('[data-end$="-right"]', (all) => all.map((e) => e.getAttribute('data-end')!)[0]!);
     const click = (end: string) =>
@@ -105,7 +95,7 @@ describe('the drawing while typing', () => {
     await page.close();
   });
   it('keeps what was typed over a reload, valid or not', async () => {
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, `${jobUrl}/drawing`);
     await type(page, 'f2-name', 'x'.repeat(30));
     await type(page, 'f2-limits', 'y'.repeat(66));
@@ -127,8 +117,8 @@ describe('the drawing while typing', () => {
     await page.close();
   });
   it('shows both versions when a second tab saved first, and keeps the one chosen', async () => {
-    const one = (await openPage(browser)).page;
-    const context = await browser.createBrowserContext();
+    const one = (await openPage()).page;
+    const context = await browser().createBrowserContext();
     const two = await context.newPage();
     await two.setViewport({ width: 1280, height: 800 });
     await visit(one, `${jobUrl}/drawing`);
@@ -152,7 +142,7 @@ describe('the drawing while typing', () => {
     await one.close();
   });
   it('keeps what was typed while the database is away and saves it when it is back', async () => {
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, `${jobUrl}/drawing`);
     shop.cluster.stop('immediate');
     await type(page, 'f4-name', 'Typed in the dark');
@@ -168,7 +158,7 @@ describe('the drawing while typing', () => {
 
 describe('the shop’s lists', () => {
   it('adds, changes, removes and brings back a bar', async () => {
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, `${shop.url}/stock`);
     await press(page, 'Add');
     await type(page, 'bar-diameter', '1,000');
@@ -187,7 +177,7 @@ describe('the shop’s lists', () => {
     await page.close();
   });
   it('renames, duplicates, deletes and undoes on the jobs page', async () => {
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, shop.url);
     await page.click('button[aria-label="More for Locking pins"]');
     await press(page, 'Delete');

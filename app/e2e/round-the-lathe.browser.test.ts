@@ -1,20 +1,10 @@
 import type { Lathe, Stand } from '@whelk/core/lathe';
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { axe, hydrated, openBrowser, openPage, press, sees, textOf, type, visit } from './support/browser.ts';
-import { TestShop } from './support/shop.ts';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
+import { axe, hydrated, press, sees, textOf, type, visit } from './support/browser.ts';
+import { demoInBrowser } from './support/demo-in-browser.ts';
 
-let shop: TestShop;
-let browser: Browser;
-let end: () => Promise<void>;
-beforeAll(async () => {
-  shop = await new TestShop().start('demo');
-  ({ browser, end } = await openBrowser());
-});
-afterAll(async () => {
-  await end();
-  await shop.end();
-});
+const { shop, openPage, jobIdOf } = demoInBrowser();
 const idOf = async (name: string) =>
   new RegExp(`/lathes/([0-9a-f-]{36})"[^>]*>${name}`).exec((await shop.ask('GET', '/lathes')).text)![1]!;
 const load = async (id: string) =>
@@ -29,7 +19,7 @@ const tick = (page: Page, label: string) =>
 
 describe('the rest of the walk round a lathe', () => {
   it('keeps everything owned: chucks with their jaws, collets, faceplate, dogs, centres, rests, holders', async () => {
-    const { page, errors } = await openPage(browser);
+    const { page, errors } = await openPage();
     const id = await idOf('the Grey');
     await visit(page, `${shop.url}/lathes/${id}/describe`);
     const { lathe: before } = await load(id);
@@ -93,7 +83,7 @@ describe('the rest of the walk round a lathe', () => {
     await page.close();
   });
   it('keeps threads, quill and taper attachment, and forgets a block whose box is cleared', async () => {
-    const { page, errors } = await openPage(browser);
+    const { page, errors } = await openPage();
     const id = await idOf('the Small one');
     const { lathe: before } = await load(id);
     await visit(page, `${shop.url}/lathes/${id}/describe`);
@@ -136,15 +126,14 @@ describe('the rest of the walk round a lathe', () => {
 
 describe('a piece on a lathe that stands otherwise', () => {
   it('is told the chuck, the locks and the tailstock, each once, and leaves them so', async () => {
-    const { page, errors } = await openPage(browser);
+    const { page, errors } = await openPage();
     const id = await idOf('the Long one');
     const { lathe, stand } = await load(id);
     const other = lathe.holding.chucks[1]!;
     const locks = { ...stand.locks, carriage: true, quill: false, tailstock: false };
     const put = { ...stand, chuckId: other.id, setOverMm: 1.5, direction: 'reverse', locks };
     expect((await shop.ask('PUT', `/api/lathes/${id}/stand`, { stand: put })).status).toBe(200);
-    const home = (await shop.ask('GET', '/')).text;
-    const job = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Winding spindle/.exec(home)![1]!;
+    const job = await jobIdOf('Winding spindle');
     const started = await shop.ask('POST', `/api/jobs/${job}/runs`, { piece: 2 });
     expect(started.status).toBe(201);
     await visit(page, `${shop.url}/runs/${started.body.id as string}`);

@@ -1,19 +1,9 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { hydrated, openBrowser, openPage, press, sees, station, textOf, type, visit } from './support/browser.ts';
-import { TestShop } from './support/shop.ts';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
+import { hydrated, press, sees, station, textOf, type, visit } from './support/browser.ts';
+import { demoInBrowser } from './support/demo-in-browser.ts';
 
-let shop: TestShop;
-let browser: Browser;
-let end: () => Promise<void>;
-beforeAll(async () => {
-  shop = await new TestShop().start('demo');
-  ({ browser, end } = await openBrowser());
-});
-afterAll(async () => {
-  await end();
-  await shop.end();
-});
+const { shop, openPage, jobIdOf } = demoInBrowser();
 
 /** Number of the present step as the page says it. */
 const stepOf = async (page: Page): Promise<number> => Number(/^(\d+) of (\d+)/.exec(await textOf(page))?.[1] ?? 0);
@@ -54,7 +44,7 @@ async function doStep(page: Page, by: 'click' | 'key', barMm = 30): Promise<void
 
 describe('an own three-step shaft', () => {
   it('goes from nothing to the log with typing and clicks, through reload and restarts in the middle', async () => {
-    const { page, errors } = await openPage(browser);
+    const { page, errors } = await openPage();
     await visit(page, shop.url);
     await press(page, 'New job');
     await type(page, 'new-job', 'Sluice roller pin');
@@ -132,10 +122,9 @@ describe('an own three-step shaft', () => {
 
 describe('at the lathe', () => {
   it('can be cut by keyboard alone, to the last step', async () => {
-    const home = (await shop.ask('GET', '/')).text;
-    const jobId = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Locking pins/.exec(home)![1];
+    const jobId = await jobIdOf('Locking pins');
     const run = (await shop.ask('POST', `/api/jobs/${jobId}/runs`, { piece: 1 })).body as { id: string };
-    const { page } = await openPage(browser, 800, 1280);
+    const { page } = await openPage(800, 1280);
     await visit(page, `${shop.url}/runs/${run.id}`);
     await sees(page, 'Put the blank in');
     await page.keyboard.press('Space');
@@ -164,10 +153,9 @@ describe('at the lathe', () => {
     await page.close();
   });
   it('never says zero on the Grey: a noted number, turns and divisions', async () => {
-    const home = (await shop.ask('GET', '/')).text;
-    const jobId = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Old stud/.exec(home)![1];
+    const jobId = await jobIdOf('Old stud');
     const run = (await shop.ask('POST', `/api/jobs/${jobId}/runs`, { piece: 1 })).body as { id: string };
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, `${shop.url}/runs/${run.id}`);
     for (let i = 0; i < 3; i++) await doStep(page, 'click');
     await sees(page, 'note the number as it stands');
@@ -202,10 +190,9 @@ describe('at the lathe', () => {
     await page.close();
   });
   it('ends a piece that came out too small as one that cannot be put back, in the log', async () => {
-    const home = (await shop.ask('GET', '/')).text;
-    const jobId = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Guide roller axles/.exec(home)![1];
+    const jobId = await jobIdOf('Guide roller axles');
     const run = (await shop.ask('POST', `/api/jobs/${jobId}/runs`, { piece: 1 })).body as { id: string };
-    const { page } = await openPage(browser);
+    const { page } = await openPage();
     await visit(page, `${shop.url}/runs/${run.id}`);
     for (let i = 0; i < 30 && !(await page.$('[data-field="reading"]')); i++) await doStep(page, 'click', 25);
     // too large first: the same page offers one more cut

@@ -96,6 +96,16 @@ export async function type(page: Page, field: string, text: string): Promise<voi
   await page.keyboard.press('Backspace');
   await page.type(selector, text);
 }
+/** Types into a field by its label. */
+export async function typeInto(page: Page, label: string, text: string, nth = 0): Promise<void> {
+  const selector = `::-p-aria([name="${label}"][role="textbox"])`;
+  // what is loaded when it is wanted comes a moment later
+  await page.waitForSelector(selector);
+  const field = (await page.$$(selector))[nth]!;
+  await field.evaluate((e) => (e as HTMLElement).scrollIntoView({ block: 'center' }));
+  await field.click({ count: 3 });
+  await field.type(text);
+}
 export const textOf = (page: Page, selector = 'body'): Promise<string> =>
   page.$eval(selector, (e) => (e as HTMLElement).innerText);
 export async function sees(page: Page, text: string): Promise<void> {

@@ -73,7 +73,7 @@ export function sheetWish(
         ? `in ${unit}, [${drawing.unit === 'mm' ? 'inches' : 'millimetres'}]; (…) follows`
         : `in ${unit}; (…) follows from others`,
       general: generalText(drawing),
-      columns: ['No.', `Size, ${drawing.unit}`, 'Largest', 'Smallest', 'Ra'],
+      columns: ['No.', `Size, ${drawing.unit}`, 'Largest', 'Smallest', 'Ra, µm'],
       knurl: { straight: 'Straight knurl', crossed: 'Crossed knurl' },
       leftHand: 'LH',
       texts: endTexts(drawing),

@@ -1,5 +1,6 @@
 export { cutOf, type OperationCut } from './cut-of.ts';
 export { type JobFile, jobFileSchema, type RunFile, type ShopFile, shopFileSchema } from './file.ts';
+export type { Follower, MateFeature, MateJob, Mates, MeasuredSize } from './mates.ts';
 export { freezeJob, type PlannedJob, type Progress, planJob, progressOf, type Station, stationOf } from './plan-job.ts';
 export {
   type Bar,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { metricLathe } from '../testing/shop.ts';
+import { metricLathe, mm } from '../testing/shop.ts';
 import { type Calibration, calibrated, withCalibrations } from './calibration.ts';
 import { dialScale } from './dial.ts';
 import type { Lathe } from './schema.ts';
@@ -8,7 +8,6 @@ import { feedsOf, fixedSpeeds } from './settings.ts';
 import { standOn, unknownStand } from './stand.ts';
 
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
-const mm = (text: string) => ({ text, unit: 'mm' as const });
 type Body = Calibration extends infer C ? (C extends Calibration ? Omit<C, keyof typeof head> : never) : never;
 const head = { schema: 1 as const, id: id(90), latheId: metricLathe.id, at: '2026-01-12T09:00:00.000Z', note: '' };
 const made = (body: Body, n = 90) => ({ ...head, id: id(n), ...body }) as Calibration;

@@ -1,13 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { drawingOf, feature } from '../testing/shop.ts';
+import { drawingOf, feature, mm } from '../testing/shop.ts';
 import type { Feature } from './drawing.ts';
 import { outsideProfile } from './profile.ts';
 import { resolveDrawing } from './resolve.ts';
 import { snapped } from './snap.ts';
 import { splitFeature } from './split.ts';
-
-const mm = (text: string) => ({ text, unit: 'mm' as const });
 
 describe('dragging a size', () => {
   it.each([

@@ -1,12 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { drawingOf, feature } from '../testing/shop.ts';
+import { drawingOf, feature, mm } from '../testing/shop.ts';
 import { type Drawing, emptyBoreStep } from './drawing.ts';
 import { centresOf, evenAngles } from './end-view.ts';
 import type { CrossHole, Flat } from './end-view-schema.ts';
 import { resolveDrawing } from './resolve.ts';
 
-const mm = (text: string | number) => ({ text: String(text), unit: 'mm' as const });
 const hole = (more: Partial<CrossHole>): CrossHole => ({
   ...{ id: 'e1', name: '', way: 'right', place: mm(40), count: 4, angle: '45', diameter: mm(6), limits: '' },
   ...{ depth: mm(''), counterbore: null },

@@ -1,15 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { drawingOf, feature } from '../testing/shop.ts';
+import { codesOf, drawingOf, feature, mm } from '../testing/shop.ts';
 import { readCentre } from './centre.ts';
 import { type Drawing, emptyBoreStep, type PartEnd } from './drawing.ts';
 import { resolveDrawing } from './resolve.ts';
 
-const mm = (text: string | number) => ({ text: String(text), unit: 'mm' as const });
 const withEnd = (side: 'left' | 'right', end: Partial<PartEnd>): Drawing => {
   const drawing = drawingOf([feature(1, 30, 20), feature(2, 10, 20)]);
   return { ...drawing, ends: { ...drawing.ends, [side]: { ...drawing.ends[side], ...end } } };
 };
-const codes = (drawing: Drawing) => resolveDrawing(drawing).problems.map((p) => [p.code, p.path.join('.')]);
 
 describe('a centre hole', () => {
   it.each([
@@ -28,13 +26,13 @@ describe('a centre hole', () => {
     ['A100', 'centre.notACentre'],
   ])('%s is none: %s', (text, code) => {
     expect(readCentre(text)).toEqual({ ok: false, code });
-    expect(codes(withEnd('left', { centre: text }))).toEqual([[code, 'ends.left.centre']]);
+    expect(codesOf(withEnd('left', { centre: text }))).toEqual([[code, 'ends.left.centre']]);
   });
   it('must fit its face, and stands in no hole unsaid', () => {
-    expect(codes(withEnd('right', { centre: 'A5' }))).toEqual([['centre.tooLarge', 'ends.right.centre']]);
-    expect(codes(withEnd('right', { centre: 'A4' }))).toEqual([]);
+    expect(codesOf(withEnd('right', { centre: 'A5' }))).toEqual([['centre.tooLarge', 'ends.right.centre']]);
+    expect(codesOf(withEnd('right', { centre: 'A4' }))).toEqual([]);
     const bore = { ...emptyBoreStep('h1', 'mm', 'bored'), diameter: mm(6), length: mm(5) };
-    expect(codes({ ...withEnd('left', { centre: 'A2' }), bores: { left: [bore], right: [] } })).toEqual([
+    expect(codesOf({ ...withEnd('left', { centre: 'A2' }), bores: { left: [bore], right: [] } })).toEqual([
       ['centre.inHole', 'ends.left.centre'],
     ]);
   });
@@ -55,7 +53,7 @@ describe('an end', () => {
     expect(faces.right).toEqual({ centre: undefined, made: 'faced', spigot: undefined });
   });
   it('asks for both sizes of its spigot', () => {
-    expect(codes(withEnd('left', { spigot: { diameter: mm(''), length: mm(-5) } }))).toEqual([
+    expect(codesOf(withEnd('left', { spigot: { diameter: mm(''), length: mm(-5) } }))).toEqual([
       ['length.empty', 'ends.left.spigot.diameter'],
       ['length.negative', 'ends.left.spigot.length'],
     ]);

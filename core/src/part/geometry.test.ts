@@ -2,15 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { decimalTolerance, limitsForMate, usualDecimalLimits, writtenWith } from '../limit/index.ts';
 import { rational } from '../quantity/index.ts';
-import { drawingOf, feature } from '../testing/shop.ts';
+import { codesOf, drawingOf, feature, mm } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { type Drawing, drawingSchema, emptyBoreStep } from './drawing.ts';
 import type { Geometry, Mate } from './geometry-schema.ts';
 import { resolveDrawing } from './resolve.ts';
 
-const mm = (text: string) => ({ text, unit: 'mm' as const });
 const shaft = drawingOf([feature(1, 30, 20), feature(2, 42, 12), feature(3, 28, 60, 'h7')]);
-const codes = (drawing: Drawing) => resolveDrawing(drawing).problems.map((p) => [p.code, p.path.join('.')]);
 
 describe('datums and what is true to them', () => {
   const held = (g: Partial<Geometry>): Drawing => ({
@@ -30,7 +28,7 @@ describe('datums and what is true to them', () => {
     [{ kind: 'squareness', on: { id: 'f2', what: 'left' } }],
     [{ kind: 'parallelism', on: { id: 'f2', what: 'right' }, datum: 'B' }],
   ] as Partial<Geometry>[][])('%j is held', (g) => {
-    expect(codes(held(g!))).toEqual([]);
+    expect(codesOf(held(g!))).toEqual([]);
     expect(resolveDrawing(held(g!)).geometry).toMatchObject([{ toleranceMm: 0.02 }]);
   });
   it.each([
@@ -43,7 +41,7 @@ describe('datums and what is true to them', () => {
     [{ on: { id: 'f9', what: 'round' } }, 'geometry.gone'],
     [{ tolerance: mm('about') }, 'length.notALength'],
   ] as [Partial<Geometry>, string][])('%j is refused: %s', (g, code) => {
-    expect(codes(held(g)).map(([c]) => c)).toEqual([code]);
+    expect(codesOf(held(g)).map(([c]) => c)).toEqual([code]);
     expect(resolveDrawing(held(g)).geometry).toEqual([]);
   });
   it('a letter stands for one surface, which is drawn', () => {
@@ -55,7 +53,7 @@ describe('datums and what is true to them', () => {
         { letter: 'A', on: { id: 'f9', what: 'left' as const } },
       ],
     };
-    expect(codes(twice)).toEqual([
+    expect(codesOf(twice)).toEqual([
       ['datum.twice', 'datums.1.letter'],
       ['datum.gone', 'datums.1.on'],
     ]);
@@ -84,13 +82,13 @@ describe('a fit to a measured mate', () => {
   });
   it('leaves the drawing’s limits until it was measured, and where it cannot be right', () => {
     expect(limits(mated({ measured: mm('') })).how).toBe('zone');
-    expect(codes(mated({ measured: mm('') }))).toEqual([]);
-    expect(codes(mated({ least: '0.05', most: '0.02' }))).toEqual([['mate.noRoom', 'mates.0.most']]);
-    expect(codes(mated({ measured: mm('38') }))).toEqual([['mate.farFromNominal', 'mates.0.measured']]);
-    expect(codes(mated({ least: 'some' }))).toEqual([['length.notALength', 'mates.0.least']]);
-    expect(codes(mated({}, 'f9'))).toEqual([['mate.gone', 'mates.0.on']]);
+    expect(codesOf(mated({ measured: mm('') }))).toEqual([]);
+    expect(codesOf(mated({ least: '0.05', most: '0.02' }))).toEqual([['mate.noRoom', 'mates.0.most']]);
+    expect(codesOf(mated({ measured: mm('38') }))).toEqual([['mate.farFromNominal', 'mates.0.measured']]);
+    expect(codesOf(mated({ least: 'some' }))).toEqual([['length.notALength', 'mates.0.least']]);
+    expect(codesOf(mated({}, 'f9'))).toEqual([['mate.gone', 'mates.0.on']]);
     const two = mated({});
-    expect(codes({ ...two, mates: [...two.mates!, { ...two.mates![0]!, id: 'm2' }] })).toEqual([
+    expect(codesOf({ ...two, mates: [...two.mates!, { ...two.mates![0]!, id: 'm2' }] })).toEqual([
       ['mate.twice', 'mates.1.on'],
     ]);
   });

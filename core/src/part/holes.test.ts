@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { drawingOf, feature } from '../testing/shop.ts';
+import { codesOf, drawingOf, feature, mm, shaped } from '../testing/shop.ts';
 import {
   type BoreStep,
   type Drawing,
@@ -13,18 +13,6 @@ import { flatten, largestRadius } from './path.ts';
 import { insideProfiles, outsideProfile } from './profile.ts';
 import { resolveDrawing } from './resolve.ts';
 
-const mm = (text: string | number) => ({ text: String(text), unit: 'mm' as const });
-const shaped = (
-  n: number,
-  kind: Feature['kind'],
-  d: number | string,
-  l: number | string,
-  more: Partial<Feature> = {},
-) => ({
-  ...feature(n, d, l),
-  kind,
-  ...more,
-});
 const bore = (id: string, d: number | string, l: number | string, more: Partial<BoreStep> = {}): BoreStep => ({
   ...emptyBoreStep(id, 'mm', 'bored'),
   ...{ diameter: mm(d), length: mm(l) },
@@ -34,7 +22,6 @@ const hollow = (features: Feature[], left: BoreStep[], right: BoreStep[] = []): 
   ...drawingOf(features),
   bores: { left, right },
 });
-const codesOf = (drawing: Drawing) => resolveDrawing(drawing).problems.map((p) => [p.code, p.path.join('.')]);
 const near = (...values: number[]) => values.map((v) => expect.closeTo(v, 6));
 
 describe('holes', () => {

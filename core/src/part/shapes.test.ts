@@ -1,27 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { drawingOf, feature } from '../testing/shop.ts';
+import { codesOf, drawingOf, feature, mm, shaped } from '../testing/shop.ts';
 import { emptyDetail, type Groove } from './detail-schema.ts';
-import type { Drawing, Feature } from './drawing.ts';
+import type { Drawing } from './drawing.ts';
 import { arcOf, flatten, radiiAt } from './path.ts';
 import { outsideProfile } from './profile.ts';
 import { resolveDrawing } from './resolve.ts';
 import { ballLengthMm, solveTaper } from './shapes.ts';
 import { readTaper } from './taper.ts';
 
-const mm = (text: string | number) => ({ text: String(text), unit: 'mm' as const });
-const shaped = (
-  n: number,
-  kind: Feature['kind'],
-  d: number | string,
-  l: number | string,
-  more: Partial<Feature> = {},
-) => ({
-  ...feature(n, d, l),
-  kind,
-  ...more,
-});
-const codesOf = (drawing: Drawing) => resolveDrawing(drawing).problems.map((p) => [p.code, p.path.join('.')]);
 const points = (drawing: Drawing) => {
   const { part, problems } = resolveDrawing(drawing);
   expect(problems.filter((p) => p.severity !== 'warning')).toEqual([]);

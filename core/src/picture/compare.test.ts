@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { compareDrawings, emptyBoreStep, resolveDrawing } from '../part/index.ts';
-import { drawingOf, feature } from '../testing/shop.ts';
+import { drawingOf, feature, mm } from '../testing/shop.ts';
 import { comparePicture } from './compare.ts';
 
-const mm = (text: string) => ({ text, unit: 'mm' as const });
 const before = drawingOf([feature(1, 30, 20), feature(2, 42, 12), feature(3, 28, 60)]);
 
 describe('two states of a drawing', () => {

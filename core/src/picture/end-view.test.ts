@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { type Drawing, emptyBoreStep, resolveDrawing } from '../part/index.ts';
-import { drawingOf, feature } from '../testing/shop.ts';
+import { drawingOf, feature, mm } from '../testing/shop.ts';
 import { endViewPicture } from './end-view.ts';
 
-const mm = (text: string | number) => ({ text: String(text), unit: 'mm' as const });
 const flange = (): Drawing => {
   const drawing = drawingOf([feature(1, 60, 10), feature(2, 40, 30)]);
   const bore = { ...emptyBoreStep('h1', 'mm', 'bored'), diameter: mm(20) };

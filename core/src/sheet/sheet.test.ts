@@ -1,14 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Drawing, emptyBoreStep, PATTERNS, patternDrawing, resolveDrawing } from '../part/index.ts';
-import { drawingOf, feature } from '../testing/shop.ts';
+import { drawingOf, feature, mm } from '../testing/shop.ts';
 import { clearOf, overlap } from './clear.ts';
 import { hatchLines } from './hatch.ts';
 import { fitted, PAPERS, type PaperName } from './paper.ts';
 import { drawingSheets, SCALES } from './sheet.ts';
 import { rowsFor, spread } from './spread.ts';
 
-const mm = (text: string | number) => ({ text: String(text), unit: 'mm' as const });
 const words = {
   ...{
     title: 'A part',

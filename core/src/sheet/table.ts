@@ -10,6 +10,7 @@ export interface LimitRow {
   readonly size: string;
   readonly largest: string;
   readonly smallest: string;
+  /** roughness that the drawing gives, Ra in µm */
   readonly finish: string;
 }
 /** Limits are told to the thousandth of a millimetre, the ten-thousandth of an inch. */
@@ -39,9 +40,14 @@ export function limitRows(drawing: Drawing, { part }: Resolved, both: boolean): 
           f.id,
           named(t.name, `Ø${t.diameter.text.trim()} ${given(t.limits, f.limits)}`),
           f.limits,
-          t.finish.trim(),
+          t.finish.trim() && String(f.raUm),
         ),
-        ...row(f.id, `${t.length.text.trim()} ${t.lengthLimits.trim()}`, f.lengthLimits, t.faceFinish.trim()),
+        ...row(
+          f.id,
+          `${t.length.text.trim()} ${t.lengthLimits.trim()}`,
+          f.lengthLimits,
+          t.faceFinish.trim() && String(f.faceRaUm),
+        ),
       ];
     }),
     ...part.bores.flatMap((b) => {
@@ -50,7 +56,7 @@ export function limitRows(drawing: Drawing, { part }: Resolved, both: boolean): 
         b.id,
         named(t.name, `Ø${t.diameter.text.trim()} ${given(t.limits, b.limits)}`),
         b.limits,
-        t.finish.trim(),
+        t.finish.trim() && String(b.raUm),
       );
     }),
   ];

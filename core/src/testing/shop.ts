@@ -3,6 +3,7 @@ import { usualHold } from '../hold/index.ts';
 import { type Lathe, lathePattern } from '../lathe/index.ts';
 import { materialById } from '../material/index.ts';
 import { type Drawing, emptyDrawing, emptyFeature, type Feature, resolveDrawing } from '../part/index.ts';
+import { typed } from '../quantity/index.ts';
 import type { PlanInput } from '../route/index.ts';
 import type { Tool } from '../tool/index.ts';
 
@@ -113,3 +114,18 @@ export function planInput(features: readonly Feature[], stockMm: number, more: P
     ...more,
   };
 }
+
+/** A length in millimetres as it is typed. */
+export const mm = (text: string | number) => typed(String(text));
+
+/** A feature of some other shape than straight. */
+export const shaped = (
+  n: number,
+  kind: Feature['kind'],
+  d: number | string,
+  l: number | string,
+  more: Partial<Feature> = {},
+): Feature => ({ ...feature(n, d, l), kind, ...more });
+
+/** What is wrong with a drawing, each with its place. */
+export const codesOf = (drawing: Drawing) => resolveDrawing(drawing).problems.map((p) => [p.code, p.path.join('.')]);

@@ -9,13 +9,12 @@ import {
   outsideProfile,
   resolveDrawing,
 } from '../part/index.ts';
-import { drawingOf, feature } from '../testing/shop.ts';
+import { drawingOf, feature, mm } from '../testing/shop.ts';
 import { drawingFromOutlines } from './features.ts';
 import { guessAxis, type Placing } from './place.ts';
 import { traceOutlines } from './shape.ts';
 import { arcsAlong, type Stroke } from './stroke.ts';
 
-const mm = (text: string | number) => ({ text: String(text), unit: 'mm' as const });
 const asDrawn: Placing = { mmPerUnit: 1, along: 'x', axis: 0, turned: false, below: false };
 
 /** Strokes of a path of corners, moved, scaled and mirrored as a file may have them. */

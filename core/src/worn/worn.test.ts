@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { resolveDrawing, type WornSketch, type WornSurface } from '../part/index.ts';
+import { mm } from '../testing/shop.ts';
 import { nominalGuesses } from './nominal.ts';
 import { areReadings, wornReadings } from './readings.ts';
 import { drawingOfWorn, nextAsk, seeCircle, seeSurface } from './sketch.ts';
 import { centreDistanceMm, holeCircleMm } from './spans.ts';
 
-const mm = (text: string) => ({ text, unit: 'mm' as const });
 const surface = (id: string, change: Partial<WornSurface>): WornSurface => ({
   ...{
     id,

@@ -1,5 +1,7 @@
+import type { Job } from '@whelk/core/job';
 import { materialIn } from '@whelk/core/job';
-import { resolveDrawing } from '@whelk/core/part';
+import { blocks, type Resolved, resolveDrawing } from '@whelk/core/part';
+import { under } from '@whelk/core/quantity';
 import { drawingSheets, PAPERS, type PaperName } from '@whelk/core/sheet';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
@@ -28,19 +30,28 @@ function wishOf(url: URL) {
   };
 }
 
+/** A drawing that may go out: with a fault in it a size would be missing, and nobody would see which. @throws Refused 400 */
+function soundDrawing(job: Job): Resolved {
+  const resolved = resolveDrawing(job.drawing);
+  const faults = resolved.problems.filter(blocks);
+  if (faults.length > 0)
+    throw new Refused(
+      400,
+      faults.slice(0, 50).map((p) => under(['drawing'], p)),
+    );
+  return resolved;
+}
+
 /** The sheets of a job's drawing. @throws Refused 404 for no such job, 400 while nothing can be drawn */
 export async function loadSheets(db: Knex, id: string, url: URL) {
   const [{ job }, shop] = await Promise.all([loadJob(db, id), loadShop(db)]);
   const bar = shop.bars.find((b) => b.id === job.stock.barId);
   const material = bar ? (materialIn(shop, bar.materialId)?.name ?? '') : '';
-  const resolved = resolveDrawing(job.drawing);
+  const resolved = soundDrawing(job);
   const wish = sheetWish(job, material, format(new Date(), 'yyyy-MM-dd'), wishOf(url));
   const sheets = drawingSheets(job.drawing, resolved, wish);
-  if (!sheets)
-    throw new Refused(400, [
-      { code: resolved.part.features.length === 0 ? 'drawing.empty' : 'sheet.tooCrowded', path: ['drawing'] },
-    ]);
-  return { job, resolved, wish, sheets };
+  if (!sheets) throw new Refused(400, [{ code: 'sheet.tooCrowded', path: ['drawing'] }]);
+  return { job, sheets };
 }
 
 /** A drawing as the file that is asked for. @throws Refused as loadSheets does */
@@ -52,8 +63,7 @@ export async function drawingFile(
 ): Promise<{ readonly body: string | Uint8Array<ArrayBuffer>; readonly type: string; readonly name: string }> {
   if (file === 'outline.dxf') {
     const { job } = await loadJob(db, id);
-    const { part } = resolveDrawing(job.drawing);
-    if (part.features.length === 0) throw new Refused(400, [{ code: 'drawing.empty', path: ['drawing'] }]);
+    const { part } = soundDrawing(job);
     return { body: outlineDxf(part, job.drawing.unit), type: 'image/vnd.dxf', name: `${job.title}, outline.dxf` };
   }
   const { job, sheets } = await loadSheets(db, id, url);

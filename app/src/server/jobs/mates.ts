@@ -1,41 +1,8 @@
-import type { Job } from '@whelk/core/job';
+import type { Job, MateFeature, Mates, MeasuredSize } from '@whelk/core/job';
 import { replay } from '@whelk/core/run';
 import type { Knex } from 'knex';
 import { loadRunsOf } from '../runs/service.ts';
 import { listJobs, loadJob } from './service.ts';
-
-/** A size that was read at a piece, as it stood at last. */
-export interface MeasuredSize {
-  readonly piece: number;
-  readonly sizeMm: number;
-  readonly at: string;
-}
-/** A diameter of a job that another one may have to fit. */
-export interface MateFeature {
-  readonly featureId: string;
-  readonly label: string;
-  readonly inside: boolean;
-  /** latest first */
-  readonly measured: readonly MeasuredSize[];
-}
-export interface MateJob {
-  readonly jobId: string;
-  readonly title: string;
-  readonly unit: 'mm' | 'in';
-  readonly features: readonly MateFeature[];
-}
-/** A feature of another job that follows one of this job. */
-export interface Follower {
-  readonly jobId: string;
-  readonly title: string;
-  /** its feature, and ours that it goes with */
-  readonly label: string;
-  readonly featureId: string;
-}
-export interface MatesPage {
-  readonly jobs: readonly MateJob[];
-  readonly followers: readonly Follower[];
-}
 
 function featuresOf(job: Job, measured: ReadonlyMap<string, readonly MeasuredSize[]>): MateFeature[] {
   const { features, bores } = job.drawing;
@@ -66,7 +33,7 @@ async function measuredOf(db: Knex, ids: readonly string[]): Promise<Map<string,
 }
 
 /** Jobs whose pieces this one may go together with, what was measured at them, and which of them follow this one. */
-export async function loadMates(db: Knex, id: string): Promise<MatesPage> {
+export async function loadMates(db: Knex, id: string): Promise<Mates> {
   const { job } = await loadJob(db, id);
   // only where a size is awaited: replaying every run of the shop would be work for nothing
   const linked = new Set((job.drawing.mates ?? []).flatMap((m) => m.from?.jobId ?? []));

@@ -1,11 +1,11 @@
 import type { Job } from '@whelk/core/job';
-import { resolveDrawing } from '@whelk/core/part';
+import { blocks, resolveDrawing } from '@whelk/core/part';
 import { drawingSheets, PAPERS, type PaperName } from '@whelk/core/sheet';
 import { useMemo, useState } from 'react';
-import { wordProblem } from '../../messages/problems.ts';
 import { sheetWish } from '../../messages/sheet.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { PictureView } from '../../ui/strip/PictureView.tsx';
+import { Problems } from '../frame/Problems.tsx';
 
 interface Props {
   readonly id: string;
@@ -21,9 +21,14 @@ function PrintedDrawing({ id, job, material, date }: Props) {
   const [both, setBoth] = useState(false);
   const [shown, setShown] = useState(0);
   const resolved = useMemo(() => resolveDrawing(job.drawing), [job]);
+  // with a fault in it a size would be missing on paper, and nobody would see which
+  const faults = useMemo(() => resolved.problems.filter(blocks), [resolved]);
   const sheets = useMemo(
-    () => drawingSheets(job.drawing, resolved, sheetWish(job, material, date, { paper, lying, both })),
-    [job, resolved, material, date, paper, lying, both],
+    () =>
+      faults.length > 0
+        ? undefined
+        : drawingSheets(job.drawing, resolved, sheetWish(job, material, date, { paper, lying, both })),
+    [job, resolved, faults, material, date, paper, lying, both],
   );
   const query = `?paper=${paper}${lying ? '' : '&stands=1'}${both ? '&both=1' : ''}`;
   const file = (name: string) => `/api/jobs/${id}/${name}`;
@@ -37,18 +42,24 @@ function PrintedDrawing({ id, job, material, date }: Props) {
       </p>
       <div className="flex flex-wrap items-center gap-2">
         <h1 className="mr-auto">Printed drawing</h1>
-        <a className="btn btn-primary" href={file(`drawing.pdf${query}`)} download>
-          Print, .pdf
-        </a>
-        <a className="btn" href={file(`drawing.svg${query}&sheet=${shown + 1}`)} download>
-          This sheet, .svg
-        </a>
-        <a className="btn" href={file(`drawing.dxf${query}`)} download>
-          Drawing, .dxf
-        </a>
-        <a className="btn" href={file('outline.dxf')} download>
-          Outline only, .dxf
-        </a>
+        {sheets && (
+          <>
+            <a className="btn btn-primary" href={file(`drawing.pdf${query}`)} download>
+              Print, .pdf
+            </a>
+            <a className="btn" href={file(`drawing.svg${query}&sheet=${shown + 1}`)} download>
+              This sheet, .svg
+            </a>
+            <a className="btn" href={file(`drawing.dxf${query}`)} download>
+              Drawing, .dxf
+            </a>
+          </>
+        )}
+        {faults.length === 0 && (
+          <a className="btn" href={file('outline.dxf')} download>
+            Outline only, .dxf
+          </a>
+        )}
         <a className="btn" href={file('export')} download>
           Job, .json
         </a>
@@ -81,14 +92,13 @@ function PrintedDrawing({ id, job, material, date }: Props) {
             )}
           </div>
         ) : (
-          <p className="field-problem" role="alert">
-            {Object.values(
-              wordProblem({
-                code: resolved.part.features.length === 0 ? 'drawing.empty' : 'sheet.tooCrowded',
-                path: [],
-              }),
-            ).join(' ')}
-          </p>
+          <div role="alert">
+            <h2>Not printed while something is wrong</h2>
+            <Problems problems={faults.length > 0 ? faults : [{ code: 'sheet.tooCrowded', path: [] }]} />
+            <a className="btn btn-primary mt-2" href={`/jobs/${id}/drawing`}>
+              Back to the drawing
+            </a>
+          </div>
         )}
         <form onSubmit={(e) => e.preventDefault()} className="flex flex-col gap-4 lg:mt-1">
           <fieldset>

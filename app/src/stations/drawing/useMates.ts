@@ -1,37 +1,18 @@
+import type { Mates } from '@whelk/core/job';
 import type { Mate } from '@whelk/core/part';
 import { useCallback, useEffect, useState } from 'react';
 import { ask } from '../../ui/api.ts';
 
-/** What the server knows of other jobs that may go together with this one. */
-export interface MatesAnswer {
-  readonly jobs: readonly {
-    readonly jobId: string;
-    readonly title: string;
-    readonly unit: 'mm' | 'in';
-    readonly features: readonly {
-      readonly featureId: string;
-      readonly label: string;
-      readonly inside: boolean;
-      readonly measured: readonly { readonly piece: number; readonly sizeMm: number; readonly at: string }[];
-    }[];
-  }[];
-  readonly followers: readonly {
-    readonly jobId: string;
-    readonly title: string;
-    readonly label: string;
-    readonly featureId: string;
-  }[];
-}
 /** How often a linked size is asked for while the page is looked at. */
 const EVERY_MS = 4000;
 
 /** Other jobs' features and what was measured of them, asked anew while the page is seen and a size is awaited. */
-export function useMates(jobId: string, mates: readonly Mate[], saved: boolean): MatesAnswer | undefined {
-  const [known, setKnown] = useState<MatesAnswer>();
+export function useMates(jobId: string, mates: readonly Mate[], saved: boolean): Mates | undefined {
+  const [known, setKnown] = useState<Mates>();
   const links = mates.map((m) => `${m.from?.jobId}/${m.from?.featureId}`).join();
   const awaits = mates.some((m) => m.from !== null);
   const look = useCallback(async () => {
-    const result = await ask<MatesAnswer>('GET', `/api/jobs/${jobId}/mates`);
+    const result = await ask<Mates>('GET', `/api/jobs/${jobId}/mates`);
     if (result.ok) setKnown(result.data);
   }, [jobId]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked anew when the links change and when they were saved

@@ -1,0 +1,334 @@
+import { usualHold } from '../core/src/hold/index.ts';
+import type { Job } from '../core/src/job/index.ts';
+import { type Drawing, emptyBoreStep, emptyDetail, emptyDrawing, type Feature } from '../core/src/part/index.ts';
+import { demoId, length } from './words.ts';
+
+const f = (
+  id: string,
+  name: string,
+  d: string,
+  limits: string,
+  l: string,
+  extra: Partial<{
+    ll: string;
+    fin: string;
+    left: string;
+    right: string;
+    unit: 'mm' | 'in';
+    details: Feature['details'];
+  }> = {},
+) => {
+  const unit = extra.unit ?? 'mm';
+  return {
+    id,
+    kind: 'cylinder' as const,
+    name,
+    diameter: length(d, unit),
+    limits,
+    length: length(l, unit),
+    lengthLimits: extra.ll ?? '',
+    finish: extra.fin ?? '',
+    faceFinish: '',
+    edges: { left: extra.left ?? '', right: extra.right ?? '' },
+    details: extra.details ?? [],
+  };
+};
+const thread = (id: string, designation: string, hand: 'right' | 'left' = 'right', close = '') => ({
+  ...(emptyDetail(id, 'thread', 'mm') as Extract<Feature['details'][number], { kind: 'thread' }>),
+  ...{ designation, hand, class: close },
+});
+const hole = (
+  id: string,
+  name: string,
+  circle: string,
+  count: number,
+  d: string,
+  way: 'left' | 'right' = 'right',
+): Drawing['endView']['holes'][number] => ({
+  ...{ id, name, way, place: length(circle), count, angle: '0', diameter: length(d), limits: '', depth: length('') },
+  counterbore: null,
+});
+const groove = (id: string) =>
+  emptyDetail(id, 'groove', 'mm') as Extract<Feature['details'][number], { kind: 'groove' }>;
+const job = (
+  title: string,
+  quantity: number,
+  unit: 'mm' | 'in',
+  overall: string,
+  features: ReturnType<typeof f>[],
+  barKey: string,
+  lathe: string,
+  more: Partial<Drawing> = {},
+): Job => ({
+  schema: 1,
+  title,
+  quantity,
+  drawing: { ...emptyDrawing(unit), overall: length(overall, unit), features, ...more },
+  stock: { barId: demoId(`bar${barKey}`) },
+  hold: { latheId: demoId(lathe), choice: usualHold },
+  route: { school: 'conditions', tools: 'hss' },
+});
+/** What was read at the old stud before its copy was drawn. */
+const worn = (id: string, name: string, readings: string, nominal: string, l: string, state: 'worn' | 'sound') => ({
+  ...{ id, where: 'outside' as const, name, instrumentId: demoId('inst4'), readings, state },
+  ...{ nominal: length(nominal, 'in'), length: length(l, 'in') },
+  mate: { measured: length('', 'in'), least: '.001', most: '.002' },
+});
+const oldStud: NonNullable<Drawing['worn']> = {
+  surfaces: [
+    worn('f1', 'Seat', '.8735 .8742 .8738', '7/8', '1 3/8', 'worn'),
+    worn('f2', 'Collar', '.939 .940', '.940', '3/8', 'sound'),
+    worn('f3', 'Nut end', '.741 .744 .743', '3/4', '1 1/2', 'worn'),
+    worn('f4', 'Pilot', '.621 .6235', '5/8', '1 1/8', 'worn'),
+  ],
+  circles: [],
+};
+/** The work in hand, each with the name that its id is made from. */
+export const jobs: [string, Job][] = [
+  [
+    'spindle',
+    job(
+      'Winding spindle, gate 3',
+      1,
+      'mm',
+      '200',
+      [
+        f('f1', 'Journal', '30', 'h9', '38', { fin: '1.6', left: '1x45' }),
+        f('f2', 'Collar', '42', '±0.3', '12', { ll: '±0.1', left: '0.5', right: '0.5' }),
+        f('f3', 'Bearing', '28', 'h7', '60', { fin: '0.8', right: '0.5' }),
+        f('f4', 'Thread', '24', '-0.1/-0.3', '70', {
+          right: '1.5x45',
+          details: [thread('d1', 'Tr 24x5', 'left', '7e')],
+        }),
+        f('f5', 'Square', '18', '±0.2', '20', { right: '2x45' }),
+      ],
+      'c45-45',
+      'long',
+      {
+        issue: 'B',
+        datums: [{ letter: 'A', on: { id: 'f3', what: 'round' } }],
+        geometry: [
+          { id: 'g1', kind: 'runout', on: { id: 'f1', what: 'round' }, tolerance: length('0.03'), datum: 'A' },
+          { id: 'g2', kind: 'squareness', on: { id: 'f2', what: 'right' }, tolerance: length('0.02'), datum: 'A' },
+        ],
+        endView: {
+          holes: [],
+          flats: [{ id: 'e1', across: length('14'), count: 4, angle: '0', from: 'right', length: length('18') }],
+          notes: [],
+        },
+      },
+    ),
+  ],
+  [
+    'axle',
+    job(
+      'Guide roller axles',
+      8,
+      'mm',
+      '92',
+      [
+        f('f1', 'Head', '24', '', '8', { left: '0.5', right: '0.5' }),
+        f('f2', 'Roller seat', '20', 'f7', '64', { fin: '0.8', right: '0.5' }),
+        f('f3', 'Split-pin end', '16', 'h11', '20', { right: '1x45' }),
+      ],
+      'c45-25',
+      'long',
+    ),
+  ],
+  [
+    'pin',
+    job(
+      'Locking pins',
+      4,
+      'mm',
+      '58',
+      [
+        f('f1', 'Grip', '13', '', '14', { right: '0.5' }),
+        f('f2', 'Shank', '12', 'h8', '36', { fin: '1.6', right: '0.3' }),
+        f('f3', 'Point', '8', '±0.1', '8', { right: '1x30' }),
+      ],
+      'silver-14',
+      'small',
+    ),
+  ],
+  [
+    'stud',
+    job(
+      'Old stud, copied',
+      2,
+      'in',
+      '4 3/8',
+      [
+        f('f1', 'Seat', '7/8', '±.002', '1 3/8', { unit: 'in', left: '1/32' }),
+        f('f2', 'Collar', '.940', '±.005', '3/8', { unit: 'in', left: '1/64', right: '1/64' }),
+        f('f3', 'Nut end', '3/4', '-.004/-.010', '1 1/2', { unit: 'in', right: '1/64' }),
+        f('f4', 'Pilot', '5/8', '±.003', '1 1/8', { unit: 'in', fin: 'N7', right: '1/16' }),
+      ],
+      'low-1in',
+      'grey',
+      { worn: oldStud },
+    ),
+  ],
+  [
+    'gland',
+    job(
+      'Gland follower blank',
+      1,
+      'mm',
+      '46',
+      [
+        f('f1', 'Flange', '58', '±0.3', '12', { left: '1', right: '1' }),
+        f('f2', 'Nose', '44', 'f8', '34', { fin: '1.6', right: '2x30' }),
+      ],
+      'gunmetal-60',
+      'long',
+    ),
+  ],
+  [
+    'bush',
+    job(
+      'Hinge bush, flanged',
+      2,
+      'mm',
+      '46',
+      [
+        f('f1', 'Flange', '58', '', '8', { left: '1x45', right: 'R1' }),
+        f('f2', 'Body', '40', 's6', '', {
+          fin: '1.6',
+          right: '1x30',
+          details: [{ ...groove('d1'), from: 'left', width: length('3'), floor: length('39') }],
+        }),
+      ],
+      'gunmetal-60',
+      'long',
+      {
+        bores: {
+          left: [
+            { ...emptyBoreStep('h1', 'mm', 'countersunk'), name: 'Mouth', diameter: length('34'), end: length('30') },
+            {
+              ...emptyBoreStep('h2', 'mm', 'reamed'),
+              ...{ name: 'Bore', diameter: length('30'), limits: 'H7', finish: '1.6' },
+              details: [
+                { ...groove('d2'), shape: 'round', from: 'left', at: length('20'), by: 'depth', floor: length('1.5') },
+              ],
+            },
+          ],
+          right: [],
+        },
+        endView: {
+          holes: [
+            {
+              ...{ id: 'e1', name: 'Screws', way: 'left', place: length('49'), count: 4, angle: '45' },
+              ...{ diameter: length('4.5'), limits: '', depth: length('8'), counterbore: null },
+            },
+            {
+              ...{ id: 'e2', name: 'Oil hole', way: 'radial', place: length('25'), count: 1, angle: '90' },
+              ...{ diameter: length('4'), limits: '', depth: length('5'), counterbore: null },
+            },
+          ],
+          flats: [],
+          notes: [],
+        },
+      },
+    ),
+  ],
+  [
+    'nut',
+    job(
+      'Winding nut blank',
+      2,
+      'mm',
+      '42',
+      [
+        f('f1', 'Flange', '56', '', '10', { left: '1x45', right: '1x45' }),
+        f('f2', 'Body', '36', 'f8', '32', { fin: '1.6', right: '1.5x30' }),
+      ],
+      'gunmetal-60',
+      'long',
+      {
+        bores: {
+          left: [
+            {
+              ...emptyBoreStep('h1', 'mm', 'bored'),
+              ...{ name: 'Thread core', diameter: length('19'), limits: 'H11' },
+              details: [thread('d1', 'Tr 24x5', 'left', '7H')],
+            },
+          ],
+          right: [],
+        },
+        endView: { holes: [hole('e1', 'Bolts', '46', 4, '5.5')], flats: [], notes: [] },
+      },
+    ),
+  ],
+  [
+    'roller',
+    job(
+      'Guide roller, casting',
+      4,
+      'mm',
+      '64',
+      [
+        f('f1', 'Hub, near', '44', '', '8', { left: '1x45' }),
+        { ...f('f2', 'Rim', '96', '±0.2', '48', { fin: '3.2', left: '2x45', right: '2x45' }) },
+        f('f3', 'Hub, far', '44', '', '8', { right: '1x45' }),
+      ],
+      'iron-100',
+      'long',
+      {
+        bores: {
+          left: [
+            {
+              ...emptyBoreStep('h1', 'mm', 'bored'),
+              ...{ name: 'Bore', diameter: length('20'), limits: 'H8', finish: '1.6' },
+              details: [
+                { ...groove('d1'), shape: 'round', from: 'left', at: length('30'), by: 'depth', floor: length('1.5') },
+              ],
+            },
+          ],
+          right: [],
+        },
+        mates: [
+          {
+            ...{ id: 'm1', on: 'h1', note: '', measured: length(''), least: '0.02', most: '0.05', unit: 'mm' },
+            from: { jobId: demoId('job-axle'), featureId: 'f2', piece: null },
+          },
+        ],
+        datums: [{ letter: 'A', on: { id: 'h1', what: 'round' } }],
+        geometry: [{ id: 'g1', kind: 'runout', on: { id: 'f2', what: 'round' }, tolerance: length('0.1'), datum: 'A' }],
+        endView: {
+          holes: [],
+          flats: [],
+          notes: [{ id: 'e1', angle: '60', text: 'casting lugs left as cast' }],
+        },
+      },
+    ),
+  ],
+  [
+    'disc',
+    job(
+      'Sluice valve disc',
+      1,
+      'mm',
+      '26',
+      [
+        f('f1', 'Disc', '120', '-0.1/-0.3', '14', { fin: '1.6', left: '1x45', right: '1x45' }),
+        f('f2', 'Boss', '40', '', '12', { left: 'R3', right: '1x45' }),
+      ],
+      'bronze-125',
+      'long',
+      {
+        bores: {
+          left: [],
+          right: [
+            {
+              ...emptyBoreStep('h1', 'mm', 'counterbored'),
+              ...{ name: 'Nut’s seat', diameter: length('26'), length: length('6') },
+            },
+            { ...emptyBoreStep('h2', 'mm', 'reamed'), name: 'Stem', diameter: length('16'), limits: 'H7' },
+          ],
+        },
+        endView: { holes: [hole('e1', 'Bolts', '90', 6, '9')], flats: [], notes: [] },
+      },
+    ),
+  ],
+];

@@ -1,0 +1,74 @@
+import { demoId, length } from './words.ts';
+
+const tool = (
+  k: string,
+  name: string,
+  kind: string,
+  material: string,
+  r: number,
+  kappa: number,
+  deep: number,
+  edge: number,
+  size?: number,
+) => ({
+  id: demoId(`tool${k}`),
+  name,
+  kind,
+  material,
+  noseRadiusMm: r,
+  kappaDeg: kappa,
+  deepestMm: deep,
+  edgeRadiusMm: edge,
+  ...(size ? { sizeMm: size } : {}),
+});
+/** Tools in the drawer. */
+export const tools = [
+  tool('1', 'HSS rougher, nose 0.8', 'rougher', 'hss', 0.8, 80, 4, 0.015),
+  tool('2', 'HSS finisher, nose 1', 'finisher', 'hss', 1, 90, 1.5, 0.01),
+  tool('3', 'HSS facing tool', 'facing', 'hss', 0.4, 90, 2, 0.015),
+  tool('4', 'HSS chamfering tool 45°', 'chamfer', 'hss', 0.2, 45, 3, 0.015),
+  tool('5', 'Centre drill 1.6', 'centre drill', 'hss', 0, 60, 5, 0.01, 1.6),
+  tool('6', 'Centre drill 2.5', 'centre drill', 'hss', 0, 60, 7, 0.01, 2.5),
+  tool('7', 'Centre drill 3.15', 'centre drill', 'hss', 0, 60, 9, 0.01, 3.15),
+  tool('8', 'Carbide rougher, nose 0.8', 'rougher', 'coated', 0.8, 95, 3, 0.03),
+  tool('9', 'Carbide finisher, nose 0.4', 'finisher', 'coated', 0.4, 93, 1.5, 0.02),
+];
+const inst = (
+  k: string,
+  name: string,
+  kind: string,
+  unit: string,
+  from: number,
+  to: number,
+  res: number,
+  u: number,
+) => ({ id: demoId(`inst${k}`), name, kind, unit, fromMm: from, toMm: to, resolutionMm: res, uncertaintyMm: u });
+/** Gauges and micrometers. */
+export const instruments = [
+  inst('1', 'Micrometer 0–25', 'micrometer', 'mm', 0, 25, 0.001, 0.004),
+  inst('2', 'Micrometer 25–50', 'micrometer', 'mm', 25, 50, 0.001, 0.004),
+  inst('3', 'Micrometer 50–75', 'micrometer', 'mm', 50, 75, 0.001, 0.005),
+  inst('4', 'Inch micrometer 0–1', 'micrometer', 'in', 0, 25.4, 0.00254, 0.004),
+  inst('5', 'Digital caliper 150', 'caliper', 'mm', 0, 150, 0.01, 0.03),
+  inst('6', 'Steel rule 300', 'rule', 'mm', 0, 300, 0.5, 0.25),
+];
+const bar = (k: string, materialId: string, d: string, l: string, note: string, unit: 'mm' | 'in' = 'mm') => ({
+  id: demoId(`bar${k}`),
+  materialId,
+  diameter: length(d, unit),
+  length: length(l, unit),
+  note,
+});
+/** Bars and cast sticks on the rack. */
+export const bars = [
+  bar('c45-45', 'medium-carbon-steel', '45', '620', 'rack 1'),
+  bar('c45-25', 'medium-carbon-steel', '25', '1000', 'rack 1'),
+  bar('silver-14', 'silver-steel', '14', '330', 'drawer'),
+  bar('low-1in', 'low-carbon-steel', '1', '22 1/2', 'rack 2, old stock', 'in'),
+  bar('gunmetal-60', 'gunmetal', '60', '180', 'cast stick'),
+  bar('brass-20', 'brass', '20', '400', 'rack 3'),
+  bar('1305-30', 'stainless-free-machining', '30', '450', 'rack 2'),
+  bar('iron-100', 'grey-iron', '100', '300', 'cast stick, skin turned off'),
+  bar('bronze-125', 'cast-tin-bronze', '125', '140', 'cast stick'),
+  bar('alu-50', 'aluminium-wrought', '50', '300', 'rack 3'),
+];
