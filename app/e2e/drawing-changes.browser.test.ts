@@ -51,6 +51,15 @@ describe('a drawing is changed on the strip', () => {
     await page.waitForFunction(() => document.querySelectorAll('[data-field$="-diameter"]').length === 3);
     await press(page, 'Glass');
     await page.waitForSelector('.glass svg');
+    // the strip shows what the glass covers: a frame around the grips of what is selected
+    const [frame, grip] = await page.evaluate(() =>
+      ['.glass-over', '.strip-handle.across'].map((at) => {
+        const box = document.querySelector(at)!.getBoundingClientRect();
+        return { left: box.left, right: box.right };
+      }),
+    );
+    expect(frame!.left).toBeLessThan(grip!.left);
+    expect(frame!.right).toBeGreaterThan(grip!.right);
     expect(await axe(page)).toEqual([]);
     await press(page, 'As a table');
     await typeInto(page, 'Length of 1 f1', '44');

@@ -65,3 +65,14 @@ export const limitsFrom: Partial<Record<Limits['how'], string>> = {
   decimals: ', by its decimals',
   mate: ', for its mate',
 };
+
+/** What is cut into a feature or a step of a hole, in a few words: `Thread Tr 24x5 LH · Groove 3 mm`. */
+export function cutInWords(details: readonly Detail[]): string {
+  return details
+    .map((d) => {
+      if (d.kind === 'thread') return `Thread ${d.designation.trim()}${d.hand === 'left' ? ' LH' : ''}`.trim();
+      const size = d.kind === 'groove' ? d.width : d.pitch;
+      return `${detailNames[d.kind]}${size.text.trim() ? ` ${size.text.trim()} ${size.unit}` : ''}`;
+    })
+    .join(' · ');
+}

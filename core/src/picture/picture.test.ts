@@ -5,6 +5,7 @@ import { feature, planInput } from '../testing/shop.ts';
 import { grindingAngles } from '../tool/index.ts';
 import { grindingSheetPicture } from './grinding-sheet.ts';
 import { halfOutline } from './outline.ts';
+import { handStrokes } from './section.ts';
 import { silhouettePicture } from './silhouette.ts';
 import { stripPicture } from './strip.ts';
 
@@ -32,6 +33,21 @@ describe('strip', () => {
       [100, 8],
       [100, 0],
     ]);
+  });
+  it('shows the hand of a thread by the way its crests lean, the other way seen inside a hole', () => {
+    const lean = (hand: 'right' | 'left', seen: 'whole' | 'hole') => {
+      const thread = { kind: 'thread', id: 't', designation: 'M20', hand, zFromMm: 0, zToMm: 30, lineMm: 17 } as const;
+      const strokes = handStrokes(thread, 10, seen, (z, r) => [z, r]);
+      expect(strokes).toHaveLength(3);
+      return strokes.map((s) => {
+        const [a, b] = s.kind === 'polyline' ? s.points : [];
+        return Math.sign((b![0] - a![0]) * (a![1] - b![1]));
+      });
+    };
+    // a right-hand crest seen from outside goes down towards the right
+    expect(lean('right', 'whole')).toEqual([1, 1, 1]);
+    expect(lean('left', 'whole')).toEqual([-1, -1, -1]);
+    expect(lean('right', 'hole')).toEqual([-1, -1, -1]);
   });
   it('is true to scale: as many units a millimetre along as across', () => {
     const picture = stripPicture(input.part, view);

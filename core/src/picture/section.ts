@@ -46,11 +46,43 @@ export function detailLines(d: CutDetail, radiusMm: number, side: 1 | -1, at: At
   return lines;
 }
 
+/** Strokes that show a thread's hand, how far they lean and stand apart as shares of their height, at the most as many. */
+const HAND_LEAN = 0.22;
+const HAND_APART = 0.4;
+const HAND_STROKES = 3;
+
+/**
+ * Short slanted strokes in the middle of a thread, leaning as its crests do where they are seen: the near side of an outside thread,
+ * the far side of an inside one. A right-hand thread seen from outside falls to the right, a left-hand one to the left.
+ * @param seen of the whole thread, of the upper half of a part that is cut open, or in a hole below the centreline
+ */
+export function handStrokes(d: CutDetail, radiusMm: number, seen: 'whole' | 'upper' | 'hole', at: At): Shape[] {
+  if (d.kind !== 'thread') return [];
+  const highMm = radiusMm * 0.5;
+  const middleMm = { whole: 0, upper: radiusMm / 2, hole: -radiusMm / 2 }[seen];
+  const falls = (d.hand === 'right') !== (seen === 'hole');
+  const leanMm = (falls ? -1 : 1) * highMm * HAND_LEAN;
+  const room = Math.floor((d.zToMm - d.zFromMm) / (highMm * HAND_APART));
+  const count = Math.min(HAND_STROKES, Math.max(1, room - 1));
+  const centreMm = (d.zFromMm + d.zToMm) / 2;
+  return Array.from({ length: count }, (_, i): Shape => {
+    const zMm = centreMm + (i - (count - 1) / 2) * highMm * HAND_APART;
+    return {
+      kind: 'polyline',
+      role: 'thin',
+      points: [at(zMm + leanMm / 2, middleMm + highMm / 2), at(zMm - leanMm / 2, middleMm - highMm / 2)],
+    };
+  });
+}
+
 /** Threads and knurls of the outside; above the centreline, and below it too while nothing is cut open. */
 export function surfaceShapes(part: Part, at: At): Shape[] {
   const sides = part.bores.length > 0 ? ([1] as const) : ([1, -1] as const);
   return part.features.flatMap((f) =>
-    f.details.flatMap((d) => sides.flatMap((side) => detailLines(d, f.diameterMm / 2, side, at))),
+    f.details.flatMap((d) => [
+      ...sides.flatMap((side) => detailLines(d, f.diameterMm / 2, side, at)),
+      ...handStrokes(d, f.diameterMm / 2, part.bores.length > 0 ? 'upper' : 'whole', at),
+    ]),
   );
 }
 
@@ -78,7 +110,9 @@ export function sectionShapes(part: Part, at: At): Shape[] {
         role: 'edge',
         points: [at(b.zToMm, 0), at(b.zToMm, -Math.max(b.innerMm, b.outerMm) / 2)],
       });
-    for (const b of side) for (const d of b.details) shapes.push(...detailLines(d, b.outerMm / 2, -1, at));
+    for (const b of side)
+      for (const d of b.details)
+        shapes.push(...detailLines(d, b.outerMm / 2, -1, at), ...handStrokes(d, b.outerMm / 2, 'hole', at));
   }
   return shapes;
 }

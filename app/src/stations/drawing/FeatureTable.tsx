@@ -10,7 +10,7 @@ import {
 import type { FeatureEnd } from '@whelk/core/picture';
 import { shortLength } from '@whelk/core/quantity';
 import { wordProblem } from '../../messages/problems.ts';
-import { boreNames, kindNames } from '../../messages/shapes.ts';
+import { boreNames, cutInWords, kindNames } from '../../messages/shapes.ts';
 
 interface Props {
   readonly job: Job;
@@ -33,6 +33,7 @@ const HEADS = [
   'Finish',
   'Left edge',
   'Right edge',
+  'Cut in',
 ];
 
 /** Keeps to the column when Enter or an arrow goes to the next row. */
@@ -196,6 +197,7 @@ export function FeatureTable({ job, planned, selected, onSelect, onFeature, onBo
                   (right) => put({ edges: { ...f.edges, right } }, 'right'),
                   'broken',
                 )}
+                <td className="muted whitespace-nowrap">{cutInWords(f.details)}</td>
               </tr>
             );
           })}
@@ -281,15 +283,21 @@ export function FeatureTable({ job, planned, selected, onSelect, onFeature, onBo
                   )}
                   <td />
                   <td />
+                  <td className="muted whitespace-nowrap">{cutInWords(b.details)}</td>
                 </tr>
               );
             }),
           )}
         </tbody>
       </table>
-      <button type="button" className="btn btn-sm mt-2 h-9" onClick={() => onAdd(drawing.features.length)}>
-        + Add a diameter
-      </button>
+      <div className="flex flex-wrap items-baseline gap-4">
+        <button type="button" className="btn btn-sm mt-2 h-9" onClick={() => onAdd(drawing.features.length)}>
+          + Add a diameter
+        </button>
+        <span className="muted text-sm">
+          What is cut in, holes beside the axis and mates are typed in the columns and the panels under them.
+        </span>
+      </div>
     </div>
   );
 }

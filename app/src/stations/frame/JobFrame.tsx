@@ -6,6 +6,7 @@ import { Redo2, Undo2, ZoomIn } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { stationNames, stations } from '../../messages/words.ts';
 import { TextField } from '../../ui/number-field/TextField.tsx';
+import type { GlassWindow } from '../../ui/strip/Magnifier.tsx';
 import { PictureView } from '../../ui/strip/PictureView.tsx';
 import { type Handle, StripHandles } from '../../ui/strip/StripHandles.tsx';
 import { useWidth } from '../../ui/useWidth.ts';
@@ -81,6 +82,7 @@ export function JobFrame({
   const [ref, width] = useWidth<HTMLDivElement>(1240);
   const { unit } = job.drawing;
   const [glass, setGlass] = useState(false);
+  const [glassOver, setGlassOver] = useState<GlassWindow>();
   const view = useMemo(() => {
     const shown = (mm: number) => shortLength(mm, unit, drawingDecimals(unit) + 1);
     return {
@@ -183,11 +185,12 @@ export function JobFrame({
           }}
         >
           <PictureView picture={picture} label={describe(planned, unit)} onSelect={onSelect} />
+          {glassOver && <GlassFrame over={glassOver} width={picture.width} height={picture.height} />}
           {handles && <StripHandles picture={picture} handles={handles} />}
         </div>
         {glass && (
           <Suspense>
-            <Magnifier part={planned.part} view={view} onSelect={onSelect} />
+            <Magnifier part={planned.part} view={view} onSelect={onSelect} onWindow={setGlassOver} />
           </Suspense>
         )}
       </section>
@@ -208,6 +211,24 @@ export function JobFrame({
       {editor.conflict && <ConflictNotice editor={editor} />}
       {children}
     </>
+  );
+}
+
+/** What the glass covers, as a frame over the strip; no larger than the strip is. */
+function GlassFrame({ over, width, height }: { over: GlassWindow; width: number; height: number }) {
+  const left = Math.max(2, over[0]);
+  const top = Math.max(2, over[1]);
+  return (
+    <span
+      className="glass-over"
+      aria-hidden="true"
+      style={{
+        left,
+        top,
+        width: Math.min(width - 2, over[0] + over[2]) - left,
+        height: Math.min(height - 2, over[1] + over[3]) - top,
+      }}
+    />
   );
 }
 

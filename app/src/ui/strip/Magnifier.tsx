@@ -1,6 +1,6 @@
 import type { Part } from '@whelk/core/part';
 import { type StripView, stripPicture } from '@whelk/core/picture';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useWidth } from '../useWidth.ts';
 import { PictureView } from './PictureView.tsx';
 
@@ -9,15 +9,21 @@ const HIGH = 240;
 const SHARE = 0.4;
 const MOST = 60;
 
+/** A piece of a strip: left, top, width and height in its own units. */
+export type GlassWindow = readonly [number, number, number, number];
+
 /** A piece of the strip under a glass, grown the same both ways: what is selected, with its neighbours beside it. */
 export function Magnifier({
   part,
   view,
   onSelect,
+  onWindow,
 }: {
   part: Part;
   view: Omit<StripView, 'width' | 'height'>;
   onSelect?: (id: string) => void;
+  /** what the glass covers, in the units of the strip above it; none while nothing is selected */
+  onWindow?: (window: GlassWindow | undefined) => void;
 }) {
   const [ref, width] = useWidth<HTMLDivElement>(1200);
   const shown = useMemo(() => {
@@ -41,12 +47,24 @@ export function Magnifier({
     const inside = !('diameterMm' in found);
     const y =
       tall < HIGH * 0.9 ? picture.origin[1] : picture.origin[1] + (inside ? 1 : -1) * radius * picture.unitsPerMm;
+    const box = [middle - width / 2, y - HIGH / 2, width, HIGH] as const;
+    const back = plain.unitsPerMm / picture.unitsPerMm;
     return {
       picture,
-      box: [middle - width / 2, y - HIGH / 2, width, HIGH] as const,
-      growth: picture.unitsPerMm / plain.unitsPerMm,
+      box,
+      growth: 1 / back,
+      window: [
+        plain.origin[0] + (box[0] - picture.origin[0]) * back,
+        plain.origin[1] + (box[1] - picture.origin[1]) * back,
+        box[2] * back,
+        box[3] * back,
+      ] as const,
     };
   }, [part, view, width]);
+  useEffect(() => {
+    onWindow?.(shown?.window);
+    return () => onWindow?.(undefined);
+  }, [shown, onWindow]);
   return (
     <section ref={ref} aria-label="Under the glass" className="glass">
       {shown ? (
