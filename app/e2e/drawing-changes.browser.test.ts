@@ -21,7 +21,7 @@ describe('a drawing is changed on the strip', () => {
     await visit(page, `${shop.url}/jobs/${id}/drawing`);
     await page.$eval('[data-feature="f2"]', (e) => e.dispatchEvent(new MouseEvent('click', { bubbles: true })));
     const grip = await page.waitForSelector('[aria-label="Length of f2, mm"]');
-    const box = (await grip!.boundingBox())!;
+    const box = (await across!.boundingBox())!;
     const scale = await page.$eval('[data-feature="f2"]', (e) => (e as SVGGraphicsElement).getBBox().width / 60);
     const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
     await page.mouse.move(x, y);
@@ -52,14 +52,14 @@ describe('a drawing is changed on the strip', () => {
     await press(page, 'Glass');
     await page.waitForSelector('.glass svg');
     // the strip shows what the glass covers: a frame around the grips of what is selected
-    const [frame, grip] = await page.evaluate(() =>
+    const [frame, across] = await page.evaluate(() =>
       ['.glass-over', '.strip-handle.across'].map((at) => {
         const box = document.querySelector(at)!.getBoundingClientRect();
         return { left: box.left, right: box.right };
       }),
     );
-    expect(frame!.left).toBeLessThan(grip!.left);
-    expect(frame!.right).toBeGreaterThan(grip!.right);
+    expect(frame!.left).toBeLessThan(across!.left);
+    expect(frame!.right).toBeGreaterThan(across!.right);
     expect(await axe(page)).toEqual([]);
     await press(page, 'As a table');
     await typeInto(page, 'Length of 1 f1', '44');
