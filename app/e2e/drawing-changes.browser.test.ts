@@ -21,7 +21,7 @@ describe('a drawing is changed on the strip', () => {
     await visit(page, `${shop.url}/jobs/${id}/drawing`);
     await page.$eval('[data-feature="f2"]', (e) => e.dispatchEvent(new MouseEvent('click', { bubbles: true })));
     const grip = await page.waitForSelector('[aria-label="Length of f2, mm"]');
-    const box = (await across!.boundingBox())!;
+    const box = (await grip!.boundingBox())!;
     const scale = await page.$eval('[data-feature="f2"]', (e) => (e as SVGGraphicsElement).getBBox().width / 60);
     const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
     await page.mouse.move(x, y);
