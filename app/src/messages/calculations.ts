@@ -41,6 +41,10 @@ export const calculationSentences: Record<string, string> = {
   'lathe.dialMove': 'Number, full turns and direction of the hand for a travel of a slide on its dial.',
   'lathe.chooseSpeed': 'The setting of a lathe for an ideal speed.',
   'hold.centreHole': 'Mouth diameter of an ISO 6411 type A centre hole.',
+  'stock.cleanUp': 'Whether a bar cleans up to a diameter, with the chuck’s runout, its bow and its skin.',
+  'stock.nearestBar': 'The usual bar with the least metal that still cleans up, metric or inch.',
+  'stock.mass': 'Mass of a piece of bar.',
+  'stock.cuttingList': 'Which blanks to saw from which bars, so that as little bar as can be is cut into.',
   'hold.blank': 'Length of the blank for a part, as a sum.',
   'route.plan': 'Plans all that can be turned from the tailstock end of a part in one holding.',
 };

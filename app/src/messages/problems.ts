@@ -81,6 +81,35 @@ const wordings: Record<string, Wording> = {
     what: `Ø${size(p.value)} is larger than the bar, Ø${size(p.limit)}.`,
     right: 'Choose a thicker bar or a smaller diameter.',
   }),
+  'stock.mayNotCleanUp': (p) => ({
+    what: `The bar of Ø${size(p.value)} may not clean up all round: runout, bow and skin want Ø${size(p.limit)}.`,
+    right: 'Run it true in a four-jaw chuck, straighten it, or take a thicker bar.',
+  }),
+  'stock.tubeForSolid': (p) => ({
+    what: `The bar is hollow, Ø${size(p.value)} at most, and the part is not hollow all the way.`,
+    right: 'Choose a solid bar.',
+  }),
+  'stock.boreAbovePart': (p) => ({
+    what: `The tube’s hole may reach Ø${size(p.value)}, the part’s narrowest is Ø${size(p.limit)}.`,
+    right: 'Choose a tube with a thicker wall, or a solid bar.',
+  }),
+  'stock.badBar': (p) => ({
+    what: `The record of this bar cannot be used${p.value === undefined ? '' : `: ${text(p)}`}.`,
+    right: 'Put its sizes right on the stock rack.',
+  }),
+  'stock.noStandardBar': (p) => ({
+    what: `No usual bar of this section cleans up to ${size(p.value)}.`,
+    right: 'Take another section, a forging or a casting, or ask your merchant.',
+  }),
+  'stock.barChanged': (p) => ({
+    what: `The rack has changed: a bar that this list cuts into is now ${size(p.value)} long, not ${size(p.limit)}.`,
+    right: 'Work the list out again.',
+  }),
+  'bar.tubeWithoutBore': () => ({ what: 'A tube has no hole yet.', right: 'Type the diameter of its hole.' }),
+  'bar.boreTooLarge': (p) => ({
+    what: `The hole of Ø${size(p.value)} is as large as the bar, Ø${size(p.limit)}.`,
+    right: 'The hole must be smaller than the outside.',
+  }),
   'stock.longerThanBar': (p) => ({
     what: `The blank and its saw cut want ${size(p.value)}, the bar has ${size(p.limit)}.`,
     right: 'Choose a longer bar, less grip, or grip on the part.',

@@ -83,6 +83,14 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
       .map(([, x]) => size(x, 2))
       .join(' + ')} = ${size(v.lengthMm, 2)} mm`,
   }),
+  'stock.cleanUp': (v) => ({
+    title: 'Bar that cleans up',
+    formula: `Ø${size(v.wantedMm)} + ${size(v.runoutMm)} runout + 2 × ${size(v.bowMm)} bow over ${n(v.outMm)} mm + 2 × ${size(v.skinMm)} skin = Ø${size(v.needMm, 2)}; the bar has Ø${size(v.acrossMm, 2)}, ${size(v.spareMm, 2)} to spare`,
+  }),
+  'stock.mass': (v) => ({
+    title: 'Mass',
+    formula: `${n(v.areaMm2)} mm² × ${n(v.lengthMm)} mm × ${n(v.densityKgPerM3)} kg/m³ = ${n(v.massKg)} kg`,
+  }),
   'hold.overhang': (v) => ({
     title: 'Overhang',
     formula: `${n(v.overhangMm)} ÷ Ø${n(v.diameterMm)} = ${n(v.overhangDiameters, 1)} diameters; up to ${n(v.freeDiameters)} stand freely`,

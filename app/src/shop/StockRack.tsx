@@ -1,6 +1,7 @@
-import { type Bar, materialIn, materialsOf } from '@whelk/core/job';
+import { materialIn, materialsOf } from '@whelk/core/job';
 import type { Material } from '@whelk/core/material';
 import type { LengthUnit } from '@whelk/core/quantity';
+import type { Bar } from '@whelk/core/stock';
 import { useMemo } from 'react';
 import { type RecordKindView, RecordTable } from './RecordTable.tsx';
 import { fieldReader } from './read-fields.ts';

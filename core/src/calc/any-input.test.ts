@@ -92,6 +92,14 @@ const good: Record<string, Record<string, unknown>> = {
   'lathe.dialMove': { dial, fromNumber: '0.14', travelInMm: 2.7 },
   'lathe.chooseSpeed': { lathe: metricLathe, idealRpm: 400 },
   'hold.centreHole': { pilotMm: 2.5 },
+  'stock.cleanUp': { wantedMm: 42, acrossMm: 45, bowMmPerM: 1, skinMm: 0, runoutMm: 0.1, outMm: 200 },
+  'stock.nearestBar': { shape: 'round', system: 'in', needMm: 42.3, boreMostMm: 0 },
+  'stock.mass': { shape: 'hexagon', acrossMm: 30, boreMm: 0, lengthMm: 200, densityKgPerM3: 7850 },
+  'stock.cuttingList': {
+    bars: [{ id: 'long', lengthMm: 1000, count: 2 }],
+    blanks: [{ id: 'pin', lengthMm: 120, count: 9 }],
+    kerfMm: 2,
+  },
   'hold.blank': { drawing, stockMm: 25, jawLengthMm: 40 },
   'route.plan': { drawing, materialId: 'brass', lathe: metricLathe, tools, instruments, stockMm: 25 },
 };

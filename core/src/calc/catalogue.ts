@@ -7,6 +7,7 @@ import { drawing } from './drawing.ts';
 import type { Calculation } from './entry.ts';
 import { fitting } from './fitting.ts';
 import { latheWork } from './lathe-work.ts';
+import { stocking } from './stocking.ts';
 
 /** Every public calculation, in the order of the work. */
 export const catalogue: readonly Calculation[] = [
@@ -15,6 +16,7 @@ export const catalogue: readonly Calculation[] = [
   ...fitting,
   ...cutting,
   ...deciding,
+  ...stocking,
   ...latheWork,
 ];
 

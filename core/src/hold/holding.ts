@@ -1,6 +1,6 @@
 import type { Part, Turned } from '../part/index.ts';
 import type { Recorder } from '../working/index.ts';
-import type { Blank } from './blank.ts';
+import { type Blank, cutOffMm } from './blank.ts';
 import type { HoldChoice } from './schema.ts';
 
 /** Overhang in diameters up to which a chuck alone is trusted, and beyond which even a tail centre wants a rest. FIELD 2 */
@@ -24,7 +24,7 @@ export interface Holding {
 export function holdingFor(part: Part, blank: Blank, choice: HoldChoice, record?: Recorder): Holding {
   const jawsMm =
     choice.gripOn === 'spare'
-      ? -(choice.faceHeadMm + choice.kerfMm + choice.clearanceMm)
+      ? -(choice.faceHeadMm + cutOffMm(choice, blank.diameterMm) + choice.clearanceMm)
       : blank.gripMm - choice.faceHeadMm;
   const rawEndMm = part.lengthMm + choice.faceTailMm;
   const overhangMm = rawEndMm - jawsMm;

@@ -83,7 +83,7 @@ describe('a blank', () => {
   it('reaches through the bore when it fits, and not when it is too thick', () => {
     const codes = (diameterMm: number, lengthMm: number) => {
       const { part } = planInput([feature(1, diameterMm - 2, lengthMm)], diameterMm);
-      return checkBlank(part, blankFor(part, diameterMm, usualHold, 45), undefined, 2, metricLathe).map((p) => p.code);
+      return checkBlank(blankFor(part, diameterMm, usualHold, 45), undefined, 2, metricLathe).map((p) => p.code);
     };
     // bore 38, a metre between the centres: the grip reaches back into the bore
     expect(codes(38, 980)).not.toContain('hold.longerThanLathe');

@@ -3,8 +3,9 @@ import { instrumentSchema } from '../gauge/index.ts';
 import { calibrationSchema, storedLatheSchema } from '../lathe/index.ts';
 import { shopMaterialSchema } from '../material/index.ts';
 import { frozenRunSchema, runEventSchema } from '../run/index.ts';
+import { barSchema } from '../stock/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
-import { barSchema, jobSchema, settingsSchema } from './schema.ts';
+import { jobSchema, settingsSchema } from './schema.ts';
 
 /** A run in a file: the frozen plan it follows and its events. The plan was made by Whelk and is read back as it is. */
 const runFileSchema = z.strictObject({

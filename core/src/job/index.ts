@@ -3,8 +3,6 @@ export { type JobFile, jobFileSchema, type RunFile, type ShopFile, shopFileSchem
 export type { Follower, MateFeature, MateJob, Mates, MeasuredSize } from './mates.ts';
 export { freezeJob, type PlannedJob, type Progress, planJob, progressOf, type Station, stationOf } from './plan-job.ts';
 export {
-  type Bar,
-  barSchema,
   type Job,
   jobSchema,
   materialIn,

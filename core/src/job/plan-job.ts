@@ -1,11 +1,13 @@
-import { checkDiameters } from '../hold/index.ts';
+import { checkBarFor } from '../hold/index.ts';
+import { usualChuck } from '../lathe/index.ts';
 import { familyOf, type Material } from '../material/index.ts';
 import { type Part, resolveDrawing, type SeenEnd, type SeenFaces } from '../part/index.ts';
-import { type Problem, readTyped, under } from '../quantity/index.ts';
+import { type Problem, under } from '../quantity/index.ts';
 import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
 import { type FrozenRun, stepsOf } from '../run/index.ts';
+import { type Bar, type BarSizes, barSizes, type CleanUp, checkBar } from '../stock/index.ts';
 import type { Recorder } from '../working/index.ts';
-import { type Bar, type Job, materialIn, type Shop } from './schema.ts';
+import { type Job, materialIn, type Shop } from './schema.ts';
 
 export interface PlannedJob {
   readonly part: Part;
@@ -16,7 +18,10 @@ export interface PlannedJob {
   readonly input?: PlanInput;
   readonly plan?: Plan;
   readonly bar?: Bar;
+  /** over the corners */
   readonly stockMm?: number;
+  readonly barSizes?: BarSizes;
+  readonly cleanUp?: CleanUp;
   readonly material?: Material;
 }
 
@@ -27,21 +32,24 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   const bar = shop.bars.find((b) => b.id === job.stock.barId);
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
   const material = bar && materialIn(shop, bar.materialId);
-  const diameter = bar && readTyped(bar.diameter);
-  const length = bar && readTyped(bar.length);
+  const sizes = bar && barSizes(bar);
   if (!bar) problems.push({ code: 'stock.noBar', path: ['stock', 'barId'] });
   else if (!material) problems.push({ code: 'material.unknown', path: ['stock', 'barId'], value: bar.materialId });
   if (!lathe) problems.push({ code: 'hold.noLathe', path: ['hold', 'latheId'] });
-  const stockMm = diameter?.ok ? diameter.mm.valueOf() : undefined;
+  if (bar && !sizes)
+    problems.push(...checkBar(bar).map((p): Problem => ({ ...p, code: 'stock.badBar', path: ['stock', 'barId'] })));
+  const stockMm = sizes?.cornersMm;
   if (!lathe || !material || stockMm === undefined || drawn.some((p) => p.severity !== 'warning')) {
-    if (stockMm !== undefined) problems.push(...checkDiameters(part, stockMm));
-    return { part, endView, faces, problems, bar, stockMm, material };
+    const bare = sizes && checkBarFor(part, sizes, lathe ? usualChuck(lathe).runoutMm : 0, part.lengthMm);
+    problems.push(...(bare?.problems ?? []));
+    return { ...{ part, endView, faces, problems, bar, stockMm, material }, barSizes: sizes, cleanUp: bare?.cleanUp };
   }
   // the preferred tool material comes first; what it lacks the other serves
   const tools = [
     ...shop.tools.filter((t) => familyOf(t.material) === job.route.tools),
     ...shop.tools.filter((t) => familyOf(t.material) !== job.route.tools),
   ];
+  const spigots = { leftMm: faces.left.spigot?.lengthMm ?? 0, rightMm: faces.right.spigot?.lengthMm ?? 0 };
   const input: PlanInput = {
     part,
     material,
@@ -49,13 +57,24 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     tools,
     instruments: shop.instruments,
     stockMm,
+    ...(spigots.leftMm + spigots.rightMm > 0 ? { spigots } : {}),
     hold: job.hold.choice,
     school: job.route.school,
     policy: job.route.policy,
     own: job.route.own,
   };
-  const plan = planRoute(input, recorderFor, length?.ok ? length.mm.valueOf() : undefined);
-  return { part, endView, faces, problems: [...problems, ...plan.problems], input, plan, bar, stockMm, material };
+  const plan = planRoute(input, recorderFor, (job.stock.sawn ?? 0) >= job.quantity ? undefined : sizes?.lengthMm);
+  const { cleanUp, problems: ofBar } = checkBarFor(
+    part,
+    sizes!,
+    usualChuck(lathe).runoutMm,
+    plan.holding.overhangMm,
+    recorderFor?.('cleanUp'),
+  );
+  return {
+    ...{ part, endView, faces, input, plan, bar, stockMm, material, cleanUp, barSizes: sizes },
+    problems: [...problems, ...ofBar, ...plan.problems],
+  };
 }
 
 /** Freezes a planned job for cutting; undefined while it cannot be planned. */

@@ -1,24 +1,15 @@
 import { z } from 'zod';
 import { speedPolicySchema, usualPolicy } from '../cutting/index.ts';
 import type { instrumentSchema } from '../gauge/index.ts';
-import { holdChoiceSchema, usualHold } from '../hold/index.ts';
+import { holdChoiceSchema, holdHabitsSchema, usualHold } from '../hold/index.ts';
 import type { latheSchema } from '../lathe/index.ts';
 import { decimalLimitsSchema } from '../limit/index.ts';
 import { type Material, materialById, materials } from '../material/index.ts';
 import { emptyDrawing, storedDrawingSchema } from '../part/index.ts';
 import { type LengthUnit, typedLengthSchema } from '../quantity/index.ts';
 import { ownCutSchema } from '../route/index.ts';
+import type { Bar } from '../stock/index.ts';
 import type { toolSchema } from '../tool/index.ts';
-
-/** A bar or remnant on the rack. */
-export const barSchema = z.strictObject({
-  id: z.uuid(),
-  materialId: z.string().max(60),
-  diameter: typedLengthSchema,
-  length: typedLengthSchema,
-  note: z.string().max(120),
-});
-export type Bar = z.infer<typeof barSchema>;
 
 /** A job as one document: what is to be made, from which bar, how held, and by which school planned. */
 export const jobSchema = z.strictObject({
@@ -26,7 +17,13 @@ export const jobSchema = z.strictObject({
   title: z.string().trim().min(1).max(80),
   quantity: z.number().int().min(1).max(1000),
   drawing: storedDrawingSchema,
-  stock: z.strictObject({ barId: z.uuid().nullable() }),
+  stock: z.strictObject({
+    barId: z.uuid().nullable(),
+    /** blanks that were cut off already and booked from the rack */
+    sawn: z.number().int().min(0).max(1000).optional(),
+    /** the piece that lies on the bench, as it was measured */
+    real: z.strictObject({ diameter: typedLengthSchema, length: typedLengthSchema }).optional(),
+  }),
   hold: z.strictObject({ latheId: z.uuid().nullable(), choice: holdChoiceSchema }),
   route: z.strictObject({
     school: z.enum(['shopRule', 'conditions', 'machineFirst']),
@@ -48,6 +45,8 @@ export const settingsSchema = z.strictObject({
   /** tolerances by decimals; where given, new drawings take them instead of the general class */
   decimals: decimalLimitsSchema.optional(),
   keys: z.boolean(),
+  /** what is left for holding and facing */
+  hold: holdHabitsSchema.optional(),
   policy: speedPolicySchema.default(usualPolicy),
 });
 export type Settings = z.infer<typeof settingsSchema>;
@@ -93,7 +92,7 @@ export function newJob(title: string, unit: LengthUnit, settings: Settings): Job
       ...(settings.decimals ? { decimals: settings.decimals } : {}),
     },
     stock: { barId: null },
-    hold: { latheId: null, choice: usualHold },
+    hold: { latheId: null, choice: { ...usualHold, ...settings.hold } },
     route: { school: settings.school, tools: settings.tools, policy: settings.policy },
   };
 }

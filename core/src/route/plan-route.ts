@@ -1,6 +1,6 @@
 import { speedTable, usualPolicy } from '../cutting/index.ts';
 import { fitness } from '../gauge/index.ts';
-import { blankFor, checkBlank, type Holding, holdingFor, reachFromTail } from '../hold/index.ts';
+import { blankFor, checkBlank, cutOffMm, type Holding, holdingFor, reachFromTail } from '../hold/index.ts';
 import { checkLathe, dialScale, feedsOf, usualChuck } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
@@ -36,14 +36,14 @@ export function planRoute(input: PlanInput, recorderFor: RecorderFor = silent, b
 
 function planWith(input: PlanInput, recorderFor: RecorderFor, barLengthMm: number | undefined): Plan {
   const { part, lathe, stockMm, hold, tools } = input;
-  const blank = blankFor(part, stockMm, hold, usualChuck(lathe).jawLengthMm, recorderFor('hold'));
+  const blank = blankFor(part, stockMm, hold, usualChuck(lathe).jawLengthMm, recorderFor('hold'), input.spigots);
   const holding = holdingFor(part, blank, hold, recorderFor('hold'));
   const problems = [
     // what is merely odd about the lathe is told on its own page
     ...checkLathe(lathe)
       .filter((p) => p.severity !== 'warning')
       .map((p) => under(['hold', 'lathe'], p)),
-    ...checkBlank(part, blank, barLengthMm, hold.kerfMm, lathe),
+    ...checkBlank(blank, barLengthMm, hold.kerfMm, lathe),
     ...checkMeans(input, holding),
   ];
   const empty: Plan = { blank, holding, operations: [], waiting: [], problems, minutes: 0, changes: 0 };
@@ -67,7 +67,7 @@ function planWith(input: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
     // where nothing larger stands to the left the tool runs on a little, so that the whole length comes to size
     const runPast =
       left === undefined && hold.gripOn === 'spare'
-        ? hold.faceHeadMm + hold.kerfMm / 2
+        ? hold.faceHeadMm + cutOffMm(hold, stockMm) / 2
         : left !== undefined && !shoulder
           ? 1
           : 0;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { School, SpeedPolicy, SpeedReason } from '../cutting/index.ts';
 import type { Instrument } from '../gauge/index.ts';
-import type { Blank, HoldChoice, Holding, Waiting } from '../hold/index.ts';
+import type { Blank, HoldChoice, Holding, Spigots, Waiting } from '../hold/index.ts';
 import type { Lathe } from '../lathe/index.ts';
 import type { Limits } from '../limit/index.ts';
 import type { Material } from '../material/index.ts';
@@ -35,7 +35,10 @@ export interface PlanInput {
   readonly lathe: Lathe;
   readonly tools: readonly Tool[];
   readonly instruments: readonly Instrument[];
+  /** over the corners of a bar that is not round */
   readonly stockMm: number;
+  /** drawn on the part, to be gripped */
+  readonly spigots?: Spigots;
   readonly hold: HoldChoice;
   readonly school: School;
   /** how to choose among the lathe's speeds; the usual way where it is not given */

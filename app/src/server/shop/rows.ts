@@ -1,7 +1,7 @@
 import { instrumentSchema } from '@whelk/core/gauge';
-import { barSchema } from '@whelk/core/job';
 import { calibrationSchema, storedLatheSchema } from '@whelk/core/lathe';
 import { shopMaterialSchema } from '@whelk/core/material';
+import { barSchema } from '@whelk/core/stock';
 import { storedToolSchema } from '@whelk/core/tool';
 
 /** The kinds of record a shop keeps, with the schema of each. */

@@ -1,7 +1,8 @@
 import type { Instrument } from '@whelk/core/gauge';
-import { type Bar, type Settings, type Shop, settingsSchema, usualSettings } from '@whelk/core/job';
+import { type Settings, type Shop, settingsSchema, usualSettings } from '@whelk/core/job';
 import { type Calibration, type Lathe, upgradeLathe, withCalibrations } from '@whelk/core/lathe';
 import { materialOf, type ShopMaterial } from '@whelk/core/material';
+import type { Bar } from '@whelk/core/stock';
 import { type Tool, upgradeTool } from '@whelk/core/tool';
 import type { Knex } from 'knex';
 import { notFound, Refused } from '../answer.ts';

@@ -1,0 +1,56 @@
+import type { Part } from '../part/index.ts';
+import type { Problem } from '../quantity/index.ts';
+import { type BarSizes, type CleanUp, cleanUpOf } from '../stock/index.ts';
+import type { Recorder } from '../working/index.ts';
+
+/** Largest diameter that is turned, mm: features that the bar already has between their limits may stay as it is. */
+export function largestTurnedMm(part: Part, acrossMm: number): number {
+  return Math.max(
+    0,
+    ...part.features
+      .filter((f) => f.limits.lowerMm > acrossMm + 1e-9 || f.limits.upperMm < acrossMm - 1e-9)
+      .map((f) => Math.max(f.diameterMm, f.rightMm)),
+  );
+}
+
+/** Largest hole of a tube that still cleans up to the part's own: 0 where the part is not hollow all the way, mm. */
+export function throughHoleMm(part: Part): number {
+  const { bores } = part;
+  const reach = (side: 'left' | 'right') =>
+    bores.filter((b) => b.side === side).reduce((far, b) => far + Math.abs(b.zToMm - b.zFromMm), 0);
+  if (bores.length === 0 || reach('left') + reach('right') < part.lengthMm - 1e-6) return 0;
+  return Math.min(...bores.map((b) => Math.min(b.outerMm, b.innerMm)));
+}
+
+/** What a bar must do for a part: whether it cleans up outside and, for a tube, inside. Paths point into the job. */
+export function checkBarFor(
+  part: Part,
+  bar: BarSizes,
+  runoutMm: number,
+  outMm: number,
+  record?: Recorder,
+): { readonly problems: readonly Problem[]; readonly cleanUp: CleanUp | undefined } {
+  const problems: Problem[] = [];
+  const turnedMm = largestTurnedMm(part, bar.acrossMm);
+  const cleanUp = turnedMm > 0 ? cleanUpOf(turnedMm, bar, runoutMm, outMm, record) : undefined;
+  for (const f of part.features)
+    if (f.limits.lowerMm > bar.acrossMm)
+      problems.push({
+        ...{ code: 'stock.diameterAboveBar', path: ['drawing', 'features', f.index, 'diameter'] },
+        ...{ value: f.diameterMm, limit: bar.acrossMm, unit: 'mm' },
+      });
+  if (cleanUp && !cleanUp.cleans && problems.length === 0)
+    problems.push({
+      ...{ code: 'stock.mayNotCleanUp', path: ['stock', 'barId'], value: bar.acrossMm },
+      ...{ limit: Number(cleanUp.needMm.toFixed(2)), unit: 'mm', severity: 'warning' },
+    });
+  // a hole in the bar must lie in what is bored away, eccentric as it is
+  const holeMm = bar.boreMm > 0 ? bar.boreMm + runoutMm + 2 * bar.skinMm : 0;
+  const mostMm = throughHoleMm(part);
+  if (holeMm > mostMm && part.features.length > 0)
+    problems.push({
+      ...{ code: mostMm === 0 ? 'stock.tubeForSolid' : 'stock.boreAbovePart', path: ['stock', 'barId'] },
+      ...{ value: Number(holeMm.toFixed(2)), limit: mostMm, unit: 'mm' },
+    });
+  return { problems, cleanUp };
+}

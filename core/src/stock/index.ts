@@ -1,0 +1,27 @@
+export {
+  BAR_SHAPES,
+  type Bar,
+  type BarShape,
+  type BarSizes,
+  barSchema,
+  barSizes,
+  checkBar,
+  cornersOver,
+  SURFACES,
+  type Surface,
+  sectionMm2,
+} from './bar.ts';
+export { type CleanUp, cleanUpOf } from './clean-up.ts';
+export {
+  type BarCuts,
+  type CuttingList,
+  type CuttingProblem,
+  type CuttingProgress,
+  cuttingList,
+  type RackBars,
+  searchCuttingList,
+  type WantedBlanks,
+} from './cutting-list.ts';
+export { barMassKg } from './mass.ts';
+export { firstFit } from './packing.ts';
+export { inchParts, nearestBar, type StandardBar, standardBars } from './standard-bar.ts';
