@@ -1,3 +1,4 @@
+import type { Bar } from '../core/src/stock/index.ts';
 import { demoId, length } from './words.ts';
 
 const tool = (
@@ -52,12 +53,21 @@ export const instruments = [
   inst('5', 'Digital caliper 150', 'caliper', 'mm', 0, 150, 0.01, 0.03),
   inst('6', 'Steel rule 300', 'rule', 'mm', 0, 300, 0.5, 0.25),
 ];
-const bar = (k: string, materialId: string, d: string, l: string, note: string, unit: 'mm' | 'in' = 'mm') => ({
+const bar = (
+  k: string,
+  materialId: string,
+  d: string,
+  l: string,
+  note: string,
+  unit: 'mm' | 'in' = 'mm',
+  more: Partial<Bar> = {},
+): Bar => ({
   id: demoId(`bar${k}`),
   materialId,
   diameter: length(d, unit),
   length: length(l, unit),
   note,
+  ...more,
 });
 /** Bars and cast sticks on the rack. */
 export const bars = [
@@ -65,10 +75,18 @@ export const bars = [
   bar('c45-25', 'medium-carbon-steel', '25', '1000', 'rack 1'),
   bar('silver-14', 'silver-steel', '14', '330', 'drawer'),
   bar('low-1in', 'low-carbon-steel', '1', '22 1/2', 'rack 2, old stock', 'in'),
-  bar('gunmetal-60', 'gunmetal', '60', '180', 'cast stick'),
+  bar('gunmetal-60', 'gunmetal', '60', '180', 'cast stick', 'mm', { surface: 'turned' }),
   bar('brass-20', 'brass', '20', '400', 'rack 3'),
   bar('1305-30', 'stainless-free-machining', '30', '450', 'rack 2'),
-  bar('iron-100', 'grey-iron', '100', '300', 'cast stick, skin turned off'),
-  bar('bronze-125', 'cast-tin-bronze', '125', '140', 'cast stick'),
+  bar('iron-100', 'grey-iron', '100', '300', 'cast stick, skin turned off', 'mm', { surface: 'turned' }),
+  bar('bronze-125', 'cast-tin-bronze', '125', '140', 'cast stick', 'mm', { surface: 'turned' }),
   bar('alu-50', 'aluminium-wrought', '50', '300', 'rack 3'),
+  bar('c45-25-remnant', 'medium-carbon-steel', '25', '470', 'rack 1, remnant'),
+  bar('c45-25-short', 'medium-carbon-steel', '25', '245', 'drawer, remnant'),
+  bar('brass-hex-27', 'brass', '27', '600', 'rack 3', 'mm', { shape: 'hexagon', pieces: 2 }),
+  bar('low-square', 'low-carbon-steel', '3/4', '36', 'rack 2', 'in', { shape: 'square' }),
+  bar('bronze-tube', 'cast-tin-bronze', '60', '210', 'cast tube', 'mm', {
+    ...{ shape: 'tube', bore: { text: '26', unit: 'mm' }, surface: 'cast' },
+  }),
+  bar('c45-black-60', 'medium-carbon-steel', '60', '900', 'outside, under cover', 'mm', { surface: 'black' }),
 ];

@@ -40,7 +40,7 @@ const APP = {
   server: ['exchange', 'messages'],
   stations: ['ui', 'messages', 'workers', 'exchange'],
   jobs: ['ui', 'messages', 'server'],
-  shop: ['ui', 'messages'],
+  shop: ['ui', 'messages', 'workers'],
   log: ['ui', 'messages', 'server'],
   'bench-book': ['ui', 'messages', 'workers'],
   workers: ['exchange'],

@@ -1,6 +1,6 @@
 import type { ChipLook, CutLimit, CuttingOperation, Grade, School } from '@whelk/core/cutting';
 import type { Fitness, Verdict } from '@whelk/core/gauge';
-import type { BlankLine, Waiting } from '@whelk/core/hold';
+import type { Waiting } from '@whelk/core/hold';
 import type { Progress, Station } from '@whelk/core/job';
 import type { ToolMaterial } from '@whelk/core/material';
 import type { Limiter, OperationKind } from '@whelk/core/route';
@@ -80,14 +80,6 @@ export const whyMethodText: Record<string, string> = {
   shortOverhang: 'up to 4 diameters stand freely',
   longOverhang: 'more than 4 diameters stand out',
   bends: 'it would bend too much without the centre',
-};
-export const blankLineText: Record<BlankLine['part'], string> = {
-  finished: 'finished length',
-  grip: 'grip in the jaws',
-  clearance: 'clear of the jaws',
-  faceTail: 'to face at the tail end',
-  faceHead: 'to face at the other end',
-  kerf: 'saw cut when cutting off',
 };
 export const waitingText = (w: Waiting, name: (id: string | undefined) => string): string => {
   if (w.what === 'cutOff') return 'Cut the part off its grip';

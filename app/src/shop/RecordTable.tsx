@@ -13,6 +13,10 @@ export interface Column<T> {
   /** text to type in, or choices to pick from */
   readonly edit: (record: T) => string;
   readonly choices?: readonly (readonly [string, string])[];
+  /** shown beside others in one column of the list, and only typed on its own */
+  readonly onlyTyped?: true;
+  /** shown in the list and not typed */
+  readonly onlyShown?: true;
 }
 export interface RecordKindView<T> {
   readonly kind: 'bar' | 'tool' | 'instrument';
@@ -29,13 +33,21 @@ export interface RecordKindView<T> {
 export function RecordTable<T extends { id: string }>({
   view,
   given,
+  onRecords,
 }: {
   view: RecordKindView<T>;
   given: readonly T[];
+  onRecords?: (records: readonly T[]) => void;
 }) {
-  const [records, setRecords] = useState(given);
+  const [records, keep] = useState(given);
+  const setRecords = (change: (all: readonly T[]) => readonly T[]) => {
+    const next = change(records);
+    keep(next);
+    onRecords?.(next);
+  };
   const [editing, setEditing] = useState<{ id: string; texts: Record<string, string>; fresh: boolean }>();
   const [told, setTold] = useState<{ text: string; undo?: () => void }>();
+  const listed = view.columns.filter((c) => !c.onlyTyped);
   const checked = editing && view.read(editing.texts, editing.id);
   const put = async (record: T) => {
     const result = await ask('PUT', `/api/records/${view.kind}`, { record });
@@ -96,6 +108,7 @@ export function RecordTable<T extends { id: string }>({
           }}
         >
           {view.columns.map((c) => {
+            if (c.onlyShown) return null;
             const set = (text: string) => setEditing({ ...editing, texts: { ...editing.texts, [c.key]: text } });
             const value = editing.texts[c.key] ?? '';
             return c.choices ? (
@@ -147,7 +160,7 @@ export function RecordTable<T extends { id: string }>({
           <table className="table mt-2">
             <thead>
               <tr>
-                {view.columns.map((c) => (
+                {listed.map((c) => (
                   <th key={c.key} scope="col" className="whitespace-normal align-bottom">
                     {c.label}
                   </th>
@@ -160,7 +173,7 @@ export function RecordTable<T extends { id: string }>({
             <tbody>
               {records.map((r) => (
                 <tr key={r.id}>
-                  {view.columns.map((c, i) =>
+                  {listed.map((c, i) =>
                     i === 0 ? (
                       <th key={c.key} scope="row" className="min-w-48 font-semibold">
                         {c.show(r)}

@@ -27,6 +27,15 @@ export function fieldReader(texts: Readonly<Record<string, string>>) {
       if (value > most) problems[key] = { code: 'input.tooBig', path: [], limit: `${most} mm` };
       return value;
     },
+    /** a plain number, whole where it counts things */
+    number(key: string, least: number, most: number, whole = false): number {
+      const value = Number((texts[key] ?? '').trim().replace(',', '.'));
+      if (!Number.isFinite(value) || (whole && !Number.isInteger(value)))
+        problems[key] = { code: 'input.wrongType', path: [], limit: whole ? 'whole number' : 'number' };
+      else if (value < least) problems[key] = { code: 'input.tooSmall', path: [], limit: `${least}` };
+      else if (value > most) problems[key] = { code: 'input.tooBig', path: [], limit: `${most}` };
+      return value;
+    },
     degrees(key: string, least: number, most: number): number {
       const value = Number((texts[key] ?? '').replace(',', '.').replace('°', ''));
       if (!Number.isFinite(value) || value < least)

@@ -13,3 +13,4 @@ export {
   settingsSchema,
   usualSettings,
 } from './schema.ts';
+export { type WaitingBlanks, waitingBlanks } from './waiting.ts';

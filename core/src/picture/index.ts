@@ -1,5 +1,6 @@
 export { comparePicture } from './compare.ts';
 export { crossShapes, outerAt } from './cross.ts';
+export { cuttingListPicture } from './cutting-list.ts';
 export { endViewPicture, endViewShapes } from './end-view.ts';
 export type { FeatureEnd } from './ends.ts';
 export { faceShapes } from './faces.ts';

@@ -5,7 +5,7 @@ import { type Problem, readTyped, type TypedLength, typedLengthSchema, typedMm }
 export const BAR_SHAPES = ['round', 'hexagon', 'square', 'tube', 'casting'] as const;
 export type BarShape = (typeof BAR_SHAPES)[number];
 /** How its surface was made, which says how straight it is and how deep one must go to be under the skin. */
-export const SURFACES = ['bright', 'ground', 'black', 'cast'] as const;
+export const SURFACES = ['bright', 'ground', 'turned', 'black', 'cast'] as const;
 export type Surface = (typeof SURFACES)[number];
 
 /** A bar, several equal ones, a remnant or a casting on the rack. */
@@ -25,6 +25,8 @@ export const barSchema = z.strictObject({
   surface: z.enum(SURFACES).optional(),
   /** measured, mm out of straight per metre; otherwise that of its surface */
   bowMmPerM: z.number().min(0).max(50).optional(),
+  /** nothing is left of it; kept for the jobs that were cut from it */
+  usedUp: z.boolean().optional(),
 });
 export type Bar = z.infer<typeof barSchema>;
 
@@ -32,6 +34,7 @@ export type Bar = z.infer<typeof barSchema>;
 const AS_DELIVERED: Readonly<Record<Surface, { readonly bowMmPerM: number; readonly skinMm: number }>> = {
   bright: { bowMmPerM: 1, skinMm: 0 },
   ground: { bowMmPerM: 0.1, skinMm: 0 },
+  turned: { bowMmPerM: 0.5, skinMm: 0 },
   black: { bowMmPerM: 4, skinMm: 0.5 },
   cast: { bowMmPerM: 0, skinMm: 1.5 },
 };

@@ -11,6 +11,7 @@ export {
   type Surface,
   sectionMm2,
 } from './bar.ts';
+export { bookBar, USUAL_KEEP_MM } from './book.ts';
 export { type CleanUp, cleanUpOf } from './clean-up.ts';
 export {
   type BarCuts,
@@ -24,4 +25,5 @@ export {
 } from './cutting-list.ts';
 export { barMassKg } from './mass.ts';
 export { firstFit } from './packing.ts';
+export { sectionKey } from './section.ts';
 export { inchParts, nearestBar, type StandardBar, standardBars } from './standard-bar.ts';

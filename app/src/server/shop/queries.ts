@@ -12,6 +12,10 @@ export async function upsertRecord(db: Knex, row: Omit<RecordRow, 'position'> & 
     .onConflict('id')
     .merge({ document: JSON.stringify(row.document), updated_at: db.fn.now() });
 }
+/** A record, kept from others until the transaction ends. */
+export async function selectRecordForUpdate(db: Knex, kind: RecordKind, id: string): Promise<RecordRow | undefined> {
+  return db<RecordRow>('shop_records').where({ kind, id }).forUpdate().first();
+}
 export async function deleteRecord(db: Knex, kind: RecordKind, id: string): Promise<number> {
   return db('shop_records').where({ kind, id }).delete();
 }

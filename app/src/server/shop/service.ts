@@ -2,7 +2,8 @@ import type { Instrument } from '@whelk/core/gauge';
 import { type Settings, type Shop, settingsSchema, usualSettings } from '@whelk/core/job';
 import { type Calibration, type Lathe, upgradeLathe, withCalibrations } from '@whelk/core/lathe';
 import { materialOf, type ShopMaterial } from '@whelk/core/material';
-import type { Bar } from '@whelk/core/stock';
+import { under } from '@whelk/core/quantity';
+import { type Bar, checkBar } from '@whelk/core/stock';
 import { type Tool, upgradeTool } from '@whelk/core/tool';
 import type { Knex } from 'knex';
 import { notFound, Refused } from '../answer.ts';
@@ -43,6 +44,14 @@ export async function saveRecord(db: Knex, kind: RecordKind, document: { id: str
   if (kind === 'material') {
     const made = materialOf(document as ShopMaterial);
     if (!made.ok) throw new Refused(400, [{ code: made.code, path: ['record', ...made.path] }]);
+  }
+  if (kind === 'bar') {
+    const wrong = checkBar(document as Bar).filter((p) => p.severity !== 'warning');
+    if (wrong.length > 0)
+      throw new Refused(
+        400,
+        wrong.map((p) => under(['record'], p)),
+      );
   }
   await upsertRecord(db, { id: document.id, kind, document });
 }

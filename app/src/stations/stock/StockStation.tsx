@@ -1,9 +1,10 @@
-import { blankFor } from '@whelk/core/hold';
-import { materialIn, stationOf } from '@whelk/core/job';
+import { blankFor, cutOffMm } from '@whelk/core/hold';
+import { planJob, stationOf } from '@whelk/core/job';
 import { usualChuck } from '@whelk/core/lathe';
-import { readTyped, shortLength } from '@whelk/core/quantity';
+import { shortLength } from '@whelk/core/quantity';
+import { barMassKg, cleanUpOf, sectionMm2 } from '@whelk/core/stock';
 import { materialCautionText } from '../../messages/cautions.ts';
-import { blankLineText } from '../../messages/words.ts';
+import { blankLineText } from '../../messages/stock.ts';
 import { aimed } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { MmField } from '../../ui/number-field/MmField.tsx';
@@ -12,40 +13,41 @@ import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { Problems } from '../frame/Problems.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
+import { BarChoice } from './BarChoice.tsx';
+import { RealBlankCheck } from './RealBlankCheck.tsx';
+import { mass, UsualBars } from './UsualBars.tsx';
 
-const choiceFields = [
-  ['faceTailMm', 'To face at the tail end, mm'],
-  ['faceHeadMm', 'To face at the other end, mm'],
-  ['kerfMm', 'Saw cut, mm'],
-  ['clearanceMm', 'Clear of the jaws, mm'],
-] as const;
+/** A piece heavier than this is not lifted into a chuck by one pair of hands, kg. */
+const HEAVY_KG = 20;
 
-/** Stock: which bar, and how long a blank to cut from it. */
+/** Stock: which bar, how long a blank to cut from it, and whether the piece on the bench does. */
 function StockStation({ id, stored, shop, runs }: StationProps) {
   const editor = useJob(id, stored);
   const { job } = editor;
   const { planned, progress } = usePlanned(job, shop, runs);
-  const { part, plan } = planned;
+  const { part, plan, barSizes: sizes, cleanUp } = planned;
   const { unit } = job.drawing;
+  const { choice } = job.hold;
   const largest = Math.max(0, ...part.features.map((f) => f.limits.upperMm));
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
+  const chuck = lathe && usualChuck(lathe);
+  const jawLengthMm = chuck?.jawLengthMm ?? 40;
   const blank =
     plan?.blank ??
-    (planned.stockMm && part.features.length > 0
-      ? blankFor(part, planned.stockMm, job.hold.choice, lathe ? usualChuck(lathe).jawLengthMm : 40)
-      : undefined);
-  const bars = shop.bars
-    .map((bar) => {
-      const d = readTyped(bar.diameter);
-      const l = readTyped(bar.length);
-      return {
-        bar,
-        mm: d.ok ? d.mm.valueOf() : 0,
-        long: l.ok ? l.mm.valueOf() : 0,
-        material: materialIn(shop, bar.materialId),
-      };
-    })
-    .sort((a, b) => a.mm - b.mm);
+    (planned.stockMm && part.features.length > 0 ? blankFor(part, planned.stockMm, choice, jawLengthMm) : undefined);
+  const lostMm = blank ? cutOffMm(choice, blank.diameterMm) : choice.kerfMm;
+  const set = (more: Partial<typeof choice>, field: string) =>
+    editor.change((j) => ({ ...j, hold: { ...j.hold, choice: { ...j.hold.choice, ...more } } }), field);
+  const sawn = job.stock.sawn ?? 0;
+  const area = sizes && sectionMm2(sizes.shape, sizes.acrossMm, sizes.boreMm);
+  const kg = blank && area && planned.material && barMassKg(area, blank.lengthMm, planned.material.densityKgPerM3);
+  const fastestRpm = Math.max(0, ...(plan?.operations ?? []).map((o) => o.setting?.rpm ?? 0));
+  const cutFields = [
+    ['faceTailMm', 'To face at the tail end, mm'],
+    ['faceHeadMm', 'To face at the other end, mm'],
+    ['kerfMm', choice.cutOff === 'slot' ? 'Blade, mm' : 'Saw cut, mm'],
+    ['clearanceMm', 'Clear of the jaws, mm'],
+  ] as const;
   return (
     <JobFrame id={id} editor={editor} planned={planned} progress={progress} station="stock" showHolding>
       <div className="page grid gap-8 lg:grid-cols-[3fr_2fr]">
@@ -54,78 +56,18 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
           <p className="muted mb-2 text-sm">
             The part’s largest diameter is {aimed(largest, unit)} {unit}; {job.quantity} off.
           </p>
-          {bars.length === 0 && (
-            <p>
-              The rack is empty.{' '}
-              <a className="link" href="/stock">
-                Add a bar
-              </a>
-              .
-            </p>
-          )}
-          <div className="overflow-x-auto">
-            <table className="table">
-              <thead>
-                <tr>
-                  <th scope="col">Choose</th>
-                  <th scope="col">Material</th>
-                  <th scope="col" className="text-right">
-                    Ø
-                  </th>
-                  <th scope="col" className="text-right">
-                    Length
-                  </th>
-                  <th scope="col">For this part</th>
-                </tr>
-              </thead>
-              <tbody>
-                {bars.map(({ bar, mm, long, material }) => {
-                  const fits = mm >= largest - 1e-6;
-                  const enough = !blank || long >= blank.lengthMm + job.hold.choice.kerfMm;
-                  const chosen = bar.id === job.stock.barId;
-                  const name = `${material?.name ?? bar.materialId}, Ø${bar.diameter.text} ${bar.diameter.unit}`;
-                  return (
-                    <tr key={bar.id} className={chosen ? 'bg-[var(--brass-soft)]' : ''}>
-                      <td>
-                        <input
-                          type="radio"
-                          className="h-5 w-5"
-                          name="bar"
-                          aria-label={name}
-                          checked={chosen}
-                          onChange={() => editor.change((j) => ({ ...j, stock: { barId: bar.id } }))}
-                        />
-                      </td>
-                      <td>
-                        {material?.name ?? bar.materialId} <span className="muted text-sm">{bar.note}</span>
-                      </td>
-                      <td className="text-right">
-                        {bar.diameter.text} {bar.diameter.unit}
-                      </td>
-                      <td className="text-right">
-                        {bar.length.text} {bar.length.unit}
-                      </td>
-                      <td>
-                        {!fits
-                          ? '✕ too thin'
-                          : !enough
-                            ? '✕ too short'
-                            : mm > largest * 1.4
-                              ? '✓ much to take off'
-                              : '✓'}
-                      </td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
-          </div>
+          <BarChoice
+            {...{ job, shop, planned }}
+            blankMm={sawn >= job.quantity ? undefined : blank?.lengthMm}
+            onChoose={(barId) => editor.change((j) => ({ ...j, stock: { barId } }))}
+          />
           <p className="mt-3 text-sm">
             <a className="link" href="/stock">
               Stock rack
             </a>
-            : add bars, note what is left.
+            : add bars; the cutting list for several jobs, and what is left.
           </p>
+          <UsualBars {...{ planned, unit }} runoutMm={chuck?.runoutMm ?? 0.1} lengthMm={blank?.lengthMm} />
         </section>
         <section aria-labelledby="blank">
           <h2 id="blank">Blank</h2>
@@ -133,13 +75,17 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
           {blank ? (
             <>
               <p className="figure mt-1">
-                Ø{aimed(blank.diameterMm, unit)} × {aimed(blank.lengthMm, unit)}
+                {sizes?.shape === 'hexagon' || sizes?.shape === 'square' ? '' : 'Ø'}
+                {aimed(sizes?.acrossMm ?? blank.diameterMm, unit)} × {aimed(blank.lengthMm, unit)}
                 <span className="unit">{unit}</span>
                 <Working
                   of="blank length"
                   tell={(record) =>
-                    planned.stockMm &&
-                    blankFor(part, planned.stockMm, job.hold.choice, lathe ? usualChuck(lathe).jawLengthMm : 40, record)
+                    plan
+                      ? void planJob(job, shop, (op) =>
+                          op === 'hold' ? (step) => step.code === 'hold.blank' && record(step) : undefined,
+                        )
+                      : planned.stockMm && blankFor(part, planned.stockMm, choice, jawLengthMm, record)
                   }
                 />
               </p>
@@ -147,40 +93,98 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
                 <caption className="visually-hidden">The blank’s length as a sum</caption>
                 <tbody>
                   {blank.lines.map((line) => (
-                    <tr key={line.part}>
-                      <th scope="row" className="font-normal">
-                        {blankLineText[line.part]}
-                      </th>
-                      <td className="text-right">{shortLength(line.mm, 'mm', 3)} mm</td>
-                      {unit === 'in' && (
-                        <td className="muted text-right">
-                          {line.part === 'finished' ? `${aimed(line.mm, unit)} in` : ''}
-                        </td>
-                      )}
-                    </tr>
+                    <Row
+                      key={line.part}
+                      name={blankLineText[line.part]}
+                      mm={line.mm}
+                      unit={unit}
+                      inch={line.part === 'finished'}
+                    />
                   ))}
-                  <tr className="font-bold">
-                    <th scope="row">Blank</th>
-                    <td className="text-right">{shortLength(blank.lengthMm, 'mm', 3)} mm</td>
-                    {unit === 'in' && <td className="text-right">{aimed(blank.lengthMm, unit)} in</td>}
-                  </tr>
+                  <Row name="Blank" mm={blank.lengthMm} unit={unit} inch strong />
                   {job.quantity > 1 && (
-                    <tr>
-                      <th scope="row" className="font-normal">
-                        {job.quantity} blanks with their saw cuts
-                      </th>
-                      <td className="text-right">
-                        {shortLength(job.quantity * (blank.lengthMm + job.hold.choice.kerfMm), 'mm', 3)} mm
-                      </td>
-                      {unit === 'in' && (
-                        <td className="text-right">
-                          {aimed(job.quantity * (blank.lengthMm + job.hold.choice.kerfMm), unit)} in
-                        </td>
-                      )}
-                    </tr>
+                    <Row
+                      name={`${job.quantity} blanks with their cuts`}
+                      mm={job.quantity * (blank.lengthMm + lostMm)}
+                      unit={unit}
+                      inch
+                    />
                   )}
                 </tbody>
               </table>
+              <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+                {cleanUp && sizes && (
+                  <>
+                    <dt className="muted">Cleans up</dt>
+                    <dd className={cleanUp.cleans ? '' : 'font-bold'}>
+                      {cleanUp.cleans ? '✓' : '~'} wants {aimed(cleanUp.needMm, unit)} {unit}, has{' '}
+                      {aimed(cleanUp.acrossMm, unit)}
+                      <Working
+                        of="cleaning up"
+                        tell={(record) =>
+                          void cleanUpOf(
+                            cleanUp.wantedMm,
+                            sizes,
+                            chuck?.runoutMm ?? 0,
+                            plan?.holding.overhangMm ?? part.lengthMm,
+                            record,
+                          )
+                        }
+                      />
+                    </dd>
+                  </>
+                )}
+                {kg && area && planned.material && (
+                  <>
+                    <dt className="muted">Mass</dt>
+                    <dd>
+                      {mass(kg, unit)}
+                      <Working
+                        of="mass"
+                        tell={(record) =>
+                          void barMassKg(area, blank.lengthMm, planned.material!.densityKgPerM3, record)
+                        }
+                      />
+                      {kg > HEAVY_KG && (
+                        <span className="field-warning block text-base">
+                          Heavy: lift it with a hoist or two people, with a board over the bed.
+                        </span>
+                      )}
+                    </dd>
+                  </>
+                )}
+                {chuck && fastestRpm > 0 && (
+                  <>
+                    <dt className="muted">Turns</dt>
+                    <dd>
+                      {fastestRpm <= chuck.maxRpm ? '✓' : '✕'} up to {Math.round(fastestRpm)} rpm; {chuck.name} may{' '}
+                      {Math.round(chuck.maxRpm)}
+                    </dd>
+                  </>
+                )}
+                <dt className="muted">Sawn</dt>
+                <dd>
+                  {sawn} of {job.quantity}
+                  {sawn < job.quantity && (
+                    <button
+                      type="button"
+                      className="quiet ml-3 text-sm"
+                      onClick={() => editor.change((j) => ({ ...j, stock: { ...j.stock, sawn: sawn + 1 } }))}
+                    >
+                      One more lies ready
+                    </button>
+                  )}
+                  {sawn > 0 && (
+                    <button
+                      type="button"
+                      className="quiet ml-1 text-sm"
+                      onClick={() => editor.change((j) => ({ ...j, stock: { ...j.stock, sawn: sawn - 1 } }))}
+                    >
+                      One less
+                    </button>
+                  )}
+                </dd>
+              </dl>
               {planned.material && planned.material.cautions.length > 0 && (
                 <p className="field-warning mt-2 text-[0.95rem]">
                   {planned.material.cautions.map(materialCautionText).join(' ')}
@@ -193,20 +197,59 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
             </p>
           )}
           <div className="mt-4 grid grid-cols-2 gap-3">
-            {choiceFields.map(([key, label]) => (
-              <MmField
-                key={key}
-                label={label}
-                value={job.hold.choice[key]}
-                onChange={(mm) =>
-                  editor.change((j) => ({ ...j, hold: { ...j.hold, choice: { ...j.hold.choice, [key]: mm } } }), key)
-                }
-              />
+            <label className="text-sm">
+              Cut off
+              <select
+                className="select mt-0.5 flex w-full"
+                value={choice.cutOff ?? 'saw'}
+                onChange={(e) => set({ cutOff: e.target.value as 'saw' }, 'cutOff')}
+              >
+                <option value="saw">with the saw</option>
+                <option value="slot">parted off</option>
+              </select>
+            </label>
+            {cutFields.map(([key, label]) => (
+              <MmField key={key} label={label} value={choice[key]} onChange={(mm) => set({ [key]: mm }, key)} />
             ))}
           </div>
+          {blank && (
+            <RealBlankCheck
+              {...{ job, planned, blank }}
+              onReal={(real, field) =>
+                editor.change((j) => {
+                  const { real: _before, ...stock } = j.stock;
+                  return { ...j, stock: real ? { ...stock, real } : stock };
+                }, field)
+              }
+            />
+          )}
         </section>
       </div>
     </JobFrame>
+  );
+}
+
+function Row({
+  name,
+  mm,
+  unit,
+  inch,
+  strong,
+}: {
+  name: string;
+  mm: number;
+  unit: 'mm' | 'in';
+  inch?: boolean;
+  strong?: boolean;
+}) {
+  return (
+    <tr className={strong ? 'font-bold' : ''}>
+      <th scope="row" className={strong ? '' : 'font-normal'}>
+        {name}
+      </th>
+      <td className="text-right">{shortLength(mm, 'mm', 3)} mm</td>
+      {unit === 'in' && <td className="muted text-right">{inch ? `${aimed(mm, unit)} in` : ''}</td>}
+    </tr>
   );
 }
 
