@@ -11,7 +11,13 @@ await run(async () => {
   ensurePostgres();
   ensureChromium();
   ensureBuilt();
-  for (const file of ['core/bench/core.ts', 'core/bench/drawing.ts', 'app/bench/drawing.ts', 'app/bench/pages.ts']) {
+  for (const file of [
+    'core/bench/core.ts',
+    'core/bench/drawing.ts',
+    'core/bench/stock.ts',
+    'app/bench/drawing.ts',
+    'app/bench/pages.ts',
+  ]) {
     const result = spawnSync(
       process.execPath,
       [path.join(ROOT, 'node_modules/tsx/dist/cli.mjs'), path.join(ROOT, file)],

@@ -1,8 +1,10 @@
+import { usualHold } from '@whelk/core/hold';
 import type { Settings } from '@whelk/core/job';
 import { useState } from 'react';
 import { schoolNames, schoolNotes } from '../messages/words.ts';
 import { ask } from '../ui/api.ts';
 import { GeneralTolerance } from '../ui/GeneralTolerance.tsx';
+import { HoldHabitFields } from '../ui/HoldHabits.tsx';
 import { PolicyFields } from '../ui/PolicyFields.tsx';
 
 /** What the shop prefers; saved at each change. */
@@ -15,6 +17,8 @@ export default function SettingsForm({ given }: { given: Settings }) {
     const result = await ask('PUT', '/api/settings', next);
     setTold(result.ok ? 'Saved.' : result.problems.map((p) => `${p.what} ${p.right}`).join(' '));
   };
+  const { method: _method, gripMm: _gripMm, ...usual } = usualHold;
+  const habits = { ...usual, ...settings.hold };
   return (
     <div className="mt-5 flex max-w-2xl flex-col gap-6">
       <label>
@@ -58,6 +62,12 @@ export default function SettingsForm({ given }: { given: Settings }) {
         <legend className="font-bold">Which of the lathe’s speeds, for the bench book and new jobs</legend>
         <div className="mt-1">
           <PolicyFields policy={settings.policy} onChange={(policy) => set({ policy })} />
+        </div>
+      </fieldset>
+      <fieldset>
+        <legend className="font-bold">Left for holding and facing, for new jobs</legend>
+        <div className="mt-1">
+          <HoldHabitFields habits={habits} onChange={(more) => set({ hold: { ...habits, ...more } })} />
         </div>
       </fieldset>
       <label>

@@ -7,7 +7,7 @@ import { materialCautionText } from '../../messages/cautions.ts';
 import { blankLineText } from '../../messages/stock.ts';
 import { aimed } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
-import { MmField } from '../../ui/number-field/MmField.tsx';
+import { HoldHabitFields } from '../../ui/HoldHabits.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { Problems } from '../frame/Problems.tsx';
@@ -38,16 +38,11 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
   const lostMm = blank ? cutOffMm(choice, blank.diameterMm) : choice.kerfMm;
   const set = (more: Partial<typeof choice>, field: string) =>
     editor.change((j) => ({ ...j, hold: { ...j.hold, choice: { ...j.hold.choice, ...more } } }), field);
-  const sawn = job.stock.sawn ?? 0;
+  // a piece that was begun was sawn, booked or not
+  const sawn = Math.max(job.stock.sawn ?? 0, runs.length);
   const area = sizes && sectionMm2(sizes.shape, sizes.acrossMm, sizes.boreMm);
   const kg = blank && area && planned.material && barMassKg(area, blank.lengthMm, planned.material.densityKgPerM3);
   const fastestRpm = Math.max(0, ...(plan?.operations ?? []).map((o) => o.setting?.rpm ?? 0));
-  const cutFields = [
-    ['faceTailMm', 'To face at the tail end, mm'],
-    ['faceHeadMm', 'To face at the other end, mm'],
-    ['kerfMm', choice.cutOff === 'slot' ? 'Blade, mm' : 'Saw cut, mm'],
-    ['clearanceMm', 'Clear of the jaws, mm'],
-  ] as const;
   return (
     <JobFrame id={id} editor={editor} planned={planned} progress={progress} station="stock" showHolding>
       <div className="page grid gap-8 lg:grid-cols-[3fr_2fr]">
@@ -196,21 +191,8 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
               {part.features.length === 0 ? 'Draw the part first.' : 'Choose a bar: the blank’s length follows.'}
             </p>
           )}
-          <div className="mt-4 grid grid-cols-2 gap-3">
-            <label className="text-sm">
-              Cut off
-              <select
-                className="select mt-0.5 flex w-full"
-                value={choice.cutOff ?? 'saw'}
-                onChange={(e) => set({ cutOff: e.target.value as 'saw' }, 'cutOff')}
-              >
-                <option value="saw">with the saw</option>
-                <option value="slot">parted off</option>
-              </select>
-            </label>
-            {cutFields.map(([key, label]) => (
-              <MmField key={key} label={label} value={choice[key]} onChange={(mm) => set({ [key]: mm }, key)} />
-            ))}
+          <div className="mt-4">
+            <HoldHabitFields habits={choice} onChange={set} />
           </div>
           {blank && (
             <RealBlankCheck
