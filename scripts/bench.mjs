@@ -15,6 +15,7 @@ await run(async () => {
     'core/bench/core.ts',
     'core/bench/drawing.ts',
     'core/bench/stock.ts',
+    'core/bench/truing.ts',
     'app/bench/drawing.ts',
     'app/bench/pages.ts',
   ]) {

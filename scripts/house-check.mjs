@@ -59,6 +59,8 @@ const SUFFIX =
 const OWN_UNITS = {
   picture: /^(x|y|size|scale|radius)$/,
   sheet: /^(x|y|size|scale|edgeY|reach|from|to|apart|wide|high|want|half|first)$/,
+  /** jaws go by their numbers */
+  hold: /^(slacken|tighten|under|tapAt)$/,
   stock: /^(size|gap|nodes|mostNodes|pieces)$/,
   worn: /^score$/,
   trace: /^(axis|radius|tolerance|mmPerUnit|dropped)$/,
