@@ -2,7 +2,7 @@ import type { FourReadings, PairMove, Truing } from '../hold/index.ts';
 import { seeded } from './seeded.ts';
 
 /**
- * A chuck that is not a perfect one: work stands off its axis and leans on the indicator, the hand stops a little early or late, tightening
+ * A chuck that is not a perfect one: work stands off its axis and leans on the indicator, the hand stops a little early or late, the more the farther it goes, tightening
  * shifts what was set, one pair moves the other a little, the indicator trembles and is read to half a line.
  */
 export class PretendChuck {
@@ -43,7 +43,7 @@ export class PretendChuck {
     const pair = move.slacken % 2 === 1 ? 0 : 1;
     const towards = this.sense === 'push' ? move.slacken : move.tighten;
     const way = towards <= 2 ? 1 : -1;
-    const went = way * (move.byMm * this.got[pair] + this.tremble(0.012));
+    const went = way * (move.byMm * this.got[pair] + this.tremble(0.006 + 0.03 * move.byMm));
     this.off[pair] += went;
     this.off[pair === 0 ? 1 : 0] += 0.1 * went * (this.chance() - 0.5);
   }
