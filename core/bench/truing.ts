@@ -1,4 +1,5 @@
-import { type FourReadings, truingRound, usualTruing } from '../src/hold/index.ts';
+import { type FourReadings, truingRound } from '../src/hold/index.ts';
+import { usualTruing } from '../src/lathe/index.ts';
 import { PretendChuck } from '../src/testing/four-jaw.ts';
 import { row } from './measure.ts';
 
@@ -24,7 +25,7 @@ for (const [name, chuck] of Object.entries(usualTruing)) {
   const within = (n: number) => rounds.filter((r) => r <= n).length;
   row(
     `truing ${name} to ${WANTED_MM} from up to 3 mm, ${RUNS} runs`,
-    `2 rounds ${(within(2) / RUNS) * 100} %, 3 rounds ${(within(3) / RUNS) * 100} %, worst left ${worstMm.toFixed(3)} mm`,
+    `2 rounds ${((within(2) / RUNS) * 100).toFixed(1)} %, 3 rounds ${((within(3) / RUNS) * 100).toFixed(1)} %, worst left ${worstMm.toFixed(3)} mm`,
     'target 99 % in 3 rounds',
   );
 }

@@ -83,6 +83,30 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
       .map(([, x]) => size(x, 2))
       .join(' + ')} = ${size(v.lengthMm, 2)} mm`,
   }),
+  'truing.eccentricity': (v) => ({
+    title: 'Eccentricity',
+    formula: `(${size(v.r1)} − ${size(v.r3)})/2 = ${size(v.towards1Mm)} towards 1, (${size(v.r2)} − ${size(v.r4)})/2 = ${size(v.towards2Mm)} towards 2; √(a² + b²) = ${size(v.offMm)} mm, runs out twice that; |sum of 1, 3 − sum of 2, 4|/2 = ${size(v.ovalMm)} oval`,
+  }),
+  'truing.move': (v) => ({
+    title: 'Next move',
+    formula: `each pair by its half difference, over what earlier rounds got of what was asked: ${n(v.gotPair1Share, 2)} of pair 1–3, ${n(v.gotPair2Share, 2)} of pair 2–4; ${n(v.mmPerTurn)} mm a turn of the key`,
+  }),
+  'truing.tilt': (v) => ({
+    title: 'Tilt',
+    formula: `far − near: ${size(v.towards1Mm)} towards 1, ${size(v.towards2Mm)} towards 2 over ${n(v.apartMm)} mm = ${n(v.perMetreMm, 2)} mm a metre`,
+  }),
+  'truing.collars': (v) => ({
+    title: 'Tailstock from two diameters',
+    formula: `(${size(v.tailMm)} − ${size(v.headMm)})/2 × ${n(v.wholeMm)}/${n(v.apartMm)} = ${size(v.offsetMm)} mm towards the tool`,
+  }),
+  'truing.testBar': (v) => ({
+    title: 'Tailstock from a test bar',
+    formula: `(${size(v.tailMm)} − ${size(v.headMm)}) × ${n(v.wholeMm)}/${n(v.apartMm)} = ${size(v.offsetMm)} mm on the tool’s side`,
+  }),
+  'truing.bedTwist': (v) => ({
+    title: 'Twisted bed',
+    formula: `(${size(v.tailMm)} − ${size(v.headMm)})/2 = ${size(v.awayMm)} over ${n(v.apartMm)} mm; at the feet ${size(v.atFeetMm)}; × ${n(v.feetApartMm)}/${n(v.axisHighMm)} = ${size(v.liftMm)} mm to lift`,
+  }),
   'stock.cleanUp': (v) => ({
     title: 'Bar that cleans up',
     formula: `Ø${size(v.wantedMm)} + ${size(v.runoutMm)} runout + 2 × ${size(v.bowMm)} bow over ${n(v.outMm)} mm + 2 × ${size(v.skinMm)} skin = Ø${size(v.needMm, 2)}; the bar has Ø${size(v.acrossMm, 2)}, ${size(v.spareMm, 2)} to spare`,

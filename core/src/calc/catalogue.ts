@@ -8,6 +8,7 @@ import type { Calculation } from './entry.ts';
 import { fitting } from './fitting.ts';
 import { latheWork } from './lathe-work.ts';
 import { stocking } from './stocking.ts';
+import { truing } from './truing.ts';
 
 /** Every public calculation, in the order of the work. */
 export const catalogue: readonly Calculation[] = [
@@ -17,6 +18,7 @@ export const catalogue: readonly Calculation[] = [
   ...cutting,
   ...deciding,
   ...stocking,
+  ...truing,
   ...latheWork,
 ];
 

@@ -17,12 +17,6 @@ export { type BedTwist, bedTwistOf } from './truing/bed-twist.ts';
 export { castingRunoutMm, fromGaps } from './truing/casting.ts';
 export { type Eccentricity, eccentricityOf, type FourReadings } from './truing/eccentricity.ts';
 export { type PairMove, type TruingRound, truingRound } from './truing/round.ts';
-export {
-  type Truing,
-  type TruingRecord,
-  truingRecordSchema,
-  truingSchema,
-  usualTruing,
-} from './truing/schema.ts';
+export { type TruingRecord, truingRecordSchema } from './truing/schema.ts';
 export { type TailstockMove, tailstockFromBar, tailstockFromDiameters } from './truing/tailstock.ts';
 export { type Tilt, tiltOf } from './truing/tilt.ts';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { speedPolicySchema, usualPolicy } from '../cutting/index.ts';
 import type { instrumentSchema } from '../gauge/index.ts';
-import { holdChoiceSchema, holdHabitsSchema, usualHold } from '../hold/index.ts';
+import { holdChoiceSchema, holdHabitsSchema, truingRecordSchema, usualHold } from '../hold/index.ts';
 import type { latheSchema } from '../lathe/index.ts';
 import { decimalLimitsSchema } from '../limit/index.ts';
 import { type Material, materialById, materials } from '../material/index.ts';
@@ -24,7 +24,12 @@ export const jobSchema = z.strictObject({
     /** the piece that lies on the bench, as it was measured */
     real: z.strictObject({ diameter: typedLengthSchema, length: typedLengthSchema }).optional(),
   }),
-  hold: z.strictObject({ latheId: z.uuid().nullable(), choice: holdChoiceSchema }),
+  hold: z.strictObject({
+    latheId: z.uuid().nullable(),
+    choice: holdChoiceSchema,
+    /** how pieces of this job were brought true, latest last */
+    truings: z.array(truingRecordSchema).max(100).optional(),
+  }),
   route: z.strictObject({
     school: z.enum(['shopRule', 'conditions', 'machineFirst']),
     tools: z.enum(['hss', 'carbide']),

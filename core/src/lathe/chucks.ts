@@ -1,9 +1,15 @@
-import type { Chuck } from './holding-schema.ts';
+import { type Chuck, type Truing, usualTruing } from './holding-schema.ts';
 import type { Lathe } from './schema.ts';
 
 /** The chuck that is usually on the spindle: the first of the list. */
 export function usualChuck(lathe: Lathe): Chuck {
   return lathe.holding.chucks[0]!;
+}
+
+/** How a chuck is trued: as it was found out, else as its kind usually is. Undefined for one that cannot be adjusted. */
+export function truingOf(chuck: Chuck): Truing | undefined {
+  if (chuck.kind !== 'fourJaw' && chuck.kind !== 'fineAdjusting') return undefined;
+  return chuck.truing ?? usualTruing[chuck.kind];
 }
 
 /** Largest diameter that any set of a chuck's jaws grips, mm. */

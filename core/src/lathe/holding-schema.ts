@@ -4,6 +4,22 @@ const name = z.string().min(1).max(60);
 const mm = z.number().min(0).max(5000);
 const range = { fromMm: mm, toMm: mm };
 
+/** How a chuck's screws move the work: jaws push it, the screws of a fine-adjusting body drag the body with it. */
+export const truingSchema = z.strictObject({
+  sense: z.enum(['push', 'drag']),
+  /** travel of a jaw or screw for one turn of the key */
+  mmPerTurn: z.number().min(0.1).max(20),
+  /** what a clockwise turn of the key does */
+  clockwise: z.enum(['tightens', 'slackens']),
+});
+export type Truing = z.infer<typeof truingSchema>;
+
+/** The usual ways: an independent four-jaw, and a fine-adjusting body. */
+export const usualTruing: Readonly<Record<'fourJaw' | 'fineAdjusting', Truing>> = {
+  fourJaw: { sense: 'push', mmPerTurn: 4, clockwise: 'tightens' },
+  fineAdjusting: { sense: 'drag', mmPerTurn: 1, clockwise: 'tightens' },
+};
+
 /** A chuck with the diameters that its jaws take, its force, and how fast it may turn. */
 export const chuckSchema = z.strictObject({
   id: z.string().regex(/^[a-zA-Z0-9-]{1,30}$/),
@@ -17,6 +33,8 @@ export const chuckSchema = z.strictObject({
     .max(6),
   jawLengthMm: z.number().positive().max(500),
   runoutMm: z.number().min(0).max(1),
+  /** how its screws move the work; the usual way of its kind where it is not given */
+  truing: truingSchema.nullable().optional(),
 });
 export type Chuck = z.infer<typeof chuckSchema>;
 

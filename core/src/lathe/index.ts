@@ -8,7 +8,7 @@ export {
   withCalibrations,
 } from './calibration.ts';
 export { checkLathe } from './checks.ts';
-export { chuckReachMm, reverseIsSafe, usualChuck } from './chucks.ts';
+export { chuckReachMm, reverseIsSafe, truingOf, usualChuck } from './chucks.ts';
 export {
   type DialMove,
   type DialReading,
@@ -23,7 +23,7 @@ export {
 } from './dial.ts';
 export type { FeedSetting } from './feed-schema.ts';
 export { latheFileSchema } from './file.ts';
-export type { Chuck } from './holding-schema.ts';
+export { type Chuck, type Truing, truingSchema, usualTruing } from './holding-schema.ts';
 export { LATHE_PATTERNS, type LathePattern, lathePattern } from './patterns.ts';
 export { type Lathe, latheSchema, storedLatheSchema } from './schema.ts';
 export {

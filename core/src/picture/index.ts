@@ -13,3 +13,4 @@ export { silhouettePicture } from './silhouette.ts';
 export { type CardMaterial, type SpeedCard, speedCardPicture, speedCardRows } from './speed-card.ts';
 export { type StripView, stripPicture } from './strip.ts';
 export { textWidth } from './text-width.ts';
+export { jawsPicture, tailstockPicture } from './truing.ts';

@@ -1,4 +1,5 @@
-import type { FourReadings, PairMove, Truing } from '../hold/index.ts';
+import type { FourReadings, PairMove } from '../hold/index.ts';
+import type { Truing } from '../lathe/index.ts';
 import { seeded } from './seeded.ts';
 
 /**

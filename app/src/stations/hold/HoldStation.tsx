@@ -1,6 +1,7 @@
 import { planJob, stationOf } from '@whelk/core/job';
 import { usualChuck } from '@whelk/core/lathe';
 import type { Recorder } from '@whelk/core/working';
+import { lazy, Suspense } from 'react';
 import { methodText, whyMethodText } from '../../messages/words.ts';
 import { byRule, length } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
@@ -11,6 +12,8 @@ import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { Problems } from '../frame/Problems.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
+
+const TruingRecords = lazy(() => import('./TruingRecords.tsx'));
 
 /** Hold: which lathe, how held, and whether work, motor and jaws bear the cuts. */
 function HoldStation({ id, stored, shop, runs }: StationProps) {
@@ -167,6 +170,22 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
                 : 'Choose a bar at Stock first.'}
             </p>
           )}
+        </section>
+        <section aria-labelledby="true" className="lg:col-span-2">
+          <h2 id="true">Bring it true</h2>
+          <div className="mt-3">
+            <Suspense fallback={<p className="muted">Loading…</p>}>
+              <TruingRecords
+                job={job}
+                lathe={shop.lathes.find((l) => l.id === job.hold.latheId)}
+                betweenMm={plan ? plan.blank.lengthMm : undefined}
+                runoutMm={0.03}
+                onRecords={(truings) =>
+                  editor.change((j) => ({ ...j, hold: { ...j.hold, truings: [...truings] } }), 'truings')
+                }
+              />
+            </Suspense>
+          </div>
         </section>
       </div>
     </JobFrame>

@@ -1,6 +1,6 @@
+import type { Truing } from '../../lathe/index.ts';
 import type { Recorder } from '../../working/index.ts';
 import { type Eccentricity, eccentricityOf, type FourReadings } from './eccentricity.ts';
-import type { Truing } from './schema.ts';
 
 /** One pair of opposite jaws or screws to be moved. */
 export interface PairMove {

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { usualTruing } from '../../lathe/index.ts';
 import { PretendChuck } from '../../testing/four-jaw.ts';
 import { bedTwistOf } from './bed-twist.ts';
 import { castingRunoutMm, fromGaps } from './casting.ts';
 import { eccentricityOf, type FourReadings } from './eccentricity.ts';
 import { truingRound } from './round.ts';
-import { usualTruing } from './schema.ts';
 import { tailstockFromBar, tailstockFromDiameters } from './tailstock.ts';
 import { tiltOf } from './tilt.ts';
 

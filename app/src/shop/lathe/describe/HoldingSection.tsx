@@ -1,4 +1,4 @@
-import type { Chuck } from '@whelk/core/lathe';
+import { type Chuck, usualTruing } from '@whelk/core/lathe';
 import { useWatch } from 'react-hook-form';
 import { Choice, IfThere, LengthInput, NumberInput, Rows, TextInput } from './fields.tsx';
 import { freshId } from './form.ts';
@@ -46,6 +46,7 @@ export function HoldingSection() {
             <NumberInput name={`${path}.forceN`} label="All jaws together, N" className="w-40" />
             <LengthInput name={`${path}.jawLengthMm`} label="Jaws are long" className="w-32" />
             <LengthInput name={`${path}.runoutMm`} label="Runs out" className="w-28" sign="notNegative" />
+            <TruingFields path={path} />
             <div className="w-full">
               <Rows
                 name={`${path}.jaws`}
@@ -133,6 +134,37 @@ export function HoldingSection() {
         )}
       </Rows>
     </>
+  );
+}
+
+/** How the screws of a chuck move the work, where they can be moved. */
+function TruingFields({ path }: { path: string }) {
+  const kind = useWatch({ name: `${path}.kind` }) as Chuck['kind'];
+  if (kind !== 'fourJaw' && kind !== 'fineAdjusting') return null;
+  return (
+    <div className="w-full">
+      <IfThere name={`${path}.truing`} label="How it is trued, as found out" fresh={() => usualTruing[kind]}>
+        <Choice
+          name={`${path}.truing.sense`}
+          label="Its screws"
+          className="w-64"
+          choices={[
+            ['push', 'push the work'],
+            ['drag', 'drag the body'],
+          ]}
+        />
+        <Choice
+          name={`${path}.truing.clockwise`}
+          label="Key clockwise"
+          className="w-40"
+          choices={[
+            ['tightens', 'tightens'],
+            ['slackens', 'slackens'],
+          ]}
+        />
+        <NumberInput name={`${path}.truing.mmPerTurn`} label="A turn of the key, mm" className="w-40" />
+      </IfThere>
+    </div>
   );
 }
 

@@ -195,12 +195,12 @@ export function IfThere({
           type="checkbox"
           className="h-4 w-4"
           data-field={name}
-          checked={field.value !== null}
+          checked={(field.value ?? null) !== null}
           onChange={(event) => field.onChange(event.target.checked ? fresh() : null)}
         />
         {label}
       </label>
-      {field.value !== null && <div className="flex flex-wrap items-end gap-3">{children}</div>}
+      {(field.value ?? null) !== null && <div className="flex flex-wrap items-end gap-3">{children}</div>}
     </>
   );
 }
