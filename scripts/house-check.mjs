@@ -61,6 +61,7 @@ const OWN_UNITS = {
   sheet: /^(x|y|size|scale|edgeY|reach|from|to|apart|wide|high|want|half|first)$/,
   /** jaws go by their numbers */
   hold: /^(slacken|tighten|under|tapAt)$/,
+  tool: /^(edges|breakers)$/,
   stock: /^(size|gap|nodes|mostNodes|pieces)$/,
   worn: /^score$/,
   trace: /^(axis|radius|tolerance|mmPerUnit|dropped)$/,

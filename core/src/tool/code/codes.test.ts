@@ -1,0 +1,219 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  insertClearancesDeg,
+  insertFixings,
+  insertRadiiMm,
+  insertShapes,
+  insertThicknessesMm,
+  insertTolerances,
+} from '../standard/insert-letters.ts';
+import { barsForBore, type OwnedBar } from './bore.ts';
+import { misfits } from './fit.ts';
+import { type Holder, readHolder } from './holder.ts';
+import {
+  composeInsert,
+  type Insert,
+  type InsertFixing,
+  type InsertShape,
+  type InsertTolerance,
+  insertSizes,
+  isCodeFault,
+  readInsert,
+  sizeCodeOf,
+} from './insert.ts';
+
+const insert = (code: string) => readInsert(code) as Insert;
+const holder = (code: string) => readHolder(code) as Holder;
+
+describe('designations of inserts', () => {
+  it('are read with their sizes: DCMT 07 02 04', () => {
+    expect(insert('DCMT 07 02 04')).toMatchObject({
+      ...{ form: 'rhombus', cornerDeg: 55, clearanceDeg: 7, tolerance: 'M', hole: 'countersunk40', breakers: 1 },
+      ...{ sizeCode: '07', thicknessMm: 2.38, radiusMm: 0.4, circleMm: 6.35, edgeMm: expect.closeTo(7.75, 2) },
+      edges: 2,
+    });
+  });
+  it('are read with their tolerances: SPMN 12 03 08', () => {
+    expect(insert('spmn120308')).toMatchObject({
+      ...{
+        form: 'square',
+        clearanceDeg: 11,
+        hole: 'none',
+        breakers: 0,
+        circleToleranceMm: 0.08,
+        edgeMm: expect.closeTo(12.7, 9),
+      },
+      ...{ thicknessMm: 3.18, radiusMm: 0.8, edges: 4 },
+    });
+  });
+  it.each([
+    // published edge lengths
+    ['C', 12.7, '12', 12.9],
+    ['C', 6.35, '06', 6.45],
+    ['D', 12.7, '15', 15.5],
+    ['T', 9.525, '16', 16.5],
+    ['T', 6.35, '11', 11],
+    ['V', 9.525, '16', 16.6],
+    ['W', 12.7, '08', 8.7],
+    ['W', 9.525, '06', 6.5],
+    ['S', 15.875, '15', 15.9],
+    ['K', 9.525, '11', 11.6],
+  ] as const)('%s of circle %d is size %s, its edge %d', (shape, circleMm, size, edge) => {
+    expect(sizeCodeOf(shape, circleMm)).toBe(size);
+    expect(
+      composeInsert({
+        shape,
+        circleMm,
+        clearance: 'N',
+        tolerance: 'M',
+        fixing: 'G',
+        thicknessCode: '04',
+        radiusCode: '08',
+      }).edgeMm,
+    ).toBeCloseTo(edge, 1);
+  });
+  it('tell a double-sided one from a single-sided one, and round ones by inch or metric', () => {
+    expect([
+      insert('CNMG120408').edges,
+      insert('CNMM120408').edges,
+      insert('TCMT110204').edges,
+      insert('WNMG080408').edges,
+    ]).toEqual([4, 2, 3, 6]);
+    expect([
+      insert('RCMT 10 T3 M0').circleMm,
+      insert('RNGN 12 07 00').circleMm,
+      insert('RCMT 12 04 M0').circleMm,
+    ]).toEqual([10, 12.7, 12]);
+  });
+  it('keep what its maker added, and the edge and hand before it', () => {
+    expect(insert('CNMG 12 04 08-PX')).toMatchObject({ rest: 'PX', code: 'CNMG 12 04 08-PX' });
+    expect(insert('TPGX 09 02 02 FR').edge).toBeUndefined();
+    expect(insert('TPGH 09 02 02 FR')).toMatchObject({ edge: 'F', hand: 'R', rest: '' });
+    expect(insert('SNUN 12 04 08 T')).toMatchObject({ edge: 'T' });
+  });
+  it.each([
+    ['', 1],
+    ['ZNMG120408', 1],
+    ['CXMG120408', 2],
+    ['CNYG120408', 3],
+    ['CNMX120408', 4],
+    ['CNMG130408', 5],
+    ['CNMG12', 6],
+    ['CNMG1204', 7],
+    ['CNMG12040', 7],
+  ])('%s is refused at its position %d, with what may stand there', (code, position) => {
+    const read = readInsert(code);
+    expect(isCodeFault(read) && [read.position, read.allowed.length > 0]).toEqual([position, true]);
+  });
+  it('go both ways: what is put together is read as the same', () => {
+    const key = <T extends object>(table: T) => fc.constantFrom(...(Object.keys(table) as (keyof T & string)[]));
+    fc.assert(
+      fc.property(
+        key(insertShapes),
+        key(insertClearancesDeg),
+        key(insertTolerances),
+        key(insertFixings),
+        fc.nat(20),
+        key(insertThicknessesMm),
+        key(insertRadiiMm),
+        (shape, clearance, tolerance, fixing, which, thicknessCode, radiusCode) => {
+          const sizes = insertSizes(shape as InsertShape).filter((s) => s.sizeCode !== '00');
+          if (sizes.length === 0) return;
+          const { circleMm } = sizes[which % sizes.length]!;
+          const made = composeInsert({
+            ...{ shape: shape as InsertShape, clearance, tolerance: tolerance as InsertTolerance },
+            ...{ fixing: fixing as InsertFixing, circleMm, thicknessCode, radiusCode },
+          });
+          expect(readInsert(made.code)).toEqual(made);
+        },
+      ),
+    );
+  });
+  it('never throw, whatever is typed', () => {
+    fc.assert(
+      fc.property(
+        fc.string({ maxLength: 30 }),
+        (text) => readInsert(text) !== undefined && readHolder(text) !== undefined,
+      ),
+    );
+  });
+});
+
+describe('designations of holders', () => {
+  it('are read for boring bars: S20S-SVUBR 16', () => {
+    expect(holder('S20S-SVUBR 16')).toMatchObject({
+      ...{ kind: 'boring', body: 'steel', shankWideMm: 20, lengthMm: 250, clamping: 'screw', insertShape: 'V' },
+      ...{ settingDeg: 93, insertClearanceDeg: 5, hand: 'right', sizeCode: '16' },
+    });
+    expect(holder('e12q sclcl06')).toMatchObject({ body: 'carbide', coolant: true, hand: 'left', lengthMm: 180 });
+  });
+  it('are read for outside holders: PCLNR 2020 K12', () => {
+    expect(holder('PCLNR 2020K12')).toMatchObject({
+      ...{ kind: 'outside', clamping: 'lever', settingDeg: 95, shankHighMm: 20, shankWideMm: 20, lengthMm: 125 },
+      ...{ insertClearanceDeg: 0, hand: 'right', sizeCode: '12' },
+    });
+    expect(holder('SDNCN 1616 X 11').lengthMm).toBeUndefined();
+  });
+  it.each([
+    ['XCLNR2020K12', 1],
+    ['PCZNR2020K12', 3],
+    ['PCLNX2020K12', 5],
+    ['PCLNR', 6],
+    ['PCLNR2020I12', 8],
+    ['PCLNR2020K', 9],
+    ['Z20S-SVUBR16', 1],
+    ['S20S-SVABR16', 6],
+  ])('%s is refused at position %d', (code, position) => {
+    const read = readHolder(code);
+    expect('kind' in read && read.kind === 'fault' && read.position).toBe(position);
+  });
+});
+
+describe('what fits', () => {
+  const why = (code: string, into: string, thicknessMm?: number) =>
+    misfits(insert(code), { holder: holder(into), thicknessMm }).map((m) => m.code);
+  it('is the same shape, clearance and size with a hole for the clamping', () => {
+    expect(why('DCMT 11 T3 04', 'SDJCR 2020 K11')).toEqual([]);
+    expect(why('CCMT 06 02 04', 'S16R-SCLCR 09')).toEqual(['fit.size']);
+    expect(why('CNMG 12 04 08', 'S32U-PWLNR 08')).toEqual(['fit.shape', 'fit.size']);
+    expect(why('CNMG 12 04 08', 'PCLNR 2020 K12')).toEqual([]);
+    expect(why('CNMN 12 04 08', 'PCLNR 2020 K12')).toEqual(['fit.hole']);
+    expect(why('CPMT 09 T3 04', 'SCLCR 1616 H09')).toEqual(['fit.clearance']);
+    expect(why('CCMT 09 T3 04', 'SCLCR 1616 H09', 3.18)).toEqual(['fit.thickness']);
+    expect(why('DCGT 11 T3 04 FL', 'SDJCR 2020 K11')).toEqual(['fit.hand']);
+  });
+  it('into a bore is the stiffest bar that enters, withdraws, reaches and does not spring', () => {
+    const bar = (
+      id: string,
+      shankMm: number,
+      leastBoreMm: number,
+      lengthMm: number,
+      more: Partial<OwnedBar> = {},
+    ): OwnedBar => ({
+      ...{ id, shankMm, leastBoreMm, lengthMm, body: 'steel', damped: false },
+      ...more,
+    });
+    const found = barsForBore(
+      [
+        bar('8', 8, 11, 125),
+        bar('12', 12, 16, 150),
+        bar('16', 16, 20, 60),
+        bar('16 close', 16, 21.5, 200),
+        bar('20', 20, 25, 250),
+        bar('12 carbide', 12, 16, 150, { body: 'carbide' }),
+      ],
+      { boreMm: 22, depthMm: 46, withdrawMm: 0.5, heldMm: 40 },
+    );
+    expect(found.map((f) => [f.bar.id, f.verdict])).toEqual([
+      ['12 carbide', 'good'],
+      ['12', 'good'],
+      ['8', 'springs'],
+      ['16 close', 'cannotWithdraw'],
+      ['16', 'tooShort'],
+      ['20', 'tooThick'],
+    ]);
+    // 100 N on 48 mm of 12 mm steel
+    expect(found[1]!.per100NMm).toBeCloseTo((100 * 48 ** 3) / (3 * 207_000 * 1017.876), 6);
+  });
+});

@@ -1,0 +1,182 @@
+import { radians } from '../../quantity/index.ts';
+import {
+  circleTolerances,
+  inscribedCirclesMm,
+  insertClearancesDeg,
+  type insertEdges,
+  insertFixings,
+  insertRadiiMm,
+  insertShapes,
+  insertThicknessesMm,
+  insertTolerances,
+  roundsMm,
+} from '../standard/insert-letters.ts';
+
+import { has } from './letters.ts';
+
+export type InsertShape = keyof typeof insertShapes;
+export type InsertFixing = keyof typeof insertFixings;
+export type InsertTolerance = keyof typeof insertTolerances;
+
+/** An insert as its designation describes it; lengths in mm. */
+export interface Insert {
+  /** written the usual way: `DCMT 07 02 04` */
+  readonly code: string;
+  readonly shape: InsertShape;
+  readonly form: (typeof insertShapes)[InsertShape]['form'];
+  readonly cornerDeg: number;
+  /** letter and angle; O has none that is known */
+  readonly clearance: keyof typeof insertClearancesDeg | 'O';
+  readonly clearanceDeg: number | undefined;
+  readonly tolerance: InsertTolerance;
+  readonly circleToleranceMm: number;
+  readonly fixing: InsertFixing;
+  readonly hole: (typeof insertFixings)[InsertFixing]['hole'];
+  readonly breakers: 0 | 1 | 2;
+  readonly sizeCode: string;
+  readonly circleMm: number;
+  /** of one edge; of a round insert its circumference is no edge and this is 0 */
+  readonly edgeMm: number;
+  readonly thicknessMm: number;
+  readonly radiusMm: number;
+  readonly edge?: keyof typeof insertEdges;
+  readonly hand?: 'R' | 'L' | 'N';
+  /** what follows and is its maker's own */
+  readonly rest: string;
+  /** corners that can cut, both faces together */
+  readonly edges: number;
+}
+
+/** What is wrong with a designation: where in it, what stands there, what may stand there. */
+export interface CodeFault {
+  readonly kind: 'fault';
+  readonly code: string;
+  /** which letter or figure, from 1 as the standard counts its positions */
+  readonly position: number;
+  readonly value: string;
+  /** what may stand there */
+  readonly allowed: string;
+}
+export const isCodeFault = (read: object): read is CodeFault => 'kind' in read && read.kind === 'fault';
+
+/**
+ * Length of a cutting edge from the inscribed circle, mm; 0 for a round insert and for those that have no circle.
+ * @source geometry: rhombus d/sin ε, triangle d·√3, trigon d/2·(cot 40° + cot 80°), regular n-gon d·tan(180°/n)
+ * @example edgeLengthMm('D', 6.35).toFixed(2) // '7.75'
+ */
+export function edgeLengthMm(shape: InsertShape, circleMm: number): number {
+  const { form, cornerDeg } = insertShapes[shape];
+  const cot = (deg: number) => 1 / Math.tan(radians(deg));
+  if (form === 'rhombus' || form === 'parallelogram') return circleMm / Math.sin(radians(cornerDeg));
+  if (form === 'triangle') return circleMm * Math.sqrt(3);
+  if (form === 'trigon') return (circleMm / 2) * (cot(40) + cot(80));
+  const sides = { square: 4, pentagon: 5, hexagon: 6, octagon: 8, rectangle: 0, round: 0 }[form];
+  return sides ? circleMm * Math.tan(Math.PI / sides) : 0;
+}
+
+/** Figures of the size position: the edge in whole mm, its decimals left off; for a round insert its diameter. */
+export function sizeCodeOf(shape: InsertShape, circleMm: number): string {
+  const mm = shape === 'R' ? circleMm : edgeLengthMm(shape, circleMm);
+  return String(Math.floor(Number(mm.toFixed(1)))).padStart(2, '0');
+}
+
+/** Sizes that a shape is made in: the figures and the inscribed circle, smallest first. */
+export function insertSizes(shape: InsertShape): readonly { readonly sizeCode: string; readonly circleMm: number }[] {
+  const circles = shape === 'R' ? [...new Set<number>([...roundsMm, 9.525, 15.875, 19.05])] : inscribedCirclesMm;
+  const seen = new Set<string>();
+  return [...circles]
+    .sort((a, b) => a - b)
+    .map((circleMm) => ({ sizeCode: sizeCodeOf(shape, circleMm), circleMm }))
+    .filter(({ sizeCode }) => !seen.has(sizeCode) && seen.add(sizeCode));
+}
+
+const fault = (position: number, value: string, allowed: readonly string[], code = 'insert.letter'): CodeFault => ({
+  kind: 'fault',
+  ...{ code, position, value, allowed: allowed.join(' ') },
+});
+
+/**
+ * Reads a designation such as `DCMT 070204`, `CNMG 12 04 08-E` or `TPGX 09 02 02 FR`: letters in either case, with spaces or without.
+ * @returns the insert, or the first position at which it cannot be read
+ * @source ISO 1832, positions 1 to 9; what follows is the maker's own and kept as it is
+ */
+export function readInsert(text: string): Insert | CodeFault {
+  const plain = text.toUpperCase().replace(/[\s._]/g, '');
+  const [shape = '', clearance = '', tolerance = '', fixing = ''] = plain;
+  if (!has(insertShapes, shape)) return fault(1, shape, Object.keys(insertShapes));
+  if (!has(insertClearancesDeg, clearance) && clearance !== 'O')
+    return fault(2, clearance, [...Object.keys(insertClearancesDeg), 'O']);
+  if (!has(insertTolerances, tolerance)) return fault(3, tolerance, Object.keys(insertTolerances));
+  if (!has(insertFixings, fixing)) return fault(4, fixing, Object.keys(insertFixings));
+  const [sizeCode, thickness, radius] = [plain.slice(4, 6), plain.slice(6, 8), plain.slice(8, 10)];
+  const sizes = insertSizes(shape);
+  const size = sizes.find((s) => s.sizeCode === sizeCode);
+  if (!size)
+    return fault(
+      5,
+      sizeCode,
+      sizes.map((s) => s.sizeCode),
+    );
+  if (!has(insertThicknessesMm, thickness)) return fault(6, thickness, Object.keys(insertThicknessesMm));
+  const round = shape === 'R';
+  if (!has(insertRadiiMm, radius) && !(round && (radius === 'M0' || radius === '')))
+    return fault(7, radius, round ? ['M0', '00'] : Object.keys(insertRadiiMm));
+  // a rounded edge and the hand stand alone or together; anything else is the maker's
+  // a round insert of an inch size has 00 for its radius, a metric one M0
+  const inchRound =
+    round && radius === '00' ? inscribedCirclesMm.find((d) => sizeCodeOf('R', d) === sizeCode) : undefined;
+  const tail = /^([FETSKP]?)([RLN]?)(?=$|[^A-Z])-?(.*)$/.exec(plain.slice(10));
+  const rest = tail ? tail[3]! : plain.slice(10);
+  return composeInsert({
+    ...{ shape, clearance, tolerance, fixing, circleMm: inchRound ?? size.circleMm, thicknessCode: thickness },
+    radiusCode: radius === 'M0' || radius === '' ? '00' : (radius as keyof typeof insertRadiiMm),
+    edge: tail?.[1] ? (tail[1] as keyof typeof insertEdges) : undefined,
+    hand: tail?.[2] ? (tail[2] as 'R') : undefined,
+    rest: rest.replace(/^-/, ''),
+  });
+}
+
+/** What a designation is put together from. */
+export interface InsertChoice {
+  readonly shape: InsertShape;
+  readonly clearance: keyof typeof insertClearancesDeg | 'O';
+  readonly tolerance: InsertTolerance;
+  readonly fixing: InsertFixing;
+  readonly circleMm: number;
+  readonly thicknessCode: keyof typeof insertThicknessesMm;
+  readonly radiusCode: keyof typeof insertRadiiMm;
+  readonly edge?: keyof typeof insertEdges;
+  readonly hand?: 'R' | 'L' | 'N';
+  readonly rest?: string;
+}
+
+/** The insert of given letters and sizes, with its designation. @source ISO 1832 */
+export function composeInsert(choice: InsertChoice): Insert {
+  const { shape, clearance, tolerance, fixing, circleMm, thicknessCode, radiusCode, edge, hand, rest = '' } = choice;
+  const { form, cornerDeg, corners } = insertShapes[shape];
+  const { hole, breakers, countersinks } = insertFixings[fixing];
+  const sizeCode = sizeCodeOf(shape, circleMm);
+  const metricRound = shape === 'R' && Number.isInteger(circleMm);
+  const head = `${shape}${clearance}${tolerance}${fixing} ${sizeCode} ${thicknessCode} ${metricRound ? 'M0' : radiusCode}`;
+  // both faces cut where nothing of either tells them apart
+  const bothFaces = clearance === 'N' && breakers !== 1 && countersinks !== 1;
+  return {
+    code: `${head}${edge || hand ? ` ${edge ?? ''}${hand ?? ''}` : ''}${rest ? `-${rest}` : ''}`,
+    ...{ shape, form, cornerDeg, clearance, tolerance, fixing, hole, breakers, sizeCode, circleMm, rest },
+    clearanceDeg: clearance === 'O' ? undefined : insertClearancesDeg[clearance],
+    circleToleranceMm: circleTolerance(tolerance, circleMm),
+    edgeMm: edgeLengthMm(shape, circleMm),
+    thicknessMm: insertThicknessesMm[thicknessCode],
+    radiusMm: shape === 'R' ? circleMm / 2 : insertRadiiMm[radiusCode],
+    ...(edge ? { edge } : {}),
+    ...(hand ? { hand } : {}),
+    edges: corners * (bothFaces ? 2 : 1),
+  };
+}
+
+function circleTolerance(letter: InsertTolerance, circleMm: number): number {
+  const row = insertTolerances[letter];
+  if (!('bySize' in row)) return row.dMm;
+  const by = circleTolerances.find((t) => circleMm <= t.upToMm + 1e-9) ?? circleTolerances.at(-1)!;
+  return row.bySize === 'fine' ? by.fineMm : by.coarseMm;
+}
