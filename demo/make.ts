@@ -4,7 +4,7 @@ import { freezeJob, planJob, shopFileSchema, usualSettings } from '../core/src/j
 import { adviseStep, type RunEvent, replay } from '../core/src/run/index.ts';
 import { jobs } from './jobs.ts';
 import { grey, long, small } from './lathes.ts';
-import { bars, instruments, tools } from './rack.ts';
+import { bars, holders, inserts, instruments, tools } from './rack.ts';
 import { demoId, length } from './words.ts';
 
 // Makes demo/shop.json: the demo shop in the format that the application exports. Run by `npm run demo` after a change of
@@ -19,6 +19,8 @@ const out = {
   exportedAt: '2026-01-12T08:00:00.000Z',
   settings: usualSettings,
   ...(shop as object),
+  holders,
+  inserts,
   jobs: [] as unknown[],
 };
 for (const [key, doc] of jobs) {

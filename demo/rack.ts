@@ -1,4 +1,5 @@
 import type { Bar } from '../core/src/stock/index.ts';
+import type { HolderRecord, InsertRecord } from '../core/src/tool/index.ts';
 import { demoId, length } from './words.ts';
 
 const tool = (
@@ -43,10 +44,47 @@ const inst = (
   to: number,
   res: number,
   u: number,
-) => ({ id: demoId(`inst${k}`), name, kind, unit, fromMm: from, toMm: to, resolutionMm: res, uncertaintyMm: u });
+  more: object = {},
+) => ({
+  ...{ id: demoId(`inst${k}`), name, kind, unit, fromMm: from, toMm: to, resolutionMm: res, uncertaintyMm: u },
+  ...more,
+});
+const holder = (k: string, code: string, note: string, more: Partial<HolderRecord> = {}): HolderRecord => ({
+  ...{ id: demoId(`holder${k}`), code, note },
+  ...more,
+});
+/** Holders and boring bars. */
+export const holders = [
+  holder('1', 'PCLNR 2020 K12', 'drawer 1'),
+  holder('2', 'SDJCR 1616 H11', 'drawer 1', { seatMm: 3.97 }),
+  holder('3', 'SCLCR 1616 H09', 'drawer 1', { seatMm: 3.97 }),
+  holder('4', 'S16R-SCLCR 09', 'drawer 2', { leastBoreMm: 20, seatMm: 3.97 }),
+  holder('5', 'S12M-SCLCR 06', 'drawer 2', { leastBoreMm: 16 }),
+  holder('6', 'S08K-SCLCR 06', 'drawer 2', { leastBoreMm: 11 }),
+  holder('7', 'E12Q-SDUCR 07', 'drawer 2, carbide', { leastBoreMm: 16 }),
+];
+const insert = (
+  k: string,
+  code: string,
+  material: InsertRecord['material'],
+  count: number,
+  usedEdges: number,
+  note: string,
+): InsertRecord => ({ id: demoId(`insert${k}`), code, material, grade: '', count, usedEdges, note });
+/** Inserts in their boxes. */
+export const inserts = [
+  insert('1', 'CNMG 12 04 08', 'coated', 8, 1, 'box 1'),
+  insert('2', 'DCMT 11 T3 04', 'coated', 6, 0, 'box 1'),
+  insert('3', 'CCMT 09 T3 04', 'coated', 10, 1, 'box 1'),
+  insert('4', 'CCGT 06 02 02', 'uncoated', 4, 0, 'box 2, ground, for bronze'),
+  insert('5', 'DCMT 07 02 04', 'coated', 5, 0, 'box 2'),
+];
 /** Gauges and micrometers. */
 export const instruments = [
-  inst('1', 'Micrometer 0–25', 'micrometer', 'mm', 0, 25, 0.001, 0.004),
+  inst('1', 'Micrometer 0–25', 'micrometer', 'mm', 0, 25, 0.001, 0.004, {
+    calibration: { on: '2025-09-02', due: '2027-09-02', certificate: 'SM-0117' },
+    zeroChecks: [{ at: '2026-01-09T07:40:00.000Z', offMm: 0.001 }],
+  }),
   inst('2', 'Micrometer 25–50', 'micrometer', 'mm', 25, 50, 0.001, 0.004),
   inst('3', 'Micrometer 50–75', 'micrometer', 'mm', 50, 75, 0.001, 0.005),
   inst('4', 'Inch micrometer 0–1', 'micrometer', 'in', 0, 25.4, 0.00254, 0.004),

@@ -57,7 +57,7 @@ const SUFFIX =
   /([mM]m|Um|Mm4|N|Nm|Deg|Rad|Kw|GPa|MPa|Min|Rpm|MPerMin|[mM]mPerRev|NPerMm2|Mm2|Kg|MmPerM|KgPerM3|PerK|DegC|Lines|Share|Factor|Diameters|PerN|Percent|Size|Ratio)$/;
 /** Rooms whose lengths are in a unit of their own, told where they begin: of the picture, of paper, of a file that was read. */
 const OWN_UNITS = {
-  picture: /^(x|y|size|scale|radius)$/,
+  picture: /^(x|y|size|scale|radius|countersinks)$/,
   sheet: /^(x|y|size|scale|edgeY|reach|from|to|apart|wide|high|want|half|first)$/,
   /** jaws go by their numbers */
   hold: /^(slacken|tighten|under|tapAt)$/,

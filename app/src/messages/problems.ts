@@ -1,6 +1,7 @@
 import type { Problem } from '@whelk/core/quantity';
 import { drawingWordings } from './drawing-problems.ts';
 import { exchangeWordings } from './exchange.ts';
+import { shopWordings } from './shop-problems.ts';
 import { plain, size, text, type Worded, type Wording } from './wording.ts';
 
 export type { Worded } from './wording.ts';
@@ -9,6 +10,7 @@ export type { Worded } from './wording.ts';
 const wordings: Record<string, Wording> = {
   ...drawingWordings,
   ...exchangeWordings,
+  ...shopWordings,
   'length.empty': () => ({ what: 'Nothing is typed here.', right: 'Give a length such as 12.5, 1/2" or 30 thou.' }),
   'length.tooLong': () => ({ what: 'That is longer than any length.', right: 'Use at most 64 characters.' }),
   'length.notALength': (p) => ({
@@ -80,35 +82,6 @@ const wordings: Record<string, Wording> = {
   'stock.diameterAboveBar': (p) => ({
     what: `Ø${size(p.value)} is larger than the bar, Ø${size(p.limit)}.`,
     right: 'Choose a thicker bar or a smaller diameter.',
-  }),
-  'stock.mayNotCleanUp': (p) => ({
-    what: `The bar of Ø${size(p.value)} may not clean up all round: runout, bow and skin want Ø${size(p.limit)}.`,
-    right: 'Run it true in a four-jaw chuck, straighten it, or take a thicker bar.',
-  }),
-  'stock.tubeForSolid': (p) => ({
-    what: `The bar is hollow, Ø${size(p.value)} at most, and the part is not hollow all the way.`,
-    right: 'Choose a solid bar.',
-  }),
-  'stock.boreAbovePart': (p) => ({
-    what: `The tube’s hole may reach Ø${size(p.value)}, the part’s narrowest is Ø${size(p.limit)}.`,
-    right: 'Choose a tube with a thicker wall, or a solid bar.',
-  }),
-  'stock.badBar': (p) => ({
-    what: `The record of this bar cannot be used${p.value === undefined ? '' : `: ${text(p)}`}.`,
-    right: 'Put its sizes right on the stock rack.',
-  }),
-  'stock.noStandardBar': (p) => ({
-    what: `No usual bar of this section cleans up to ${size(p.value)}.`,
-    right: 'Take another section, a forging or a casting, or ask your merchant.',
-  }),
-  'stock.barChanged': (p) => ({
-    what: `The rack has changed: a bar that this list cuts into is now ${size(p.value)} long, not ${size(p.limit)}.`,
-    right: 'Work the list out again.',
-  }),
-  'bar.tubeWithoutBore': () => ({ what: 'A tube has no hole yet.', right: 'Type the diameter of its hole.' }),
-  'bar.boreTooLarge': (p) => ({
-    what: `The hole of Ø${size(p.value)} is as large as the bar, Ø${size(p.limit)}.`,
-    right: 'The hole must be smaller than the outside.',
   }),
   'stock.longerThanBar': (p) => ({
     what: `The blank and its saw cut want ${size(p.value)}, the bar has ${size(p.limit)}.`,
@@ -286,7 +259,10 @@ const wordings: Record<string, Wording> = {
   }),
   'input.wrongType': (p) => ({ what: 'This is missing or of the wrong kind.', right: `Expected: ${plain(p.limit)}.` }),
   'input.notOneOf': (p) => ({ what: 'This is none of the choices.', right: `One of: ${plain(p.limit)}.` }),
-  'input.invalid': () => ({ what: 'This is not as it should be.', right: 'See the schema.' }),
+  'input.invalid': (p) => ({
+    what: 'This is not as it should be.',
+    right: p.limit ? `It wants ${p.limit}.` : 'See the schema.',
+  }),
   'input.notJson': () => ({ what: 'The text is not JSON.', right: 'Send one JSON object.' }),
   'input.tooDeep': (p) => ({ what: 'The JSON is nested too deeply.', right: `At most ${plain(p.limit)} levels.` }),
   'input.tooLarge': (p) => ({ what: 'The message is too large.', right: `At most ${plain(p.limit)} bytes.` }),

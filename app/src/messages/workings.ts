@@ -107,6 +107,10 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: 'Twisted bed',
     formula: `(${size(v.tailMm)} − ${size(v.headMm)})/2 = ${size(v.awayMm)} over ${n(v.apartMm)} mm; at the feet ${size(v.atFeetMm)}; × ${n(v.feetApartMm)}/${n(v.axisHighMm)} = ${size(v.liftMm)} mm to lift`,
   }),
+  'tool.bar': (v) => ({
+    title: 'Spring of the bar',
+    formula: `100 N · ${n(v.overhangMm)}³/(3 · ${n(v.modulusGPa)} GPa · I) = ${size(v.per100NMm)} mm; ${n(v.overhangDiameters, 1)} diameters stand out, it bears ${n(v.bearsDiameters, 1)}`,
+  }),
   'stock.cleanUp': (v) => ({
     title: 'Bar that cleans up',
     formula: `Ø${size(v.wantedMm)} + ${size(v.runoutMm)} runout + 2 × ${size(v.bowMm)} bow over ${n(v.outMm)} mm + 2 × ${size(v.skinMm)} skin = Ø${size(v.needMm, 2)}; the bar has Ø${size(v.acrossMm, 2)}, ${size(v.spareMm, 2)} to spare`,

@@ -19,7 +19,7 @@ export interface Column<T> {
   readonly onlyShown?: true;
 }
 export interface RecordKindView<T> {
-  readonly kind: 'bar' | 'tool' | 'instrument';
+  readonly kind: 'bar' | 'tool' | 'instrument' | 'holder' | 'insert';
   readonly name: string;
   readonly columns: readonly Column<T>[];
   /** typed texts into a record, or what is wrong with them by column */

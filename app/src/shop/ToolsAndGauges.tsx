@@ -1,13 +1,15 @@
 import type { Instrument } from '@whelk/core/gauge';
 import { TOOL_MATERIALS } from '@whelk/core/material';
-import type { Tool } from '@whelk/core/tool';
+import type { HolderRecord, InsertRecord, Tool } from '@whelk/core/tool';
 import { useMemo, useState } from 'react';
 import { toolMaterialNames } from '../messages/words.ts';
 import { ask } from '../ui/api.ts';
+import { holdersView, insertsView } from './drawer.ts';
+import { GaugeZeros } from './GaugeZeros.tsx';
+import { gaugesWith } from './gauges.ts';
 import { type RecordKindView, RecordTable } from './RecordTable.tsx';
-import { fieldReader } from './read-fields.ts';
+import { fieldReader, same } from './read-fields.ts';
 
-const same = (names: readonly string[]) => names.map((n) => [n, n] as const);
 const toolsWith = (known: readonly Tool[]): RecordKindView<Tool> => ({
   kind: 'tool',
   name: 'Tools',
@@ -69,78 +71,48 @@ const toolsWith = (known: readonly Tool[]): RecordKindView<Tool> => ({
     return Object.keys(fields.problems).length > 0 ? { ok: false, problems: fields.problems } : { ok: true, record };
   },
 });
-const places = (i: Instrument, mm: number) => (i.unit === 'mm' ? `${mm} mm` : `${Number((mm / 25.4).toFixed(5))} in`);
-const gauges: RecordKindView<Instrument> = {
-  kind: 'instrument',
-  name: 'Gauges',
-  columns: [
-    { key: 'name', label: 'Name', show: (i) => i.name, edit: (i) => i.name },
-    {
-      key: 'kind',
-      label: 'Kind',
-      show: (i) => i.kind,
-      edit: (i) => i.kind,
-      choices: same(['micrometer', 'caliper', 'rule', 'thread micrometer', 'indicator', 'other']),
-    },
-    {
-      key: 'unit',
-      label: 'Reads in',
-      show: (i) => i.unit,
-      edit: (i) => i.unit,
-      choices: [
-        ['mm', 'mm'],
-        ['in', 'inch'],
-      ],
-    },
-    { key: 'from', label: 'From', show: (i) => places(i, i.fromMm), edit: (i) => `${i.fromMm} mm` },
-    { key: 'to', label: 'To', show: (i) => places(i, i.toMm), edit: (i) => `${i.toMm} mm` },
-    {
-      key: 'resolution',
-      label: 'Finest line',
-      show: (i) => places(i, i.resolutionMm),
-      edit: (i) => `${i.resolutionMm} mm`,
-    },
-    {
-      key: 'uncertainty',
-      label: 'Uncertainty ± (k = 2)',
-      show: (i) => places(i, i.uncertaintyMm),
-      edit: (i) => `${i.uncertaintyMm} mm`,
-    },
-  ],
-  read: (texts, id) => {
-    const fields = fieldReader(texts);
-    const record: Instrument = {
-      id,
-      name: fields.text('name', 60),
-      kind: texts.kind as Instrument['kind'],
-      unit: texts.unit === 'in' ? 'in' : 'mm',
-      fromMm: fields.mm('from', 'notNegative', 5000),
-      toMm: fields.mm('to', 'positive', 5000),
-      resolutionMm: fields.mm('resolution', 'positive', 1),
-      uncertaintyMm: fields.mm('uncertainty', 'positive', 2),
-    };
-    if (!fields.problems.to && record.toMm <= record.fromMm)
-      fields.problems.to = { code: 'input.tooSmall', path: [], limit: `above ${record.fromMm} mm` };
-    return Object.keys(fields.problems).length > 0 ? { ok: false, problems: fields.problems } : { ok: true, record };
-  },
-};
-
 /** The drawer: cutting tools with what their edges have cut, and the gauges with what they are sure to. */
 export default function ToolsAndGauges({
   tools: ownTools,
   instruments,
   worn,
+  holders,
+  inserts,
+  today,
 }: {
   tools: readonly Tool[];
   instruments: readonly Instrument[];
   worn: Readonly<Record<string, number>>;
+  holders: readonly HolderRecord[];
+  inserts: readonly InsertRecord[];
+  /** day as `2026-11-23` */
+  today: string;
 }) {
   const view = useMemo(() => toolsWith(ownTools), [ownTools]);
+  const [gauges, setGauges] = useState(instruments);
+  // a table keeps what it was given; after a zero check it begins anew with what there is
+  const [checked, setChecked] = useState(0);
+  const gaugeView = useMemo(() => gaugesWith(gauges, today), [gauges, today]);
   return (
     <>
       <RecordTable view={view} given={ownTools} />
       <Edges tools={ownTools} worn={worn} />
-      <RecordTable view={gauges} given={instruments} />
+      <RecordTable view={holdersView} given={holders} />
+      <RecordTable view={insertsView} given={inserts} />
+      <p className="mt-1 text-sm">
+        <a className="link" href="/bench-book/inserts">
+          Bench book: inserts and bars
+        </a>{' '}
+        reads designations and says what fits what.
+      </p>
+      <RecordTable key={checked} view={gaugeView} given={gauges} onRecords={setGauges} />
+      <GaugeZeros
+        gauges={gauges}
+        onChecked={(gauge) => {
+          setGauges((all) => all.map((g) => (g.id === gauge.id ? gauge : g)));
+          setChecked((n) => n + 1);
+        }}
+      />
     </>
   );
 }

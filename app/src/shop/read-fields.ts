@@ -1,4 +1,8 @@
 import { type LengthUnit, type Problem, parseLength } from '@whelk/core/quantity';
+import { z } from 'zod';
+
+/** Choices that are shown by their own names. */
+export const same = (names: readonly string[]) => names.map((n) => [n, n] as const);
 
 /** Collects typed fields of a form and what is wrong with them. */
 export function fieldReader(texts: Readonly<Record<string, string>>) {
@@ -25,6 +29,13 @@ export function fieldReader(texts: Readonly<Record<string, string>>) {
       }
       const value = read.mm.valueOf();
       if (value > most) problems[key] = { code: 'input.tooBig', path: [], limit: `${most} mm` };
+      return value;
+    },
+    /** a day such as 2026-11-23; empty where none is typed */
+    date(key: string): string {
+      const value = (texts[key] ?? '').trim();
+      if (value !== '' && !z.iso.date().safeParse(value).success)
+        problems[key] = { code: 'input.invalid', path: [], limit: 'a day such as 2026-11-23' };
       return value;
     },
     /** a plain number, whole where it counts things */

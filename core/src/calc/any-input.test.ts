@@ -92,6 +92,13 @@ const good: Record<string, Record<string, unknown>> = {
   'lathe.dialMove': { dial, fromNumber: '0.14', travelInMm: 2.7 },
   'lathe.chooseSpeed': { lathe: metricLathe, idealRpm: 400 },
   'hold.centreHole': { pilotMm: 2.5 },
+  'tool.insert': { code: 'DCMT 11 T3 04' },
+  'tool.holder': { code: 'S16R-SCLCR 09' },
+  'tool.fits': { insert: 'CCMT 09 T3 04', holder: 'S16R-SCLCR 09' },
+  'tool.barsForBore': {
+    bars: [{ id: 'a', shankMm: 12, leastBoreMm: 16, lengthMm: 150 }],
+    ...{ boreMm: 22, depthMm: 40 },
+  },
   'truing.eccentricity': { readingsMm: [0.4, 0.1, 0, 0.2] },
   'truing.round': { roundsMm: [[0.4, 0.1, 0, 0.2]], wantedMm: 0.03 },
   'truing.tilt': { nearMm: [0, 0, 0, 0], farMm: [0.1, 0, -0.1, 0], apartMm: 80 },

@@ -3,6 +3,7 @@ import { collectWorking } from '../working/index.ts';
 import { basics } from './basics.ts';
 import { cutting } from './cutting.ts';
 import { deciding } from './deciding.ts';
+import { drawer } from './drawer.ts';
 import { drawing } from './drawing.ts';
 import type { Calculation } from './entry.ts';
 import { fitting } from './fitting.ts';
@@ -19,6 +20,7 @@ export const catalogue: readonly Calculation[] = [
   ...deciding,
   ...stocking,
   ...truing,
+  ...drawer,
   ...latheWork,
 ];
 

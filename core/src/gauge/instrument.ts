@@ -11,8 +11,29 @@ export const instrumentSchema = z.strictObject({
   toMm: z.number().positive().max(5000),
   resolutionMm: z.number().positive().max(1),
   uncertaintyMm: z.number().positive().max(2),
+  /** last calibration, with its certificate, and when the next is due */
+  calibration: z
+    .strictObject({ on: z.iso.date(), due: z.iso.date().optional(), certificate: z.string().max(60) })
+    .optional(),
+  /** what it showed where it should have shown nothing, or its setting piece; latest last */
+  zeroChecks: z
+    .array(z.strictObject({ at: z.iso.datetime(), offMm: z.number().min(-5).max(5) }))
+    .max(50)
+    .optional(),
 });
 export type Instrument = z.infer<typeof instrumentSchema>;
+
+/** Whether a gauge's last zero check is within its own uncertainty; undefined while it has none. */
+export function zeroHolds(instrument: Instrument): boolean | undefined {
+  const last = instrument.zeroChecks?.at(-1);
+  return last && Math.abs(last.offMm) <= instrument.uncertaintyMm + 1e-9;
+}
+
+/** Whether a calibration has run out on a day given as `2026-11-23`; undefined where nothing says when. */
+export function calibrationDue(instrument: Instrument, today: string): boolean | undefined {
+  const due = instrument.calibration?.due;
+  return due === undefined ? undefined : due < today;
+}
 
 export type Fitness = 'good' | 'allowed' | 'tooCoarse';
 

@@ -4,7 +4,7 @@ import { calibrationSchema, storedLatheSchema } from '../lathe/index.ts';
 import { shopMaterialSchema } from '../material/index.ts';
 import { frozenRunSchema, runEventSchema } from '../run/index.ts';
 import { barSchema } from '../stock/index.ts';
-import { storedToolSchema } from '../tool/index.ts';
+import { holderRecordSchema, insertRecordSchema, storedToolSchema } from '../tool/index.ts';
 import { jobSchema, settingsSchema } from './schema.ts';
 
 /** A run in a file: the frozen plan it follows and its events. The plan was made by Whelk and is read back as it is. */
@@ -38,6 +38,8 @@ export const shopFileSchema = z.strictObject({
   bars: z.array(barSchema).max(2000),
   tools: z.array(storedToolSchema).max(2000),
   instruments: z.array(instrumentSchema).max(500),
+  holders: z.array(holderRecordSchema).max(1000).default([]),
+  inserts: z.array(insertRecordSchema).max(2000).default([]),
   materials: z.array(shopMaterialSchema).max(500).default([]),
   calibrations: z.array(calibrationSchema).max(5000).default([]),
   jobs: z.array(z.strictObject({ id: z.uuid(), job: jobSchema, runs: z.array(runFileSchema).max(2000) })).max(5000),

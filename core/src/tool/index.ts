@@ -20,6 +20,14 @@ export {
   isCodeFault,
   readInsert,
 } from './code/insert.ts';
+export {
+  checkHolder,
+  checkInsert,
+  type HolderRecord,
+  holderRecordSchema,
+  type InsertRecord,
+  insertRecordSchema,
+} from './drawer.ts';
 export { BIT_SHAPES, type BitShape, type GrindingAngles, grindingAngles } from './grinding.ts';
 export { barKinds, barStyles, clampings, holderStyles, toolLengthsMm } from './standard/holder-letters.ts';
 export {

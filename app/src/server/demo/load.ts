@@ -25,6 +25,8 @@ export async function beginShop(db: Knex, file: ShopFile | undefined): Promise<'
     for (const material of file.materials) await saveRecord(trx, 'material', material);
     for (const calibration of file.calibrations) await saveRecord(trx, 'calibration', calibration);
     for (const instrument of file.instruments) await saveRecord(trx, 'instrument', instrument);
+    for (const holder of file.holders) await saveRecord(trx, 'holder', holder);
+    for (const insert of file.inserts) await saveRecord(trx, 'insert', insert);
     for (const { id, job, runs } of file.jobs.toReversed()) {
       await createJob(trx, job, id);
       await insertRuns(trx, id, runs);

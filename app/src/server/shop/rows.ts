@@ -2,7 +2,7 @@ import { instrumentSchema } from '@whelk/core/gauge';
 import { calibrationSchema, storedLatheSchema } from '@whelk/core/lathe';
 import { shopMaterialSchema } from '@whelk/core/material';
 import { barSchema } from '@whelk/core/stock';
-import { storedToolSchema } from '@whelk/core/tool';
+import { holderRecordSchema, insertRecordSchema, storedToolSchema } from '@whelk/core/tool';
 
 /** The kinds of record a shop keeps, with the schema of each. */
 export const recordSchemas = {
@@ -11,6 +11,8 @@ export const recordSchemas = {
   bar: barSchema,
   tool: storedToolSchema,
   instrument: instrumentSchema,
+  holder: holderRecordSchema,
+  insert: insertRecordSchema,
   material: shopMaterialSchema,
 } as const;
 export type RecordKind = keyof typeof recordSchemas;

@@ -2,9 +2,16 @@ import type { Instrument } from '@whelk/core/gauge';
 import { type Settings, type Shop, settingsSchema, usualSettings } from '@whelk/core/job';
 import { type Calibration, type Lathe, upgradeLathe, withCalibrations } from '@whelk/core/lathe';
 import { materialOf, type ShopMaterial } from '@whelk/core/material';
-import { under } from '@whelk/core/quantity';
+import { type Problem, under } from '@whelk/core/quantity';
 import { type Bar, checkBar } from '@whelk/core/stock';
-import { type Tool, upgradeTool } from '@whelk/core/tool';
+import {
+  checkHolder,
+  checkInsert,
+  type HolderRecord,
+  type InsertRecord,
+  type Tool,
+  upgradeTool,
+} from '@whelk/core/tool';
 import type { Knex } from 'knex';
 import { notFound, Refused } from '../answer.ts';
 import {
@@ -40,13 +47,28 @@ export async function loadMaterialRecords(db: Knex): Promise<ShopMaterial[]> {
   return (await selectRecords(db)).filter((row) => row.kind === 'material').map((row) => row.document as ShopMaterial);
 }
 
+/** What is held against a record before it is kept, beyond its shape. */
+const checks: { readonly [K in RecordKind]?: (document: never) => Problem[] } = {
+  bar: checkBar,
+  holder: checkHolder,
+  insert: checkInsert,
+};
+
+/** Holders and inserts in the drawer, in the shop's order. */
+export async function loadDrawer(db: Knex): Promise<{ holders: HolderRecord[]; inserts: InsertRecord[] }> {
+  const rows = await selectRecords(db);
+  const of = <T>(kind: RecordKind) => rows.filter((row) => row.kind === kind).map((row) => row.document as T);
+  return { holders: of<HolderRecord>('holder'), inserts: of<InsertRecord>('insert') };
+}
+
 export async function saveRecord(db: Knex, kind: RecordKind, document: { id: string }): Promise<void> {
   if (kind === 'material') {
     const made = materialOf(document as ShopMaterial);
     if (!made.ok) throw new Refused(400, [{ code: made.code, path: ['record', ...made.path] }]);
   }
-  if (kind === 'bar') {
-    const wrong = checkBar(document as Bar).filter((p) => p.severity !== 'warning');
+  const check = checks[kind];
+  if (check) {
+    const wrong = check(document as never).filter((p) => p.severity !== 'warning');
     if (wrong.length > 0)
       throw new Refused(
         400,

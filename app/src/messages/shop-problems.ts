@@ -1,0 +1,62 @@
+import type { Problem } from '@whelk/core/quantity';
+import { plain, size, text, type Wording } from './wording.ts';
+
+/** What stands at a place of a designation and is not known there; the value is `3: Z`. */
+const atPosition = (p: Problem): string => {
+  const [, position, letter = ''] = /^(\d+): (.*)$/.exec(String(p.value ?? '')) ?? [];
+  if (!position) return `${text(p)} cannot be read as part`;
+  return letter === '–' ? `Nothing stands at position ${position}` : `“${letter}” is not known at position ${position}`;
+};
+
+/** Words for what is wrong with stock, holders and inserts. */
+export const shopWordings: Record<string, Wording> = {
+  'stock.mayNotCleanUp': (p) => ({
+    what: `The bar of Ø${size(p.value)} may not clean up all round: runout, bow and skin want Ø${size(p.limit)}.`,
+    right: 'Run it true in a four-jaw chuck, straighten it, or take a thicker bar.',
+  }),
+  'stock.tubeForSolid': (p) => ({
+    what: `The bar is hollow, Ø${size(p.value)} at most, and the part is not hollow all the way.`,
+    right: 'Choose a solid bar.',
+  }),
+  'stock.boreAbovePart': (p) => ({
+    what: `The tube’s hole may reach Ø${size(p.value)}, the part’s narrowest is Ø${size(p.limit)}.`,
+    right: 'Choose a tube with a thicker wall, or a solid bar.',
+  }),
+  'stock.badBar': (p) => ({
+    what: `The record of this bar cannot be used${p.value === undefined ? '' : `: ${text(p)}`}.`,
+    right: 'Put its sizes right on the stock rack.',
+  }),
+  'stock.noStandardBar': (p) => ({
+    what: `No usual bar of this section cleans up to ${size(p.value)}.`,
+    right: 'Take another section, a forging or a casting, or ask your merchant.',
+  }),
+  'stock.barChanged': (p) => ({
+    what: `The rack has changed: a bar that this list cuts into is now ${size(p.value)} long, not ${size(p.limit)}.`,
+    right: 'Work the list out again.',
+  }),
+  'insert.letter': (p) => ({
+    what: `${atPosition(p)} of an insert’s designation.`,
+    right: p.limit ? `There stands one of ${p.limit}.` : 'This shape is not made in usual sizes.',
+  }),
+  'holder.letter': (p) => ({
+    what: `${atPosition(p)} of a holder’s designation.`,
+    right: `There stands one of ${p.limit}.`,
+  }),
+  'holder.noLeastBore': (p) => ({
+    what: `The designation ${text(p)} does not tell which hole the bar enters.`,
+    right: 'Type the smallest hole as its maker gives it, or measure over head and edge.',
+  }),
+  'holder.boreBelowShank': (p) => ({
+    what: `A hole of ${size(p.value)} is no larger than the bar itself, ${size(p.limit)}.`,
+    right: 'The smallest hole is larger than the shank.',
+  }),
+  'insert.moreUsedThanThere': (p) => ({
+    what: `${plain(p.value)} corners are said to be used, it has ${plain(p.limit)}.`,
+    right: 'Type how many corners of the one in use have cut.',
+  }),
+  'bar.tubeWithoutBore': () => ({ what: 'A tube has no hole yet.', right: 'Type the diameter of its hole.' }),
+  'bar.boreTooLarge': (p) => ({
+    what: `The hole of Ø${size(p.value)} is as large as the bar, Ø${size(p.limit)}.`,
+    right: 'The hole must be smaller than the outside.',
+  }),
+};
