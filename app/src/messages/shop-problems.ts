@@ -26,6 +26,10 @@ export const shopWordings: Record<string, Wording> = {
     what: `The record of this bar cannot be used${p.value === undefined ? '' : `: ${text(p)}`}.`,
     right: 'Put its sizes right on the stock rack.',
   }),
+  'hold.endTooThin': (p) => ({
+    what: `An end of ${size(p.value)} is too thin for any centre hole.`,
+    right: 'Hold it another way, or leave a thicker end to be taken off later.',
+  }),
   'stock.noStandardBar': (p) => ({
     what: `No usual bar of this section cleans up to ${size(p.value)}.`,
     right: 'Take another section, a forging or a casting, or ask your merchant.',

@@ -111,6 +111,18 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: 'Spring of the bar',
     formula: `100 N · ${n(v.overhangMm)}³/(3 · ${n(v.modulusGPa)} GPa · I) = ${size(v.per100NMm)} mm; ${n(v.overhangDiameters, 1)} diameters stand out, it bears ${n(v.bearsDiameters, 1)}`,
   }),
+  'hold.centreDepth': (v) => ({
+    title: 'Depth of the centre hole',
+    formula: `pilot ${size(v.pilotLengthMm)} + (${size(v.mouthMm)} − ${size(v.pilotMm)})/2 ÷ tan 30° = ${size(v.coneMm, 2)} → ${size(v.totalMm, 2)} mm`,
+  }),
+  'hold.centreLoad': (v) => ({
+    title: 'Centre hole',
+    formula: `√((${n(v.massKg)} kg × 9.81/2)² + ${n(v.forceN)}²) = ${n(v.loadN)} N; Ø${size(v.stockMm)}, end Ø${size(v.endMm)} → ${size(v.pilotMm)} with a mouth of ${size(v.mouthMm)}, which bears ${n(v.bearsN)} N`,
+  }),
+  'mechanics.warming': (v) => ({
+    title: 'Warming of the work',
+    formula: `0.1 × ${n(v.powerKw, 2)} kW × 60/(${n(v.massKg)} kg × ${n(v.heat)} J/kgK) = ${n(v.risesKPerMin, 2)} K/min; α × ${n(v.lengthMm)} mm × that = ${size(v.growsMmPerMin)} mm/min; ${size(v.easeMm)} mm after ${n(v.easeAfterMin, 1)} min`,
+  }),
   'stock.cleanUp': (v) => ({
     title: 'Bar that cleans up',
     formula: `Ø${size(v.wantedMm)} + ${size(v.runoutMm)} runout + 2 × ${size(v.bowMm)} bow over ${n(v.outMm)} mm + 2 × ${size(v.skinMm)} skin = Ø${size(v.needMm, 2)}; the bar has Ø${size(v.acrossMm, 2)}, ${size(v.spareMm, 2)} to spare`,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { collectWorking } from '../working/index.ts';
 import { basics } from './basics.ts';
+import { centres } from './centres.ts';
 import { cutting } from './cutting.ts';
 import { deciding } from './deciding.ts';
 import { drawer } from './drawer.ts';
@@ -19,6 +20,7 @@ export const catalogue: readonly Calculation[] = [
   ...cutting,
   ...deciding,
   ...stocking,
+  ...centres,
   ...truing,
   ...drawer,
   ...latheWork,

@@ -8,7 +8,9 @@ export {
   slotMm,
   usualGripMm,
 } from './blank.ts';
+export { type CentreDepth, centreBearsN, centreDepth, type MouthRemedy, mouthRemedy } from './centre-depth.ts';
 export { type CentreHole, centreHole, centreHoleFor, centrePilots } from './centre-hole.ts';
+export { type CentreChoice, centreForLoad } from './centre-load.ts';
 export { type Holding, holdingFor, type Reach, reachFromTail, type Waiting } from './holding.ts';
 export { type RealBlank, realBlank } from './real-blank.ts';
 export { type HoldChoice, type HoldHabits, holdChoiceSchema, holdHabitsSchema, usualHold } from './schema.ts';

@@ -8,4 +8,4 @@ export {
   thickerFrom,
 } from './beam.ts';
 export { gripUse } from './grip.ts';
-export { lengthAt20Mm } from './heat.ts';
+export { lengthAt20Mm, type Warming, warmingOf } from './heat.ts';

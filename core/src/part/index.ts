@@ -48,5 +48,6 @@ export { ballLengthMm, type SolvedTaper, solveTaper } from './shapes.ts';
 export { snapped } from './snap.ts';
 export { splitFeature } from './split.ts';
 export { centreHoleRows } from './standard/centre-holes.ts';
+export { plainCentreDrills } from './standard/plain-centre-drills.ts';
 export { type ReadTaper, readTaper } from './taper.ts';
 export type { WornCircle, WornSketch, WornSurface } from './worn-schema.ts';

@@ -1,3 +1,4 @@
+export { centreHolePicture } from './centre-hole.ts';
 export { comparePicture } from './compare.ts';
 export { crossShapes, outerAt } from './cross.ts';
 export { cuttingListPicture } from './cutting-list.ts';

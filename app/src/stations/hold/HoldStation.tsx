@@ -13,6 +13,7 @@ import { Problems } from '../frame/Problems.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
 
+const TailCentre = lazy(() => import('./TailCentre.tsx'));
 const TruingRecords = lazy(() => import('./TruingRecords.tsx'));
 
 /** Hold: which lathe, how held, and whether work, motor and jaws bear the cuts. */
@@ -171,6 +172,16 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
             </p>
           )}
         </section>
+        {plan?.holding.method === 'chuckAndCentre' && (
+          <section aria-labelledby="centre" className="lg:col-span-2">
+            <h2 id="centre">Tail centre</h2>
+            <div className="mt-3">
+              <Suspense fallback={<p className="muted">Loading…</p>}>
+                <TailCentre job={job} planned={planned} />
+              </Suspense>
+            </div>
+          </section>
+        )}
         <section aria-labelledby="true" className="lg:col-span-2">
           <h2 id="true">Bring it true</h2>
           <div className="mt-3">

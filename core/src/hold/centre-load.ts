@@ -1,0 +1,54 @@
+import { centreHoleRows } from '../part/index.ts';
+import type { Recorder } from '../working/index.ts';
+import { centreBearsN } from './centre-depth.ts';
+
+/** A centre hole by diameter and by load: the larger of both, as far as the end bears it. */
+export interface CentreChoice {
+  readonly pilotMm: number;
+  readonly mouthMm: number;
+  readonly guardedMm: number;
+  readonly pilotLengthMm: number;
+  readonly bodyMm: number;
+  readonly by: 'diameter' | 'load' | 'thinEnd';
+  readonly bearsN: number;
+  /** whether the hole bears what it is asked to */
+  readonly bears: boolean;
+}
+
+/** Gravity, N/kg. */
+const G = 9.81;
+
+/**
+ * Centre hole for work of a diameter, with half its weight and a cutting force on the tail centre.
+ * @param forceN across the axis at the tail, from the cut @param massKg of the whole piece
+ * @returns undefined where the end is too thin for the smallest
+ * @source ISO 6411 sizes; mouth at most six tenths of the end; load on the cone's projected area
+ */
+export function centreForLoad(
+  stockMm: number,
+  endMm: number,
+  massKg: number,
+  forceN: number,
+  centre: 'plain' | 'live',
+  record?: Recorder,
+): CentreChoice | undefined {
+  const loadN = Math.hypot((massKg * G) / 2, forceN);
+  const fits = centreHoleRows.filter((row) => row.mouthMm <= 0.6 * endMm);
+  if (fits.length === 0) return undefined;
+  const at = (found: number) => (found < 0 ? centreHoleRows.length - 1 : found);
+  const byDiameter = at(centreHoleRows.findIndex((row) => stockMm <= row.shaftUpToMm));
+  const byLoad = at(centreHoleRows.findIndex((row) => centreBearsN(row.pilotMm, row.mouthMm, centre) >= loadN));
+  const wanted = Math.max(byDiameter, byLoad);
+  const index = Math.min(wanted, fits.length - 1);
+  const { pilotMm, mouthMm, guardedMm, pilotLengthMm, bodyMm } = centreHoleRows[index]!;
+  const bearsN = centreBearsN(pilotMm, mouthMm, centre);
+  record?.({
+    code: 'hold.centreLoad',
+    values: { stockMm, endMm, massKg, forceN, loadN, pilotMm, mouthMm, bearsN },
+    source: 'ISO 6411 type A',
+  });
+  return {
+    ...{ pilotMm, mouthMm, guardedMm, pilotLengthMm, bodyMm, bearsN, bears: bearsN >= loadN },
+    by: index < wanted ? 'thinEnd' : byLoad > byDiameter ? 'load' : 'diameter',
+  };
+}
