@@ -52,8 +52,11 @@ export function mouthRemedy(
   return { kind: 'tooLarge', byMm, serves: measuredMm <= 0.6 * endMm };
 }
 
-/** Pressure that the cone of a centre hole bears on a centre, N/mm². provenance: recalled, usual for slow plain and for running centres */
-const BEARS = { plain: 5, live: 15 } as const;
+/**
+ * Pressure that the cone of a centre hole bears, N/mm²: on a greased plain centre it slides, on a running one it stands.
+ * provenance: recalled, usual of lubricated slow bearings and of seats at rest
+ */
+const BEARS = { plain: 12, live: 50 } as const;
 
 /** Force that a centre hole bears across the axis, N. @source pressure on the cone's projected area, (D + d)/2 · h */
 export function centreBearsN(pilotMm: number, mouthMm: number, centre: 'plain' | 'live'): number {

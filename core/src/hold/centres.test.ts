@@ -42,9 +42,9 @@ describe('a centre hole for its load', () => {
     expect(centreForLoad(45, 12, 60, 1500, 'live')).toMatchObject({ pilotMm: 3.15, by: 'thinEnd', bears: false });
     expect(centreForLoad(45, 3, 1, 0, 'plain')).toBeUndefined();
   });
-  it('bears as its cone’s projected area: 4 with a mouth of 8.5 on a plain centre 122 N', () => {
-    // (8.5 + 4)/2 · (8.5 − 4)/2/tan 30° · 5
-    expect(centreBearsN(4, 8.5, 'plain')).toBeCloseTo(6.25 * (2.25 / Math.tan(Math.PI / 6)) * 5, 9);
+  it('bears as its cone’s projected area: 4 with a mouth of 8.5 on a plain centre 292 N', () => {
+    // (8.5 + 4)/2 · (8.5 − 4)/2/tan 30° · 12
+    expect(centreBearsN(4, 8.5, 'plain')).toBeCloseTo(6.25 * (2.25 / Math.tan(Math.PI / 6)) * 12, 9);
   });
   it('has plain inch sizes as published', () => {
     const of = (size: string) => plainCentreDrills.find((d) => d.size === size)!;

@@ -22,6 +22,7 @@ export default function TailCentre({ job, planned }: { job: Job; planned: Planne
       return v > 0 ? (o.loads!.powerKw * 60_000 * RADIAL_SHARE) / v : 0;
     }),
   );
+  const drilled = plan.operations.find((o) => o.kind === 'centre')?.sizes?.pilotMm;
   const { unit } = job.drawing;
   return (
     <>
@@ -34,6 +35,9 @@ export default function TailCentre({ job, planned }: { job: Job; planned: Planne
         forceN={forceN}
         allowanceMm={job.hold.choice.faceTailMm}
       />
+      {drilled !== undefined && drilled > 0 && (
+        <p className="muted mt-1 text-sm">The route drills {drilled} mm, with a centre drill that is in the drawer.</p>
+      )}
       {powerKw > 0 && (
         <div className="mt-4">
           <Easing {...{ material, massKg, powerKw, minutes, unit }} lengthMm={plan.holding.overhangMm} />
