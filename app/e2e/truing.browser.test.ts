@@ -114,3 +114,24 @@ describe('the tail centre', () => {
     await page.close();
   });
 });
+
+describe('the ways to hold it', () => {
+  it('stand in order of merit with their reasons; another chuck changes the plan', async () => {
+    const { page, errors } = await openPage();
+    const axles = await jobIdOf('Guide roller axles');
+    await visit(page, `${shop.url}/jobs/${axles}/hold`);
+    await sees(page, 'Ways to hold it');
+    await sees(page, 'min a piece as planned in it');
+    await page.waitForSelector('[aria-label="Hold it so: four-jaw 200"]');
+    await page.$eval('[aria-label="Hold it so: four-jaw 200"]', (e) => (e as HTMLElement).click());
+    await sees(page, 'four-jaw 200, grip');
+    await sees(page, '· saved');
+    expect((await loadJob(axles)).job.hold.choice).toMatchObject({ method: 'chuck', chuckId: expect.any(String) });
+    await press(page, 'Undo');
+    await sees(page, '· saved');
+    expect((await loadJob(axles)).job.hold.choice.chuckId).toBeUndefined();
+    expect(await axe(page)).toEqual([]);
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});

@@ -74,7 +74,9 @@ export const exceedText = {
   grip: 'asks more than the jaws hold',
 } as const;
 
-export const methodText = { chuck: 'three-jaw chuck', chuckAndCentre: 'three-jaw and tail centre' } as const;
+/** How a piece is held, with the chuck's own name. */
+export const methodText = (chuck: string, method: 'chuck' | 'chuckAndCentre'): string =>
+  method === 'chuck' ? chuck : `${chuck} and tail centre`;
 export const whyMethodText: Record<string, string> = {
   chosen: 'as you chose',
   shortOverhang: 'up to 4 diameters stand freely',

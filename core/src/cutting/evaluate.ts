@@ -1,5 +1,5 @@
-import { powerKwAt } from '../lathe/index.ts';
-import { gripUse } from '../mechanics/index.ts';
+import { powerKwAt, usualChuck } from '../lathe/index.ts';
+import { gripUse, jawForceShare } from '../mechanics/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { type ChosenSpeed, chooseSpeed } from './choose-speed.ts';
 import { type CorrectedSpeed, correctedSpeed } from './corrected-speed.ts';
@@ -103,7 +103,8 @@ export function evaluateCut(
       diameterErrorMm: bendMm,
     },
   });
-  const gripShare = gripUse(forces.cuttingN, forces.feedN, diameterMm, hold.gripDiameterMm, hold.jawForceN, record);
+  const jawForceN = hold.jawForceN * jawForceShare(chosen.speed.rpm, usualChuck(lathe).maxRpm);
+  const gripShare = gripUse(forces.cuttingN, forces.feedN, diameterMm, hold.gripDiameterMm, jawForceN, record);
   const { thicknessMm } = chipSize(geometry);
   const limits: CutLimit[] = [];
   if (powerKw > availableKw)

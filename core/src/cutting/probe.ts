@@ -1,6 +1,6 @@
 import { powerKwAt, usualChuck } from '../lathe/index.ts';
 import { familyOf } from '../material/index.ts';
-import { gripUse } from '../mechanics/index.ts';
+import { gripUse, jawForceShare } from '../mechanics/index.ts';
 import { radians } from '../quantity/index.ts';
 import { chooseSpeed } from './choose-speed.ts';
 import { FACTOR_CAP, PRODUCT_CAP } from './corrected-speed.ts';
@@ -93,6 +93,7 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
   const shallowestMm = shallowestCutMm(tool.material, r, tool.edgeRadiusMm) - 1e-9;
   const fullKw = lathe.drive.motorKw * lathe.drive.efficiency - 1e-9;
   const chosenFor = leanChooser(setup);
+  const chuckRpm = usualChuck(lathe).maxRpm;
   const found: Probed = { bits: 0, rpm: 0, removalMm3PerMin: 0 };
   const noseForce = (depthMm: number, feedMmPerRev: number): number => {
     const b = r * Math.acos(1 - depthMm / r);
@@ -122,7 +123,7 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
     let bits = 0;
     if ((forceN * actual) / 60_000 > availableKw) bits |= availableKw < fullKw ? BIT.torque : BIT.power;
     if (forceN * perN > hold.bendAllowedMm) bits |= BIT.bend;
-    if (forceN * gripPerN > 1) bits |= BIT.grip;
+    if (forceN * gripPerN > jawForceShare(rpm, chuckRpm)) bits |= BIT.grip;
     if (feedMmPerRev > coarsestMm) bits |= BIT.finish;
     if (thicknessMm < thinnestMm) bits |= BIT.thinChip;
     if (depthMm < shallowestMm) bits |= BIT.shallow;

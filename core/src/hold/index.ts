@@ -13,8 +13,9 @@ export { type CentreHole, centreHole, centreHoleFor, centrePilots } from './cent
 export { type CentreChoice, centreForLoad } from './centre-load.ts';
 export { type Holding, holdingFor, type Reach, reachFromTail, type Waiting } from './holding.ts';
 export { type RealBlank, realBlank } from './real-blank.ts';
+export { runsAt } from './runs-at.ts';
 export { type HoldChoice, type HoldHabits, holdChoiceSchema, holdHabitsSchema, usualHold } from './schema.ts';
-export { checkBarFor, largestTurnedMm, throughHoleMm } from './stock-check.ts';
+export { checkBarFor, checkDiameters, largestTurnedMm, throughHoleMm } from './stock-check.ts';
 export { type BedTwist, bedTwistOf } from './truing/bed-twist.ts';
 export { castingRunoutMm, fromGaps } from './truing/casting.ts';
 export { type Eccentricity, eccentricityOf, type FourReadings } from './truing/eccentricity.ts';

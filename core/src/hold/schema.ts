@@ -11,13 +11,18 @@ export const holdChoiceSchema = z.strictObject({
   faceTailMm: z.number().min(0).max(20),
   faceHeadMm: z.number().min(0).max(20),
   kerfMm: z.number().min(0).max(20),
+  /** the chuck it is held in; the one that is usually on where it is not given */
+  chuckId: z
+    .string()
+    .regex(/^[a-zA-Z0-9-]{1,30}$/)
+    .optional(),
   /** how the part comes off what is gripped; sawn where it is not given. A slot is widened where it is deep */
   cutOff: z.enum(['saw', 'slot']).optional(),
 });
 export type HoldChoice = z.infer<typeof holdChoiceSchema>;
 
 /** What a shop usually leaves for holding and facing; a job takes it over when it is begun. */
-export const holdHabitsSchema = holdChoiceSchema.omit({ method: true, gripMm: true });
+export const holdHabitsSchema = holdChoiceSchema.omit({ method: true, gripMm: true, chuckId: true });
 export type HoldHabits = z.infer<typeof holdHabitsSchema>;
 
 /** The usual way: three-jaw on spare stock, 5 clear of the jaws, 1 to face at each end, 3 for the saw. */

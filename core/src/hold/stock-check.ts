@@ -22,6 +22,16 @@ export function throughHoleMm(part: Part): number {
   return Math.min(...bores.map((b) => Math.min(b.outerMm, b.innerMm)));
 }
 
+/** Features that the bar is too thin for, at their smallest permitted size. Paths point into the job. */
+export function checkDiameters(part: Part, acrossMm: number): Problem[] {
+  return part.features
+    .filter((f) => f.limits.lowerMm > acrossMm)
+    .map((f) => ({
+      ...{ code: 'stock.diameterAboveBar', path: ['drawing', 'features', f.index, 'diameter'] },
+      ...{ value: f.diameterMm, limit: acrossMm, unit: 'mm' },
+    }));
+}
+
 /** What a bar must do for a part: whether it cleans up outside and, for a tube, inside. Paths point into the job. */
 export function checkBarFor(
   part: Part,
@@ -33,12 +43,7 @@ export function checkBarFor(
   const problems: Problem[] = [];
   const turnedMm = largestTurnedMm(part, bar.acrossMm);
   const cleanUp = turnedMm > 0 ? cleanUpOf(turnedMm, bar, runoutMm, outMm, record) : undefined;
-  for (const f of part.features)
-    if (f.limits.lowerMm > bar.acrossMm)
-      problems.push({
-        ...{ code: 'stock.diameterAboveBar', path: ['drawing', 'features', f.index, 'diameter'] },
-        ...{ value: f.diameterMm, limit: bar.acrossMm, unit: 'mm' },
-      });
+  problems.push(...checkDiameters(part, bar.acrossMm));
   if (cleanUp && !cleanUp.cleans && problems.length === 0)
     problems.push({
       ...{ code: 'stock.mayNotCleanUp', path: ['stock', 'barId'], value: bar.acrossMm },

@@ -14,3 +14,4 @@ export {
   usualSettings,
 } from './schema.ts';
 export { type WaitingBlanks, waitingBlanks } from './waiting.ts';
+export { type Way, type WayKind, type WayReason, waysOfHolding } from './ways.ts';

@@ -1,5 +1,5 @@
 import { checkBarFor } from '../hold/index.ts';
-import { usualChuck } from '../lathe/index.ts';
+import { usualChuck, withChuckOn } from '../lathe/index.ts';
 import { familyOf, type Material } from '../material/index.ts';
 import { type Part, resolveDrawing, type SeenEnd, type SeenFaces } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
@@ -30,7 +30,8 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   const { part, endView, faces, problems: drawn } = resolveDrawing(job.drawing);
   const problems: Problem[] = drawn.map((p) => under(['drawing'], p));
   const bar = shop.bars.find((b) => b.id === job.stock.barId);
-  const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
+  const owned = shop.lathes.find((l) => l.id === job.hold.latheId);
+  const lathe = owned && withChuckOn(owned, job.hold.choice.chuckId);
   const material = bar && materialIn(shop, bar.materialId);
   const sizes = bar && barSizes(bar);
   if (!bar) problems.push({ code: 'stock.noBar', path: ['stock', 'barId'] });
@@ -73,7 +74,12 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   );
   return {
     ...{ part, endView, faces, input, plan, bar, stockMm, material, cleanUp, barSizes: sizes },
-    problems: [...problems, ...ofBar, ...plan.problems],
+    problems: [
+      ...problems,
+      ...ofBar,
+      // said of the bar's own section already
+      ...plan.problems.filter((p) => p.code !== 'stock.diameterAboveBar'),
+    ],
   };
 }
 

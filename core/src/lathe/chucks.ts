@@ -6,6 +6,14 @@ export function usualChuck(lathe: Lathe): Chuck {
   return lathe.holding.chucks[0]!;
 }
 
+/** The lathe with another of its chucks on the spindle; as it is where it has none of that name. */
+export function withChuckOn(lathe: Lathe, chuckId: string | undefined): Lathe {
+  const chuck = lathe.holding.chucks.find((c) => c.id === chuckId);
+  if (!chuck || chuck === lathe.holding.chucks[0]) return lathe;
+  const chucks = [chuck, ...lathe.holding.chucks.filter((c) => c !== chuck)];
+  return { ...lathe, holding: { ...lathe.holding, chucks } };
+}
+
 /** How a chuck is trued: as it was found out, else as its kind usually is. Undefined for one that cannot be adjusted. */
 export function truingOf(chuck: Chuck): Truing | undefined {
   if (chuck.kind !== 'fourJaw' && chuck.kind !== 'fineAdjusting') return undefined;

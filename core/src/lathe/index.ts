@@ -8,7 +8,7 @@ export {
   withCalibrations,
 } from './calibration.ts';
 export { checkLathe } from './checks.ts';
-export { chuckReachMm, reverseIsSafe, truingOf, usualChuck } from './chucks.ts';
+export { chuckReachMm, reverseIsSafe, truingOf, usualChuck, withChuckOn } from './chucks.ts';
 export {
   type DialMove,
   type DialReading,

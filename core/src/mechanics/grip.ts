@@ -5,6 +5,19 @@ const JAW_FRICTION = 0.18;
 /** Share of the friction that a cut may use, so that a hard spot or a worn scroll does not turn the work. */
 const GRIP_SHARE = 0.5;
 
+/** Share of the jaws' force at rest that is left at the fastest a chuck may turn. */
+const LEFT_AT_MOST = 1 / 3;
+
+/**
+ * Share of the jaws' force at rest that still holds at a speed: the jaws are thrown outwards with its square.
+ * @param maxRpm fastest that the chuck may turn
+ * @source EN 1550: the fastest speed is that at which a third of the force at rest is left; F(n) = F·(1 − 2/3·(n/n_max)²)
+ * @example jawForceShare(1000, 2000).toFixed(4) // '0.8333'
+ */
+export function jawForceShare(rpm: number, maxRpm: number): number {
+  return Math.max(0.01, 1 - (1 - LEFT_AT_MOST) * (rpm / maxRpm) ** 2);
+}
+
 /**
  * Share of what the jaws can hold that a cut uses, 1 being all that is allowed.
  * @param cuttingForceN tangential, at the diameter cut

@@ -7,5 +7,5 @@ export {
   shaftOf,
   thickerFrom,
 } from './beam.ts';
-export { gripUse } from './grip.ts';
+export { gripUse, jawForceShare } from './grip.ts';
 export { lengthAt20Mm, type Warming, warmingOf } from './heat.ts';

@@ -12,7 +12,7 @@ import {
 import type { Holding } from '../hold/index.ts';
 import { dialScale, type Feed, powerKwAt, usualChuck } from '../lathe/index.ts';
 import type { Shaft } from '../mechanics/index.ts';
-import { gripUse } from '../mechanics/index.ts';
+import { gripUse, jawForceShare } from '../mechanics/index.ts';
 import type { Tool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { recordBend, worstBendPerN } from './bending.ts';
@@ -101,7 +101,9 @@ function evaluate(
   });
   recordBend(wish.shaft, context.holding, bendPerN.aMm, forces.radialN, record);
   const bendMm = bendPerN.perN * forces.radialN;
-  const gripShare = gripUse(forces.cuttingN, forces.feedN, wish.fromMm, stockMm, usualChuck(lathe).forceN, record);
+  const chuck = usualChuck(lathe);
+  const jawForceN = chuck.forceN * jawForceShare(chosen.speed.rpm, chuck.maxRpm);
+  const gripShare = gripUse(forces.cuttingN, forces.feedN, wish.fromMm, stockMm, jawForceN, record);
   const exceeds: ('power' | 'bend' | 'grip')[] = [];
   if (powerKw > availableKw) exceeds.push('power');
   if (bendMm > wish.bendAllowedMm) exceeds.push('bend');

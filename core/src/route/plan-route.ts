@@ -1,6 +1,14 @@
 import { speedTable, usualPolicy } from '../cutting/index.ts';
 import { fitness } from '../gauge/index.ts';
-import { blankFor, checkBlank, cutOffMm, type Holding, holdingFor, reachFromTail } from '../hold/index.ts';
+import {
+  blankFor,
+  checkBlank,
+  checkDiameters,
+  cutOffMm,
+  type Holding,
+  holdingFor,
+  reachFromTail,
+} from '../hold/index.ts';
 import { checkLathe, dialScale, feedsOf, usualChuck } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
@@ -43,6 +51,7 @@ function planWith(input: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
     ...checkLathe(lathe)
       .filter((p) => p.severity !== 'warning')
       .map((p) => under(['hold', 'lathe'], p)),
+    ...checkDiameters(part, stockMm),
     ...checkBlank(blank, barLengthMm, hold.kerfMm, lathe),
     ...checkMeans(input, holding),
   ];

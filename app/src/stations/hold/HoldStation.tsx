@@ -1,5 +1,5 @@
 import { planJob, stationOf } from '@whelk/core/job';
-import { usualChuck } from '@whelk/core/lathe';
+import { usualChuck, withChuckOn } from '@whelk/core/lathe';
 import type { Recorder } from '@whelk/core/working';
 import { lazy, Suspense } from 'react';
 import { methodText, whyMethodText } from '../../messages/words.ts';
@@ -13,6 +13,7 @@ import { Problems } from '../frame/Problems.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
 
+const Proposals = lazy(() => import('./Proposals.tsx'));
 const TailCentre = lazy(() => import('./TailCentre.tsx'));
 const TruingRecords = lazy(() => import('./TruingRecords.tsx'));
 
@@ -26,6 +27,8 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
   const { choice } = job.hold;
   const set = (more: Partial<typeof choice>, field = '') =>
     editor.change((j) => ({ ...j, hold: { ...j.hold, choice: { ...j.hold.choice, ...more } } }), field);
+  const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
+  const held = lathe && usualChuck(withChuckOn(lathe, choice.chuckId));
   const cutting = plan?.operations.filter((o) => o.loads) ?? [];
   const worst = (pick: (o: (typeof cutting)[number]) => number) =>
     cutting.reduce<(typeof cutting)[number] | undefined>(
@@ -48,25 +51,25 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
           <h2 id="lathe">Lathe</h2>
           {shop.lathes.length === 0 && <p className="muted">The shop has no lathe yet.</p>}
           <ul className="rows">
-            {shop.lathes.map((lathe) => (
+            {shop.lathes.map((l) => (
               <li
-                key={lathe.id}
-                className={`flex items-start gap-3 px-2 py-2 ${lathe.id === job.hold.latheId ? 'bg-[var(--brass-soft)]' : ''}`}
+                key={l.id}
+                className={`flex items-start gap-3 px-2 py-2 ${l.id === job.hold.latheId ? 'bg-[var(--brass-soft)]' : ''}`}
               >
                 <input
-                  id={`l-${lathe.id}`}
+                  id={`l-${l.id}`}
                   type="radio"
                   name="lathe"
                   className="mt-1 h-5 w-5"
-                  checked={lathe.id === job.hold.latheId}
-                  onChange={() => editor.change((j) => ({ ...j, hold: { ...j.hold, latheId: lathe.id } }))}
+                  checked={l.id === job.hold.latheId}
+                  onChange={() => editor.change((j) => ({ ...j, hold: { ...j.hold, latheId: l.id } }))}
                 />
-                <label htmlFor={`l-${lathe.id}`} className="flex-1 cursor-pointer">
-                  <b>{lathe.name}</b>
+                <label htmlFor={`l-${l.id}`} className="flex-1 cursor-pointer">
+                  <b>{l.name}</b>
                   <span className="muted block text-sm">
-                    {length(lathe.sizes.betweenCentresMm, lathe.unit)} {lathe.unit} between centres · Ø
-                    {length(lathe.sizes.swingOverCrossSlideMm, lathe.unit)} over the cross-slide · {lathe.drive.motorKw}{' '}
-                    kW · {usualChuck(lathe).name}
+                    {length(l.sizes.betweenCentresMm, l.unit)} {l.unit} between centres · Ø
+                    {length(l.sizes.swingOverCrossSlideMm, l.unit)} over the cross-slide · {l.drive.motorKw} kW ·{' '}
+                    {usualChuck(l).name}
                   </span>
                 </label>
               </li>
@@ -82,8 +85,23 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
                 onChange={(e) => set({ method: e.target.value as 'auto' })}
               >
                 <option value="auto">By overhang</option>
-                <option value="chuck">Three-jaw chuck</option>
-                <option value="chuckAndCentre">Three-jaw and tail centre</option>
+                <option value="chuck">In the chuck alone</option>
+                <option value="chuckAndCentre">Chuck and tail centre</option>
+              </select>
+            </label>
+            <label className="text-sm">
+              Chuck
+              <select
+                className="select mt-0.5 flex w-full"
+                value={held?.id ?? ''}
+                disabled={!lathe}
+                onChange={(e) => set({ chuckId: e.target.value })}
+              >
+                {lathe?.holding.chucks.map((c) => (
+                  <option key={c.id} value={c.id}>
+                    {c.name}
+                  </option>
+                ))}
               </select>
             </label>
             <label className="text-sm">
@@ -115,8 +133,8 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
           <Problems problems={planned.problems.filter((p) => stationOf(p) === 'hold')} />
           {plan && (
             <p className="mt-2 text-lg">
-              <b className="setting">{methodText[plan.holding.method]}</b>, grip {byRule(plan.holding.gripMm, unit)}{' '}
-              {unit}, {byRule(plan.holding.overhangMm, unit)} {unit} standing out
+              <b className="setting">{methodText(held?.name ?? 'chuck', plan.holding.method)}</b>, grip{' '}
+              {byRule(plan.holding.gripMm, unit)} {unit}, {byRule(plan.holding.overhangMm, unit)} {unit} standing out
               <Working
                 of="overhang"
                 tell={(record) => void planJob(job, shop, (op) => (op === 'hold' ? record : undefined))}
@@ -172,6 +190,20 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
             </p>
           )}
         </section>
+        <section aria-labelledby="ways" className="lg:col-span-2">
+          <h2 id="ways">Ways to hold it</h2>
+          <div className="mt-2">
+            <Suspense fallback={<p className="muted">Loading…</p>}>
+              <Proposals
+                job={job}
+                shop={shop}
+                onHold={(way) =>
+                  set({ method: way.tailCentre ? 'chuckAndCentre' : 'chuck', chuckId: way.chuckId }, 'way')
+                }
+              />
+            </Suspense>
+          </div>
+        </section>
         {plan?.holding.method === 'chuckAndCentre' && (
           <section aria-labelledby="centre" className="lg:col-span-2">
             <h2 id="centre">Tail centre</h2>
@@ -188,7 +220,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
             <Suspense fallback={<p className="muted">Loading…</p>}>
               <TruingRecords
                 job={job}
-                lathe={shop.lathes.find((l) => l.id === job.hold.latheId)}
+                lathe={lathe}
                 betweenMm={plan ? plan.blank.lengthMm : undefined}
                 runoutMm={0.03}
                 onRecords={(truings) =>

@@ -1,6 +1,6 @@
 import { blankFor, cutOffMm } from '@whelk/core/hold';
 import { planJob, stationOf } from '@whelk/core/job';
-import { usualChuck } from '@whelk/core/lathe';
+import { usualChuck, withChuckOn } from '@whelk/core/lathe';
 import { shortLength } from '@whelk/core/quantity';
 import { barMassKg, cleanUpOf, sectionMm2 } from '@whelk/core/stock';
 import { materialCautionText } from '../../messages/cautions.ts';
@@ -30,7 +30,7 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
   const { choice } = job.hold;
   const largest = Math.max(0, ...part.features.map((f) => f.limits.upperMm));
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
-  const chuck = lathe && usualChuck(lathe);
+  const chuck = lathe && usualChuck(withChuckOn(lathe, choice.chuckId));
   const jawLengthMm = chuck?.jawLengthMm ?? 40;
   const blank =
     plan?.blank ??

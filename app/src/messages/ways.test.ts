@@ -1,0 +1,17 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { reasonText, wayCodes } from './ways.ts';
+
+describe('reasons for a way of holding', () => {
+  it('all have words, and no words are left over', () => {
+    const source = readFileSync(path.join(import.meta.dirname, '../../../core/src/job/ways.ts'), 'utf8');
+    const told = new Set([...source.matchAll(/'(way\.\w+)'/g)].map((m) => m[1]!));
+    for (const kind of ['threeJaw', 'fourJaw', 'fineAdjusting', 'soft', 'collet']) told.add(`way.true.${kind}`);
+    expect(wayCodes.toSorted()).toEqual([...told].toSorted());
+  });
+  it('word what keeps a chuck from it as the problem does', () => {
+    const text = reasonText({ code: 'hold.jaws', minutes: 0, values: { value: 200, limit: 160, unit: 'mm' } });
+    expect(text).toBe('The chuck grips up to Ø160 mm.');
+  });
+});

@@ -1,0 +1,88 @@
+import { type Job, type Shop, type Way, waysOfHolding } from '@whelk/core/job';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { reasonText, wayName } from '../../messages/ways.ts';
+import { minutes } from '../../ui/format.ts';
+
+/** How many that do not do are shown before the rest is asked for. */
+const SHOWN = 3;
+
+/** Ways of holding this part on this lathe in order of merit, each with its reasons and what they cost. */
+export default function Proposals({ job, shop, onHold }: { job: Job; shop: Shop; onHold: (way: Way) => void }) {
+  const late = useDeferredValue(job);
+  const ways = useMemo(() => waysOfHolding(late, shop), [late, shop]);
+  const [all, setAll] = useState(false);
+  const good = ways.filter((w) => w.does && w.owned);
+  const rest = ways.filter((w) => !(w.does && w.owned));
+  if (ways.length === 0) return <p className="muted">Choose a lathe and a bar: the ways to hold it follow.</p>;
+  return (
+    <>
+      <ol className="rows" aria-label="Ways of holding, best first">
+        {good.map((way, i) => (
+          <Row key={way.id} way={way} place={i + 1} best={good[0]!} onHold={onHold} />
+        ))}
+      </ol>
+      <h3 className="mt-4 font-bold">Not for this part, or not owned</h3>
+      <ul className="rows" aria-label="Other ways">
+        {(all ? rest : rest.slice(0, SHOWN)).map((way) => (
+          <li key={way.id} className="py-1.5">
+            <b>{wayName(way)}</b>{' '}
+            <span className="muted">
+              {way.does ? '▲ would do, not owned: ' : way.owned ? '✕ ' : '✕ not owned; '}
+              {way.reasons.map(reasonText).join('; ')}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {rest.length > SHOWN && (
+        <button type="button" className="quiet mt-1 text-sm" onClick={() => setAll(!all)}>
+          {all ? 'Fewer' : `All ${rest.length}`}
+        </button>
+      )}
+    </>
+  );
+}
+
+function Row({ way, place, best, onHold }: { way: Way; place: number; best: Way; onHold: (way: Way) => void }) {
+  return (
+    <li
+      className={`flex flex-wrap items-start gap-x-4 gap-y-1 px-2 py-2 ${way.chosen ? 'bg-[var(--brass-soft)]' : ''}`}
+    >
+      <div className="min-w-72 flex-1">
+        <b className="text-lg">
+          {place}. {wayName(way)}
+        </b>
+        {way.costMin !== undefined && (
+          <span className="muted">
+            {' '}
+            · {minutes(way.costMin)} in all
+            {best.costMin !== undefined && way.costMin - best.costMin >= 1
+              ? `, ${minutes(way.costMin - best.costMin)} more than the first`
+              : ''}
+          </span>
+        )}
+        <ul>
+          {way.reasons.map((r) => (
+            <li key={r.code} className="text-[0.95rem]">
+              {reasonText(r)}
+              {r.minutes >= 0.5 && <span className="muted"> · {minutes(r.minutes)}</span>}
+            </li>
+          ))}
+        </ul>
+      </div>
+      {way.chuckId ? (
+        way.chosen ? (
+          <span className="self-center font-bold">✓ held so</span>
+        ) : (
+          <button
+            type="button"
+            className="btn btn-sm h-11 self-center"
+            aria-label={`Hold it so: ${wayName(way)}`}
+            onClick={() => onHold(way)}
+          >
+            Hold it so
+          </button>
+        )
+      ) : null}
+    </li>
+  );
+}

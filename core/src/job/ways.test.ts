@@ -1,0 +1,102 @@
+import { describe, expect, it } from 'vitest';
+import { jawForceShare } from '../mechanics/index.ts';
+import { drawingOf, feature, instruments, metricLathe, tools } from '../testing/shop.ts';
+import { planJob } from './plan-job.ts';
+import { type Job, newJob, type Shop, usualSettings } from './schema.ts';
+import { waysOfHolding } from './ways.ts';
+
+const BAR = '00000000-0000-4000-8000-000000000099';
+const threeJaw = metricLathe.holding.chucks[0]!;
+const fourJaw = { ...threeJaw, id: 'four', name: 'four-jaw', kind: 'fourJaw' as const, runoutMm: 0.01 };
+const lathe = {
+  ...metricLathe,
+  holding: { ...metricLathe.holding, chucks: [{ ...threeJaw, runoutMm: 0.08 }, fourJaw] },
+};
+const shopWith = (diameter: string, length = '900'): Shop => ({
+  lathes: [lathe],
+  bars: [
+    {
+      id: BAR,
+      materialId: 'brass',
+      diameter: { text: diameter, unit: 'mm' },
+      length: { text: length, unit: 'mm' },
+      note: '',
+    },
+  ],
+  tools,
+  instruments,
+  materials: [],
+});
+const jobOf = (features: Parameters<typeof drawingOf>[0], quantity = 1): Job => {
+  const job = newJob('Pin', 'mm', usualSettings);
+  return {
+    ...job,
+    quantity,
+    drawing: drawingOf(features),
+    stock: { barId: BAR },
+    hold: { ...job.hold, latheId: lathe.id },
+  };
+};
+const shop = shopWith('25');
+const plain = jobOf([feature(1, 24, 20), feature(2, 20, 30)]);
+const strict = jobOf([feature(1, 24, 20), feature(2, 20, 30, 'h6')]);
+
+describe('ways of holding', () => {
+  it('are compared by the whole route in each, quickest first, with the one that is chosen marked', () => {
+    const ways = waysOfHolding(plain, shop);
+    const [first] = ways;
+    expect(first).toMatchObject({ kind: 'threeJaw', tailCentre: false, does: true, chosen: true });
+    const own = ways.filter((w) => w.does && w.owned && w.costMin !== undefined);
+    expect(own.map((w) => w.costMin)).toEqual(own.map((w) => w.costMin).toSorted((a, b) => a! - b!));
+    expect(own).toHaveLength(4);
+    for (const way of own)
+      expect(way.costMin).toBeCloseTo(
+        way.reasons.reduce((sum, r) => sum + r.minutes, 0),
+        9,
+      );
+    // the route's own minutes are those of the plan with that chuck
+    expect(first!.reasons[0]!.values!.eachMin).toBe(planJob(plain, shop).plan!.minutes);
+  });
+  it('weigh runout against fits: one piece goes into the four-jaw, many into what needs no truing', () => {
+    expect(waysOfHolding(strict, shop)[0]).toMatchObject({ kind: 'fourJaw' });
+    expect(
+      waysOfHolding(strict, shop)
+        .find((w) => w.kind === 'threeJaw')!
+        .reasons.map((r) => r.code),
+    ).toContain('way.loses');
+    expect(waysOfHolding({ ...strict, quantity: 12 }, shop)[0]).toMatchObject({ kind: 'threeJaw' });
+    expect(waysOfHolding(plain, shop)[0]!.reasons.map((r) => r.code)).not.toContain('way.loses');
+  });
+  it('change the plan when one is taken: another chuck is on, its jaws and runout count', () => {
+    const taken = { ...plain, hold: { ...plain.hold, choice: { ...plain.hold.choice, chuckId: 'four' } } };
+    expect(planJob(taken, shop).input!.lathe.holding.chucks[0]!.id).toBe('four');
+    expect(planJob(taken, shop).cleanUp!.needMm).toBeLessThan(planJob(plain, shop).cleanUp!.needMm);
+    expect(waysOfHolding(taken, shop).find((w) => w.chosen)).toMatchObject({ chuckId: 'four' });
+    // a chuck that the lathe has not got is passed over
+    const gone = { ...plain, hold: { ...plain.hold, choice: { ...plain.hold.choice, chuckId: 'none' } } };
+    expect(planJob(gone, shop).plan!.minutes).toBe(planJob(plain, shop).plan!.minutes);
+  });
+  it('say why not, and put what is not owned last', () => {
+    const ways = waysOfHolding(jobOf([feature(1, 24, 400)]), shopWith('25'));
+    const of = (kind: string) => ways.find((w) => w.kind === kind)!;
+    expect(of('steady').does).toBe(true);
+    expect(of('followingRest').does).toBe(true);
+    expect(of('mandrel').reasons.map((r) => r.code)).toEqual(['way.noThroughHole']);
+    const owned = ways.map((w) => w.owned);
+    expect(owned).toEqual(owned.toSorted((a, b) => Number(b) - Number(a)));
+    const thick = waysOfHolding(jobOf([feature(1, 160, 30)]), shopWith('165', '300'));
+    expect(thick.filter((w) => w.chuckId).every((w) => !w.does && w.reasons.length === 1)).toBe(true);
+    expect(waysOfHolding({ ...plain, stock: { barId: null } }, shop)).toEqual([]);
+  });
+});
+
+describe('jaws at speed', () => {
+  it('hold with a third of their force at the fastest the chuck may turn, and never less than nothing', () => {
+    expect([0, 1, 0.5].map((n) => jawForceShare(n * 2000, 2000))).toEqual([
+      1,
+      expect.closeTo(1 / 3, 12),
+      expect.closeTo(5 / 6, 12),
+    ]);
+    expect(jawForceShare(9000, 2000)).toBeGreaterThan(0);
+  });
+});
