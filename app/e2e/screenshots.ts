@@ -48,10 +48,12 @@ try {
   await keep(page, 'hollow');
   await page.$eval('#end-view', (e) => e.scrollIntoView({ block: 'start' }));
   await keep(page, 'end-view');
-  for (const station of ['stock', 'hold'] as const) {
-    await visit(page, `${spindle}/${station}`);
-    await keep(page, station);
-  }
+  await visit(page, `${spindle}/stock`);
+  await keep(page, 'stock');
+  await visit(page, `${spindle}/hold`);
+  await page.waitForSelector('[aria-label^="Hold it so"]');
+  await page.$eval('#ways', (e) => scrollTo(0, e.getBoundingClientRect().top + scrollY - 330));
+  await keep(page, 'hold');
   await visit(page, `${spindle}/route`);
   await page.click('ol[aria-label="Operations in order"] > li:nth-child(6) button');
   await keep(page, 'route');
@@ -64,17 +66,34 @@ try {
   await sees(page, 'Rough Head');
   await page.click('button.act.main');
   await sees(page, 'Rough Roller seat');
-  await keep(page, 'cut');
   for (const [url, name] of [
-    ['/lathes', 'lathes'],
     ['/tools', 'tools'],
-    ['/stock', 'rack'],
-    ['/log', 'log'],
     ['/bench-book/speeds', 'speeds'],
+    ['/bench-book/inserts', 'inserts'],
   ] as const) {
     await visit(page, `${shop.url}${url}`);
     await keep(page, name);
   }
+  // blanks for a batch and four more, sawn from what is there
+  await visit(page, `${shop.url}/stock`);
+  await type(page, 'other-length', '110');
+  await type(page, 'other-count', '4');
+  await press(page, 'Work out');
+  await sees(page, 'Nothing shorter does');
+  await page.$eval('#cutting', (e) => scrollTo(0, e.getBoundingClientRect().top + scrollY - 60));
+  await keep(page, 'rack');
+  await visit(page, `${shop.url}/bench-book/truing`);
+  for (const [i, reading] of ['0.42', '0.18', '0.06', '0.30'].entries()) await type(page, `read-${i + 1}`, reading);
+  await keep(page, 'four-jaw');
+  await press(page, 'Tailstock and bed');
+  for (const [field, value] of Object.entries({
+    'collars-head': '30.02',
+    'collars-tail': '30.06',
+    apart: '150',
+    whole: '400',
+  }))
+    await type(page, `tail-${field}`, value);
+  await keep(page, 'tailstock');
   const lathe = /\/lathes\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/lathes')).text)![0];
   await visit(page, `${shop.url}${lathe}`);
   await keep(page, 'lathe');
