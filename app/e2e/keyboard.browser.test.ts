@@ -83,9 +83,9 @@ describe('by keyboard alone', () => {
       document.querySelector('button[aria-pressed="true"]')?.textContent?.startsWith('3'),
     );
     await goTo(page, 'Stock', 'stock');
-    await tabTo(page, 'Silver steel');
-    for (let i = 0; i < 12 && !(await focused(page)).startsWith('Stainless, free-machining'); i++)
-      await page.keyboard.press('ArrowDown');
+    // the thinnest bar that does stands first
+    await tabTo(page, 'Stainless, free-machining');
+    await page.keyboard.press('Space');
     await sees(page, 'Ø30 ×');
     await goTo(page, 'Hold', 'hold');
     await tabTo(page, 'the Long one');
@@ -193,7 +193,7 @@ describe('choices of hold and route', () => {
     await visit(page, `${shop.url}/jobs/${id}/hold`);
     await page.select('select', 'chuck');
     await sees(page, 'as you chose');
-    await sees(page, 'three-jaw chuck');
+    await sees(page, 'three-jaw 160, grip');
     await visit(page, `${shop.url}/settings`);
     await page.select('select', 'in');
     await sees(page, 'Saved.');
