@@ -32,6 +32,8 @@ try {
     latheUrl,
     '/bench-book/speeds',
     '/bench-book/materials',
+    '/bench-book/truing',
+    '/bench-book/inserts',
   ]) {
     const { page } = await openPage(browser);
     await page.setCacheEnabled(false);

@@ -11,6 +11,7 @@ describe('bringing it true', () => {
     const { page, errors } = await openPage();
     const spindle = await jobIdOf('Winding spindle, gate 3');
     await visit(page, `${shop.url}/jobs/${spindle}/hold`);
+    await page.$eval('#true', (e) => e.scrollIntoView());
     await sees(page, 'As such chucks usually are');
     const chuck = new PretendChuck(11, 'push');
     const off = chuck.runoutMm;

@@ -7,6 +7,7 @@ import { byRule, length } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { LoadBar } from '../../ui/LoadBar.tsx';
 import { MmField } from '../../ui/number-field/MmField.tsx';
+import { useSeen } from '../../ui/useSeen.ts';
 import { Working } from '../../ui/working/Working.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { Problems } from '../frame/Problems.tsx';
@@ -28,6 +29,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
   const set = (more: Partial<typeof choice>, field = '') =>
     editor.change((j) => ({ ...j, hold: { ...j.hold, choice: { ...j.hold.choice, ...more } } }), field);
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
+  const [truingRef, truingSeen] = useSeen<HTMLElement>();
   const held = lathe && usualChuck(withChuckOn(lathe, choice.chuckId));
   const cutting = plan?.operations.filter((o) => o.loads) ?? [];
   const worst = (pick: (o: (typeof cutting)[number]) => number) =>
@@ -214,19 +216,21 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
             </div>
           </section>
         )}
-        <section aria-labelledby="true" className="lg:col-span-2">
+        <section ref={truingRef} aria-labelledby="true" className="min-h-96 lg:col-span-2">
           <h2 id="true">Bring it true</h2>
           <div className="mt-3">
             <Suspense fallback={<p className="muted">Loading…</p>}>
-              <TruingRecords
-                job={job}
-                lathe={lathe}
-                betweenMm={plan ? plan.blank.lengthMm : undefined}
-                runoutMm={0.03}
-                onRecords={(truings) =>
-                  editor.change((j) => ({ ...j, hold: { ...j.hold, truings: [...truings] } }), 'truings')
-                }
-              />
+              {truingSeen && (
+                <TruingRecords
+                  job={job}
+                  lathe={lathe}
+                  betweenMm={plan ? plan.blank.lengthMm : undefined}
+                  runoutMm={0.03}
+                  onRecords={(truings) =>
+                    editor.change((j) => ({ ...j, hold: { ...j.hold, truings: [...truings] } }), 'truings')
+                  }
+                />
+              )}
             </Suspense>
           </div>
         </section>
