@@ -66,16 +66,18 @@ export function InsertCard({ insert, unit }: { insert: Insert; unit: LengthUnit 
         </tbody>
       </table>
       <div className="flex items-start gap-4">
-        <PictureView
-          className="w-[150px]"
-          picture={insertFacePicture(insert)}
-          label={`Seen from above: ${formNames[insert.form]} with its inscribed circle`}
-        />
-        <PictureView
-          className="w-[190px]"
-          picture={insertSectionPicture(insert, countersinks)}
-          label={`Cut through: ${holeNames[insert.hole]}, ${breakerNames[insert.breakers]}`}
-        />
+        <div className="w-[150px] shrink-0">
+          <PictureView
+            picture={insertFacePicture(insert)}
+            label={`Seen from above: ${formNames[insert.form]} with its inscribed circle`}
+          />
+        </div>
+        <div className="w-[190px] shrink-0">
+          <PictureView
+            picture={insertSectionPicture(insert, countersinks)}
+            label={`Cut through: ${holeNames[insert.hole]}, ${breakerNames[insert.breakers]}`}
+          />
+        </div>
       </div>
     </section>
   );

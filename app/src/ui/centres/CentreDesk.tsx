@@ -146,17 +146,19 @@ export function CentreDesk({ unit, stockMm, endMm, massKg, forceN, allowanceMm }
         </p>
       </div>
       {hole && depth && (
-        <PictureView
-          picture={centreHolePicture(
-            { ...hole, ...depth },
-            {
-              pilot: `Ø${hole.pilotMm} mm`,
-              mouth: `Ø${shown(hole.mouthMm)}`,
-              depth: shown(depth.totalMm),
-            },
-          )}
-          label={`The centre hole cut through: mouth ${shown(hole.mouthMm)}, ${shown(depth.totalMm)} deep`}
-        />
+        <div className="max-w-[330px]">
+          <PictureView
+            picture={centreHolePicture(
+              { ...hole, ...depth },
+              {
+                pilot: `Ø${hole.pilotMm} mm`,
+                mouth: `Ø${shown(hole.mouthMm)}`,
+                depth: shown(depth.totalMm),
+              },
+            )}
+            label={`The centre hole cut through: mouth ${shown(hole.mouthMm)}, ${shown(depth.totalMm)} deep`}
+          />
+        </div>
       )}
     </div>
   );

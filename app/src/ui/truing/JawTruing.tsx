@@ -74,14 +74,16 @@ export function JawTruing({ chuck, kind, usualWantedMm, unit, onKeep }: Props) {
   const first = round?.kind === 'move' ? round.moves[0] : undefined;
   return (
     <div className="grid gap-6 lg:grid-cols-[330px_1fr]">
-      <PictureView
-        picture={jawsPicture(round?.seen.towardsMm, first)}
-        label={
-          round
-            ? `The chuck seen from the tailstock: the work stands ${shown(round.seen.offMm)} off the axis`
-            : 'The chuck seen from the tailstock, jaws numbered clockwise'
-        }
-      />
+      <div className="max-w-[330px]">
+        <PictureView
+          picture={jawsPicture(round?.seen.towardsMm, first)}
+          label={
+            round
+              ? `The chuck seen from the tailstock: the work stands ${shown(round.seen.offMm)} off the axis`
+              : 'The chuck seen from the tailstock, jaws numbered clockwise'
+          }
+        />
+      </div>
       <div>
         <div className="flex flex-wrap items-end gap-3">
           {!gaps && (

@@ -20,7 +20,7 @@ export function LengthBox({
   const read = text.trim() === '' || text.trim() === '-' ? undefined : parseLength(text, unit, sign);
   return (
     <TextField
-      className="w-44"
+      className="w-40"
       label={`${label}, ${unit}`}
       value={text}
       problem={read && !read.ok ? { code: read.code, path: [], value: read.value } : undefined}
