@@ -32,7 +32,6 @@ export function waitingBlanks(
   const count = job.quantity + taken.spoilt - Math.max(job.stock.sawn ?? 0, taken.begun);
   const section = bar && sectionKey(bar);
   if (!bar || bar.usedUp || !section || !plan || count <= 0 || plan.blank.lengthMm <= 0) return undefined;
-  const kerfMm =
-    job.hold.choice.cutOff === 'slot' ? cutOffMm(job.hold.choice, plan.blank.diameterMm) : job.hold.choice.kerfMm;
+  const kerfMm = cutOffMm(job.hold.choice, plan.blank.diameterMm);
   return { jobId, title: job.title, barId: bar.id, section, lengthMm: plan.blank.lengthMm, kerfMm, count };
 }

@@ -29,7 +29,6 @@ export {
   insertRecordSchema,
 } from './drawer.ts';
 export { BIT_SHAPES, type BitShape, type GrindingAngles, grindingAngles } from './grinding.ts';
-export { barKinds, barStyles, clampings, holderStyles, toolLengthsMm } from './standard/holder-letters.ts';
 export {
   insertClearancesDeg,
   insertEdges,

@@ -206,9 +206,9 @@ export function CuttingListPanel({ bars, waiting, own, unit, onBooked }: Props) 
           </p>
           {found.list.lacking.length > 0 && (
             <p className="field-problem mt-1 text-base">
-              ✕ The bars are too short for all:{' '}
-              {found.list.lacking.map((l) => `${l.count} × ${nameOf(l.id)}`).join(', ')} lack{' '}
-              {found.list.lacking.reduce((n, l) => n + l.count, 0) === 1 ? 's' : ''}. {buyText(found, section, shown)}
+              ✕ The bars are too short for all. No room is left for{' '}
+              {found.list.lacking.map((l) => `${l.count} × ${nameOf(l.id)}`).join(', ')}.{' '}
+              {buyText(found, section, shown)}
             </p>
           )}
           <PictureView

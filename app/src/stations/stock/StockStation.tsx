@@ -54,7 +54,7 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
           <BarChoice
             {...{ job, shop, planned }}
             blankMm={sawn >= job.quantity ? undefined : blank?.lengthMm}
-            onChoose={(barId) => editor.change((j) => ({ ...j, stock: { barId } }))}
+            onChoose={(barId) => editor.change((j) => ({ ...j, stock: { ...j.stock, barId } }))}
           />
           <p className="mt-3 text-sm">
             <a className="link" href="/stock">

@@ -1,6 +1,8 @@
 import { centreDepth, centreForLoad, mouthRemedy } from '@whelk/core/hold';
+import { plainCentreDrills } from '@whelk/core/part';
 import { centreHolePicture } from '@whelk/core/picture';
 import { type LengthUnit, shortLength } from '@whelk/core/quantity';
+import { inchParts } from '@whelk/core/stock';
 import type { Recorder } from '@whelk/core/working';
 import { useState } from 'react';
 import { PictureView } from '../strip/PictureView.tsx';
@@ -18,6 +20,13 @@ interface Props {
 }
 /** Difference of a mouth's diameter that may stay, mm. */
 const WITHIN_MM = 0.2;
+
+/** The plain inch drill whose pilot is nearest to a metric one. */
+function plainText(pilotMm: number): string {
+  const off = (pilot64: number) => Math.abs((pilot64 * 25.4) / 64 - pilotMm);
+  const { size, pilot64 } = plainCentreDrills.reduce((a, b) => (off(b.pilot64) < off(a.pilot64) ? b : a));
+  return `Of the plain inch drills no. ${size}, pilot ${inchParts(pilot64, 64)} in, is nearest to it.`;
+}
 
 /** Centre hole for the work: by diameter and load, its depth, and what to do about one that came out otherwise. */
 export function CentreDesk({ unit, stockMm, endMm, massKg, forceN, allowanceMm }: Props) {
@@ -102,6 +111,7 @@ export function CentreDesk({ unit, stockMm, endMm, massKg, forceN, allowanceMm }
                   ? 'As large as the end bears: a wider mouth leaves too thin a rim.'
                   : 'By the diameter of the work.'}{' '}
               With a guard (type B) its mouth opens to {shown(hole.guardedMm)}.
+              {unit === 'in' && ` ${plainText(hole.pilotMm)}`}
             </span>
             {!hole.bears && (
               <span className="field-warning block text-base">
