@@ -62,6 +62,8 @@ const OWN_UNITS = {
   /** jaws go by their numbers */
   hold: /^(slacken|tighten|under|tapAt)$/,
   tool: /^(edges|breakers)$/,
+  /** so do the holdings of a job */
+  job: /^(number|one|other|setupNow)$/,
   stock: /^(size|gap|nodes|mostNodes|pieces)$/,
   worn: /^score$/,
   trace: /^(axis|radius|tolerance|mmPerUnit|dropped)$/,

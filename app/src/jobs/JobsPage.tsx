@@ -235,6 +235,7 @@ function JobRow({ line, onDuplicate, onAct, onRenamed }: RowProps) {
           {progress.next === 'startPiece' && progress.pieceNow && progress.pieceNow > 1
             ? `, piece ${progress.pieceNow}`
             : ''}
+          {progress.setupNow ? `, holding ${progress.setupNow}` : ''}
         </a>
         <p className="muted text-sm">
           {words ? words.what : line.openRun ? `step ${line.openRun.step} of ${line.openRun.steps}` : ''}

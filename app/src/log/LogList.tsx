@@ -16,6 +16,7 @@ function LogList({ lines }: { lines: readonly LogLine[] }) {
             <h2>
               <a className="link" href={`/runs/${line.id}`}>
                 {line.title}, piece {line.piece}
+                {line.setup > 1 ? `, holding ${line.setup}` : ''}
               </a>
             </h2>
             <p className="muted text-sm">

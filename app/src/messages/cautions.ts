@@ -9,6 +9,13 @@ const cautions: Record<string, string> = {
   nearJaws: 'The cut ends near the jaws: watch the tool, throw the feed out early.',
   easeCentre: 'The work has grown warm: ease the tail centre before this cut.',
   feedOutwards: 'Lock the carriage. Feed the cross-slide outwards by hand.',
+  dogClear: 'Dog tight on a protected place, its tail clear of the slot’s bottom and of the tool. Turn by hand first.',
+  halfCentre: 'Half-centre, or stop short of the point: the tool breaks on it. Take the ring off later.',
+  smallEndFirst: 'Oil the mandrel, small end first, press it in. Cut towards the large end.',
+  drawnUpOnly: 'Draw the mandrel up, no more: it spreads the work.',
+  arborStays: 'Turn the arbor to the hole and leave it in the chuck: it is true only there.',
+  filmCures: 'Clean, glue, press, let it cure. Light cuts, kept cool. Warm it to take it off: no fumes in the face.',
+  clampsClear: 'Clamps over solid support, heads clear of tool and ways. Balance it; turn it by hand, then slowly.',
   edgesSharp: 'Edges and chips are sharp: brush or hook, never the hand.',
 };
 

@@ -112,6 +112,54 @@ const wordings: Record<string, Wording> = {
     what: `${size(p.value)} is more than the jaws are long.`,
     right: `The jaws hold ${size(p.limit)}.`,
   }),
+  'hold.nothingToGrip': () => ({
+    what: 'Nothing of the piece can be gripped so: something larger always stands in front of it.',
+    right: 'Turn it the other way round, or hold it by its hole.',
+  }),
+  'hold.cannotGripThere': () => ({
+    what: 'That length cannot be gripped: it is not there any more, not straight, or something larger stands before it.',
+    right: 'Choose another place, or leave it to Whelk.',
+  }),
+  'hold.notIntoSpindle': (p) => ({
+    what: `What lies behind the jaws is too thick for the spindle’s bore, Ø${size(p.value)}.`,
+    right: 'Grip another length, or turn it between centres.',
+  }),
+  'hold.hollowNoCentres': () => ({
+    what: 'A hollow end has nothing for a centre.',
+    right: 'Hold it on a mandrel, or in a chuck.',
+  }),
+  'hold.noCentreHoles': () => ({
+    what: 'Between centres, both ends want a centre hole, and not both have one by then.',
+    right: 'Face and centre each end in a holding before this one.',
+  }),
+  'hold.noDog': (p) => ({
+    what: `No dog of this lathe takes Ø${size(p.value)}.`,
+    right: 'Write one down at the lathe, or put the dog on another length.',
+  }),
+  'hold.noThroughHole': () => ({
+    what: 'The part has no hole all through to be held by.',
+    right: 'Hold it on its outside.',
+  }),
+  'hold.longForArbor': (p) => ({
+    what: `${size(p.value)} long is too long to be carried so; for its diameter up to ${size(p.limit)}.`,
+    right: 'Use the tail centre, or a mandrel between centres.',
+  }),
+  'hold.noFaceplate': () => ({
+    what: 'This lathe has no faceplate.',
+    right: 'Write it down at the lathe, or hold it in a chuck.',
+  }),
+  'hold.noArbor': (p) => ({
+    what: `No such mandrel of the shop fits a hole of Ø${size(p.value)}.`,
+    right: 'Write it down at the lathe, or turn a stub arbor in place.',
+  }),
+  'hold.losesTruth': (p) => ({
+    what: `Held again, it can run out ${size(p.value)} against its datum; the drawing allows ${size(p.limit)}.`,
+    right: 'Turn both in one holding, hold it truer, or bring it true with the indicator.',
+  }),
+  'run.setupBefore': (p) => ({
+    what: `Piece ${text(p)} has not been through holding ${plain(p.limit)} yet.`,
+    right: 'Cut that one first and close it.',
+  }),
   'hold.wantsRest': (p) => ({
     what: `The work stands out ${plain(p.value)} diameters: it wants a rest.`,
     right: `Beyond ${plain(p.limit)} diameters a tail centre alone is not enough.`,

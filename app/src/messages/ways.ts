@@ -39,6 +39,15 @@ const words: Record<string, (v: V) => string> = {
   'way.overhang': (v) => `${n(v.diameters, 1)} diameters stand out without a centre`,
   'way.loses': (v) =>
     `what is turned after holding it again runs out ${n(v.runoutMm)} mm against limits of ${n(v.wantedMm, 3)} mm: turn what belongs together in one holding, or true it again`,
+  'way.across': (v) => `within ${n(v.runoutMm)} mm of what the first holding turned`,
+  'way.across.betweenCentres': (v) => `true to both centre holes, within ${n(v.runoutMm)} mm of what is turned on them`,
+  'way.across.mandrel': (v) => `true to the hole within ${n(v.runoutMm, 3)} mm`,
+  'way.across.expandingMandrel': (v) => `true to the hole within ${n(v.runoutMm, 3)} mm`,
+  'way.across.stubArbor': (v) =>
+    `true to the hole within ${n(v.runoutMm, 3)} mm, as long as the arbor stays where it was turned`,
+  'way.across.adhesiveArbor': (v) => `clocked in, to about ${n(v.runoutMm)} mm`,
+  'way.across.faceplate': (v) => `clocked in, to about ${n(v.runoutMm)} mm`,
+  'way.leaves': (v) => `leaves ${n(v.count, 0)} in the jaws for yet another holding`,
   'way.marks': () => 'jaws would mark a finished surface: soft sheet under them',
   'way.nothingReached': () => 'nothing of the part can be turned so',
   'way.staysTrue': () => 'everything turned so stays true to the same axis, end for end, as often as it is taken off',

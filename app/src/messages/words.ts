@@ -1,6 +1,6 @@
 import type { ChipLook, CutLimit, CuttingOperation, Grade, School } from '@whelk/core/cutting';
 import type { Fitness, Verdict } from '@whelk/core/gauge';
-import type { Waiting } from '@whelk/core/hold';
+import type { HoldMethod, Setup, Waiting } from '@whelk/core/hold';
 import type { Progress, Station } from '@whelk/core/job';
 import type { ToolMaterial } from '@whelk/core/material';
 import type { Limiter, OperationKind } from '@whelk/core/route';
@@ -75,8 +75,23 @@ export const exceedText = {
 } as const;
 
 /** How a piece is held, with the chuck's own name. */
-export const methodText = (chuck: string, method: 'chuck' | 'chuckAndCentre'): string =>
-  method === 'chuck' ? chuck : `${chuck} and tail centre`;
+export const methodText = (chuck: string, method: HoldMethod): string =>
+  method === 'chuck' ? chuck : method === 'chuckAndCentre' ? `${chuck} and tail centre` : methodNames[method];
+/** Ways of holding that do without jaws. */
+export const methodNames: Record<Exclude<HoldMethod, 'chuck' | 'chuckAndCentre'>, string> = {
+  betweenCentres: 'between centres, with a dog',
+  mandrel: 'tapered mandrel',
+  expandingMandrel: 'expanding mandrel',
+  stubArbor: 'stub arbor, turned in place',
+  adhesiveArbor: 'adhesive arbor',
+  faceplate: 'faceplate',
+};
+export const protectionText: Record<NonNullable<Setup['protect']>, string> = {
+  none: 'nothing: the marks do not matter',
+  strips: 'strips of copper or aluminium',
+  ring: 'a split ring bored to the size',
+  softJaws: 'soft jaws bored to the size',
+};
 export const whyMethodText: Record<string, string> = {
   chosen: 'as you chose',
   shortOverhang: 'up to 4 diameters stand freely',
@@ -95,6 +110,7 @@ export const waitingText = (w: Waiting, name: (id: string | undefined) => string
     inJaws: 'in the jaws',
     otherEnd: 'from the other end',
     asBar: 'stays as the bar is',
+    otherSetup: 'left for a later holding',
   } as const;
   return `${name(w.featureId)}: ${why[w.why]}`;
 };

@@ -72,6 +72,10 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: 'Bending, chuck and tail centre',
     formula: `${n(v.forceN)} N at ${n(v.aMm)} of ${n(v.lengthMm)} mm, E ${n(v.modulusGPa)} GPa: ${n(v.deflectionMm, 4)} mm, twice that on the diameter: ${n(v.diameterErrorMm, 4)} mm`,
   }),
+  'mechanics.betweenCentres': (v) => ({
+    title: 'Bending, between centres',
+    formula: `${n(v.forceN)} N at ${n(v.aMm)} of ${n(v.lengthMm)} mm, E ${n(v.modulusGPa)} GPa: ${n(v.deflectionMm, 4)} mm, twice that on the diameter: ${n(v.diameterErrorMm, 4)} mm`,
+  }),
   'mechanics.grip': (v) => ({
     title: 'Grip',
     formula: `√((${n(v.cuttingForceN)} × ${n(v.cutDiameterMm)}/${n(v.gripDiameterMm)})² + ${n(v.feedForceN)}²) = ${n(v.atJawsN)} N; the jaws hold ${n(v.friction, 2)} × ${n(v.jawForceN)} × ${n(v.share, 1)} = ${n(v.holdsN)} N`,
@@ -130,6 +134,10 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
   'stock.mass': (v) => ({
     title: 'Mass',
     formula: `${n(v.areaMm2)} mm² × ${n(v.lengthMm)} mm × ${n(v.densityKgPerM3)} kg/m³ = ${n(v.massKg)} kg`,
+  }),
+  'hold.arbor': (v) => ({
+    title: 'Held without jaws',
+    formula: `Ø${n(v.onMm)} × ${n(v.lengthMm)} mm: holds as jaws of ${n(v.forceN)} N would`,
   }),
   'hold.overhang': (v) => ({
     title: 'Overhang',

@@ -11,7 +11,7 @@ import {
   rzUm,
 } from '../cutting/index.ts';
 import { materialById, TOOL_MATERIALS, type ToolMaterial } from '../material/index.ts';
-import { betweenCentresMm, deflectionMm, gripUse, lengthAt20Mm, shaftOf } from '../mechanics/index.ts';
+import { deflectionMm, gripUse, lengthAt20Mm, shaftOf } from '../mechanics/index.ts';
 import { calculation } from './entry.ts';
 import { positive } from './positive.ts';
 
@@ -133,16 +133,8 @@ export const cutting = [
             { code: 'mechanics.beyondEnd', path: ['toolFromChuckMm'], value: toolFromChuckMm, limit: lengthMm },
           ],
         };
-      const y =
-        held === 'centres'
-          ? betweenCentresMm(forceN, diameterMm, lengthMm, toolFromChuckMm, modulusGPa)
-          : deflectionMm(
-              shaftOf([{ lengthMm, diameterMm }], modulusGPa),
-              toolFromChuckMm,
-              forceN,
-              held === 'chuckAndCentre',
-              record,
-            );
+      const shaft = shaftOf([{ lengthMm, diameterMm }], modulusGPa);
+      const y = deflectionMm(shaft, toolFromChuckMm, forceN, held, record);
       return { deflectionMm: y, diameterErrorMm: 2 * y };
     },
   }),

@@ -61,5 +61,5 @@ export interface CutSetup {
 /** Diameter error that a newton of radial force makes, mm per N. */
 export function bendPerN({ material, diameterMm, hold }: CutSetup): number {
   const shaft = shaftOf([{ lengthMm: hold.overhangMm, diameterMm }], material.modulusGPa);
-  return 2 * deflectionMm(shaft, Math.min(hold.atMm, hold.overhangMm), 1, hold.tailCentre);
+  return 2 * deflectionMm(shaft, Math.min(hold.atMm, hold.overhangMm), 1, hold.tailCentre ? 'chuckAndCentre' : 'chuck');
 }

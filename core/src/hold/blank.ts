@@ -5,7 +5,7 @@ import type { Recorder } from '../working/index.ts';
 import type { HoldChoice } from './schema.ts';
 
 /** Shortest grip in jaws that is a grip at all, mm. FIELD 2: about 10 */
-const SHORTEST_GRIP_MM = 10;
+export const SHORTEST_GRIP_MM = 10;
 
 export interface BlankLine {
   readonly part:

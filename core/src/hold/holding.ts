@@ -1,14 +1,15 @@
 import type { Part, Turned } from '../part/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { type Blank, cutOffMm } from './blank.ts';
-import type { HoldChoice } from './schema.ts';
+import type { HoldChoice, HoldMethod } from './schema.ts';
+import type { Worked } from './worked.ts';
 
 /** Overhang in diameters up to which a chuck alone is trusted, and beyond which even a tail centre wants a rest. FIELD 2 */
-const FREE_DIAMETERS = 4;
-const REST_DIAMETERS = 12;
+export const FREE_DIAMETERS = 4;
+export const REST_DIAMETERS = 12;
 
 export interface Holding {
-  readonly method: 'chuck' | 'chuckAndCentre';
+  readonly method: HoldMethod;
   readonly why: 'chosen' | 'shortOverhang' | 'longOverhang' | 'bends';
   /** zPart of the jaws' tail side */
   readonly jawsMm: number;
@@ -18,6 +19,16 @@ export interface Holding {
   readonly overhangDiameters: number;
   readonly wantsRest: boolean;
   readonly gripMm: number;
+  /** held again: zPart of the piece's end at the headstock; else the jaws hold its very end */
+  readonly headEndMm?: number;
+  /** zPart where it is carried at the headstock, where that is not at the jaws: a centre, a mandrel's own end */
+  readonly supportMm?: number;
+  /** length that it is held by */
+  readonly onId?: string;
+  /** diameter that is held; the bar's where it is not given */
+  readonly onMm?: number;
+  /** what presses there in the place of a chuck's jaws */
+  readonly forceN?: number;
 }
 
 /** Places the blank in the jaws and says whether a tail centre is wanted. zPart 0 is the part's left end. */
@@ -52,7 +63,7 @@ export function holdingFor(part: Part, blank: Blank, choice: HoldChoice, record?
 export interface Waiting {
   readonly what: 'feature' | 'headFace' | 'cutOff' | 'leftEdge' | 'detail' | 'bore';
   readonly featureId?: string;
-  readonly why: 'behindLarger' | 'inJaws' | 'otherEnd' | 'asBar' | 'shape';
+  readonly why: 'behindLarger' | 'inJaws' | 'otherEnd' | 'asBar' | 'shape' | 'otherSetup';
 }
 export interface Reach {
   /** largest first, which is from the chuck to the tail */
@@ -63,6 +74,7 @@ export interface Reach {
 /**
  * What can be turned from the tailstock end: features no smaller than everything between them and the tail, and clear of the jaws.
  * @param clearanceMm free distance that the tool keeps from the jaws
+ * @param worked a holding after the first: what is finished already
  */
 export function reachFromTail(
   part: Part,
@@ -70,14 +82,18 @@ export function reachFromTail(
   stockMm: number,
   clearanceMm: number,
   gripOn: HoldChoice['gripOn'],
+  worked?: Pick<Worked, 'doneIds' | 'headMm'>,
 ): Reach {
   const reachable: Turned[] = [];
   const waiting: Waiting[] = [];
+  const done = new Set(worked?.doneIds);
   let largestMm = 0;
   for (const feature of part.features.toReversed()) {
     const blocked = feature.diameterMm < largestMm - 1e-9;
     largestMm = Math.max(largestMm, feature.diameterMm);
-    if (blocked) waiting.push({ what: 'feature', featureId: feature.id, why: 'behindLarger' });
+    if (done.has(feature.id)) {
+      // finished before; it stands in the way of what lies behind it all the same
+    } else if (blocked) waiting.push({ what: 'feature', featureId: feature.id, why: 'behindLarger' });
     else if (feature.kind !== 'cylinder') waiting.push({ what: 'feature', featureId: feature.id, why: 'shape' });
     else if (feature.zFromMm < holding.jawsMm + Math.min(clearanceMm, 1))
       waiting.push({ what: 'feature', featureId: feature.id, why: 'inJaws' });
@@ -89,6 +105,10 @@ export function reachFromTail(
     if (feature.left) waiting.push({ what: 'leftEdge', featureId: feature.id, why: 'otherEnd' });
   }
   for (const bore of part.bores) waiting.push({ what: 'bore', featureId: bore.id, why: 'shape' });
+  if (worked) {
+    if (worked.headMm > 0) waiting.push({ what: 'headFace', why: 'otherEnd' });
+    return { reachable: reachable.toReversed(), waiting };
+  }
   waiting.push({ what: gripOn === 'spare' ? 'cutOff' : 'headFace', why: 'otherEnd' });
   if (gripOn === 'spare') waiting.push({ what: 'headFace', why: 'otherEnd' });
   return { reachable: reachable.toReversed(), waiting };

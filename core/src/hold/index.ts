@@ -1,3 +1,4 @@
+export { heldAgain, heldInside, onTailCentre, withMeans } from './again.ts';
 export {
   type Blank,
   type BlankLine,
@@ -11,10 +12,23 @@ export {
 export { type CentreDepth, centreBearsN, centreDepth, type MouthRemedy, mouthRemedy } from './centre-depth.ts';
 export { type CentreHole, centreHole, centreHoleFor, centrePilots } from './centre-hole.ts';
 export { type CentreChoice, centreForLoad } from './centre-load.ts';
+export { type GripPlace, gripPlaces } from './grip-places.ts';
 export { type Holding, holdingFor, type Reach, reachFromTail, type Waiting } from './holding.ts';
 export { type RealBlank, realBlank } from './real-blank.ts';
 export { runsAt } from './runs-at.ts';
-export { type HoldChoice, type HoldHabits, holdChoiceSchema, holdHabitsSchema, usualHold } from './schema.ts';
+export {
+  HOLD_METHODS,
+  type HoldChoice,
+  type HoldHabits,
+  type HoldMethod,
+  holdChoiceSchema,
+  holdHabitsSchema,
+  MOST_SETUPS,
+  PROTECTIONS,
+  type Setup,
+  setupSchema,
+  usualHold,
+} from './schema.ts';
 export { checkBarFor, checkDiameters, largestTurnedMm, throughHoleMm } from './stock-check.ts';
 export { type BedTwist, bedTwistOf } from './truing/bed-twist.ts';
 export { castingRunoutMm, fromGaps } from './truing/casting.ts';
@@ -23,3 +37,4 @@ export { type PairMove, type TruingRound, truingRound } from './truing/round.ts'
 export { type TruingRecord, truingRecordSchema } from './truing/schema.ts';
 export { type TailstockMove, tailstockFromBar, tailstockFromDiameters } from './truing/tailstock.ts';
 export { type Tilt, tiltOf } from './truing/tilt.ts';
+export type { Worked } from './worked.ts';

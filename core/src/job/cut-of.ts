@@ -1,3 +1,4 @@
+import { onTailCentre } from '../hold/index.ts';
 import { planJob } from './plan-job.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -23,7 +24,8 @@ export interface OperationCut {
  * Undefined when the job has none of that name any more, or its plan cannot be made.
  */
 export function cutOf(job: Job, shop: Shop, operationId: string): OperationCut | undefined {
-  const { plan, material, input, part } = planJob(job, shop);
+  const { setups, material, input, part } = planJob(job, shop);
+  const plan = setups.map((s) => s.plan).find((p) => p.operations.some((o) => o.id === operationId && o.loads));
   const operation = plan?.operations.find((o) => o.id === operationId);
   const [first] = operation?.passes ?? [];
   if (!plan || !operation?.setting || !operation.loads || !first || !material || !input || !operation.toolId)
@@ -39,7 +41,7 @@ export function cutOf(job: Job, shop: Shop, operationId: string): OperationCut |
     depthMm: Math.max(...operation.passes.map((p) => p.depthMm)),
     feedMm: operation.setting.feedMmPerRev,
     overhangMm: plan.holding.overhangMm,
-    tailCentre: plan.holding.method === 'chuckAndCentre',
+    tailCentre: onTailCentre(plan.holding.method),
     bendAllowedMm: operation.loads.bendAllowedMm,
   };
 }

@@ -11,6 +11,8 @@ import { jobSchema, settingsSchema } from './schema.ts';
 const runFileSchema = z.strictObject({
   id: z.uuid(),
   piece: z.number().int().min(1),
+  /** which holding of the job it was; files of older versions know the first alone */
+  setup: z.number().int().min(1).max(20).optional(),
   startedAt: z.iso.datetime(),
   frozen: frozenRunSchema,
   events: z.array(runEventSchema).max(20_000),

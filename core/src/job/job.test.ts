@@ -28,6 +28,7 @@ const stocked: Job = { ...drawn, stock: { barId: BAR } };
 const held: Job = { ...stocked, hold: { ...stocked.hold, latheId: metricLathe.id } };
 const run = (piece: number, more: object = {}) => ({
   piece,
+  setup: 1,
   open: true,
   outcome: null,
   stepIndex: 3,
@@ -60,6 +61,14 @@ describe('a job on its way', () => {
       next: 'startPiece',
       pieceNow: 1,
     });
+    // with two holdings, all pieces go through the first before any goes through the second
+    const [setup] = planned.setups;
+    const twice = { ...planned, setups: [setup!, { ...setup!, number: 2 }] };
+    const ended = (piece: number, number: number) => run(piece, { open: false, outcome: 'finished', setup: number });
+    const at = (runs: ReturnType<typeof ended>[]) => progressOf(three, twice, runs);
+    expect(at([ended(2, 1)])).toMatchObject({ next: 'startPiece', pieceNow: 1, setupNow: 1 });
+    expect(at([ended(1, 1), ended(2, 1)])).toMatchObject({ next: 'startPiece', pieceNow: 1, setupNow: 2 });
+    expect(at([ended(1, 1), ended(2, 1), ended(1, 2), ended(2, 2)])).toMatchObject({ next: 'allCut' });
     const done = [1, 2].map((piece) => run(piece, { open: false, outcome: 'finished' }));
     expect(progressOf(three, planned, done)).toMatchObject({
       next: 'allCut',

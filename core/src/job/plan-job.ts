@@ -7,7 +7,9 @@ import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
 import { type FrozenRun, stepsOf } from '../run/index.ts';
 import { type Bar, type BarSizes, barSizes, type CleanUp, checkBar } from '../stock/index.ts';
 import type { Recorder } from '../working/index.ts';
+import { checkTogether } from './concentric.ts';
 import { type Job, materialIn, type Shop } from './schema.ts';
+import { type PlannedSetup, planSetups } from './setups.ts';
 
 export interface PlannedJob {
   readonly part: Part;
@@ -23,11 +25,16 @@ export interface PlannedJob {
   readonly barSizes?: BarSizes;
   readonly cleanUp?: CleanUp;
   readonly material?: Material;
+  /** every holding with what is cut in it; none while the job cannot be planned */
+  readonly setups: readonly PlannedSetup[];
 }
 
-/** Plans a job with what the shop has; as far as the job has been filled in. */
+/**
+ * Plans a job with what the shop has; as far as the job has been filled in.
+ * @param recorderFor gives a recorder to operations by their ids in the plan; those of later holdings as `2/id`
+ */
 export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string) => Recorder | undefined): PlannedJob {
-  const { part, endView, faces, problems: drawn } = resolveDrawing(job.drawing);
+  const { part, endView, faces, geometry, problems: drawn } = resolveDrawing(job.drawing);
   const problems: Problem[] = drawn.map((p) => under(['drawing'], p));
   const bar = shop.bars.find((b) => b.id === job.stock.barId);
   const owned = shop.lathes.find((l) => l.id === job.hold.latheId);
@@ -43,7 +50,11 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   if (!lathe || !material || stockMm === undefined || drawn.some((p) => p.severity !== 'warning')) {
     const bare = sizes && checkBarFor(part, sizes, lathe ? usualChuck(lathe).runoutMm : 0, part.lengthMm);
     problems.push(...(bare?.problems ?? []));
-    return { ...{ part, endView, faces, problems, bar, stockMm, material }, barSizes: sizes, cleanUp: bare?.cleanUp };
+    return {
+      ...{ part, endView, faces, problems, bar, stockMm, material, setups: [] },
+      barSizes: sizes,
+      cleanUp: bare?.cleanUp,
+    };
   }
   // the preferred tool material comes first; what it lacks the other serves
   const tools = [
@@ -72,21 +83,33 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     plan.holding.overhangMm,
     recorderFor?.('cleanUp'),
   );
+  const first: PlannedSetup = {
+    ...{ number: 1, tail: 'right', part, faces, endView, input, plan, problems: [] },
+    before: { features: [], edges: [], faces: [], centres: [] },
+  };
+  const further = plan.operations.length > 0 ? (job.hold.further ?? []) : [];
+  const setups = planSetups(first, further, owned!, (number) =>
+    recorderFor ? (operationId) => recorderFor(`${number}/${operationId}`) : undefined,
+  );
   return {
+    setups,
     ...{ part, endView, faces, input, plan, bar, stockMm, material, cleanUp, barSizes: sizes },
     problems: [
       ...problems,
       ...ofBar,
       // said of the bar's own section already
       ...plan.problems.filter((p) => p.code !== 'stock.diameterAboveBar'),
+      ...setups.flatMap((s) => s.problems),
+      ...checkTogether(setups, geometry, job.drawing.datums),
     ],
   };
 }
 
-/** Freezes a planned job for cutting; undefined while it cannot be planned. */
-export function freezeJob(job: Job, planned: PlannedJob): FrozenRun | undefined {
-  const { plan, input, part } = planned;
-  if (!plan || !input || plan.operations.length === 0) return undefined;
+/** Freezes one holding of a planned job for cutting; undefined while it cannot be planned. @param number 1 for the first */
+export function freezeJob(job: Job, planned: PlannedJob, number = 1): FrozenRun | undefined {
+  const setup = planned.setups[number - 1];
+  if (!setup || setup.plan.operations.length === 0) return undefined;
+  const { plan, input, part } = setup;
   return {
     schema: 1,
     title: job.title,
@@ -101,6 +124,7 @@ export function freezeJob(job: Job, planned: PlannedJob): FrozenRun | undefined 
     school: input.school,
     policy: input.policy,
     own: input.own,
+    ...(input.again ? { again: input.again } : {}),
     plan,
     steps: stepsOf(plan),
   };
@@ -113,6 +137,8 @@ export interface Progress {
   readonly next: string;
   readonly problem?: Problem;
   readonly pieceNow?: number;
+  /** of the piece, where there are several holdings */
+  readonly setupNow?: number;
 }
 
 /** Where a job stands on its way through the stations, and the code of the next thing to do. */
@@ -121,6 +147,7 @@ export function progressOf(
   planned: PlannedJob,
   runs: readonly {
     readonly piece: number;
+    readonly setup: number;
     readonly open: boolean;
     readonly outcome: string | null;
     readonly stepIndex: number;
@@ -139,12 +166,25 @@ export function progressOf(
   if (!station('stock')) return { done, now: 'stock', next: planned.bar ? 'fixStock' : 'chooseBar', problem: error };
   if (!station('hold')) return { done, now: 'hold', next: planned.input ? 'fixHold' : 'chooseLathe', problem: error };
   if (!station('route')) return { done, now: 'route', next: 'fixRoute', problem: error };
+  const several = planned.setups.length > 1;
   const open = runs.find((r) => r.open);
   if (open)
-    return { done, now: 'cut', next: open.stepIndex >= open.stepCount ? 'finish' : 'goOn', pieceNow: open.piece };
-  const finished = runs.filter((r) => r.outcome === 'finished').length;
-  if (finished >= job.quantity) return { done: [...done, 'cut'], now: 'cut', next: 'allCut' };
-  return { done, now: 'cut', next: 'startPiece', pieceNow: finished + 1 };
+    return {
+      ...{ done, now: 'cut', next: open.stepIndex >= open.stepCount ? 'finish' : 'goOn', pieceNow: open.piece },
+      setupNow: several ? open.setup : undefined,
+    };
+  // each holding on all pieces before the next: what is set is set once
+  for (const { number } of planned.setups) {
+    const finished = new Set(runs.filter((r) => r.outcome === 'finished' && r.setup === number).map((r) => r.piece));
+    let pieceNow = 1;
+    while (finished.has(pieceNow)) pieceNow++;
+    if (pieceNow <= job.quantity)
+      return {
+        ...{ done, now: 'cut', next: 'startPiece', pieceNow },
+        setupNow: several ? number : undefined,
+      };
+  }
+  return { done: [...done, 'cut'], now: 'cut', next: 'allCut' };
 }
 
 /** The station at which a problem is put right. */

@@ -1,7 +1,14 @@
 import { z } from 'zod';
 import { speedPolicySchema, usualPolicy } from '../cutting/index.ts';
 import type { instrumentSchema } from '../gauge/index.ts';
-import { holdChoiceSchema, holdHabitsSchema, truingRecordSchema, usualHold } from '../hold/index.ts';
+import {
+  holdChoiceSchema,
+  holdHabitsSchema,
+  MOST_SETUPS,
+  setupSchema,
+  truingRecordSchema,
+  usualHold,
+} from '../hold/index.ts';
 import type { latheSchema } from '../lathe/index.ts';
 import { decimalLimitsSchema } from '../limit/index.ts';
 import { type Material, materialById, materials } from '../material/index.ts';
@@ -27,6 +34,8 @@ export const jobSchema = z.strictObject({
   hold: z.strictObject({
     latheId: z.uuid().nullable(),
     choice: holdChoiceSchema,
+    /** holdings after the first one, in their order */
+    further: z.array(setupSchema).max(MOST_SETUPS).optional(),
     /** how pieces of this job were brought true, latest last */
     truings: z.array(truingRecordSchema).max(100).optional(),
   }),

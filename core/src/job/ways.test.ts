@@ -1,42 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { jawForceShare } from '../mechanics/index.ts';
-import { drawingOf, feature, instruments, metricLathe, tools } from '../testing/shop.ts';
+import { jobOf, shopWith } from '../testing/jobs.ts';
+import { feature } from '../testing/shop.ts';
 import { planJob } from './plan-job.ts';
-import { type Job, newJob, type Shop, usualSettings } from './schema.ts';
 import { waysOfHolding } from './ways.ts';
 
-const BAR = '00000000-0000-4000-8000-000000000099';
-const threeJaw = metricLathe.holding.chucks[0]!;
-const fourJaw = { ...threeJaw, id: 'four', name: 'four-jaw', kind: 'fourJaw' as const, runoutMm: 0.01 };
-const lathe = {
-  ...metricLathe,
-  holding: { ...metricLathe.holding, chucks: [{ ...threeJaw, runoutMm: 0.08 }, fourJaw] },
-};
-const shopWith = (diameter: string, length = '900'): Shop => ({
-  lathes: [lathe],
-  bars: [
-    {
-      id: BAR,
-      materialId: 'brass',
-      diameter: { text: diameter, unit: 'mm' },
-      length: { text: length, unit: 'mm' },
-      note: '',
-    },
-  ],
-  tools,
-  instruments,
-  materials: [],
-});
-const jobOf = (features: Parameters<typeof drawingOf>[0], quantity = 1): Job => {
-  const job = newJob('Pin', 'mm', usualSettings);
-  return {
-    ...job,
-    quantity,
-    drawing: drawingOf(features),
-    stock: { barId: BAR },
-    hold: { ...job.hold, latheId: lathe.id },
-  };
-};
 const shop = shopWith('25');
 const plain = jobOf([feature(1, 24, 20), feature(2, 20, 30)]);
 const strict = jobOf([feature(1, 24, 20), feature(2, 20, 30, 'h6')]);

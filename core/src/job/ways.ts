@@ -1,45 +1,10 @@
 import { runsAt, throughHoleMm } from '../hold/index.ts';
 import { type Chuck, chuckReachMm, type Lathe, usualChuck } from '../lathe/index.ts';
 import type { Part } from '../part/index.ts';
+import type { Plan } from '../route/index.ts';
 import { type PlannedJob, planJob } from './plan-job.ts';
 import type { Job, Shop } from './schema.ts';
-
-/** A reason for or against a way of holding, and what it costs over all pieces, minutes; 0 where it only tells. */
-export interface WayReason {
-  readonly code: string;
-  readonly minutes: number;
-  readonly values?: Readonly<Record<string, number | string>>;
-}
-
-export type WayKind =
-  | Chuck['kind']
-  | 'betweenCentres'
-  | 'mandrel'
-  | 'expandingMandrel'
-  | 'stubArbor'
-  | 'adhesiveArbor'
-  | 'faceplate'
-  | 'steady'
-  | 'followingRest'
-  | 'crossSlide';
-
-/** A way to hold this part on this lathe. */
-export interface Way {
-  readonly id: string;
-  readonly kind: WayKind;
-  /** of a chuck: its own name */
-  readonly name?: string;
-  readonly chuckId?: string;
-  readonly tailCentre: boolean;
-  /** whether the shop owns what it takes on this lathe */
-  readonly owned: boolean;
-  /** whether it will do; otherwise the first reason says why not */
-  readonly does: boolean;
-  /** what it costs in all, minutes; only ways whose whole route is planned have one */
-  readonly costMin?: number;
-  readonly reasons: readonly WayReason[];
-  readonly chosen: boolean;
-}
+import { AT_RISK_MIN, type Way, type WayKind, type WayReason } from './way.ts';
 
 /** Minutes to bring a piece true, by kind of chuck; practice of a turner used to it. */
 const TRUE_MIN: Readonly<Record<Chuck['kind'], number>> = {
@@ -51,8 +16,6 @@ const TRUE_MIN: Readonly<Record<Chuck['kind'], number>> = {
 };
 /** Soft jaws are bored to the work once for a batch. */
 const BORE_SOFT_MIN = 20;
-/** A piece that must be put right afterwards costs about so long. */
-const AT_RISK_MIN = 30;
 /** Above this share of what jaws or work bear a cut is watched. */
 const NEAR = 0.8;
 /** Overhang in diameters beyond which a steady, and slenderness beyond which a following rest, is wanted. FIELD 2 */
@@ -115,29 +78,10 @@ function chuckWay(
       ],
     };
   const count = job.quantity;
-  const cuts = plan.operations.filter((o) => o.loads);
-  const worst = (pick: (o: (typeof cuts)[number]) => number) => Math.max(0, ...cuts.map(pick));
-  const grip = worst((o) => o.loads!.gripShare);
-  const bend = worst((o) => o.loads!.bendMm / o.loads!.bendAllowedMm);
   const reasons: WayReason[] = [
     { code: 'way.route', minutes: plan.minutes * count, values: { eachMin: plan.minutes, count } },
-    { code: `way.true.${chuck.kind}`, minutes: TRUE_MIN[chuck.kind] * count, values: { runoutMm: runsAt(chuck) } },
+    ...chuckReasons(lathe, chuck, plan, count),
   ];
-  if (chuck.id !== usualChuck(lathe).id)
-    reasons.push({ code: 'way.mount', minutes: lathe.changeMin.chuck, values: { name: chuck.name } });
-  if (chuck.kind === 'soft') reasons.push({ code: 'way.boreSoft', minutes: BORE_SOFT_MIN });
-  if (grip > NEAR)
-    reasons.push({
-      code: 'way.grip',
-      minutes: grip > 1 ? AT_RISK_MIN : 0,
-      values: { percent: Math.round(grip * 100) },
-    });
-  if (bend > NEAR)
-    reasons.push({
-      code: 'way.bends',
-      minutes: bend > 1 ? AT_RISK_MIN : 0,
-      values: { percent: Math.round(bend * 100) },
-    });
   if (!tailCentre && plan.holding.overhangDiameters > 4)
     reasons.push({
       code: 'way.overhang',
@@ -155,6 +99,31 @@ function chuckWay(
   if (job.hold.choice.gripOn === 'part' && (chuck.kind === 'threeJaw' || chuck.kind === 'fourJaw'))
     reasons.push({ code: 'way.marks', minutes: 2 * count });
   return { ...base, does: true, reasons, costMin: reasons.reduce((sum, r) => sum + r.minutes, 0) };
+}
+
+/** What a chuck costs and gives besides the route: truing, changing and boring it, grip and bend that are near what is borne. */
+export function chuckReasons(lathe: Lathe, chuck: Chuck, plan: Plan, count: number): WayReason[] {
+  const cuts = plan.operations.filter((o) => o.loads);
+  const worst = (pick: (o: (typeof cuts)[number]) => number) => Math.max(0, ...cuts.map(pick));
+  const grip = worst((o) => o.loads!.gripShare);
+  const bend = worst((o) => o.loads!.bendMm / o.loads!.bendAllowedMm);
+  const reasons: WayReason[] = [
+    { code: `way.true.${chuck.kind}`, minutes: TRUE_MIN[chuck.kind] * count, values: { runoutMm: runsAt(chuck) } },
+  ];
+  if (chuck.id !== usualChuck(lathe).id)
+    reasons.push({ code: 'way.mount', minutes: lathe.changeMin.chuck, values: { name: chuck.name } });
+  if (chuck.kind === 'soft') reasons.push({ code: 'way.boreSoft', minutes: BORE_SOFT_MIN });
+  if (grip > NEAR)
+    reasons.push({
+      ...{ code: 'way.grip', minutes: grip > 1 ? AT_RISK_MIN : 0 },
+      values: { percent: Math.round(grip * 100) },
+    });
+  if (bend > NEAR)
+    reasons.push({
+      ...{ code: 'way.bends', minutes: bend > 1 ? AT_RISK_MIN : 0 },
+      values: { percent: Math.round(bend * 100) },
+    });
+  return reasons;
 }
 
 /** Narrowest limits of a diameter when the piece is held again: what is turned then runs out against it. */

@@ -46,6 +46,11 @@ export const holdingSchema = z.strictObject({
     .strictObject({ diameterMm: z.number().positive().max(2000), maxRpm: z.number().positive().max(10_000) })
     .nullable(),
   drivers: z.array(z.strictObject({ name, ...range })).max(20),
+  /** what work is held on by its hole; none where it is not given */
+  arbors: z
+    .array(z.strictObject({ name, kind: z.enum(['mandrel', 'expandingMandrel']), ...range }))
+    .max(60)
+    .optional(),
   centres: z.array(z.strictObject({ name, kind: z.enum(['plain', 'half', 'live', 'carbideTipped']) })).max(20),
   rests: z.array(z.strictObject({ name, kind: z.enum(['steady', 'following']), ...range })).max(10),
 });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { betweenCentresMm, deflectionMm, secondMomentMm4, shaftOf } from './beam.ts';
+import { deflectionMm, secondMomentMm4, shaftOf } from './beam.ts';
 import { gripUse } from './grip.ts';
 import { lengthAt20Mm } from './heat.ts';
 
@@ -8,15 +8,18 @@ const uniform = (d: number, l: number) => shaftOf([{ lengthMm: l, diameterMm: d 
 
 describe('deflection', () => {
   it('gives the published cantilever: 10 dia, 50 N at 60 of 120', () => {
-    expect(deflectionMm(uniform(10, 120), 60, 50, false)).toBeCloseTo(0.0354292742883, 9);
+    expect(deflectionMm(uniform(10, 120), 60, 50, 'chuck')).toBeCloseTo(0.0354292742883, 9);
     expect(secondMomentMm4(10)).toBeCloseTo(490.873852123, 6);
   });
   it('gives the published bar between centres', () => {
-    expect(betweenCentresMm(100, 25, 200, 100, 207)).toBeCloseTo(0.00419902510083, 10);
-    expect(betweenCentresMm(80, 16, 220, 110, 110)).toBeCloseTo(0.0501503857139, 9);
+    expect(deflectionMm(uniform(25, 200), 100, 100, 'centres')).toBeCloseTo(0.00419902510083, 10);
+    expect(deflectionMm(shaftOf([{ lengthMm: 220, diameterMm: 16 }], 110), 110, 80, 'centres')).toBeCloseTo(
+      0.0501503857139,
+      9,
+    );
   });
   it('gives the published bar in chuck and tail centre', () => {
-    expect(deflectionMm(uniform(12, 180), 20, 60, true)).toBeCloseTo(0.000583331263532, 11);
+    expect(deflectionMm(uniform(12, 180), 20, 60, 'chuckAndCentre')).toBeCloseTo(0.000583331263532, 11);
   });
   const lengths = fc.array(
     fc.record({ lengthMm: fc.integer({ min: 5, max: 90 }), diameterMm: fc.integer({ min: 6, max: 60 }) }),
@@ -42,7 +45,7 @@ describe('deflection', () => {
           tail += ((shaft.lengthMm - x) ** 2 * h) / ei;
         }
         const slow = 100 * (free - (centre ? cross ** 2 / tail : 0));
-        const fast = deflectionMm(shaft, a, 100, centre);
+        const fast = deflectionMm(shaft, a, 100, centre ? 'chuckAndCentre' : 'chuck');
         return Math.abs(fast - slow) <= 0.01 * 100 * free + 1e-9;
       }),
       { numRuns: 60 },
@@ -54,8 +57,8 @@ describe('deflection', () => {
         const shaft = shaftOf(steps, 207);
         const a = shaft.lengthMm * share;
         return (
-          deflectionMm(shaft, a, 100, true) <= deflectionMm(shaft, a, 100, false) + 1e-12 &&
-          deflectionMm(shaft, a, 200, false) >= deflectionMm(shaft, a, 100, false)
+          deflectionMm(shaft, a, 100, 'chuckAndCentre') <= deflectionMm(shaft, a, 100, 'chuck') + 1e-12 &&
+          deflectionMm(shaft, a, 200, 'chuck') >= deflectionMm(shaft, a, 100, 'chuck')
         );
       }),
     );

@@ -81,39 +81,57 @@ function sumsUpTo(shaft: Shaft, xMm: number): readonly [number, number, number] 
   return [before[0] + a, before[1] + b, before[2] + c];
 }
 
-/** Deflection at the force per newton of a shaft held in the chuck only, mm/N. @source ∫ (a−x)²/(EI) dx; uniform: a³/(3EI) */
-function cantileverPerN(shaft: Shaft, aMm: number): number {
-  const [s0, s1, s2] = sumsUpTo(shaft, aMm);
-  return (aMm * aMm * s0 - 2 * aMm * s1 + s2) / shaft.modulusMPa;
+/** How work is carried: fixed in a chuck, with a tail centre besides, or free to lean on a centre at either end. */
+export type Support = 'chuck' | 'chuckAndCentre' | 'centres';
+
+/** Deflection at x per newton at a of a shaft fixed at 0 and free at its end, mm/N. @source Mohr: ∫ (a−t)(x−t)/(EI) dt */
+function cantileverPerN(shaft: Shaft, xMm: number, aMm: number): number {
+  const [s0, s1, s2] = sumsUpTo(shaft, Math.min(xMm, aMm));
+  return (aMm * xMm * s0 - (aMm + xMm) * s1 + s2) / shaft.modulusMPa;
 }
+
+/** Deflection at x per newton at a of a shaft on two supports that let it lean, mm/N. @source Mohr: ∫ M·m/(EI) dt */
+function centresPerN(shaft: Shaft, xMm: number, aMm: number): number {
+  const [near, far] = [Math.min(xMm, aMm), Math.max(xMm, aMm)];
+  const l = shaft.lengthMm;
+  const atNear = sumsUpTo(shaft, near);
+  const atFar = sumsUpTo(shaft, far);
+  const whole = sumsUpTo(shaft, l);
+  const between = (i: 0 | 1 | 2): number => atFar[i] - atNear[i];
+  const beyond = (i: 0 | 1 | 2): number => whole[i] - atFar[i];
+  // moments per newton: t·(L−far)/L up to the nearer place, near·(L−t)/L from the farther one on
+  const first = ((l - near) * (l - far) * atNear[2]) / l ** 2;
+  const middle = (near * (l - far) * (l * between(1) - between(2))) / l ** 2;
+  const last = (near * far * (l * l * beyond(0) - 2 * l * beyond(1) + beyond(2))) / l ** 2;
+  return (first + middle + last) / shaft.modulusMPa;
+}
+
+/** Deflection at x per newton at a, mm/N. */
+function perNewton(shaft: Shaft, xMm: number, aMm: number, support: Support): number {
+  if (support === 'centres') return centresPerN(shaft, xMm, aMm);
+  const free = cantileverPerN(shaft, xMm, aMm);
+  if (support === 'chuck') return free;
+  // the centre pushes back with what brings the tail to where it was
+  const l = shaft.lengthMm;
+  const tail = cantileverPerN(shaft, l, l);
+  return free - (cantileverPerN(shaft, l, aMm) * cantileverPerN(shaft, xMm, l)) / tail;
+}
+
+const SUPPORT_CODES = {
+  chuck: 'mechanics.cantilever',
+  chuckAndCentre: 'mechanics.chuckCentre',
+  centres: 'mechanics.betweenCentres',
+} as const;
 
 /**
  * Deflection of the work at the tool under a radial force, mm; the error of diameter is twice this.
- * @param aMm distance of the tool from the chuck, 0 to the shaft's length
- * @param tailCentre true when a centre supports the far end
- * @source Mohr's integral with one redundant support; uniform bar: F·a³/(3EI), F·a³b²(3L+b)/(12EI·L³)
+ * @param aMm distance of the tool from the chuck or the head centre, 0 to the shaft's length
+ * @source Mohr's integral; with chuck and centre one redundant support. Uniform bar: F·a³/(3EI), F·a³b²(3L+b)/(12EI·L³), F·a²b²/(3EI·L)
  */
-export function deflectionMm(
-  shaft: Shaft,
-  aMm: number,
-  forceN: number,
-  tailCentre: boolean,
-  record?: Recorder,
-): number {
-  const free = cantileverPerN(shaft, aMm);
-  let perN = free;
-  if (tailCentre) {
-    const [s0, s1, s2] = sumsUpTo(shaft, aMm);
-    const whole = sumsUpTo(shaft, shaft.lengthMm);
-    const l = shaft.lengthMm;
-    // deflection at the tail per newton at the tool, and per newton at the tail
-    const cross = (aMm * l * s0 - (aMm + l) * s1 + s2) / shaft.modulusMPa;
-    const tail = (l * l * whole[0] - 2 * l * whole[1] + whole[2]) / shaft.modulusMPa;
-    perN = free - (cross * cross) / tail;
-  }
-  const deflection = Math.max(0, perN * forceN);
+export function deflectionMm(shaft: Shaft, aMm: number, forceN: number, support: Support, record?: Recorder): number {
+  const deflection = Math.max(0, perNewton(shaft, aMm, aMm, support) * forceN);
   record?.({
-    code: tailCentre ? 'mechanics.chuckCentre' : 'mechanics.cantilever',
+    code: SUPPORT_CODES[support],
     values: {
       forceN,
       aMm,
@@ -126,14 +144,16 @@ export function deflectionMm(
   return deflection;
 }
 
-/** Deflection of a uniform bar between two centres at the tool, mm. @source F·a²b²/(3EI·L) */
-export function betweenCentresMm(
-  forceN: number,
-  diameterMm: number,
-  lengthMm: number,
+/**
+ * The bent line of the work under one radial force: its deflection at places along it, mm, signed.
+ * @param aMm where the force acts @param placesMm from the chuck or the head centre
+ */
+export function bentLineMm(
+  shaft: Shaft,
   aMm: number,
-  modulusGPa: number,
-): number {
-  const b = lengthMm - aMm;
-  return (forceN * aMm ** 2 * b ** 2) / (3 * modulusGPa * 1000 * secondMomentMm4(diameterMm) * lengthMm);
+  forceN: number,
+  support: Support,
+  placesMm: readonly number[],
+): number[] {
+  return placesMm.map((x) => perNewton(shaft, x, aMm, support) * forceN);
 }

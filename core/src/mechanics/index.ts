@@ -1,8 +1,9 @@
 export {
   type BarLength,
-  betweenCentresMm,
+  bentLineMm,
   deflectionMm,
   type Shaft,
+  type Support,
   secondMomentMm4,
   shaftOf,
   thickerFrom,

@@ -23,6 +23,7 @@ export {
   upgradeDrawing,
 } from './drawing.ts';
 export { type Chamfer, chamferDepthMm, readEdge } from './edge.ts';
+export { endViewEndForEnd, facesEndForEnd, partEndForEnd } from './end-for-end.ts';
 export { centresOf, evenAngles } from './end-view.ts';
 export type { CrossHole, EndView, Flat } from './end-view-schema.ts';
 export { nGradeOf, readFinish, USUAL_RA_UM } from './finish.ts';

@@ -23,7 +23,8 @@ export type Role =
   | 'hatch'
   | 'arrow'
   | 'frame'
-  | 'scale';
+  | 'scale'
+  | 'bent';
 
 export interface PathCorner {
   readonly x: number;

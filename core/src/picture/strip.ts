@@ -1,8 +1,10 @@
 import type { Holding } from '../hold/index.ts';
 import type { Part, SeenEnd, SeenFaces } from '../part/index.ts';
+import type { BentLine } from '../route/index.ts';
 import { crossShapes } from './cross.ts';
 import { endShapes, type FeatureEnd } from './ends.ts';
 import { faceShapes } from './faces.ts';
+import { holdRoom, holdShapes } from './hold.ts';
 import { halfOutline } from './outline.ts';
 import type { Picture, Shape } from './picture.ts';
 import { boreShape, featureShape, sectionShapes, surfaceShapes } from './section.ts';
@@ -34,8 +36,16 @@ export interface StripView {
     readonly afterMm: number;
   };
   /** diameters that the stock has been turned to so far, zPart ranges; elsewhere it is the bar */
+  /** whether the end at the tail is faced, so that the stock ends with the part; else its raw end is drawn */
+  readonly faced?: boolean;
+  /** how the axis bends under the worst cut, and what is said of it */
+  readonly bent?: BentLine & { readonly text: string };
   readonly turned?: readonly { readonly zFromMm: number; readonly zToMm: number; readonly diameterMm: number }[];
 }
+
+/** Lengths that earlier holdings have turned, as the strip wants them. */
+export const turnedBefore = (part: Part, doneIds: readonly string[]): NonNullable<StripView['turned']> =>
+  part.features.filter((f) => doneIds.includes(f.id));
 
 const SIDE = 28;
 
@@ -47,7 +57,10 @@ const SIDE = 28;
 export function stripPicture(part: Part, view: StripView): Picture {
   const { holding, stockMm } = view;
   const spigots = { left: view.faces?.left.spigot?.lengthMm ?? 0, right: view.faces?.right.spigot?.lengthMm ?? 0 };
-  const leftMm = Math.min(-spigots.left, holding ? holding.jawsMm - holding.gripMm : 0);
+  const leftMm = Math.min(
+    -spigots.left,
+    holding ? Math.min(holding.jawsMm - holding.gripMm, holding.headEndMm ?? 0) : 0,
+  );
   const rightMm = Math.max(part.lengthMm + spigots.right, holding?.rawEndMm ?? 0);
   const largestMm = Math.max(part.largestMm, stockMm ?? 0, 1);
   const hollow = part.bores.length > 0 && view.labels.length > 0;
@@ -55,8 +68,7 @@ export function stripPicture(part: Part, view: StripView): Picture {
   const beside = labelsBeside(part, view, rightMm - leftMm, largestMm);
   const top = view.textSize * (hollow && !beside ? 5.7 : 2.6);
   const bottom = view.textSize * (view.labels.length > 0 && !beside ? 3.4 : 1);
-  const tailRoom = holding?.method === 'chuckAndCentre' ? 70 : SIDE;
-  const headRoom = holding ? 40 : SIDE;
+  const [headRoom, tailRoom] = holding ? holdRoom(holding) : [SIDE, SIDE];
   const jawsTall = holding ? 1.25 : 1;
   const scale = Math.max(
     0.01,
@@ -112,6 +124,7 @@ export function stripPicture(part: Part, view: StripView): Picture {
       );
   }
   if (holding) shapes.push(...holdShapes(holding, stockMm ?? largestMm, part.lengthMm, x, y));
+  if (view.bent) shapes.push(...bentShapes(view.bent, x, oy));
   if (view.cut) shapes.push(...cutShapes(view.cut, x, y, box));
   shapes.push({
     kind: 'polyline',
@@ -200,8 +213,8 @@ type Box = (z1: number, z2: number, r1: number, r2: number) => [number, number][
 
 function stockShapes(part: Part, view: StripView, box: Box): Shape[] {
   const { holding, stockMm = 0, turned = [] } = view;
-  const left = holding!.jawsMm - holding!.gripMm;
-  const right = turned.length > 0 ? part.lengthMm : holding!.rawEndMm;
+  const left = holding!.headEndMm ?? holding!.jawsMm - holding!.gripMm;
+  const right = view.faced ? part.lengthMm : holding!.rawEndMm;
   const cuts = [left, right, ...turned.flatMap((t) => [t.zFromMm, t.zToMm])]
     .filter((z) => z >= left && z <= right)
     .sort((a, b) => a - b);
@@ -217,56 +230,35 @@ function stockShapes(part: Part, view: StripView, box: Box): Shape[] {
   });
 }
 
-function holdShapes(
-  holding: Holding,
-  stockMm: number,
-  lengthMm: number,
-  x: (z: number) => number,
-  y: (r: number) => number,
-): Shape[] {
-  const left = x(holding.jawsMm - holding.gripMm);
-  const right = x(holding.jawsMm);
-  const shapes: Shape[] = [];
-  for (const side of [1, -1]) {
-    const near = y((side * stockMm) / 2);
-    const deep = near - side * Math.max(10, Math.abs(y(0) - near) * 0.24);
-    shapes.push({
-      kind: 'polygon',
-      role: 'jaws',
+/** Height at which the largest bend of the axis is drawn, picture units. */
+const BENT_TALL = 26;
+
+/** The axis as it bends under the worst cut, exaggerated until it is seen, with how many times and how much. */
+function bentShapes(bent: NonNullable<StripView['bent']>, x: (z: number) => number, oy: number): Shape[] {
+  const most = Math.max(...bent.points.map((p) => Math.abs(p.awayMm)));
+  if (!(most > 0)) return [];
+  // the tool pushes from the front, drawn as away from it: downwards
+  const points = bent.points.map((p): [number, number] => [x(p.zMm), oy + (p.awayMm / most) * BENT_TALL]);
+  const force = x(bent.atMm);
+  const [worst] = bent.points.toSorted((a, b) => Math.abs(b.awayMm) - Math.abs(a.awayMm));
+  return [
+    { kind: 'polyline', role: 'bent', points },
+    {
+      kind: 'polyline',
+      role: 'bent',
       points: [
-        [left - 16, deep],
-        [right, deep],
-        [right, near],
-        [left - 16, near],
+        [force - 4, oy - 12],
+        [force, oy - 2],
+        [force + 4, oy - 12],
+        [force, oy - 2],
+        [force, oy - 26],
       ],
-    });
-  }
-  shapes.push({
-    kind: 'polygon',
-    role: 'jawGrip',
-    points: [
-      [left - 26, y(stockMm * 0.62)],
-      [left - 14, y(stockMm * 0.62)],
-      [left - 14, y(-stockMm * 0.62)],
-      [left - 26, y(-stockMm * 0.62)],
-    ],
-  });
-  if (holding.method === 'chuckAndCentre') {
-    const tip = x(lengthMm);
-    const cy = y(0);
-    shapes.push({
-      kind: 'polygon',
-      role: 'centre',
-      points: [
-        [tip - 4, cy],
-        [tip + 22, cy - 14],
-        [tip + 58, cy - 14],
-        [tip + 58, cy + 14],
-        [tip + 22, cy + 14],
-      ],
-    });
-  }
-  return shapes;
+    },
+    {
+      ...{ kind: 'text', role: 'bent', text: bent.text, anchor: 'middle' },
+      at: [Math.max(x(0) + 60, Math.min(x(worst!.zMm), force)), oy + BENT_TALL + 16],
+    },
+  ];
 }
 
 function cutShapes(

@@ -1,11 +1,11 @@
 import { chooseSpeed, rpmFor } from '../cutting/index.ts';
-import { centreHole, centreHoleFor } from '../hold/index.ts';
-import { type Chamfer, chamferDepthMm } from '../part/index.ts';
+import { centreHole, centreHoleFor, type Holding, type HoldMethod, onTailCentre } from '../hold/index.ts';
+import { type Chamfer, chamferDepthMm, type Turned } from '../part/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FitContext } from './fit-cut.ts';
-import type { Operation, Setting } from './plan.ts';
+import type { Operation, PlanInput, Setting } from './plan.ts';
 import type { Level, RecorderFor } from './turning.ts';
 import { usualMinutes } from './usual-minutes.ts';
 
@@ -53,9 +53,48 @@ function faceMinutes(stockMm: number, rpm: number, record?: Recorder): number {
 
 const bare = { passes: [], exceeds: [], schools: [] } as const;
 
+/** What putting the work in takes, minutes: a chuck's key, a dog and two centres, a press, clamps, a film that has to cure. */
+const MOUNT_MIN: Readonly<Record<HoldMethod, number>> = {
+  chuck: 4,
+  chuckAndCentre: 4,
+  betweenCentres: 3,
+  mandrel: 4,
+  expandingMandrel: 2,
+  stubArbor: 12,
+  adhesiveArbor: 20,
+  faceplate: 20,
+};
+/** What is minded besides the chuck's key where there is none. */
+const mountCaution: Partial<Record<HoldMethod, string>> = {
+  betweenCentres: 'dogClear',
+  mandrel: 'smallEndFirst',
+  expandingMandrel: 'drawnUpOnly',
+  stubArbor: 'arborStays',
+  adhesiveArbor: 'filmCures',
+  faceplate: 'clampsClear',
+};
+
+/** Whether a centre hole is drilled in this holding: for its own centre, or because only the ends are made. */
+export function wantsCentreHole({ hold, again }: PlanInput, holding: Holding): boolean {
+  if (again?.worked.tailCentre) return false;
+  const { method } = holding;
+  return (onTailCentre(method) && method !== 'mandrel') || hold.extent === 'ends';
+}
+
+/** Where raw metal ends towards the tail: at the first finished length, or the faced end. */
+function rawEnd({ input }: FitContext, feature: Turned): number {
+  const done = input.again?.worked.doneIds ?? [];
+  const next = input.part.features.find((f) => done.includes(f.id) && f.zFromMm >= feature.zToMm - 1e-9);
+  return next?.zFromMm ?? input.part.lengthMm;
+}
+
 /** Putting the blank in, facing the tail end, the centre hole where a centre is wanted, and touching off. */
-export function openingOperations(context: FitContext, recorderFor: RecorderFor): Operation[] {
-  const { part, lathe, tools, hold, stockMm } = context.input;
+export function openingOperations(
+  context: FitContext,
+  last: Turned | undefined,
+  recorderFor: RecorderFor,
+): Operation[] {
+  const { part, lathe, tools, hold, stockMm, again } = context.input;
   const { holding } = context;
   const zEnd = part.lengthMm;
   const facing = toolFor(tools, 'facing');
@@ -67,8 +106,8 @@ export function openingOperations(context: FitContext, recorderFor: RecorderFor)
       kind: 'mount',
       zFromMm: holding.jawsMm - holding.gripMm,
       zToMm: holding.jawsMm,
-      minutes: usualMinutes(4, recorderFor('mount')),
-      caution: lathe.spindle.nose.kind === 'screwed' ? 'gentleStart' : 'keyOut',
+      minutes: usualMinutes(MOUNT_MIN[holding.method], recorderFor('mount')),
+      caution: mountCaution[holding.method] ?? (lathe.spindle.nose.kind === 'screwed' ? 'gentleStart' : 'keyOut'),
       sizes: { gripMm: holding.gripMm, overhangMm: holding.overhangMm },
     },
   ];
@@ -87,10 +126,10 @@ export function openingOperations(context: FitContext, recorderFor: RecorderFor)
       toolId: facing?.id,
       setting: faceSetting,
       minutes: faceMinutes(stockMm, faceSetting.rpm, recorderFor('face')),
-      caution: 'lockCarriage',
+      caution: holding.method === 'betweenCentres' ? 'halfCentre' : 'lockCarriage',
       sizes: { offMm: hold.faceTailMm },
     });
-  if (holding.method === 'chuckAndCentre') {
+  if (wantsCentreHole(context.input, holding)) {
     const end = part.features.at(-1);
     const wanted = centreHoleFor(stockMm, end?.diameterMm ?? stockMm);
     const drills = tools
@@ -125,14 +164,16 @@ export function openingOperations(context: FitContext, recorderFor: RecorderFor)
         sizes: { pilotMm: hole?.pilotMm ?? 0, mouthMm: Number(mouth.toFixed(2)) },
       });
   }
+  if ((again || hold.extent === 'ends') && last === undefined) return operations;
+  const zTouch = last ? rawEnd(context, last) : zEnd;
   const touchSetting = handSetting(context, stockMm, 1, rougher, HAND_FEED_FACE, recorderFor('touchOff'));
   if (touchSetting)
     operations.push({
       ...bare,
       id: 'touchOff',
       kind: 'touchOff',
-      zFromMm: zEnd - 6,
-      zToMm: zEnd,
+      zFromMm: zTouch - 6,
+      zToMm: zTouch,
       toolId: rougher?.id,
       setting: touchSetting,
       minutes: usualMinutes(3, recorderFor('touchOff')),
@@ -145,14 +186,15 @@ export function openingOperations(context: FitContext, recorderFor: RecorderFor)
 /**
  * Touching off again after the tool was changed: another point stands elsewhere, so neither dial's number holds any more.
  * @param diameterMm what the new tool is brought to: the last diameter that was roughed, near the tail end
+ * @param endMm where that length ends towards the tail
  */
 export function touchAgainOperation(
   context: FitContext,
   diameterMm: number,
+  endMm: number,
   tool: Tool,
   recorderFor: RecorderFor,
 ): Operation | undefined {
-  const zEnd = context.input.part.lengthMm;
   const record = recorderFor('touchOff-finisher');
   const setting = handSetting(context, diameterMm, 1, tool, HAND_FEED_FACE, record);
   return (
@@ -160,8 +202,8 @@ export function touchAgainOperation(
       ...bare,
       id: 'touchOff-finisher',
       kind: 'touchOff',
-      zFromMm: zEnd - 6,
-      zToMm: zEnd,
+      zFromMm: endMm - 6,
+      zToMm: endMm,
       toolId: tool.id,
       setting,
       minutes: usualMinutes(2.5, record),
@@ -209,12 +251,11 @@ export function shoulderOperation(
 /** Breaking an edge to its chamfer with a square-set chamfering tool. */
 export function chamferOperation(
   context: FitContext,
-  level: Level,
+  feature: Turned,
   chamfer: Chamfer,
   recorderFor: RecorderFor,
 ): Operation | undefined {
   const tool = toolFor(context.input.tools, 'chamfer');
-  const { feature } = level;
   const record = recorderFor(`${feature.id}-chamfer`);
   const setting = handSetting(context, feature.diameterMm, CHAMFER_SHARE, tool, 0.05, record);
   if (record) chamferDepthMm(chamfer.lengthMm, chamfer.angleDeg, record);

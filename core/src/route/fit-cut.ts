@@ -103,7 +103,14 @@ function evaluate(
   const bendMm = bendPerN.perN * forces.radialN;
   const chuck = usualChuck(lathe);
   const jawForceN = chuck.forceN * jawForceShare(chosen.speed.rpm, chuck.maxRpm);
-  const gripShare = gripUse(forces.cuttingN, forces.feedN, wish.fromMm, stockMm, jawForceN, record);
+  const gripShare = gripUse(
+    forces.cuttingN,
+    forces.feedN,
+    wish.fromMm,
+    context.holding.onMm ?? stockMm,
+    jawForceN,
+    record,
+  );
   const exceeds: ('power' | 'bend' | 'grip')[] = [];
   if (powerKw > availableKw) exceeds.push('power');
   if (bendMm > wish.bendAllowedMm) exceeds.push('bend');

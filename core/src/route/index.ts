@@ -1,3 +1,4 @@
+export { type BentLine, bentLineOf } from './bending.ts';
 export { HANDLING_MIN, passDepths } from './fit-cut.ts';
 export type {
   Limiter,
@@ -13,3 +14,4 @@ export type {
 } from './plan.ts';
 export { ownCutSchema } from './plan.ts';
 export { planRoute } from './plan-route.ts';
+export type { RecorderFor } from './turning.ts';

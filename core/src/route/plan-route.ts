@@ -1,20 +1,32 @@
 import { speedTable, usualPolicy } from '../cutting/index.ts';
 import { fitness } from '../gauge/index.ts';
 import {
+  type Blank,
   blankFor,
   checkBlank,
   checkDiameters,
   cutOffMm,
   type Holding,
+  heldAgain,
   holdingFor,
   reachFromTail,
+  type Waiting,
+  type Worked,
+  withMeans,
 } from '../hold/index.ts';
 import { checkLathe, dialScale, feedsOf, usualChuck } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
-import { type Problem, under } from '../quantity/index.ts';
+import type { Part, Turned } from '../part/index.ts';
+import { type Problem, rational, sum, under } from '../quantity/index.ts';
 import { toolFor } from '../tool/index.ts';
 import { finishedShaft } from './bending.ts';
-import { chamferOperation, openingOperations, shoulderOperation, touchAgainOperation } from './ends.ts';
+import {
+  chamferOperation,
+  openingOperations,
+  shoulderOperation,
+  touchAgainOperation,
+  wantsCentreHole,
+} from './ends.ts';
 import type { FitContext } from './fit-cut.ts';
 import type { Operation, Plan, PlanInput } from './plan.ts';
 import { weighChanges } from './stay.ts';
@@ -23,7 +35,7 @@ import { finishLevel, type Level, levelOf, type RecorderFor, roughLevel } from '
 const silent: RecorderFor = () => undefined;
 
 /**
- * Plans all that can be turned from the tailstock end in one holding: face, centre when needed, touch off, rough everything,
+ * Plans all that can be turned from the tailstock end in one holding, the first or a later one: face, centre when needed, touch off, rough everything,
  * then finish everything with measurements, shoulders, chamfers. Largest diameters first, so that the work stays stiff.
  * @param input part, material, lathe, tools, stock, holding and school; lengths in mm
  * @param recorderFor gives a recorder to the operations whose working is wanted; ids as in the plan, and `hold` for the holding
@@ -38,21 +50,25 @@ export function planRoute(input: PlanInput, recorderFor: RecorderFor = silent, b
     input.hold.method === 'auto' &&
     first.operations.some((o) => o.exceeds.includes('bend'));
   if (!bends) return first;
-  const second = planWith({ ...input, hold: { ...input.hold, method: 'chuckAndCentre' } }, recorderFor, barLengthMm);
+  const method = 'chuckAndCentre' as const;
+  const again = input.again && { ...input.again, setup: { ...input.again.setup, method } };
+  const second = planWith({ ...input, hold: { ...input.hold, method }, again }, recorderFor, barLengthMm);
   return { ...second, holding: { ...second.holding, why: 'bends' } };
 }
 
-function planWith(input: PlanInput, recorderFor: RecorderFor, barLengthMm: number | undefined): Plan {
-  const { part, lathe, stockMm, hold, tools } = input;
-  const blank = blankFor(part, stockMm, hold, usualChuck(lathe).jawLengthMm, recorderFor('hold'), input.spigots);
-  const holding = holdingFor(part, blank, hold, recorderFor('hold'));
+function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: number | undefined): Plan {
+  const { part, stockMm, hold, tools } = given;
+  const held = given.again ? putInAgain(given, given.again, recorderFor) : putInFirst(given, recorderFor, barLengthMm);
+  const { blank, holding } = held;
+  const lathe = withMeans(given.lathe, holding.method, holding);
+  const input: PlanInput = lathe === given.lathe ? given : { ...given, lathe };
+  const worked = given.again?.worked;
   const problems = [
     // what is merely odd about the lathe is told on its own page
     ...checkLathe(lathe)
       .filter((p) => p.severity !== 'warning')
       .map((p) => under(['hold', 'lathe'], p)),
-    ...checkDiameters(part, stockMm),
-    ...checkBlank(blank, barLengthMm, hold.kerfMm, lathe),
+    ...held.problems,
     ...checkMeans(input, holding),
   ];
   const empty: Plan = { blank, holding, operations: [], waiting: [], problems, minutes: 0, changes: 0 };
@@ -66,36 +82,50 @@ function planWith(input: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
     shaft: finishedShaft(part, holding, stockMm, input.material.modulusGPa),
   };
   const finisher = toolFor(tools, 'finisher')!;
-  const { reachable, waiting } = reachFromTail(part, holding, stockMm, hold.clearanceMm, hold.gripOn);
-  const wanted = openingOperations(context, recorderFor);
+  const within = reachFromTail(part, holding, stockMm, hold.clearanceMm, hold.gripOn, worked);
+  const reachable = hold.extent === 'ends' ? [] : within.reachable;
+  const waiting = hold.extent === 'ends' ? [...within.reachable.map(later), ...within.waiting] : within.waiting;
+  const { lengthMm } = part;
+  const done = new Set(worked?.doneIds);
+  // metal between two finished lengths is cut up to the one at its tail side
+  const endOf = (feature: Turned): number =>
+    worked === undefined
+      ? lengthMm
+      : (part.features.find((f) => done.has(f.id) && f.zFromMm >= feature.zToMm - 1e-9)?.zFromMm ?? lengthMm);
+  const wanted = openingOperations(context, reachable.at(-1), recorderFor);
   const levels: { level: Level; outsideMm: number }[] = [];
   let startMm = stockMm;
+  let regionMm = lengthMm;
   for (const feature of reachable) {
-    const left = part.features[feature.index - 1];
+    const endMm = endOf(feature);
+    if (endMm !== regionMm) startMm = stockMm;
+    regionMm = endMm;
+    const left = part.features[part.features.indexOf(feature) - 1];
     const shoulder = left !== undefined && left.diameterMm > feature.diameterMm;
     // where nothing larger stands to the left the tool runs on a little, so that the whole length comes to size
     const runPast =
       left === undefined && hold.gripOn === 'spare'
         ? hold.faceHeadMm + cutOffMm(hold, stockMm) / 2
-        : left !== undefined && !shoulder
+        : !shoulder && (left !== undefined || holding.headEndMm !== undefined)
           ? 1
           : 0;
     const zFromMm = Math.max(feature.zFromMm - runPast, holding.jawsMm + 0.5);
     const level = levelOf(feature, zFromMm, shoulder, startMm, finisher);
-    const rough = roughLevel(context, level, startMm, recorderFor);
+    const rough = roughLevel(context, level, startMm, endMm, recorderFor);
     if (rough) wanted.push(rough);
     startMm = Math.min(startMm, Number((level.targetMm + level.allowanceMm).toFixed(9)));
     levels.push({ level, outsideMm: left?.diameterMm ?? stockMm });
   }
   const rougher = toolFor(tools, 'rougher')!;
   if (levels.length > 0 && finisher.id !== rougher.id)
-    push(wanted, touchAgainOperation(context, startMm, finisher, recorderFor));
+    push(wanted, touchAgainOperation(context, startMm, regionMm, finisher, recorderFor));
   for (const { level, outsideMm } of levels) {
     wanted.push(...finishLevel(context, level, recorderFor));
     if (level.shoulder) push(wanted, shoulderOperation(context, level, Math.min(outsideMm, stockMm), recorderFor));
   }
-  for (const { level } of levels)
-    if (level.feature.right) push(wanted, chamferOperation(context, level, level.feature.right, recorderFor));
+  const cutNow = new Set(levels.map(({ level }) => level.feature.id));
+  for (const feature of edgesNow(part, holding, hold.extent === 'ends' ? undefined : worked, cutNow))
+    push(wanted, chamferOperation(context, feature, feature.right!, recorderFor));
   const operations = weighChanges(context, wanted, recorderFor);
   for (const operation of operations)
     if (operation.exceeds.length > 0)
@@ -115,6 +145,66 @@ function planWith(input: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
   return { blank, holding, operations, waiting, problems, minutes, changes: changed.count };
 }
 
+interface PutIn {
+  readonly blank: Blank;
+  readonly holding: Holding;
+  readonly problems: readonly Problem[];
+}
+
+/** The bar's piece in the lathe for the first time. */
+function putInFirst(input: PlanInput, recorderFor: RecorderFor, barLengthMm: number | undefined): PutIn {
+  const { part, lathe, stockMm, hold } = input;
+  const blank = blankFor(part, stockMm, hold, usualChuck(lathe).jawLengthMm, recorderFor('hold'), input.spigots);
+  const holding = holdingFor(part, blank, hold, recorderFor('hold'));
+  const problems = [...checkDiameters(part, stockMm), ...checkBlank(blank, barLengthMm, hold.kerfMm, lathe)];
+  return { blank, holding, problems };
+}
+
+/** A piece that is held again: as long as it is by now, on what it is held by. */
+function putInAgain(
+  { part, lathe, stockMm, hold }: PlanInput,
+  { setup, worked }: NonNullable<PlanInput['again']>,
+  recorderFor: RecorderFor,
+): PutIn {
+  const { holding, problems } = heldAgain(part, setup, worked, stockMm, lathe, hold.clearanceMm, recorderFor('hold'));
+  const { tailMm, headMm } = worked;
+  const lines = [
+    { part: 'finished' as const, mm: part.lengthMm },
+    { part: 'faceTail' as const, mm: tailMm },
+    { part: 'faceHead' as const, mm: headMm },
+  ].filter((line) => line.mm > 0);
+  const blank: Blank = {
+    lines,
+    lengthMm: sum(lines.map((line) => rational(line.mm))).valueOf(),
+    diameterMm: holding?.onMm ?? stockMm,
+    gripMm: holding?.gripMm ?? 0,
+  };
+  // where it cannot be held it is shown lying free
+  const free: Holding = {
+    ...{ method: 'chuck', why: 'chosen', jawsMm: -headMm, rawEndMm: part.lengthMm + tailMm },
+    ...{ overhangMm: blank.lengthMm, overhangDiameters: blank.lengthMm / stockMm, wantsRest: false, gripMm: 0 },
+  };
+  return { blank, holding: holding ?? free, problems };
+}
+
+/** What is left for a later holding because only the ends are made in this one. */
+const later = (feature: Turned): Waiting => ({ what: 'feature', featureId: feature.id, why: 'otherSetup' });
+
+/** Lengths whose edge towards the tail is broken now: those cut in this holding, and finished ones whose edge had to wait. */
+function edgesNow(
+  part: Part,
+  holding: Holding,
+  worked: Worked | undefined,
+  cutNow: ReadonlySet<string>,
+): readonly Turned[] {
+  const free = (f: Turned, i: number): boolean => {
+    const next = part.features[i + 1];
+    return f.zToMm > holding.jawsMm + 1 && (next === undefined || next.diameterMm < f.diameterMm);
+  };
+  const waited = (f: Turned): boolean => worked?.doneIds.includes(f.id) === true && !worked.edgeIds.includes(f.id);
+  return part.features.filter((f, i) => f.right && (cutNow.has(f.id) || (waited(f) && free(f, i))));
+}
+
 function push(operations: Operation[], operation: Operation | undefined): void {
   if (operation) operations.push(operation);
 }
@@ -126,7 +216,7 @@ function checkMeans(input: PlanInput, holding: Holding): Problem[] {
   if (!toolFor(input.tools, 'finisher')) problems.push({ code: 'route.noTool', path: ['tools'], value: 'finisher' });
   const wanted = [
     ['chamfer', input.part.features.some((f) => f.right)],
-    ['centre drill', holding.method === 'chuckAndCentre'],
+    ['centre drill', wantsCentreHole(input, holding)],
   ] as const;
   for (const [kind, needed] of wanted)
     if (needed && !toolFor(input.tools, kind))

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { School, SpeedPolicy, SpeedReason } from '../cutting/index.ts';
 import type { Instrument } from '../gauge/index.ts';
-import type { Blank, HoldChoice, Holding, Spigots, Waiting } from '../hold/index.ts';
+import type { Blank, HoldChoice, Holding, Setup, Spigots, Waiting, Worked } from '../hold/index.ts';
 import type { Lathe } from '../lathe/index.ts';
 import type { Limits } from '../limit/index.ts';
 import type { Material } from '../material/index.ts';
@@ -40,6 +40,8 @@ export interface PlanInput {
   /** drawn on the part, to be gripped */
   readonly spigots?: Spigots;
   readonly hold: HoldChoice;
+  /** a holding after the first: how, and how far the piece is; the part is then as it lies in the lathe */
+  readonly again?: { readonly setup: Setup; readonly worked: Worked };
   readonly school: School;
   /** how to choose among the lathe's speeds; the usual way where it is not given */
   readonly policy?: SpeedPolicy;

@@ -1,5 +1,6 @@
 import { feedForRa, SCHOOLS, type School, shallowestCutMm } from '../cutting/index.ts';
 import { chooseInstrument } from '../gauge/index.ts';
+import { onTailCentre } from '../hold/index.ts';
 import { middleMm, toleranceMm } from '../limit/index.ts';
 import type { Turned } from '../part/index.ts';
 import type { Tool } from '../tool/index.ts';
@@ -108,14 +109,14 @@ function operationOf(
   };
 }
 
-/** Roughing from one diameter to a level's size plus its allowance; nothing when there is nothing to rough. */
+/** Roughing from one diameter to a level's size plus its allowance, up to where the raw metal ends; nothing when there is none. */
 export function roughLevel(
   context: FitContext,
   level: Level,
   startMm: number,
+  endMm: number,
   recorderFor: RecorderFor,
 ): Operation | undefined {
-  const { part } = context.input;
   const toMm = Number((level.targetMm + level.allowanceMm).toFixed(9));
   const tool = toolFor(context.input.tools, 'rougher');
   if (!tool || startMm - toMm < 0.02) return undefined;
@@ -127,7 +128,7 @@ export function roughLevel(
       fromMm: startMm,
       toMm,
       zFromMm,
-      zToMm: part.lengthMm,
+      zToMm: endMm,
       tool,
       shaft,
       bendAllowedMm: level.allowanceMm / 2,
@@ -147,7 +148,7 @@ export function roughLevel(
   );
   return (
     chosen &&
-    operationOf(id, 'rough', { ...level, zFromMm }, part.lengthMm, tool, chosen, schools, {
+    operationOf(id, 'rough', { ...level, zFromMm }, endMm, tool, chosen, schools, {
       targetMm: toMm,
       caution: level.shoulder ? 'throwOutShort' : 'nearJaws',
     })
@@ -202,7 +203,7 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
     instrumentId: chooseInstrument(instruments, feature.diameterMm, tolerance, context.input.lathe.unit)?.id,
     last,
   });
-  const centre = context.holding.method === 'chuckAndCentre';
+  const centre = onTailCentre(context.holding.method);
   const startMm = Number((level.targetMm + level.allowanceMm).toFixed(9));
   const betweenMm = level.twoCuts ? Number((level.targetMm + level.allowanceMm / 2).toFixed(9)) : startMm;
   const operations: Operation[] = [];

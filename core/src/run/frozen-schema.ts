@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { speedPolicySchema } from '../cutting/index.ts';
 import { instrumentSchema } from '../gauge/index.ts';
-import { holdChoiceSchema } from '../hold/index.ts';
+import { HOLD_METHODS, holdChoiceSchema, setupSchema } from '../hold/index.ts';
 import { standSchema, storedLatheSchema } from '../lathe/index.ts';
 import { storedMaterialSchema } from '../material/index.ts';
 import {
@@ -127,7 +127,7 @@ const step = z.strictObject({
 const plan = z.looseObject({
   blank: z.looseObject({ lengthMm: number, diameterMm: number, gripMm: number }),
   holding: z.strictObject({
-    method: z.enum(['chuck', 'chuckAndCentre']),
+    method: z.enum(HOLD_METHODS),
     why: short,
     jawsMm: number,
     rawEndMm: number,
@@ -135,6 +135,11 @@ const plan = z.looseObject({
     overhangDiameters: number,
     wantsRest: z.boolean(),
     gripMm: number,
+    headEndMm: number.optional(),
+    supportMm: number.optional(),
+    onId: short.optional(),
+    onMm: number.optional(),
+    forceN: number.optional(),
   }),
   operations: z.array(z.looseObject({ id: short, kind })).max(5000),
   waiting: z
@@ -142,7 +147,7 @@ const plan = z.looseObject({
       z.strictObject({
         what: z.enum(['feature', 'headFace', 'cutOff', 'leftEdge', 'detail', 'bore']),
         featureId: short.optional(),
-        why: z.enum(['behindLarger', 'inJaws', 'otherEnd', 'asBar', 'shape']),
+        why: z.enum(['behindLarger', 'inJaws', 'otherEnd', 'asBar', 'shape', 'otherSetup']),
       }),
     )
     .max(1000),
@@ -175,6 +180,19 @@ export const frozenRunSchema = z
     school: z.enum(['shopRule', 'conditions', 'machineFirst']),
     policy: speedPolicySchema.optional(),
     own: z.record(z.string().max(80), ownCutSchema).optional(),
+    again: z
+      .strictObject({
+        setup: setupSchema,
+        worked: z.strictObject({
+          doneIds: z.array(short).max(MOST_FEATURES),
+          edgeIds: z.array(short).max(MOST_FEATURES),
+          tailMm: number.min(0),
+          headMm: number.min(0),
+          tailCentre: z.boolean(),
+          headCentre: z.boolean(),
+        }),
+      })
+      .optional(),
     plan,
     steps: z.array(step).max(20_000),
     stand: standSchema.optional(),

@@ -24,6 +24,8 @@ export interface FrozenRun {
   readonly school: School;
   readonly policy?: SpeedPolicy;
   readonly own?: PlanInput['own'];
+  /** a holding after the first: how, and how far the piece was before it */
+  readonly again?: PlanInput['again'];
   readonly plan: Plan;
   readonly steps: readonly Step[];
   /** how the lathe stood when the run was begun; unknown in runs of the first version */

@@ -3,7 +3,7 @@ export { type RunEvent, type RunEventKind, runEventSchema } from './event.ts';
 export { FINE_ANGLE_DEG, type FineFeed, fineFeed } from './fine-feed.ts';
 export { explainOperation, type FrozenRun, upgradeFrozen } from './frozen.ts';
 export { asFrozenRun, frozenRunSchema } from './frozen-schema.ts';
-export { type StandChange, standAfter, standChanges, standNeeded } from './needs.ts';
+export { type LockChange, locksThrough, type StandChange, standAfter, standChanges, standNeeded } from './needs.ts';
 export { type CrossMove, carriageMove, crossMove } from './next-move.ts';
 export { orderEvents } from './order.ts';
 export { explainSize, measured, replay } from './replay.ts';

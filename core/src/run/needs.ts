@@ -1,3 +1,4 @@
+import { onTailCentre } from '../hold/index.ts';
 import { dialNumber, type Stand, type StandBesides, standOn, usualChuck } from '../lathe/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import type { RunState } from './state.ts';
@@ -28,9 +29,15 @@ const heldSlide: Partial<Record<Step['kind'], Lock | 'none'>> = {
  * feed while facing is locked; one that moves is free; work on a centre needs quill and tailstock locked, and no set-over.
  */
 export function standNeeded(run: FrozenRun, step: Step): StandBesides {
-  const onCentre = run.plan.holding.method === 'chuckAndCentre';
+  const { method } = run.plan.holding;
+  const onCentre = onTailCentre(method);
+  const inChuck = method === 'chuck' || method === 'chuckAndCentre';
   if (step.kind === 'mount')
-    return { chuckId: usualChuck(run.lathe).id, direction: 'stopped', ...(onCentre ? { setOverMm: 0 } : {}) };
+    return {
+      ...(inChuck ? { chuckId: usualChuck(run.lathe).id } : {}),
+      direction: 'stopped',
+      ...(onCentre ? { setOverMm: 0 } : {}),
+    };
   if (step.kind === 'measure') return { direction: 'stopped' };
   if (step.kind === 'centre') return { direction: 'forward', setOverMm: 0, locks: { tailstock: true, quill: false } };
   const slide = heldSlide[step.kind];
@@ -57,6 +64,32 @@ export function standChanges(run: FrozenRun, step: Step, known: StandBesides): S
   for (const [slide, locked] of Object.entries(need.locks ?? {}) as [Lock, boolean][]) {
     // nothing known of a lock and it has to be free: whoever winds the slide feels it
     if ((known.locks?.[slide] ?? false) !== locked) changes.push({ what: locked ? 'lock' : 'unlock', slide });
+  }
+  return changes;
+}
+
+/** One lock that is set or loosened on the way through a run, and before which operation. */
+export interface LockChange {
+  readonly operationId: string;
+  readonly kind: Step['kind'];
+  readonly slide: Lock;
+  readonly set: boolean;
+}
+
+/** All locks that a run sets and loosens, from everything loose on. */
+export function locksThrough(run: FrozenRun): readonly LockChange[] {
+  let known: StandBesides = {
+    locks: { carriage: false, crossSlide: false, compound: false, quill: false, tailstock: false },
+  };
+  const changes: LockChange[] = [];
+  for (const step of run.steps) {
+    for (const change of standChanges(run, step, known))
+      if (change.what === 'lock' || change.what === 'unlock')
+        changes.push({
+          ...{ operationId: step.operationId, kind: step.kind, slide: change.slide },
+          set: change.what === 'lock',
+        });
+    known = besidesAfter(known, standNeeded(run, step));
   }
   return changes;
 }

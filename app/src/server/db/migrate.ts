@@ -2,11 +2,13 @@ import type { Knex } from 'knex';
 import * as first from './migrations/20260105-first.ts';
 import * as lathes from './migrations/20260110-lathes.ts';
 import * as drawer from './migrations/20261123-drawer.ts';
+import * as setups from './migrations/20261124-setups.ts';
 
 const migrations: Record<string, { up: (db: Knex) => Promise<void>; down: (db: Knex) => Promise<void> }> = {
   '20260105-first': first,
   '20260110-lathes': lathes,
   '20261123-drawer': drawer,
+  '20261124-setups': setups,
 };
 
 /** Static list instead of a folder, so that bundles and test runners find the same migrations. */

@@ -26,6 +26,7 @@ export async function exportJob(db: Knex, id: string) {
     runs: runs.map((run) => ({
       id: run.id,
       piece: run.piece,
+      setup: run.setup,
       startedAt: run.startedAt,
       frozen: run.frozen as never,
       events: run.events.map(({ receivedAt: _r, ...event }) => event as (typeof run.events)[number]),
@@ -63,6 +64,7 @@ export async function insertRuns(db: Knex, jobId: string, runs: ReturnType<typeo
       id: run.id,
       job_id: jobId,
       piece: run.piece,
+      setup: run.setup ?? 1,
       frozen: JSON.stringify(run.frozen),
       started_at: run.startedAt,
       ended_at: ended?.at ?? null,

@@ -11,7 +11,7 @@ export interface JobLine {
   readonly meta: string;
   readonly picture: Picture;
   readonly features: number;
-  readonly progress: Pick<Progress, 'done' | 'now' | 'next' | 'pieceNow'> & {
+  readonly progress: Pick<Progress, 'done' | 'now' | 'next' | 'pieceNow' | 'setupNow'> & {
     readonly problemCode?: Progress['problem'];
   };
   readonly openRun?: { readonly id: string; readonly step: number; readonly steps: number };
@@ -31,7 +31,7 @@ export async function loadJobLines(db: Knex, archived: boolean, find: string): P
   return jobs.map(({ id, job }) => {
     const planned = planJob(job, shop);
     const own = runs.filter((r) => r.jobId === id);
-    const { done, now, next, pieceNow, problem } = progressOf(job, planned, own);
+    const { done, now, next, pieceNow, setupNow, problem } = progressOf(job, planned, own);
     const open = own.find((r) => r.open);
     const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
     const meta = [
@@ -49,7 +49,7 @@ export async function loadJobLines(db: Knex, archived: boolean, find: string): P
       archived,
       picture: silhouettePicture(planned.part, 380, 104),
       features: planned.part.features.length,
-      progress: { done, now, next, pieceNow, problemCode: problem },
+      progress: { done, now, next, pieceNow, setupNow, problemCode: problem },
       openRun: open && { id: open.id, step: Math.min(open.stepIndex + 1, open.stepCount), steps: open.stepCount },
     };
   });

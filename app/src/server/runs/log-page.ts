@@ -27,6 +27,7 @@ export async function loadLog(db: Knex, find: string) {
         id: run.id,
         jobId: run.jobId,
         piece: run.piece,
+        setup: run.setup,
         day: format(new Date(run.startedAt), 'd MMM yyyy'),
         title: frozen.title,
         material: frozen.material.name,

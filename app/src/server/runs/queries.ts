@@ -12,7 +12,7 @@ export async function selectRunsOf(db: Knex, jobIds: readonly string[]): Promise
 }
 export async function selectSummariesOf(db: Knex, jobIds: readonly string[]): Promise<Omit<RunRow, 'frozen'>[]> {
   return db<RunRow>('runs')
-    .select('id', 'job_id', 'piece', 'started_at', 'ended_at', 'outcome', 'step_index', 'step_count')
+    .select('id', 'job_id', 'piece', 'setup', 'started_at', 'ended_at', 'outcome', 'step_index', 'step_count')
     .whereIn('job_id', [...jobIds])
     .orderBy('started_at');
 }
@@ -30,6 +30,7 @@ export async function insertRun(
     id: string;
     job_id: string;
     piece: number;
+    setup: number;
     frozen: string;
     started_at: string;
     ended_at: string | null;

@@ -4,6 +4,7 @@ export interface RunRow {
   id: string;
   job_id: string;
   piece: number;
+  setup: number;
   frozen: unknown;
   started_at: Date;
   ended_at: Date | null;
@@ -16,6 +17,8 @@ export interface RunSummary {
   readonly id: string;
   readonly jobId: string;
   readonly piece: number;
+  /** which holding of the job */
+  readonly setup: number;
   readonly open: boolean;
   readonly outcome: string | null;
   readonly stepIndex: number;
@@ -34,6 +37,7 @@ export interface StoredRun {
   readonly id: string;
   readonly jobId: string;
   readonly piece: number;
+  readonly setup: number;
   readonly frozen: FrozenRun;
   readonly startedAt: string;
   readonly endedAt: string | null;
@@ -45,6 +49,7 @@ export function toRun(row: RunRow, events: readonly EventRow[]): StoredRun {
     id: row.id,
     jobId: row.job_id,
     piece: row.piece,
+    setup: row.setup,
     // written by this application from a plan it made; the schema version says which shape
     frozen: upgradeFrozen(row.frozen),
     startedAt: row.started_at.toISOString(),
@@ -58,6 +63,7 @@ export function toSummary(row: Omit<RunRow, 'frozen'>): RunSummary {
     id: row.id,
     jobId: row.job_id,
     piece: row.piece,
+    setup: row.setup,
     open: row.ended_at === null,
     outcome: row.outcome,
     stepIndex: row.step_index,

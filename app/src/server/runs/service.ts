@@ -45,12 +45,26 @@ export const summariesOf = async (db: Knex, jobIds: readonly string[]): Promise<
   (await selectSummariesOf(db, jobIds)).map(toSummary);
 export const recentRuns = async (db: Knex): Promise<StoredRun[]> => withEvents(db, await selectRecentRuns(db, 200));
 
-/** Starts cutting a piece: the plan as it is now is frozen into the run. An open run of that piece is answered instead. */
-export async function startRun(db: Knex, jobId: string, piece: number): Promise<{ id: string; already: boolean }> {
+/**
+ * Starts cutting a piece in one of its holdings: the plan as it is now is frozen into the run. An open run of it is answered instead.
+ * @throws Refused 409 when there is no plan for it, or the holding before has not been finished on this piece
+ */
+export async function startRun(
+  db: Knex,
+  jobId: string,
+  piece: number,
+  setup = 1,
+): Promise<{ id: string; already: boolean }> {
   const { job } = await loadJob(db, jobId);
-  const open = (await selectRunsOf(db, [jobId])).find((r) => r.piece === piece && r.ended_at === null);
+  const openOf = (rows: readonly RunRow[]) =>
+    rows.find((r) => r.piece === piece && r.setup === setup && r.ended_at === null);
+  const runs = await selectRunsOf(db, [jobId]);
+  const open = openOf(runs);
   if (open) return { id: open.id, already: true };
-  const planned = freezeJob(job, planJob(job, await loadShop(db)));
+  const before = (r: RunRow): boolean => r.piece === piece && r.setup === setup - 1 && r.outcome === 'finished';
+  if (setup > 1 && !runs.some(before))
+    throw new Refused(409, [{ code: 'run.setupBefore', path: [], value: piece, limit: setup - 1 }]);
+  const planned = freezeJob(job, planJob(job, await loadShop(db)), setup);
   if (!planned) throw new Refused(409, [{ code: 'run.planMissing', path: [] }]);
   const frozen = { ...planned, stand: await loadStand(db, planned.lathe) };
   const id = randomUUID();
@@ -59,6 +73,7 @@ export async function startRun(db: Knex, jobId: string, piece: number): Promise<
       id,
       job_id: jobId,
       piece,
+      setup,
       frozen: JSON.stringify(frozen),
       started_at: new Date().toISOString(),
       ended_at: null,
@@ -69,7 +84,7 @@ export async function startRun(db: Knex, jobId: string, piece: number): Promise<
   } catch (error) {
     // two starts at the same moment: the index lets one through
     if ((error as { code?: string }).code !== '23505') throw error;
-    const other = (await selectRunsOf(db, [jobId])).find((r) => r.piece === piece && r.ended_at === null);
+    const other = openOf(await selectRunsOf(db, [jobId]));
     if (!other) throw error;
     return { id: other.id, already: true };
   }

@@ -1,6 +1,6 @@
-import type { PlannedJob, Progress, Settings, Shop, Station } from '@whelk/core/job';
+import type { PlannedJob, PlannedSetup, Progress, Settings, Shop, Station } from '@whelk/core/job';
 import type { BoreStep, Feature } from '@whelk/core/part';
-import { type FeatureEnd, stripPicture } from '@whelk/core/picture';
+import { type FeatureEnd, type StripView, stripPicture, turnedBefore } from '@whelk/core/picture';
 import { drawingDecimals, shortLength } from '@whelk/core/quantity';
 import { Redo2, Undo2, ZoomIn } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
@@ -24,6 +24,7 @@ export interface StationProps {
   readonly runs: readonly {
     id: string;
     piece: number;
+    setup: number;
     open: boolean;
     outcome: string | null;
     stepIndex: number;
@@ -52,6 +53,9 @@ interface Props {
   readonly selectedEnd?: FeatureEnd | null;
   readonly onSelect?: (featureId: string, end?: FeatureEnd) => void;
   readonly showHolding?: boolean;
+  /** the holding that is shown where it is not the first one */
+  readonly setup?: PlannedSetup;
+  readonly bent?: StripView['bent'];
   readonly cut?: Parameters<typeof stripPicture>[1]['cut'];
   /** lines of the selected feature that can be dragged */
   readonly handles?: readonly Handle[];
@@ -72,6 +76,8 @@ export function JobFrame({
   selectedEnd,
   onSelect,
   showHolding,
+  setup,
+  bent,
   cut,
   handles,
   tools,
@@ -83,6 +89,7 @@ export function JobFrame({
   const { unit } = job.drawing;
   const [glass, setGlass] = useState(false);
   const [glassOver, setGlassOver] = useState<GlassWindow>();
+  const part = setup?.part ?? planned.part;
   const view = useMemo(() => {
     const shown = (mm: number) => shortLength(mm, unit, drawingDecimals(unit) + 1);
     return {
@@ -91,29 +98,31 @@ export function JobFrame({
       selectedEnd: selectedEnd ?? undefined,
       ends: selectedEnd !== undefined,
       labels: [
-        ...planned.part.features.map((f) => ({
+        ...part.features.map((f) => ({
           id: f.id,
           text: labelOf(job.drawing.features[f.index], f.limits.how === 'mate'),
         })),
-        ...planned.part.bores.map((b) => ({
+        ...part.bores.map((b) => ({
           id: b.id,
-          text: labelOf(job.drawing.bores[b.side][b.index], b.limits.how === 'mate'),
+          text: labelOf(
+            [...job.drawing.bores.left, ...job.drawing.bores.right].find((step) => step.id === b.id),
+            b.limits.how === 'mate',
+          ),
         })),
       ],
-      faces: planned.faces,
-      endView: planned.endView,
-      overall: planned.part.features.length > 0 ? `${shown(planned.part.lengthMm)} ${unit}` : '',
+      faces: setup?.faces ?? planned.faces,
+      endView: setup?.endView ?? planned.endView,
+      overall: part.features.length > 0 ? `${shown(part.lengthMm)} ${unit}` : '',
       stockMm: showHolding ? planned.stockMm : undefined,
-      holding: showHolding ? planned.plan?.holding : undefined,
+      holding: showHolding ? (setup?.plan ?? planned.plan)?.holding : undefined,
+      turned: setup && turnedBefore(part, setup.before.features),
+      bent,
       cut,
     };
-  }, [planned, selected, selectedEnd, unit, job.drawing, showHolding, cut]);
-  const picture = useMemo(
-    () => stripPicture(planned.part, { ...view, width, height: 236 }),
-    [planned.part, view, width],
-  );
+  }, [planned, part, setup, selected, selectedEnd, unit, job.drawing, showHolding, cut, bent]);
+  const picture = useMemo(() => stripPicture(part, { ...view, width, height: 236 }), [part, view, width]);
   const step = (by: 1 | -1) => {
-    const ids = [...planned.part.features, ...planned.part.bores].map((f) => f.id);
+    const ids = [...part.features, ...part.bores].map((f) => f.id);
     const at = selected ? ids.indexOf(selected) : by > 0 ? -1 : ids.length;
     const next = ids[Math.min(ids.length - 1, Math.max(0, at + by))];
     if (next) onSelect?.(next);
@@ -190,7 +199,7 @@ export function JobFrame({
         </div>
         {glass && (
           <Suspense>
-            <Magnifier part={planned.part} view={view} onSelect={onSelect} onWindow={setGlassOver} />
+            <Magnifier part={part} view={view} onSelect={onSelect} onWindow={setGlassOver} />
           </Suspense>
         )}
       </section>

@@ -1,212 +1,204 @@
-import { planJob, stationOf } from '@whelk/core/job';
+import type { HoldChoice, Setup } from '@whelk/core/hold';
+import { planJob, stationOf, waysAgain, waysOfHolding } from '@whelk/core/job';
 import { usualChuck, withChuckOn } from '@whelk/core/lathe';
+import { bentLineOf } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { methodText, whyMethodText } from '../../messages/words.ts';
-import { byRule, length } from '../../ui/format.ts';
+import { length } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
-import { LoadBar } from '../../ui/LoadBar.tsx';
-import { MmField } from '../../ui/number-field/MmField.tsx';
 import { useSeen } from '../../ui/useSeen.ts';
 import { Working } from '../../ui/working/Working.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { Problems } from '../frame/Problems.tsx';
+import { SetupBar } from '../frame/SetupBar.tsx';
 import { useJob } from '../frame/useJob.ts';
+import { useNames } from '../frame/useNames.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
+import { AboutSetup } from './AboutSetup.tsx';
+import { Bears, worstCut } from './Bears.tsx';
+import { FirstHold } from './FirstHold.tsx';
+import { Together } from './Together.tsx';
 
+const AgainHold = lazy(() => import('./AgainHold.tsx'));
 const Proposals = lazy(() => import('./Proposals.tsx'));
 const TailCentre = lazy(() => import('./TailCentre.tsx'));
 const TruingRecords = lazy(() => import('./TruingRecords.tsx'));
 
-/** Hold: which lathe, how held, and whether work, motor and jaws bear the cuts. */
+/** Hold: which lathe, in which holdings, and whether work, motor and jaws bear the cuts of each. */
 function HoldStation({ id, stored, shop, runs }: StationProps) {
   const editor = useJob(id, stored);
   const { job } = editor;
   const { planned, progress } = usePlanned(job, shop, runs);
-  const { plan } = planned;
   const { unit } = job.drawing;
   const { choice } = job.hold;
-  const set = (more: Partial<typeof choice>, field = '') =>
+  const nameOf = useNames(job, planned);
+  const [asked, setShown] = useState(1);
+  const number = Math.min(asked, Math.max(1, planned.setups.length));
+  const shown = planned.setups[number - 1];
+  const plan = shown?.plan ?? planned.plan;
+  const later = number > 1 ? shown : undefined;
+  const set = (more: Partial<HoldChoice>, field = '') =>
     editor.change((j) => ({ ...j, hold: { ...j.hold, choice: { ...j.hold.choice, ...more } } }), field);
+  const setFurther = (change: (list: readonly Setup[]) => readonly Setup[], field = '') =>
+    editor.change((j) => ({ ...j, hold: { ...j.hold, further: [...change(j.hold.further ?? [])] } }), field);
+  const setAgain = (more: Partial<Setup>, field = '') =>
+    setFurther((list) => list.map((s, i) => (i === number - 2 ? { ...s, ...more } : s)), field);
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
   const [truingRef, truingSeen] = useSeen<HTMLElement>();
-  const held = lathe && usualChuck(withChuckOn(lathe, choice.chuckId));
-  const cutting = plan?.operations.filter((o) => o.loads) ?? [];
-  const worst = (pick: (o: (typeof cutting)[number]) => number) =>
-    cutting.reduce<(typeof cutting)[number] | undefined>(
-      (w, o) => (w === undefined || pick(o) > pick(w) ? o : w),
-      undefined,
-    );
-  const byPower = worst((o) => o.loads!.powerKw / o.loads!.availableKw);
-  const byBend = worst((o) => o.loads!.bendMm / o.loads!.bendAllowedMm);
-  const byGrip = worst((o) => o.loads!.gripShare);
+  const held = shown ? usualChuck(shown.input.lathe) : lathe && usualChuck(withChuckOn(lathe, choice.chuckId));
+  const at = (operationId: string) => (number > 1 ? `${number}/${operationId}` : operationId);
   const tellFor = (operationId: string, codes: readonly string[]) => (record: Recorder) =>
     void planJob(job, shop, (op) =>
-      op === operationId ? (step) => codes.includes(step.code) && record(step) : undefined,
+      op === at(operationId) ? (step) => codes.includes(step.code) && record(step) : undefined,
     );
-  const nameOf = (featureId: string | undefined) =>
-    job.drawing.features.find((f) => f.id === featureId)?.name || featureId || '';
+  const bent = useMemo(() => {
+    const worst = worstCut(plan, (o) => o.loads!.bendMm);
+    if (!shown || !plan || !worst?.loads) return undefined;
+    const { part, input } = shown;
+    const cut = { ...worst, bendMm: worst.loads.bendMm };
+    const line = bentLineOf(part, plan.holding, input.stockMm, input.material.modulusGPa, cut);
+    const awayMm = Math.max(...line.points.map((p) => Math.abs(p.awayMm)));
+    // less than the last figure shows is nothing to look at
+    if (awayMm < 0.0005) return undefined;
+    return {
+      ...line,
+      text: `gives way ${awayMm.toFixed(3)} mm in ${worst.kind === 'rough' ? 'roughing' : 'finishing'}, drawn far larger`,
+    };
+  }, [shown, plan]);
+  const ofThis = planned.problems.filter(
+    (p) =>
+      stationOf(p) === 'hold' &&
+      (p.path[1] === 'further' ? p.path[2] === number - 2 : number === 1 || p.severity !== 'warning'),
+  );
   return (
-    <JobFrame id={id} editor={editor} planned={planned} progress={progress} station="hold" showHolding>
+    <JobFrame
+      id={id}
+      editor={editor}
+      planned={planned}
+      progress={progress}
+      station="hold"
+      showHolding
+      setup={later}
+      bent={bent}
+    >
+      <SetupBar
+        planned={planned}
+        shown={number}
+        onShow={setShown}
+        onAdd={(setup) => {
+          setFurther((list) => [...list, setup]);
+          setShown(planned.setups.length + 1);
+        }}
+      />
       <div className="page grid gap-8 lg:grid-cols-2">
         <section aria-labelledby="lathe">
-          <h2 id="lathe">Lathe</h2>
-          {shop.lathes.length === 0 && <p className="muted">The shop has no lathe yet.</p>}
-          <ul className="rows">
-            {shop.lathes.map((l) => (
-              <li
-                key={l.id}
-                className={`flex items-start gap-3 px-2 py-2 ${l.id === job.hold.latheId ? 'bg-[var(--brass-soft)]' : ''}`}
-              >
-                <input
-                  id={`l-${l.id}`}
-                  type="radio"
-                  name="lathe"
-                  className="mt-1 h-5 w-5"
-                  checked={l.id === job.hold.latheId}
-                  onChange={() => editor.change((j) => ({ ...j, hold: { ...j.hold, latheId: l.id } }))}
+          {later && lathe ? (
+            <>
+              <h2 id="lathe">Holding {number}: put in again</h2>
+              <Suspense fallback={<p className="muted">Loading…</p>}>
+                <AgainHold
+                  setup={later}
+                  lathe={lathe}
+                  clearanceMm={choice.clearanceMm}
+                  unit={unit}
+                  nameOf={nameOf}
+                  onChange={setAgain}
+                  onRemove={() => {
+                    setFurther((list) => list.filter((_, i) => i !== number - 2));
+                    setShown(number - 1);
+                  }}
                 />
-                <label htmlFor={`l-${l.id}`} className="flex-1 cursor-pointer">
-                  <b>{l.name}</b>
-                  <span className="muted block text-sm">
-                    {length(l.sizes.betweenCentresMm, l.unit)} {l.unit} between centres · Ø
-                    {length(l.sizes.swingOverCrossSlideMm, l.unit)} over the cross-slide · {l.drive.motorKw} kW ·{' '}
-                    {usualChuck(l).name}
-                  </span>
-                </label>
-              </li>
-            ))}
-          </ul>
-          <h2 className="mt-6">How held</h2>
-          <div className="mt-2 grid grid-cols-2 gap-3">
-            <label className="text-sm">
-              Means
-              <select
-                className="select mt-0.5 flex w-full"
-                value={choice.method}
-                onChange={(e) => set({ method: e.target.value as 'auto' })}
-              >
-                <option value="auto">By overhang</option>
-                <option value="chuck">In the chuck alone</option>
-                <option value="chuckAndCentre">Chuck and tail centre</option>
-              </select>
-            </label>
-            <label className="text-sm">
-              Chuck
-              <select
-                className="select mt-0.5 flex w-full"
-                value={held?.id ?? ''}
-                disabled={!lathe}
-                onChange={(e) => set({ chuckId: e.target.value })}
-              >
-                {lathe?.holding.chucks.map((c) => (
-                  <option key={c.id} value={c.id}>
-                    {c.name}
-                  </option>
+              </Suspense>
+            </>
+          ) : (
+            <>
+              <h2 id="lathe">Lathe</h2>
+              {shop.lathes.length === 0 && <p className="muted">The shop has no lathe yet.</p>}
+              <ul className="rows">
+                {shop.lathes.map((l) => (
+                  <li
+                    key={l.id}
+                    className={`flex items-start gap-3 px-2 py-2 ${l.id === job.hold.latheId ? 'bg-[var(--brass-soft)]' : ''}`}
+                  >
+                    <input
+                      id={`l-${l.id}`}
+                      type="radio"
+                      name="lathe"
+                      className="mt-1 h-5 w-5"
+                      checked={l.id === job.hold.latheId}
+                      onChange={() => editor.change((j) => ({ ...j, hold: { ...j.hold, latheId: l.id } }))}
+                    />
+                    <label htmlFor={`l-${l.id}`} className="flex-1 cursor-pointer">
+                      <b>{l.name}</b>
+                      <span className="muted block text-sm">
+                        {length(l.sizes.betweenCentresMm, l.unit)} {l.unit} between centres · Ø
+                        {length(l.sizes.swingOverCrossSlideMm, l.unit)} over the cross-slide · {l.drive.motorKw} kW ·{' '}
+                        {usualChuck(l).name}
+                      </span>
+                    </label>
+                  </li>
                 ))}
-              </select>
-            </label>
-            <label className="text-sm">
-              Grip on
-              <select
-                className="select mt-0.5 flex w-full"
-                value={choice.gripOn}
-                onChange={(e) => set({ gripOn: e.target.value as 'spare' })}
-              >
-                <option value="spare">Spare stock left of the part</option>
-                <option value="part">The part’s own left end</option>
-              </select>
-            </label>
-            <MmField
-              label="Grip, mm (0: usual)"
-              value={choice.gripMm}
-              most={500}
-              onChange={(gripMm) => set({ gripMm }, 'grip')}
-            />
-            <MmField
-              label="Clear of the jaws, mm"
-              value={choice.clearanceMm}
-              onChange={(clearanceMm) => set({ clearanceMm }, 'clearance')}
-            />
-          </div>
+              </ul>
+              <h2 className="mt-6">How held</h2>
+              <FirstHold choice={choice} lathe={lathe} heldId={held?.id} set={set} />
+            </>
+          )}
         </section>
         <section aria-labelledby="bears">
           <h2 id="bears">What it bears</h2>
-          <Problems problems={planned.problems.filter((p) => stationOf(p) === 'hold')} />
+          <Problems problems={ofThis} />
           {plan && (
             <p className="mt-2 text-lg">
-              <b className="setting">{methodText(held?.name ?? 'chuck', plan.holding.method)}</b>, grip{' '}
-              {byRule(plan.holding.gripMm, unit)} {unit}, {byRule(plan.holding.overhangMm, unit)} {unit} standing out
+              <b className="setting">{methodText(held?.name ?? 'chuck', plan.holding.method)}</b>
               <Working
                 of="overhang"
-                tell={(record) => void planJob(job, shop, (op) => (op === 'hold' ? record : undefined))}
+                tell={(record) => void planJob(job, shop, (op) => (op === at('hold') ? record : undefined))}
               />
               <span className="muted block text-base">
                 {plan.holding.overhangDiameters.toFixed(1)} diameters: {whyMethodText[plan.holding.why]}
               </span>
             </p>
           )}
-          {byPower?.loads && byBend?.loads && byGrip?.loads ? (
-            <div className="mt-5 flex flex-col gap-5">
-              <div>
-                <LoadBar
-                  name="Motor"
-                  share={byPower.loads.powerKw / byPower.loads.availableKw}
-                  text={`${byPower.loads.powerKw.toFixed(2)} of ${byPower.loads.availableKw.toFixed(2)} kW, ${byPower.setting?.speedLabel}, at ${nameOf(byPower.featureId)}`}
-                  after={<Working of="motor load" tell={tellFor(byPower.id, ['cutting.force', 'cutting.power'])} />}
-                />
-              </div>
-              <div>
-                <LoadBar
-                  name="Bends"
-                  share={byBend.loads.bendMm / byBend.loads.bendAllowedMm}
-                  text={`${byBend.loads.bendMm.toFixed(3)} of ${byBend.loads.bendAllowedMm.toFixed(3)} mm on the diameter, at ${nameOf(byBend.featureId)}`}
-                  after={
-                    <Working
-                      of="bending"
-                      tell={tellFor(byBend.id, ['cutting.force', 'mechanics.chuckCentre', 'mechanics.cantilever'])}
-                    />
-                  }
-                />
-              </div>
-              <div>
-                <LoadBar
-                  name="Grip"
-                  share={byGrip.loads.gripShare}
-                  text={`${Math.round(byGrip.loads.gripShare * 100)} % of what the jaws safely hold, at ${nameOf(byGrip.featureId)}`}
-                  after={<Working of="grip" tell={tellFor(byGrip.id, ['cutting.force', 'mechanics.grip'])} />}
-                />
-              </div>
-              <p className="muted text-sm">
-                Roughing may bend the work by half its allowance, finishing by a quarter of the limits. Radial force 0.4
-                of the cutting force.
-              </p>
-            </div>
+          {shown && <AboutSetup {...{ job, planned, nameOf }} setup={shown} />}
+          {plan?.operations.some((o) => o.loads) ? (
+            <Bears plan={plan} tell={tellFor} nameOf={nameOf} />
           ) : (
             <p className="muted mt-3">
-              {planned.bar
-                ? job.hold.latheId
-                  ? 'Put right what is marked; the loads follow.'
-                  : 'Choose a lathe: the loads follow.'
-                : 'Choose a bar at Stock first.'}
+              {!planned.bar
+                ? 'Choose a bar at Stock first.'
+                : !job.hold.latheId
+                  ? 'Choose a lathe: the loads follow.'
+                  : plan && plan.operations.length > 0
+                    ? 'No diameters are turned in this holding.'
+                    : 'Put right what is marked; the loads follow.'}
             </p>
           )}
         </section>
+        {planned.setups.length > 1 && (
+          <section aria-labelledby="together" className="lg:col-span-2">
+            <h2 id="together">What stays true to what</h2>
+            <Together setups={planned.setups} nameOf={nameOf} />
+          </section>
+        )}
         <section aria-labelledby="ways" className="lg:col-span-2">
           <h2 id="ways">Ways to hold it</h2>
           <div className="mt-2">
             <Suspense fallback={<p className="muted">Loading…</p>}>
               <Proposals
+                key={number}
                 job={job}
-                shop={shop}
+                ways={(j) => (number === 1 ? waysOfHolding(j, shop) : waysAgain(j, shop, number))}
                 onHold={(way) =>
-                  set({ method: way.tailCentre ? 'chuckAndCentre' : 'chuck', chuckId: way.chuckId }, 'way')
+                  number === 1
+                    ? set({ method: way.tailCentre ? 'chuckAndCentre' : 'chuck', chuckId: way.chuckId }, 'way')
+                    : setAgain({ method: way.method!, ...(way.chuckId ? { chuckId: way.chuckId } : {}) }, 'wayAgain')
                 }
               />
             </Suspense>
           </div>
         </section>
-        {plan?.holding.method === 'chuckAndCentre' && (
+        {number === 1 && plan?.holding.method === 'chuckAndCentre' && (
           <section aria-labelledby="centre" className="lg:col-span-2">
             <h2 id="centre">Tail centre</h2>
             <div className="mt-3">

@@ -1,4 +1,4 @@
-import { type Job, type Shop, type Way, waysOfHolding } from '@whelk/core/job';
+import type { Job, Way } from '@whelk/core/job';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { reasonText, wayName } from '../../messages/ways.ts';
 import { minutes } from '../../ui/format.ts';
@@ -7,9 +7,18 @@ import { minutes } from '../../ui/format.ts';
 const SHOWN = 3;
 
 /** Ways of holding this part on this lathe in order of merit, each with its reasons and what they cost. */
-export default function Proposals({ job, shop, onHold }: { job: Job; shop: Shop; onHold: (way: Way) => void }) {
+export default function Proposals({
+  job,
+  ways: waysOf,
+  onHold,
+}: {
+  job: Job;
+  ways: (job: Job) => readonly Way[];
+  onHold: (way: Way) => void;
+}) {
   const late = useDeferredValue(job);
-  const ways = useMemo(() => waysOfHolding(late, shop), [late, shop]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: how they are found changes with nothing but the job
+  const ways = useMemo(() => waysOf(late), [late]);
   const [all, setAll] = useState(false);
   const good = ways.filter((w) => w.does && w.owned);
   const rest = ways.filter((w) => !(w.does && w.owned));
@@ -69,7 +78,7 @@ function Row({ way, place, best, onHold }: { way: Way; place: number; best: Way;
           ))}
         </ul>
       </div>
-      {way.chuckId ? (
+      {way.chuckId || way.method ? (
         way.chosen ? (
           <span className="self-center font-bold">✓ held so</span>
         ) : (

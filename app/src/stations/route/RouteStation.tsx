@@ -1,5 +1,5 @@
 import { usualPolicy } from '@whelk/core/cutting';
-import { planJob, stationOf } from '@whelk/core/job';
+import { planJob, stationOf, stillWaiting } from '@whelk/core/job';
 import type { Operation } from '@whelk/core/route';
 import { useState } from 'react';
 import { schoolNames, schoolNotes, waitingText } from '../../messages/words.ts';
@@ -9,7 +9,9 @@ import { PolicyFields } from '../../ui/PolicyFields.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { Problems } from '../frame/Problems.tsx';
+import { SetupBar } from '../frame/SetupBar.tsx';
 import { useJob } from '../frame/useJob.ts';
+import { useNames } from '../frame/useNames.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
 import { Score } from './Score.tsx';
 
@@ -18,16 +20,18 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
   const editor = useJob(id, stored);
   const { job } = editor;
   const { planned, progress } = usePlanned(job, shop, runs);
-  const { plan, input } = planned;
+  const [asked, setShown] = useState(1);
+  const number = Math.min(asked, Math.max(1, planned.setups.length));
+  const shown = planned.setups[number - 1];
+  const plan = shown?.plan ?? planned.plan;
+  const input = shown?.input ?? planned.input;
+  const later = number > 1 ? shown : undefined;
+  const several = planned.setups.length > 1;
+  const waiting = several ? stillWaiting(planned.setups) : (plan?.waiting ?? []);
+  const at = (operationId: string) => (number > 1 ? `${number}/${operationId}` : operationId);
   const [openId, setOpenId] = useState<string>();
   const open = plan?.operations.find((o) => o.id === openId);
-  const nameOf = (featureId: string | undefined) => {
-    const at = job.drawing.features.findIndex((f) => f.id === featureId);
-    const feature = job.drawing.features[at];
-    if (feature) return feature.name || `feature ${at + 1}`;
-    const bore = planned.part.bores.find((b) => b.id === featureId);
-    return bore ? bore.name || `${bore.index + 1} from the ${bore.side}` : '';
-  };
+  const nameOf = useNames(job, planned);
   const school = job.route.school;
   return (
     <JobFrame
@@ -37,21 +41,32 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
       progress={progress}
       station="route"
       showHolding
+      setup={later}
       selected={open?.featureId}
       onSelect={(featureId) => setOpenId(plan?.operations.find((o) => o.featureId === featureId)?.id)}
       cut={cutOf(open)}
       aside={
         plan && plan.operations.length > 0 ? (
           <>
-            {`${plan.operations.length} operations · ${plan.changes} changes of setting · about ${minutes(plan.minutes)} a piece`}
+            {`${several ? `holding ${number} of ${planned.setups.length}: ` : ''}${plan.operations.length} operations · ${plan.changes} changes of setting · about ${minutes(plan.minutes)} a piece`}
             <Working
               of="the time"
-              tell={(record) => void planJob(job, shop, (op) => (op === 'total' ? record : undefined))}
+              tell={(record) => void planJob(job, shop, (op) => (op === at('total') ? record : undefined))}
             />
           </>
         ) : undefined
       }
     >
+      {several && (
+        <SetupBar
+          planned={planned}
+          shown={number}
+          onShow={(to) => {
+            setShown(to);
+            setOpenId(undefined);
+          }}
+        />
+      )}
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2 px-5 pt-3">
         <fieldset className="flex flex-wrap items-center gap-x-4">
           <legend className="visually-hidden">School of choosing speeds</legend>
@@ -98,21 +113,30 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
             tools={input.tools}
             instruments={input.instruments}
             stockMm={input.stockMm}
-            part={planned.part}
+            part={shown?.part ?? planned.part}
+            before={later?.before.features ?? []}
             openId={openId}
             onOpen={(o) => setOpenId(o === openId ? undefined : o)}
             nameOf={nameOf}
             tell={(operationId) => (record) =>
-              void planJob(job, shop, (op) => (op === operationId ? record : undefined))
+              void planJob(job, shop, (op) => (op === at(operationId) ? record : undefined))
             }
           />
           <section className="px-5 py-4" aria-labelledby="waits">
-            <h2 id="waits">Waits for a second holding</h2>
+            <h2 id="waits">{several ? 'Not planned in any holding' : 'Waits for a second holding'}</h2>
             <ul className="mt-1 list-inside list-disc">
-              {plan.waiting.map((w) => (
+              {waiting.length === 0 && <li>Nothing: all of it is cut.</li>}
+              {waiting.map((w) => (
                 <li key={`${w.what}${w.featureId ?? ''}`}>{waitingText(w, nameOf)}</li>
               ))}
             </ul>
+            {!several && (
+              <p className="mt-2">
+                <a className="link" href={`/jobs/${id}/hold`}>
+                  Add a holding for it
+                </a>
+              </p>
+            )}
           </section>
         </>
       ) : (

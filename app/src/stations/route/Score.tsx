@@ -2,7 +2,7 @@ import type { Instrument } from '@whelk/core/gauge';
 import type { Job } from '@whelk/core/job';
 import type { Lathe } from '@whelk/core/lathe';
 import type { Part } from '@whelk/core/part';
-import { stripPicture } from '@whelk/core/picture';
+import { stripPicture, turnedBefore } from '@whelk/core/picture';
 import type { Operation, Plan } from '@whelk/core/route';
 import type { Tool } from '@whelk/core/tool';
 import type { Recorder } from '@whelk/core/working';
@@ -20,6 +20,8 @@ interface Props {
   readonly tools: readonly Tool[];
   readonly instruments: readonly Instrument[];
   readonly stockMm: number;
+  /** lengths that earlier holdings have finished */
+  readonly before: readonly string[];
   readonly openId: string | undefined;
   readonly onOpen: (id: string) => void;
   readonly nameOf: (featureId: string | undefined) => string;
@@ -30,7 +32,7 @@ const finish = new Set(['finish', 'semiFinish', 'shoulder', 'chamfer', 'face']);
 
 /** The score: each operation a bar over the length it machines, on the work's own Z, downwards in order. */
 export function Score(props: Props) {
-  const { plan, part, openId, onOpen, stockMm, job } = props;
+  const { plan, part, openId, onOpen, stockMm, job, before } = props;
   const [ref, width] = useWidth<HTMLDivElement>(1240);
   const { unit } = job.drawing;
   const narrow = width < 700;
@@ -42,6 +44,7 @@ export function Score(props: Props) {
     overall: '',
     holding: plan.holding,
     stockMm,
+    turned: turnedBefore(part, before),
   });
   const x = (z: number) => strip.origin[0] + z * strip.unitsPerMm;
   return (

@@ -39,7 +39,7 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
   const set = (more: Partial<typeof choice>, field: string) =>
     editor.change((j) => ({ ...j, hold: { ...j.hold, choice: { ...j.hold.choice, ...more } } }), field);
   // a piece that was begun was sawn, booked or not
-  const sawn = Math.max(job.stock.sawn ?? 0, runs.length);
+  const sawn = Math.max(job.stock.sawn ?? 0, runs.filter((r) => r.setup === 1).length);
   const area = sizes && sectionMm2(sizes.shape, sizes.acrossMm, sizes.boreMm);
   const kg = blank && area && planned.material && barMassKg(area, blank.lengthMm, planned.material.densityKgPerM3);
   const fastestRpm = Math.max(0, ...(plan?.operations ?? []).map((o) => o.setting?.rpm ?? 0));

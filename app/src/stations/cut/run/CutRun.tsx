@@ -22,13 +22,14 @@ interface Props {
   readonly id: string;
   readonly jobId: string;
   readonly piece: number;
+  readonly setup: number;
   readonly frozen: FrozenRun;
   readonly events: readonly RunEvent[];
   readonly keys: boolean;
 }
 
 /** At the lathe: one step at a time, big; everything by keyboard or by touch; every act is kept at once. */
-function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
+function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   const run = useRun(id, piece, frozen, events);
   const { state } = run;
   const advice = useMemo(() => adviseStep(frozen, state), [frozen, state]);
@@ -69,7 +70,8 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
         </b>
         <Progress at={state.stepIndex} count={count} />
         <span className="min-w-0 flex-1 truncate">
-          {frozen.title}, piece {piece} · {frozen.lathe.name}
+          {frozen.title}, piece {piece}
+          {setup > 1 ? `, holding ${setup}` : ''} · {frozen.lathe.name}
         </span>
         <span role="status" className="rounded border border-current px-2 py-0.5 text-sm">
           {run.sending === 'saved'
@@ -95,6 +97,7 @@ function CutRun({ id, jobId, piece, frozen, events, keys }: Props) {
       <main className="flex flex-1 flex-col">
         <h1 className="visually-hidden">
           {frozen.title}, piece {piece}
+          {setup > 1 ? `, holding ${setup}` : ''}
         </h1>
         {step?.kind !== 'measure' && <CutStrip frozen={frozen} state={state} step={step} />}
         {state.ended || !advice || !step ? (

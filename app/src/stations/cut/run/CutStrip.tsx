@@ -1,4 +1,4 @@
-import { stripPicture } from '@whelk/core/picture';
+import { stripPicture, turnedBefore } from '@whelk/core/picture';
 import type { FrozenRun, RunState, Step } from '@whelk/core/run';
 import { PictureView } from '../../../ui/strip/PictureView.tsx';
 import { useWidth } from '../../../ui/useWidth.ts';
@@ -10,10 +10,12 @@ export function CutStrip({ frozen, state, step }: { frozen: FrozenRun; state: Ru
   const cuts = frozen.steps.slice(0, state.stepIndex).filter((s) => s.passNumber !== undefined);
   const centred = frozen.steps.slice(0, state.stepIndex).some((s) => s.kind === 'centre');
   const faced = frozen.steps.slice(0, state.stepIndex).some((s) => s.kind === 'face');
-  const turned = cuts.map((s) => ({ zFromMm: s.zStopMm ?? 0, zToMm: end, diameterMm: s.targetMm ?? 0 }));
+  const before = turnedBefore(frozen.part, frozen.again?.worked.doneIds ?? []);
+  const endOf = (s: Step) => frozen.plan.operations.find((o) => o.id === s.operationId)?.zToMm ?? end;
+  const turned = cuts.map((s) => ({ zFromMm: s.zStopMm ?? 0, zToMm: endOf(s), diameterMm: s.targetMm ?? 0 }));
   const cut =
     step?.fromMm !== undefined && step.targetMm !== undefined && step.zStopMm !== undefined
-      ? { zFromMm: step.zStopMm, zToMm: end, beforeMm: step.fromMm, afterMm: step.targetMm }
+      ? { zFromMm: step.zStopMm, zToMm: endOf(step), beforeMm: step.fromMm, afterMm: step.targetMm }
       : undefined;
   const picture = stripPicture(frozen.part, {
     width,
@@ -25,8 +27,12 @@ export function CutStrip({ frozen, state, step }: { frozen: FrozenRun; state: Ru
       step?.kind === 'measure' || step?.kind === 'chamfer' || step?.kind === 'shoulder' ? step.featureId : undefined,
     stockMm: frozen.stockMm,
     // the centre is drawn from when it has been brought up
-    holding: centred ? frozen.plan.holding : { ...frozen.plan.holding, method: 'chuck' },
-    turned: turned.length > 0 ? turned : faced ? [{ zFromMm: 0, zToMm: end, diameterMm: frozen.stockMm }] : [],
+    holding:
+      centred || frozen.plan.holding.method !== 'chuckAndCentre'
+        ? frozen.plan.holding
+        : { ...frozen.plan.holding, method: 'chuck' },
+    turned: [...before, ...turned],
+    faced: faced || turned.length > 0,
     cut,
   });
   return (

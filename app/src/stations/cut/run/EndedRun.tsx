@@ -74,7 +74,8 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
             </p>
           </div>
           <div>
-            <h3 className="font-bold">Waits for a second holding</h3>
+            <h3 className="font-bold">Waits for another holding</h3>
+            {frozen.plan.waiting.length === 0 && <p>Nothing more.</p>}
             <ul className="list-inside list-disc">
               {frozen.plan.waiting.map((w) => (
                 <li key={`${w.what}${w.featureId ?? ''}`}>{waitingText(w, (x) => nameOf(frozen, x))}</li>
@@ -101,7 +102,7 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
           </a>
         ) : (
           <button type="button" className="act main" onClick={onFinish}>
-            Close this piece
+            Close this {frozen.again ? 'holding' : 'piece'}
           </button>
         )}
         <button type="button" className="act" onClick={onBack} disabled={!onBack}>

@@ -11,7 +11,7 @@ import type { Recorder } from '@whelk/core/working';
 import { DialWindow } from '../../../ui/dial-window/DialWindow.tsx';
 import { byRule, measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
-import { diameter, stepTitle } from './titles.ts';
+import { againText, diameter, stepTitle } from './titles.ts';
 
 interface Props {
   readonly frozen: FrozenRun;
@@ -136,6 +136,12 @@ function Words({ frozen, advice, state }: Props) {
     (...codes: string[]) =>
     (record: Recorder) =>
       explainOperation(frozen, step.operationId, (line) => codes.includes(line.code) && record(line));
+  if (step.kind === 'mount' && frozen.again)
+    return (
+      <p className="text-lg">
+        {againText(frozen)} <Working of="grip" tell={only('route.grip')} />
+      </p>
+    );
   if (step.kind === 'mount')
     return (
       <p className="text-lg">
@@ -152,6 +158,8 @@ function Words({ frozen, advice, state }: Props) {
       <p className="text-lg">
         Touch the raw end, then feed in {measure(step.sizes?.offMm ?? 0, unit, unit === 'mm' ? 2 : 3)} {unit} in all
         with the compound, in two or three light cuts until it is clean. Face from the rim to the centre.
+        {frozen.again &&
+          ` The whole length is then ${measure(frozen.part.lengthMm, unit, unit === 'mm' ? 2 : 3)} ${unit}: measure before the last cut.`}
       </p>
     );
   if (step.kind === 'centre')

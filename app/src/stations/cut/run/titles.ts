@@ -1,4 +1,5 @@
 import type { FrozenRun, Step } from '@whelk/core/run';
+import { protectionText } from '../../../messages/words.ts';
 import { aimed, byRule, measure } from '../../../ui/format.ts';
 
 export const nameOf = (frozen: FrozenRun, featureId: string | undefined): string => {
@@ -14,6 +15,8 @@ export function stepTitle(step: Step, frozen: FrozenRun): string {
   const name = nameOf(frozen, step.featureId);
   switch (step.kind) {
     case 'mount':
+      if (frozen.again)
+        return `Put the piece in again, ${byRule(step.sizes?.overhangMm ?? 0, unit)} ${unit} standing out`;
       return `Put the blank in: grip ${byRule(step.sizes?.gripMm ?? 0, unit)}, ${byRule(step.sizes?.overhangMm ?? 0, unit)} ${unit} standing out`;
     case 'face':
       return `Face the end: take ${aimed(step.sizes?.offMm ?? 0, unit)} ${unit} off`;
@@ -40,3 +43,34 @@ export function stepTitle(step: Step, frozen: FrozenRun): string {
 
 /** A diameter as far as the lathe can aim for it. */
 export const diameter = (mm: number, unit: 'mm' | 'in'): string => `Ø${measure(mm, unit, unit === 'mm' ? 2 : 3)}`;
+
+/** How a piece is put in again: what goes where, and what between. */
+export function againText(frozen: FrozenRun): string {
+  const { setup, worked } = frozen.again!;
+  const { holding } = frozen.plan;
+  const { unit } = frozen.lathe;
+  const { method } = holding;
+  const on = nameOf(frozen, holding.onId);
+  const cutOff =
+    worked.headMm === 0 && worked.tailMm > 0 ? 'Cut it off its grip first where that has not been done. ' : '';
+  const way = `The drawing’s ${setup.tail} end goes to the tailstock. `;
+  const protect =
+    setup.protect &&
+    setup.protect !== 'none' &&
+    (method === 'chuck' || method === 'chuckAndCentre' || method === 'betweenCentres')
+      ? ` Between: ${protectionText[setup.protect]}.`
+      : '';
+  const size = `Ø${measure(holding.onMm ?? 0, unit, unit === 'mm' ? 2 : 3)} ${unit}`;
+  const ways: Record<typeof method, string> = {
+    chuck: `Grip ${on}, ${size}, ${byRule(holding.gripMm, unit)} ${unit} long. Bring it true.`,
+    chuckAndCentre: `Grip ${on}, ${size}, ${byRule(holding.gripMm, unit)} ${unit} long. Bring it true, then bring up the centre.`,
+    betweenCentres: `Dog on ${on}, ${size}. Clean both centre holes, oil the tail one, play-free but not tight.`,
+    mandrel: `On the mandrel by its hole, ${size}, pressed on; between the centres with a dog on the mandrel.`,
+    expandingMandrel: `On the expanding mandrel by its hole, ${size}.`,
+    stubArbor: `Turn a stub arbor to the hole, ${size}, a light push fit; nut and washer on its end.`,
+    adhesiveArbor:
+      'Face the arbor clean, glue the piece on against it, centred by the tail centre while the glue sets.',
+    faceplate: 'Clamp it to the faceplate on its face and clock it in.',
+  };
+  return `${cutOff}${way}${ways[method]}${protect}`;
+}

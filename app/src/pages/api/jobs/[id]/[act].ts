@@ -10,7 +10,10 @@ import { idOf } from '../../../../server/params.ts';
 import { startRun } from '../../../../server/runs/service.ts';
 import { readBody } from '../../../../server/security/body.ts';
 
-const startSchema = z.strictObject({ piece: z.number().int().min(1).max(1000) });
+const startSchema = z.strictObject({
+  piece: z.number().int().min(1).max(1000),
+  setup: z.number().int().min(1).max(20).optional(),
+});
 
 export const GET: APIRoute = ({ params, url }) =>
   guarded(async () => {
@@ -39,8 +42,8 @@ export const POST: APIRoute = ({ params, request }) =>
         await changeJob(database(), id, params.act);
         return answer({ done: params.act });
       case 'runs': {
-        const { piece } = await readBody(request, startSchema);
-        const run = await startRun(database(), id, piece);
+        const { piece, setup } = await readBody(request, startSchema);
+        const run = await startRun(database(), id, piece, setup);
         return answer(run, run.already ? 200 : 201);
       }
       default:

@@ -1,0 +1,60 @@
+import { nextSetup, type PlannedJob } from '@whelk/core/job';
+import { usualChuck } from '@whelk/core/lathe';
+import { Plus } from 'lucide-react';
+import { methodText } from '../../messages/words.ts';
+import { minutes } from '../../ui/format.ts';
+
+/** The holdings of a job in their order, one shown at a time; the next one is added where something is left for it. */
+export function SetupBar({
+  planned,
+  shown,
+  onShow,
+  onAdd,
+}: {
+  planned: PlannedJob;
+  shown: number;
+  onShow: (number: number) => void;
+  /** none where the next one is not begun here */
+  onAdd?: (setup: NonNullable<ReturnType<typeof nextSetup>>) => void;
+}) {
+  const { setups } = planned;
+  const next = setups.length > 0 ? nextSetup(setups, '00000000-0000-4000-8000-000000000000') : undefined;
+  if (setups.length === 0) return null;
+  return (
+    <ol aria-label="Holdings in their order" className="flex flex-wrap gap-2 px-5 pt-3">
+      {setups.map((s) => (
+        <li key={s.number}>
+          <button
+            type="button"
+            className={`setup-card ${s.number === shown ? 'setup-shown' : ''}`}
+            aria-pressed={s.number === shown}
+            onClick={() => onShow(s.number)}
+          >
+            <b>
+              {s.number}. {methodText(usualChuck(s.input.lathe).name, s.plan.holding.method)}
+            </b>
+            <span className="muted block text-sm">
+              {s.tail === 'right' ? 'right' : 'left'} end to the tailstock · {does(s)}
+            </span>
+          </button>
+        </li>
+      ))}
+      {next && onAdd && (
+        <li>
+          <button type="button" className="setup-card" onClick={() => onAdd({ ...next, id: crypto.randomUUID() })}>
+            <b className="flex items-center gap-1">
+              <Plus size={18} aria-hidden="true" /> Turn it end for end
+            </b>
+            <span className="muted block text-sm">a holding for what is left at the {next.tail} end</span>
+          </button>
+        </li>
+      )}
+    </ol>
+  );
+}
+
+function does({ plan, problems }: PlannedJob['setups'][number]): string {
+  if (problems.some((p) => p.severity !== 'warning')) return '✕ cannot be held so';
+  const cut = plan.operations.filter((o) => o.kind !== 'mount').length;
+  return cut === 0 ? 'nothing to cut' : `${cut} operations, ${minutes(plan.minutes)}`;
+}

@@ -1,0 +1,96 @@
+import { freezeJob, type Job, type PlannedJob, type PlannedSetup } from '@whelk/core/job';
+import { type LockChange, locksThrough } from '@whelk/core/run';
+import { operationNames } from '../../messages/words.ts';
+import { byRule } from '../../ui/format.ts';
+
+const slideNames: Record<LockChange['slide'], string> = {
+  carriage: 'carriage',
+  crossSlide: 'cross-slide',
+  compound: 'compound',
+  quill: 'quill',
+  tailstock: 'tailstock',
+};
+
+/** What a holding is measured from, where it is held, and which locks are set and loosened in it. */
+export function AboutSetup({
+  job,
+  planned,
+  setup,
+  nameOf,
+}: {
+  job: Job;
+  planned: PlannedJob;
+  setup: PlannedSetup;
+  nameOf: (featureId: string | undefined) => string;
+}) {
+  const { unit } = job.drawing;
+  const { holding, operations } = setup.plan;
+  const frozen = freezeJob(job, planned, setup.number);
+  const locks = frozen ? locksThrough(frozen) : [];
+  const faced = operations.find((o) => o.kind === 'face');
+  const centre = operations.find((o) => o.kind === 'centre');
+  const rows: [string, string][] = [
+    [
+      'Datum',
+      faced
+        ? `the ${setup.tail} end, faced here first: all lengths count from it${setup.number > 1 ? '; face until the whole length is right' : ''}`
+        : `the ${setup.tail} end, finished before: touch it and count from it`,
+    ],
+    [
+      'Held',
+      holding.onId !== undefined
+        ? `on ${nameOf(holding.onId)}, Ø${byRule(holding.onMm ?? 0, unit)}, ${byRule(holding.gripMm, unit)} ${unit} long`
+        : setup.number === 1
+          ? `on ${byRule(holding.gripMm, unit)} ${unit} of ${job.hold.choice.gripOn === 'spare' ? 'spare stock' : 'the part’s left end'}`
+          : holding.gripMm > 0
+            ? `by its hole, Ø${byRule(holding.onMm ?? 0, unit)}`
+            : 'by its face',
+    ],
+    ['Stands out', `${byRule(holding.overhangMm, unit)} ${unit}, ${holding.overhangDiameters.toFixed(1)} diameters`],
+    [
+      'Centre',
+      holding.method === 'chuck'
+        ? 'none'
+        : centre
+          ? `in the ${setup.tail} end, drilled ${centre.sizes?.pilotMm} mm in this holding`
+          : holding.method === 'betweenCentres'
+            ? 'in both ends, made before: clean and oil them'
+            : holding.method === 'chuckAndCentre'
+              ? `in the ${setup.tail} end, made before: clean and oil it`
+              : holding.method === 'mandrel'
+                ? 'the mandrel’s own'
+                : 'none',
+    ],
+    ['Locks', locks.length === 0 ? 'none to set' : lockText(locks)],
+  ];
+  return (
+    <dl className="mt-3 grid grid-cols-[6.5rem_1fr] gap-x-3 gap-y-1">
+      {rows.map(([name, text]) => (
+        <div key={name} className="contents">
+          <dt className="muted text-sm">{name}</dt>
+          <dd>{text}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+/** Locks in the order of the work: what is set and loosened before which operation. */
+function lockText(locks: readonly LockChange[]): string {
+  const lines = new Map<string, { kind: LockChange['kind']; set: string[]; loose: string[] }>();
+  for (const lock of locks) {
+    const line = lines.get(lock.operationId) ?? { kind: lock.kind, set: [], loose: [] };
+    (lock.set ? line.set : line.loose).push(slideNames[lock.slide]);
+    lines.set(lock.operationId, line);
+  }
+  const few = [...lines.values()];
+  const shown = few.slice(0, MOST_LOCKS).map(({ kind, set, loose }) => {
+    const parts = [
+      set.length > 0 ? `set ${set.join(' and ')}` : '',
+      loose.length > 0 ? `loosen ${loose.join(' and ')}` : '',
+    ];
+    return `${operationNames[kind].toLowerCase().split(',')[0]}: ${parts.filter(Boolean).join(', ')}`;
+  });
+  return `${shown.join('; ')}${few.length > MOST_LOCKS ? `; ${few.length - MOST_LOCKS} more on the way` : ''}`;
+}
+const MOST_LOCKS = 6;

@@ -1,0 +1,56 @@
+import type { Plan } from '@whelk/core/route';
+import type { Recorder } from '@whelk/core/working';
+import { LoadBar } from '../../ui/LoadBar.tsx';
+import { Working } from '../../ui/working/Working.tsx';
+
+type Cut = Plan['operations'][number];
+
+/** The cut of a plan that asks most of something. */
+export function worstCut(plan: Plan | undefined, pick: (o: Cut) => number): Cut | undefined {
+  return (plan?.operations ?? [])
+    .filter((o) => o.loads)
+    .reduce<Cut | undefined>((w, o) => (w === undefined || pick(o) > pick(w) ? o : w), undefined);
+}
+
+/** What motor, work and grip are asked by the worst cuts of a plan. */
+export function Bears({
+  plan,
+  tell,
+  nameOf,
+}: {
+  plan: Plan | undefined;
+  tell: (operationId: string, codes: readonly string[]) => (record: Recorder) => void;
+  nameOf: (featureId: string | undefined) => string;
+}) {
+  const byPower = worstCut(plan, (o) => o.loads!.powerKw / o.loads!.availableKw);
+  const byBend = worstCut(plan, (o) => o.loads!.bendMm / o.loads!.bendAllowedMm);
+  const byGrip = worstCut(plan, (o) => o.loads!.gripShare);
+  if (!byPower?.loads || !byBend?.loads || !byGrip?.loads) return null;
+  const bends = ['cutting.force', 'mechanics.chuckCentre', 'mechanics.cantilever', 'mechanics.betweenCentres'];
+  return (
+    <div className="mt-5 flex flex-col gap-5">
+      <LoadBar
+        name="Motor"
+        share={byPower.loads.powerKw / byPower.loads.availableKw}
+        text={`${byPower.loads.powerKw.toFixed(2)} of ${byPower.loads.availableKw.toFixed(2)} kW, ${byPower.setting?.speedLabel}, at ${nameOf(byPower.featureId)}`}
+        after={<Working of="motor load" tell={tell(byPower.id, ['cutting.force', 'cutting.power'])} />}
+      />
+      <LoadBar
+        name="Bends"
+        share={byBend.loads.bendMm / byBend.loads.bendAllowedMm}
+        text={`${byBend.loads.bendMm.toFixed(3)} of ${byBend.loads.bendAllowedMm.toFixed(3)} mm on the diameter, at ${nameOf(byBend.featureId)}`}
+        after={<Working of="bending" tell={tell(byBend.id, bends)} />}
+      />
+      <LoadBar
+        name="Grip"
+        share={byGrip.loads.gripShare}
+        text={`${Math.round(byGrip.loads.gripShare * 100)} % of what it is safely held with, at ${nameOf(byGrip.featureId)}`}
+        after={<Working of="grip" tell={tell(byGrip.id, ['cutting.force', 'mechanics.grip'])} />}
+      />
+      <p className="muted text-sm">
+        Roughing may bend the work by half its allowance, finishing by a quarter of the limits. Radial force 0.4 of the
+        cutting force.
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,83 @@
+import { runsAt } from '../hold/index.ts';
+import { usualChuck } from '../lathe/index.ts';
+import type { Datum, HeldGeometry } from '../part/index.ts';
+import type { Problem } from '../quantity/index.ts';
+import { type PlannedSetup, trueToHole } from './setups.ts';
+
+/** What is turned in one holding is true among itself; how far it can be off what other holdings turned. */
+export interface TurnedTogether {
+  readonly number: number;
+  /** lengths whose outside is finished in it */
+  readonly featureIds: readonly string[];
+  /** what it is held by: a length, the hole, or the centre holes; the raw bar in the first one */
+  readonly heldBy: 'bar' | 'length' | 'hole' | 'centres' | 'face';
+  readonly onId?: string;
+  /** how far it can run out against what it is held by, mm; undefined: the first, there is nothing to be true to */
+  readonly runoutMm?: number;
+}
+
+/** Centre holes and cones left clean run true to this, and an arbor or mandrel to its hole, mm. Practice. */
+const CENTRES_MM = 0.01;
+const ARBOR_MM = 0.015;
+/** A piece clocked in on a faceplate or film, mm. */
+const CLOCKED_MM = 0.03;
+
+function runoutOf(setup: PlannedSetup): number {
+  const { method } = setup.plan.holding;
+  if (trueToHole(setup)) return ARBOR_MM;
+  if (method === 'betweenCentres') return CENTRES_MM;
+  if (method === 'faceplate' || method === 'adhesiveArbor') return CLOCKED_MM;
+  // soft jaws bored to the finished diameter run as their chuck record says; a ring takes the jaws' own runout on
+  return runsAt(usualChuck(setup.input.lathe));
+}
+
+/** Which lengths are turned together, and how far each later holding may be off what it is held by. */
+export function turnedTogether(setups: readonly PlannedSetup[]): readonly TurnedTogether[] {
+  return setups.map((s) => {
+    const featureIds = s.plan.operations.filter((o) => o.kind === 'finish').flatMap((o) => o.featureId ?? []);
+    const { method, onId } = s.plan.holding;
+    if (s.number === 1) return { number: 1, featureIds, heldBy: 'bar' };
+    const heldBy = trueToHole(s)
+      ? 'hole'
+      : method === 'betweenCentres'
+        ? 'centres'
+        : onId === undefined
+          ? 'face'
+          : 'length';
+    return { number: s.number, featureIds, heldBy, onId, runoutMm: runoutOf(s) };
+  });
+}
+
+/** How far what two holdings turn can run out against each other, mm: what is lost at every putting in between adds up. */
+export function acrossMm(setups: readonly PlannedSetup[], one: number, other: number): number {
+  const [from, to] = [Math.min(one, other), Math.max(one, other)];
+  const between = setups.filter((s) => s.number > from && s.number <= to);
+  // between centres every holding is true to the same two holes
+  const last = setups[from - 1]?.plan.holding.method;
+  if (last === 'betweenCentres' && between.every((s) => s.plan.holding.method === 'betweenCentres')) return CENTRES_MM;
+  return Number(between.reduce((total, s) => total + runoutOf(s), 0).toFixed(4));
+}
+
+/** Runout and concentricity that the drawing wants between surfaces of different holdings, closer than these can give. */
+export function checkTogether(
+  setups: readonly PlannedSetup[],
+  geometry: readonly HeldGeometry[],
+  datums: readonly Datum[] = [],
+): Problem[] {
+  const numberOf = (id: string): number | undefined =>
+    setups.find((s) => s.plan.operations.some((o) => o.kind === 'finish' && o.featureId === id))?.number;
+  return geometry.flatMap((g): Problem[] => {
+    if (g.kind !== 'runout' && g.kind !== 'concentricity') return [];
+    const datum = datums.find((d) => d.letter === g.datum);
+    const [one, other] = [numberOf(g.on.id), datum && numberOf(datum.on.id)];
+    if (one === undefined || other === undefined || one === other) return [];
+    const value = acrossMm(setups, one, other);
+    if (value <= g.toleranceMm) return [];
+    return [
+      {
+        ...{ code: 'hold.losesTruth', path: ['hold', 'further', Math.max(one, other) - 2, 'method'], value },
+        ...{ limit: g.toleranceMm, unit: 'mm', severity: 'warning' },
+      },
+    ];
+  });
+}

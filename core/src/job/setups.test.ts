@@ -1,0 +1,187 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Setup } from '../hold/index.ts';
+import { locksThrough } from '../run/index.ts';
+import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
+import { feature } from '../testing/shop.ts';
+import { collectWorking } from '../working/index.ts';
+import { acrossMm, turnedTogether } from './concentric.ts';
+import { freezeJob, planJob } from './plan-job.ts';
+import { type Job, jobSchema } from './schema.ts';
+import { doneInAll, nextSetup, stillWaiting } from './setups.ts';
+import { waysAgain } from './ways-again.ts';
+
+const ID = (n: number) => `00000000-0000-4000-8000-00000000000${n}`;
+const shop = shopWith('45');
+const spindle = jobOf([
+  feature(1, 30, 40, 'h9', { edges: { left: '1x45', right: '' } }),
+  feature(2, 42, 12, '', { edges: { left: '0.5x45', right: '' } }),
+  feature(3, 28, 60, 'h7'),
+  feature(4, 18, 20, '', { edges: { left: '', right: '1x45' } }),
+]);
+const withFurther = (job: Job, ...further: Setup[]): Job => ({ ...job, hold: { ...job.hold, further } });
+const next = (job: Job, n: number): Setup => nextSetup(planJob(job, shop).setups, ID(n))!;
+const turned = withFurther(spindle, next(spindle, 1));
+
+describe('holdings of a job', () => {
+  it('begin with the first one, which is the plan as it was', () => {
+    const { setups, plan } = planJob(spindle, shop);
+    expect(setups).toHaveLength(1);
+    expect(setups[0]!.plan).toBe(plan);
+    expect(planJob({ ...spindle, stock: { barId: null } }, shop).setups).toEqual([]);
+  });
+  it('go on with the other end: faced to length, what waited turned on what is finished', () => {
+    expect(next(spindle, 1)).toMatchObject({ tail: 'left', method: 'auto' });
+    const { setups } = planJob(turned, shop);
+    const second = setups[1]!;
+    expect(second.before).toMatchObject({ features: ['f2', 'f3', 'f4'], faces: ['right'] });
+    expect(second.plan.operations.map((o) => o.id)).toEqual([
+      'mount',
+      'face',
+      'touchOff',
+      'f1-rough',
+      'touchOff-finisher',
+      'f1-semi',
+      'f1-between',
+      'f1-finish',
+      'f1-after',
+      'f1-shoulder',
+      'f2-chamfer',
+      'f1-chamfer',
+    ]);
+    // the raw bar comes down to the journal's size, from the new tail end to the collar
+    const rough = second.plan.operations.find((o) => o.id === 'f1-rough')!;
+    expect(rough.passes[0]!.diameterBeforeMm).toBe(45);
+    expect([rough.zFromMm, rough.zToMm]).toEqual([92.3, 132]);
+    expect(second.plan.blank.lines).toEqual([
+      { part: 'finished', mm: 132 },
+      { part: 'faceTail', mm: 1 },
+    ]);
+    expect(doneInAll(setups)).toMatchObject({ features: ['f2', 'f3', 'f4', 'f1'], faces: ['right', 'left'] });
+    expect(stillWaiting(setups)).toEqual([]);
+    expect(nextSetup(setups, ID(2))).toBeUndefined();
+    expect(jobSchema.safeParse(turned).success).toBe(true);
+  });
+  it('turn each length once, whatever the shape, and leave none that any end could reach', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 16, max: 42 }), fc.integer({ min: 25, max: 45 })), {
+          minLength: 2,
+          maxLength: 5,
+        }),
+        (lengths) => {
+          const job = jobOf(lengths.map(([d, l], i) => feature(i + 1, d, l)));
+          const one = planJob(job, shop);
+          const after = nextSetup(one.setups, ID(1));
+          if (!after) return;
+          const { setups } = planJob(withFurther(job, after), shop);
+          const cut = setups.flatMap((s) =>
+            s.plan.operations.filter((o) => o.kind === 'finish').map((o) => o.featureId),
+          );
+          expect(new Set(cut).size).toBe(cut.length);
+          // what is left lies between larger ones, or is held by
+          for (const w of stillWaiting(setups).filter((left) => left.what === 'feature')) {
+            const at = lengths.findIndex((_, i) => `f${i + 1}` === w.featureId);
+            const [d] = lengths[at]!;
+            const larger = (side: typeof lengths) => side.some(([other]) => other > d);
+            expect(w.why === 'inJaws' || (larger(lengths.slice(0, at)) && larger(lengths.slice(at + 1)))).toBe(true);
+          }
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+  it('can make the ends first, then turn all between the centres, the dog changed over', () => {
+    const lathe = {
+      ...twoChucks,
+      holding: { ...twoChucks.holding, drivers: [{ name: 'dog', fromMm: 10, toMm: 50 }] },
+    };
+    const owned = { ...shop, lathes: [lathe] };
+    const ends = { ...spindle, hold: { ...spindle.hold, choice: { ...spindle.hold.choice, extent: 'ends' as const } } };
+    const job = withFurther(
+      ends,
+      { id: ID(1), tail: 'left', method: 'chuck', gripMm: 0, extent: 'ends' },
+      { id: ID(2), tail: 'right', method: 'betweenCentres', gripMm: 0 },
+      { id: ID(3), tail: 'left', method: 'betweenCentres', gripMm: 0 },
+    );
+    const { setups, problems } = planJob(job, owned);
+    expect(problems.filter((p) => p.severity !== 'warning')).toEqual([]);
+    const kinds = (n: number) => setups[n]!.plan.operations.map((o) => o.kind);
+    expect(kinds(0)).toEqual(['mount', 'face', 'centre']);
+    expect(kinds(1)).toEqual(['mount', 'face', 'centre']);
+    expect(setups[2]!.plan.operations.filter((o) => o.kind === 'finish').map((o) => o.featureId)).toEqual([
+      'f2',
+      'f3',
+      'f4',
+    ]);
+    expect(setups[3]!.plan.operations.filter((o) => o.kind === 'finish').map((o) => o.featureId)).toEqual(['f1']);
+    // nothing is lost from one to the other
+    expect(acrossMm(setups, 3, 4)).toBeLessThan(acrossMm(setups, 1, 2));
+    expect(turnedTogether(setups).map((t) => t.heldBy)).toEqual(['bar', 'length', 'centres', 'centres']);
+    // bending between the centres is told as such
+    const { steps, record } = collectWorking();
+    planJob(job, owned, (op) => (op === '3/f3-finish' ? record : undefined));
+    expect(steps.map((s) => s.code)).toContain('mechanics.betweenCentres');
+  });
+  it('say where in the job something is wrong', () => {
+    const wrong = planJob(withFurther(spindle, { ...next(spindle, 1), onId: 'f9' }), shop);
+    expect(wrong.problems.find((p) => p.code === 'hold.cannotGripThere')!.path).toEqual(['hold', 'further', 0, 'onId']);
+    const centres = planJob(withFurther(spindle, { ...next(spindle, 1), method: 'betweenCentres' }), shop);
+    expect(centres.problems.map((p) => p.code)).toContain('hold.noCentreHoles');
+  });
+  it('are each frozen for themselves, and list their locks', () => {
+    const planned = planJob(turned, shop);
+    const run = freezeJob(turned, planned, 2)!;
+    expect(run.part.features[0]!.id).toBe('f4');
+    expect(run.again!.worked.doneIds).toEqual(['f2', 'f3', 'f4']);
+    expect(freezeJob(turned, planned, 3)).toBeUndefined();
+    const locks = locksThrough(run);
+    expect(locks[0]).toEqual({ operationId: 'face', kind: 'face', slide: 'carriage', set: true });
+    expect(locks[1]).toEqual({ operationId: 'touchOff', kind: 'touchOff', slide: 'carriage', set: false });
+    // what is set is loosened before it is set again
+    const carriage = locks.filter((l) => l.slide === 'carriage').map((l) => l.set);
+    expect(carriage.every((set, i) => set === (i % 2 === 0))).toBe(true);
+  });
+});
+
+describe('truth across holdings', () => {
+  const datums = [{ letter: 'A', on: { id: 'f3', what: 'round' as const } }];
+  const geometry = (tolerance: string) => [
+    {
+      ...{ id: 'g1', kind: 'runout' as const, on: { id: 'f1', what: 'round' as const }, datum: 'A' },
+      tolerance: { text: tolerance, unit: 'mm' as const },
+    },
+  ];
+  const held = (chuckId: string | undefined, tolerance: string) => {
+    const drawing = { ...turned.drawing, datums, geometry: geometry(tolerance) };
+    const further = turned.hold.further!.map((s) => ({ ...s, chuckId }));
+    return planJob({ ...turned, drawing, hold: { ...turned.hold, further } }, shop);
+  };
+  it('is lost by as much as the chuck runs out, and said where the drawing wants more', () => {
+    expect(acrossMm(held(undefined, '0.1').setups, 1, 2)).toBe(0.08);
+    const lost = (p: ReturnType<typeof held>) => p.problems.filter((x) => x.code === 'hold.losesTruth');
+    expect(lost(held(undefined, '0.1'))).toEqual([]);
+    expect(lost(held(undefined, '0.05'))).toMatchObject([
+      { path: ['hold', 'further', 0, 'method'], value: 0.08, limit: 0.05, severity: 'warning' },
+    ]);
+    expect(lost(held('four', '0.05'))).toEqual([]);
+  });
+});
+
+describe('ways to hold a piece again', () => {
+  it('weigh what is cut and what is lost; what cannot be done comes with its reason', () => {
+    const ways = waysAgain(turned, shop, 2);
+    const good = ways.filter((w) => w.does && w.owned);
+    expect(good[0]).toMatchObject({ chuckId: 'four', method: 'chuck' });
+    expect(good.map((w) => w.costMin)).toEqual(good.map((w) => w.costMin).toSorted((a, b) => a! - b!));
+    for (const way of good)
+      expect(way.costMin).toBeCloseTo(
+        way.reasons.reduce((sum, r) => sum + r.minutes, 0),
+        9,
+      );
+    expect(ways.filter((w) => w.chosen)).toHaveLength(1);
+    expect(ways.find((w) => w.method === 'mandrel')!.reasons[0]!.code).toBe('hold.noThroughHole');
+    expect(ways.find((w) => w.method === 'betweenCentres')!.reasons[0]!.code).toBe('hold.noCentreHoles');
+    expect(waysAgain(spindle, shop, 2)).toEqual([]);
+  });
+});

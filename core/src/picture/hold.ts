@@ -1,0 +1,127 @@
+import { type Holding, heldInside, onTailCentre } from '../hold/index.ts';
+import type { Shape } from './picture.ts';
+
+type Point = [number, number];
+
+/** How far the centres reach out of the picture's work, and a plate or block at the headstock stands left of it, picture units. */
+const CENTRE_LONG = 58;
+const PLATE = 14;
+
+/** A 60° centre with its point at a place: `way` 1 when it comes from the tailstock, −1 from the headstock. */
+function centreShape(tip: number, cy: number, way: 1 | -1): Shape {
+  const at = (x: number, y: number): Point => [tip + way * x, cy + y];
+  return {
+    kind: 'polygon',
+    role: 'centre',
+    points: [at(-4, 0), at(22, -14), at(CENTRE_LONG, -14), at(CENTRE_LONG, 14), at(22, 14)],
+  };
+}
+
+const block = (role: Shape['role'], x1: number, x2: number, y1: number, y2: number): Shape => ({
+  kind: 'polygon',
+  role,
+  points: [
+    [x1, y1],
+    [x2, y1],
+    [x2, y2],
+    [x1, y2],
+  ],
+});
+
+/**
+ * What holds the work, in a picture whose x grows from headstock to tailstock: jaws, dog and centres, an arbor in its hole, a plate.
+ * @param stockMm diameter that is held, where the holding does not say
+ * @param tailMm zPart where the tail centre's point goes in
+ */
+export function holdShapes(
+  holding: Holding,
+  stockMm: number,
+  tailMm: number,
+  x: (z: number) => number,
+  y: (r: number) => number,
+): Shape[] {
+  const { method } = holding;
+  const onMm = holding.onMm ?? stockMm;
+  const shapes: Shape[] = [];
+  const headEnd = x(holding.headEndMm ?? holding.jawsMm - holding.gripMm);
+  if (method === 'chuck' || method === 'chuckAndCentre') shapes.push(...jawShapes(holding, onMm, stockMm, x, y));
+  else if (method === 'betweenCentres') shapes.push(...dogShapes(holding, onMm, headEnd, x, y));
+  else if (heldInside(method)) shapes.push(...arborShapes(holding, onMm, headEnd, x, y));
+  else shapes.push(block('jaws', headEnd - PLATE, headEnd - 1, y(onMm * 0.62), y(-onMm * 0.62)));
+  if (onTailCentre(method) && method !== 'mandrel') shapes.push(centreShape(x(tailMm), y(0), 1));
+  return shapes;
+}
+
+function jawShapes(
+  holding: Holding,
+  onMm: number,
+  stockMm: number,
+  x: (z: number) => number,
+  y: (r: number) => number,
+): Shape[] {
+  const left = x(holding.jawsMm - holding.gripMm);
+  const right = x(holding.jawsMm);
+  // the body stands behind all that is held
+  const body = Math.min(left, holding.headEndMm === undefined ? left : x(holding.headEndMm));
+  const tall = Math.max(onMm, stockMm) * 0.62;
+  const jaws = [1, -1].map((side): Shape => {
+    const near = y((side * onMm) / 2);
+    const deep = near - side * Math.max(10, Math.abs(y(0) - near) * 0.24);
+    return block('jaws', body - 16, right, deep, near);
+  });
+  return [...jaws, block('jawGrip', body - 26, body - 14, y(tall), y(-tall))];
+}
+
+/** A dog on the work with its tail in the driving plate, and the centre in the spindle. */
+function dogShapes(
+  holding: Holding,
+  onMm: number,
+  headEnd: number,
+  x: (z: number) => number,
+  y: (r: number) => number,
+): Shape[] {
+  const [left, right] = [x(holding.jawsMm - holding.gripMm), x(holding.jawsMm)];
+  const plate = headEnd - CENTRE_LONG + 8;
+  const ring = Math.max(8, Math.abs(y(onMm / 2) - y(0)) * 0.3);
+  const [top, bottom] = [y(onMm / 2), y(-onMm / 2)];
+  return [
+    centreShape(headEnd, y(0), -1),
+    block('jawGrip', plate - PLATE, plate, top - ring - 12, bottom + ring + 12),
+    block('jaws', left, right, top - ring, top),
+    block('jaws', left, right, bottom, bottom + ring),
+    // its bent tail reaches into the slot, clear of the bottom
+    block('jaws', plate - 4, right, top - ring - 7, top - ring),
+  ];
+}
+
+/** An arbor through the hole: on centres at both ends, or standing out of the chuck with a washer at its free end. */
+function arborShapes(
+  holding: Holding,
+  onMm: number,
+  headEnd: number,
+  x: (z: number) => number,
+  y: (r: number) => number,
+): Shape[] {
+  const [top, bottom] = [y(onMm / 2), y(-onMm / 2)];
+  const tail = x(holding.rawEndMm);
+  if (holding.method === 'mandrel')
+    return [
+      block('jaws', headEnd - 26, tail + 26, top, bottom),
+      centreShape(headEnd - 26, y(0), -1),
+      centreShape(tail + 26, y(0), 1),
+    ];
+  const tall = Math.max(16, Math.abs(top - bottom) * 0.9);
+  return [
+    block('jawGrip', headEnd - 26, headEnd - 2, y(0) - tall, y(0) + tall),
+    block('jaws', headEnd - 2, tail + 12, top, bottom),
+    ...(holding.method === 'stubArbor' ? [block('jawGrip', tail + 1, tail + 8, top - 8, bottom + 8)] : []),
+  ];
+}
+
+/** Room that means of holding take left of the work and right of it, picture units. */
+export function holdRoom({ method }: Holding): readonly [number, number] {
+  const centre = CENTRE_LONG + 12;
+  if (method === 'betweenCentres') return [centre + PLATE, centre];
+  if (method === 'mandrel') return [centre + 26, centre + 26];
+  return [40, onTailCentre(method) ? centre : 28];
+}
