@@ -59,13 +59,14 @@ const job = (
   barKey: string,
   lathe: string,
   more: Partial<Drawing> = {},
+  further: NonNullable<Job['hold']['further']> = [],
 ): Job => ({
   schema: 1,
   title,
   quantity,
   drawing: { ...emptyDrawing(unit), overall: length(overall, unit), features, ...more },
   stock: { barId: demoId(`bar${barKey}`) },
-  hold: { latheId: demoId(lathe), choice: usualHold },
+  hold: { latheId: demoId(lathe), choice: usualHold, ...(further.length > 0 ? { further } : {}) },
   route: { school: 'conditions', tools: 'hss' },
 });
 /** What was read at the old stud before its copy was drawn. */
@@ -117,6 +118,12 @@ export const jobs: [string, Job][] = [
           notes: [],
         },
       },
+      [
+        {
+          ...{ id: demoId('setup-spindle-2'), tail: 'left', method: 'chuck', chuckId: 'four-jaw', gripMm: 0 },
+          protect: 'strips',
+        },
+      ],
     ),
   ],
   [

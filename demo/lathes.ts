@@ -274,6 +274,11 @@ export const long: Lathe = {
       { name: 'plain, Morse 3', kind: 'plain' },
       { name: 'running, Morse 3', kind: 'live' },
     ],
+    arbors: [
+      { name: 'mandrel 20', kind: 'mandrel', fromMm: 19.98, toMm: 20.03 },
+      { name: 'mandrel 30', kind: 'mandrel', fromMm: 29.98, toMm: 30.03 },
+      { name: 'expanding 25 to 38', kind: 'expandingMandrel', fromMm: 25, toMm: 38 },
+    ],
     rests: [
       { name: 'steady', kind: 'steady', fromMm: 10, toMm: 110 },
       { name: 'following rest', kind: 'following', fromMm: 8, toMm: 60 },

@@ -140,6 +140,18 @@ const wordings: Record<string, Wording> = {
     what: 'The part has no hole all through to be held by.',
     right: 'Hold it on its outside.',
   }),
+  'hold.carriageShort': (p) => ({
+    what: `The carriage goes ${size(p.limit)}, the work wants ${size(p.value)} of it.`,
+    right: 'Turn it in two holdings, or choose a longer lathe.',
+  }),
+  'hold.crossSlideShort': (p) => ({
+    what: `From the rim to the middle are ${size(p.value)}, the cross-slide goes ${size(p.limit)}.`,
+    right: 'Set the tool over in its post half-way, or choose a larger lathe.',
+  }),
+  'hold.quillShort': (p) => ({
+    what: `Drilling the centre hole and drawing back wants ${size(p.value)} of the quill, which has ${size(p.limit)}.`,
+    right: 'Bring the tailstock up in two places, or choose a smaller centre hole.',
+  }),
   'hold.longForArbor': (p) => ({
     what: `${size(p.value)} long is too long to be carried so; for its diameter up to ${size(p.limit)}.`,
     right: 'Use the tail centre, or a mandrel between centres.',

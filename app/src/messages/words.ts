@@ -1,6 +1,6 @@
 import type { ChipLook, CutLimit, CuttingOperation, Grade, School } from '@whelk/core/cutting';
 import type { Fitness, Verdict } from '@whelk/core/gauge';
-import type { HoldMethod, Setup, Waiting } from '@whelk/core/hold';
+import type { CentreSpeed, HoldMethod, Setup, Waiting } from '@whelk/core/hold';
 import type { Progress, Station } from '@whelk/core/job';
 import type { ToolMaterial } from '@whelk/core/material';
 import type { Limiter, OperationKind } from '@whelk/core/route';
@@ -85,6 +85,12 @@ export const methodNames: Record<Exclude<HoldMethod, 'chuck' | 'chuckAndCentre'>
   stubArbor: 'stub arbor, turned in place',
   adhesiveArbor: 'adhesive arbor',
   faceplate: 'faceplate',
+};
+/** How fast a centre hole is drilled. */
+export const centreSpeedText: Record<CentreSpeed, string> = {
+  mouth: 'by the mouth: slow, for the cone',
+  pilot: 'by the pilot: fast, as small drills want',
+  asTurned: 'as the work is turned: no lever moved',
 };
 export const protectionText: Record<NonNullable<Setup['protect']>, string> = {
   none: 'nothing: the marks do not matter',

@@ -262,7 +262,7 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
   }),
   'hold.centre': (v) => ({
     title: 'Centre hole',
-    formula: `usual for Ø${n(v.stockMm)} with an end of Ø${n(v.endDiameterMm)} (mouth at most 0.6 of it): ${n(v.wantedMm, 2)} mm; owned: ${n(v.pilotMm, 2)} mm, mouth Ø${n(v.mouthMm, 2)} mm`,
+    formula: `wanted for Ø${n(v.stockMm)} with an end of Ø${n(v.endDiameterMm)} (mouth at most 0.6 of it) and its load: ${n(v.wantedMm, 2)} mm; owned: ${n(v.pilotMm, 2)} mm, mouth Ø${n(v.mouthMm, 2)} mm`,
   }),
   'route.passes': (v) => ({
     title: 'Passes',

@@ -17,7 +17,7 @@ export default function SettingsForm({ given }: { given: Settings }) {
     const result = await ask('PUT', '/api/settings', next);
     setTold(result.ok ? 'Saved.' : result.problems.map((p) => `${p.what} ${p.right}`).join(' '));
   };
-  const { method: _method, gripMm: _gripMm, ...usual } = usualHold;
+  const { method: _method, ...usual } = usualHold;
   const habits = { ...usual, ...settings.hold };
   return (
     <div className="mt-5 flex max-w-2xl flex-col gap-6">

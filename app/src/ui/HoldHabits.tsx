@@ -1,4 +1,5 @@
-import type { HoldHabits } from '@whelk/core/hold';
+import { CENTRE_SPEEDS, type CentreSpeed, type HoldHabits } from '@whelk/core/hold';
+import { centreSpeedText } from '../messages/words.ts';
 import { MmField } from './number-field/MmField.tsx';
 
 /** What is left for facing, cutting off and the jaws, as fields. */
@@ -14,6 +15,7 @@ export function HoldHabitFields({
     ['faceHeadMm', 'To face at the other end, mm'],
     ['kerfMm', habits.cutOff === 'slot' ? 'Blade, mm' : 'Saw cut, mm'],
     ['clearanceMm', 'Clear of the jaws, mm'],
+    ['gripMm', 'Grip, mm (0: by diameter)'],
   ] as const;
   return (
     <div className="grid grid-cols-2 gap-3">
@@ -28,8 +30,22 @@ export function HoldHabitFields({
           <option value="slot">parted off</option>
         </select>
       </label>
+      <label className="text-sm">
+        Centre holes drilled
+        <select
+          className="select mt-0.5 flex w-full"
+          value={habits.centreSpeed ?? 'mouth'}
+          onChange={(e) => onChange({ centreSpeed: e.target.value as CentreSpeed }, 'centreSpeed')}
+        >
+          {CENTRE_SPEEDS.map((name) => (
+            <option key={name} value={name}>
+              {centreSpeedText[name]}
+            </option>
+          ))}
+        </select>
+      </label>
       {fields.map(([key, label]) => (
-        <MmField key={key} label={label} value={habits[key]} onChange={(mm) => onChange({ [key]: mm }, key)} />
+        <MmField key={key} label={label} value={habits[key] ?? 0} onChange={(mm) => onChange({ [key]: mm }, key)} />
       ))}
     </div>
   );

@@ -3,7 +3,8 @@ import { emptyBoreStep, resolveDrawing } from '../part/index.ts';
 import { type Bar, type BarSizes, barSizes } from '../stock/index.ts';
 import { drawingOf, feature, metricLathe, planInput } from '../testing/shop.ts';
 import { blankFor, checkBlank, slotMm, usualGripMm } from './blank.ts';
-import { centreHole, centreHoleFor } from './centre-hole.ts';
+import { centreHole } from './centre-hole.ts';
+import { centreForLoad } from './centre-load.ts';
 import { holdingFor, reachFromTail } from './holding.ts';
 import { realBlank } from './real-blank.ts';
 import { usualHold } from './schema.ts';
@@ -122,8 +123,8 @@ describe('centre holes', () => {
     expect(centreHole(3)).toBeUndefined();
   });
   it('takes a smaller hole where the end is thin', () => {
-    expect(centreHoleFor(45, 42)?.pilotMm).toBe(3.15);
-    expect(centreHoleFor(45, 8)?.pilotMm).toBe(2);
-    expect(centreHoleFor(45, 3)).toBeUndefined();
+    expect(centreForLoad(45, 42, 0, 0, 'live')?.pilotMm).toBe(3.15);
+    expect(centreForLoad(45, 8, 0, 0, 'live')?.pilotMm).toBe(2);
+    expect(centreForLoad(45, 3, 0, 0, 'live')).toBeUndefined();
   });
 });

@@ -10,13 +10,15 @@ export {
   usualGripMm,
 } from './blank.ts';
 export { type CentreDepth, centreBearsN, centreDepth, type MouthRemedy, mouthRemedy } from './centre-depth.ts';
-export { type CentreHole, centreHole, centreHoleFor, centrePilots } from './centre-hole.ts';
+export { type CentreHole, centreHole, centrePilots } from './centre-hole.ts';
 export { type CentreChoice, centreForLoad } from './centre-load.ts';
 export { type GripPlace, gripPlaces } from './grip-places.ts';
 export { type Holding, holdingFor, type Reach, reachFromTail, type Waiting } from './holding.ts';
 export { type RealBlank, realBlank } from './real-blank.ts';
 export { runsAt } from './runs-at.ts';
 export {
+  CENTRE_SPEEDS,
+  type CentreSpeed,
   HOLD_METHODS,
   type HoldChoice,
   type HoldHabits,
@@ -29,6 +31,7 @@ export {
   setupSchema,
   usualHold,
 } from './schema.ts';
+export { checkSlides } from './slide-reach.ts';
 export { checkBarFor, checkDiameters, largestTurnedMm, throughHoleMm } from './stock-check.ts';
 export { type BedTwist, bedTwistOf } from './truing/bed-twist.ts';
 export { castingRunoutMm, fromGaps } from './truing/casting.ts';

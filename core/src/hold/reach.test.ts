@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { feature, metricLathe, planInput } from '../testing/shop.ts';
 import { blankFor, checkBlank, usualGripMm } from './blank.ts';
-import { centreHole, centreHoleFor, centrePilots } from './centre-hole.ts';
+import { centreHole, centrePilots } from './centre-hole.ts';
+import { centreForLoad } from './centre-load.ts';
 import { holdingFor, reachFromTail } from './holding.ts';
 import { type HoldChoice, usualHold } from './schema.ts';
 
@@ -110,9 +111,10 @@ describe('centre holes of ISO 6411, type A', () => {
     expect(centreHole(pilot)).toEqual({ pilotMm: pilot, mouthMm: mouth });
   });
   it('grow with the work, and never take more than six tenths of its end', () => {
-    const pilots = [6, 12, 20, 30, 45, 70, 110, 200].map((d) => centreHoleFor(d, d)!.pilotMm);
+    const pilots = [6, 12, 20, 30, 45, 70, 110, 200].map((d) => centreForLoad(d, d, 0, 0, 'live')!.pilotMm);
     expect(pilots).toEqual(pilots.toSorted((a, b) => a - b));
-    for (const end of [4, 8, 15, 40]) expect(centreHoleFor(100, end)!.mouthMm).toBeLessThanOrEqual(0.6 * end);
-    expect(centrePilots).toContain(centreHoleFor(500, 500)!.pilotMm);
+    for (const end of [4, 8, 15, 40])
+      expect(centreForLoad(100, end, 0, 0, 'live')!.mouthMm).toBeLessThanOrEqual(0.6 * end);
+    expect(centrePilots).toContain(centreForLoad(500, 500, 0, 0, 'live')!.pilotMm);
   });
 });

@@ -13,6 +13,9 @@ export const HOLD_METHODS = [
 ] as const;
 export type HoldMethod = (typeof HOLD_METHODS)[number];
 const chuckId = z.string().regex(/^[a-zA-Z0-9-]{1,30}$/);
+/** By which diameter a centre drill's speed is chosen: its cone's mouth, its pilot, or the work's own speed left as it is. */
+export const CENTRE_SPEEDS = ['mouth', 'pilot', 'asTurned'] as const;
+export type CentreSpeed = (typeof CENTRE_SPEEDS)[number];
 /** What is cut in a holding: all that can be reached, or only the end with its centre hole. */
 const extent = z.enum(['all', 'ends']);
 
@@ -31,13 +34,18 @@ export const holdChoiceSchema = z.strictObject({
   chuckId: chuckId.optional(),
   /** all within reach where it is not given */
   extent: extent.optional(),
+  /** how fast a centre hole is drilled; by its mouth where it is not given */
+  centreSpeed: z.enum(CENTRE_SPEEDS).optional(),
   /** how the part comes off what is gripped; sawn where it is not given. A slot is widened where it is deep */
   cutOff: z.enum(['saw', 'slot']).optional(),
 });
 export type HoldChoice = z.infer<typeof holdChoiceSchema>;
 
 /** What a shop usually leaves for holding and facing; a job takes it over when it is begun. */
-export const holdHabitsSchema = holdChoiceSchema.omit({ method: true, gripMm: true, chuckId: true, extent: true });
+export const holdHabitsSchema = holdChoiceSchema
+  .omit({ method: true, chuckId: true, extent: true })
+  // settings of older versions have no usual grip
+  .extend({ gripMm: holdChoiceSchema.shape.gripMm.optional() });
 export type HoldHabits = z.infer<typeof holdHabitsSchema>;
 
 /** The usual way: three-jaw on spare stock, 5 clear of the jaws, 1 to face at each end, 3 for the saw. */

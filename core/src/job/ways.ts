@@ -151,6 +151,11 @@ function otherWays({ part, plan, barSizes, stockMm = 0 }: PlannedJob, lathe: Lat
     tailCentre = false,
   ): Way => ({ id: kind, kind, owned, does, reasons, tailCentre, chosen: false });
   const tell = (code: string, values?: WayReason['values']): WayReason => ({ code, minutes: 0, values });
+  const arbors = (kind: 'mandrel' | 'expandingMandrel') =>
+    takes(
+      (holding.arbors ?? []).filter((a) => a.kind === kind),
+      hole,
+    );
   const dog = takes(holding.drivers, part.features[0]?.diameterMm ?? stockMm);
   const reach = Math.max(...holding.chucks.map(chuckReachMm));
   const boreIsFit = part.bores.some((b) => b.limits.how !== 'general');
@@ -172,7 +177,7 @@ function otherWays({ part, plan, barSizes, stockMm = 0 }: PlannedJob, lathe: Lat
     ),
     way(
       'mandrel',
-      false,
+      arbors('mandrel'),
       hole > 0 && boreIsFit,
       hole === 0
         ? [tell('way.noThroughHole')]
@@ -183,7 +188,7 @@ function otherWays({ part, plan, barSizes, stockMm = 0 }: PlannedJob, lathe: Lat
     ),
     way(
       'expandingMandrel',
-      false,
+      arbors('expandingMandrel'),
       hole > 0,
       hole === 0
         ? [tell('way.noThroughHole')]

@@ -155,6 +155,7 @@ function checkHolding(lathe: Lathe): Problem[] {
     ]),
     ...collets.flatMap((c, i) => (c.fromMm <= c.toMm ? [] : checkRange(c, ['collets', i]))),
     ...drivers.flatMap((d, i) => checkRange(d, ['drivers', i])),
+    ...(lathe.holding.arbors ?? []).flatMap((a, i) => checkRange(a, ['arbors', i])),
     ...rests.flatMap((r, i) => checkRange(r, ['rests', i])),
   ].map((p) => under(['holding'], p));
 }

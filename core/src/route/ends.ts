@@ -1,44 +1,18 @@
-import { chooseSpeed, rpmFor } from '../cutting/index.ts';
-import { centreHole, centreHoleFor, type Holding, type HoldMethod, onTailCentre } from '../hold/index.ts';
+import type { HoldMethod } from '../hold/index.ts';
 import { type Chamfer, chamferDepthMm, type Turned } from '../part/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
+import { centreOperation, wantsCentreHole } from './centre.ts';
 import type { FitContext } from './fit-cut.ts';
-import type { Operation, PlanInput, Setting } from './plan.ts';
+import { handSetting } from './hand-setting.ts';
+import type { Operation } from './plan.ts';
 import type { Level, RecorderFor } from './turning.ts';
 import { usualMinutes } from './usual-minutes.ts';
 
-/** Share of the turning speed: centre drills are slow and weak; a chamfer is a short form cut. FIELD 1, derating */
-const CENTRE_SHARE = 0.5;
+/** Share of the turning speed: a chamfer is a short form cut. FIELD 1, derating */
 const CHAMFER_SHARE = 0.5;
 const HAND_FEED_FACE = 0.1;
-
-function handSetting(
-  context: FitContext,
-  diameterMm: number,
-  share: number,
-  tool: Tool | undefined,
-  feedMmPerRev: number,
-  record?: Recorder,
-): Setting | undefined {
-  const speedMPerMin = context.input.material.speeds[tool?.material ?? 'hss'].speedMPerMin * share;
-  record?.({ code: 'cutting.tableSpeed', values: { speedMPerMin: speedMPerMin / share, share } });
-  const chosen = chooseSpeed(context.speeds, rpmFor(speedMPerMin, diameterMm, record), record, context.policy);
-  record?.({ code: 'route.handFeed', values: { feedMmPerRev, rpm: chosen?.speed.rpm ?? 0 } });
-  return (
-    chosen && {
-      rpm: chosen.speed.rpm,
-      idealRpm: chosen.idealRpm,
-      off: chosen.off,
-      reason: chosen.reason,
-      speedLabel: chosen.speed.label,
-      speedAt: chosen.speed.setting.at,
-      cuttingSpeedMPerMin: (Math.PI * diameterMm * chosen.speed.rpm) / 1000,
-      feedMmPerRev,
-    }
-  );
-}
 
 /** Facing by hand from the rim: touching and winding in, then half the diameter at the feed. */
 function faceMinutes(stockMm: number, rpm: number, record?: Recorder): number {
@@ -73,13 +47,6 @@ const mountCaution: Partial<Record<HoldMethod, string>> = {
   adhesiveArbor: 'filmCures',
   faceplate: 'clampsClear',
 };
-
-/** Whether a centre hole is drilled in this holding: for its own centre, or because only the ends are made. */
-export function wantsCentreHole({ hold, again }: PlanInput, holding: Holding): boolean {
-  if (again?.worked.tailCentre) return false;
-  const { method } = holding;
-  return (onTailCentre(method) && method !== 'mandrel') || hold.extent === 'ends';
-}
 
 /** Where raw metal ends towards the tail: at the first finished length, or the faced end. */
 function rawEnd({ input }: FitContext, feature: Turned): number {
@@ -129,41 +96,8 @@ export function openingOperations(
       caution: holding.method === 'betweenCentres' ? 'halfCentre' : 'lockCarriage',
       sizes: { offMm: hold.faceTailMm },
     });
-  if (wantsCentreHole(context.input, holding)) {
-    const end = part.features.at(-1);
-    const wanted = centreHoleFor(stockMm, end?.diameterMm ?? stockMm);
-    const drills = tools
-      .filter((t) => t.kind === 'centre drill' && (t.sizeMm ?? 0) <= (wanted?.pilotMm ?? 0))
-      .sort((a, b) => (b.sizeMm ?? 0) - (a.sizeMm ?? 0));
-    const owned = drills[0]?.sizeMm;
-    const hole = owned === undefined ? wanted : centreHole(owned);
-    const mouth = hole?.mouthMm ?? 5;
-    recorderFor('centre')?.({
-      code: 'hold.centre',
-      values: {
-        stockMm,
-        endDiameterMm: end?.diameterMm ?? stockMm,
-        wantedMm: wanted?.pilotMm ?? 0,
-        pilotMm: hole?.pilotMm ?? 0,
-        mouthMm: mouth,
-      },
-      source: 'ISO 6411 type A',
-    });
-    const setting = handSetting(context, mouth, CENTRE_SHARE, drills[0], 0.03, recorderFor('centre'));
-    if (setting)
-      operations.push({
-        ...bare,
-        id: 'centre',
-        kind: 'centre',
-        zFromMm: zEnd - mouth,
-        zToMm: zEnd,
-        toolId: drills[0]?.id,
-        setting,
-        minutes: usualMinutes(3, recorderFor('centre')),
-        caution: 'centreOil',
-        sizes: { pilotMm: hole?.pilotMm ?? 0, mouthMm: Number(mouth.toFixed(2)) },
-      });
-  }
+  const centre = wantsCentreHole(context.input, holding) ? centreOperation(context, recorderFor('centre')) : undefined;
+  if (centre) operations.push(centre);
   if ((again || hold.extent === 'ends') && last === undefined) return operations;
   const zTouch = last ? rawEnd(context, last) : zEnd;
   const touchSetting = handSetting(context, stockMm, 1, rougher, HAND_FEED_FACE, recorderFor('touchOff'));

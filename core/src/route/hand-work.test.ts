@@ -87,6 +87,30 @@ describe('the centre hole', () => {
     expect(centre.setting!.idealRpm).toBeCloseTo(ideal, 6);
     expect(centre.caution).toBe('centreOil');
   });
+  it('is drilled at the speed the shop is used to: by the mouth, by the pilot, or as the work is turned', () => {
+    const hold = planInput([feature(1, 20, 20)], 25).hold;
+    const ideal = (centreSpeed: 'mouth' | 'pilot' | 'asTurned') =>
+      operation(planOf({ hold: { ...hold, centreSpeed } }, 300), 'centre').setting!.idealRpm;
+    const { pilotMm, mouthMm } = operation(planOf({}, 300), 'centre').sizes!;
+    const speed = 1000 * steel.speeds.hss.speedMPerMin;
+    expect(ideal('mouth')).toBeCloseTo((speed * 0.5) / (Math.PI * mouthMm!), 6);
+    expect(ideal('pilot')).toBeCloseTo((speed * 0.5) / (Math.PI * pilotMm!), 6);
+    expect(ideal('asTurned')).toBeCloseTo(speed / (Math.PI * 45), 6);
+  });
+  it('grows with the load: a heavy cut on a plain centre wants more than the diameter asks', () => {
+    const drills = [...tools.slice(0, 4), ...[2, 2.5, 4, 6.3].map((size, i) => drill(i, size))];
+    const pilot = (kind: 'plain' | 'live', usualDepthMm: number) => {
+      const centres = [{ name: 'it', kind }];
+      const lathe = {
+        ...metricLathe,
+        holding: { ...metricLathe.holding, centres },
+        rigidity: { ...metricLathe.rigidity, usualDepthMm },
+      };
+      return operation(planOf({ lathe, tools: drills }, 300), 'centre').sizes!.pilotMm!;
+    };
+    expect(pilot('plain', 2)).toBeGreaterThan(pilot('live', 2));
+    expect(pilot('plain', 2)).toBeGreaterThanOrEqual(pilot('plain', 0.5));
+  });
   it('is told by the standard’s size when the shop owns none', () => {
     const { steps, record } = collectWorking();
     const input = planInput([feature(1, 40, 300), feature(2, 28, 50, 'h7')], 45, { tools: tools.slice(0, 4) });

@@ -5,6 +5,7 @@ import {
   blankFor,
   checkBlank,
   checkDiameters,
+  checkSlides,
   cutOffMm,
   type Holding,
   heldAgain,
@@ -20,13 +21,8 @@ import type { Part, Turned } from '../part/index.ts';
 import { type Problem, rational, sum, under } from '../quantity/index.ts';
 import { toolFor } from '../tool/index.ts';
 import { finishedShaft } from './bending.ts';
-import {
-  chamferOperation,
-  openingOperations,
-  shoulderOperation,
-  touchAgainOperation,
-  wantsCentreHole,
-} from './ends.ts';
+import { centreHoleDepthMm, wantsCentreHole } from './centre.ts';
+import { chamferOperation, openingOperations, shoulderOperation, touchAgainOperation } from './ends.ts';
 import type { FitContext } from './fit-cut.ts';
 import type { Operation, Plan, PlanInput } from './plan.ts';
 import { weighChanges } from './stay.ts';
@@ -127,6 +123,7 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
   for (const feature of edgesNow(part, holding, hold.extent === 'ends' ? undefined : worked, cutNow))
     push(wanted, chamferOperation(context, feature, feature.right!, recorderFor));
   const operations = weighChanges(context, wanted, recorderFor);
+  problems.push(...checkSlides(part, holding, stockMm, lathe, centreHoleDepthMm(operations)));
   for (const operation of operations)
     if (operation.exceeds.length > 0)
       problems.push({

@@ -225,8 +225,10 @@ function Owned({ lathe }: { lathe: Lathe }) {
       holding.faceplate ? `Ø${l(holding.faceplate.diameterMm)}, at most ${holding.faceplate.maxRpm} rpm` : 'none',
     ],
     [
-      'Centres, dogs, rests',
-      [...holding.centres, ...holding.drivers, ...holding.rests].map((x) => x.name).join(', ') || 'none',
+      'Centres, dogs, mandrels, rests',
+      [...holding.centres, ...holding.drivers, ...(holding.arbors ?? []), ...holding.rests]
+        .map((x) => x.name)
+        .join(', ') || 'none',
     ],
     ['Tool holders', lathe.toolPost.holders.map((h) => h.name).join(', ') || 'not described'],
     ['Usual and deepest cut', `${l(lathe.rigidity.usualDepthMm)} and ${l(lathe.rigidity.deepestCutMm)} on the radius`],

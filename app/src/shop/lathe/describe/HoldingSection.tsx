@@ -112,6 +112,28 @@ export function HoldingSection() {
         )}
       </Rows>
       <Rows
+        name="holding.arbors"
+        title="Mandrels"
+        none="None."
+        addLabel="Add a mandrel"
+        fresh={() => ({ name: '', kind: 'mandrel', fromMm: 20, toMm: 20 })}
+      >
+        {(path) => (
+          <>
+            <RangeFields path={path} />
+            <Choice
+              name={`${path}.kind`}
+              label="Kind"
+              className="w-52"
+              choices={[
+                ['mandrel', 'tapered, on centres'],
+                ['expandingMandrel', 'expanding'],
+              ]}
+            />
+          </>
+        )}
+      </Rows>
+      <Rows
         name="holding.rests"
         title="Rests"
         none="None."

@@ -1,0 +1,85 @@
+import { cutForces } from '../cutting/index.ts';
+import { centreDepth, centreForLoad, centreHole, type Holding, onTailCentre } from '../hold/index.ts';
+import { centreHoleRows } from '../part/index.ts';
+import { barMassKg } from '../stock/index.ts';
+import { toolFor } from '../tool/index.ts';
+import type { Recorder } from '../working/index.ts';
+import type { FitContext } from './fit-cut.ts';
+import { handSetting } from './hand-setting.ts';
+import type { Operation, PlanInput } from './plan.ts';
+import { usualMinutes } from './usual-minutes.ts';
+
+/** Centre drills are slow and weak: this share of the turning speed at the diameter that is taken for it. FIELD 1, derating */
+const CENTRE_SHARE = 0.5;
+/** Feed of a roughing cut as the tail centre is loaded by it, mm per rev. */
+const ROUGH_FEED = 0.2;
+
+/** Whether a centre hole is drilled in this holding: for its own centre, or because only the ends are made. */
+export function wantsCentreHole({ hold, again }: PlanInput, holding: Holding): boolean {
+  if (again?.worked.tailCentre) return false;
+  const { method } = holding;
+  return (onTailCentre(method) && method !== 'mandrel') || hold.extent === 'ends';
+}
+
+/** What leans on the tail centre of this work: half its weight, and the push of a usual roughing cut at its very end. */
+function centreLoad({ input, holding }: FitContext): { massKg: number; forceN: number } {
+  const { material, stockMm, lathe, tools } = input;
+  const lengthMm = holding.gripMm + holding.overhangMm;
+  const massKg = barMassKg((Math.PI * stockMm ** 2) / 4, lengthMm, material.densityKgPerM3);
+  const rougher = toolFor(tools, 'rougher');
+  const cut = {
+    ...{ depthMm: lathe.rigidity.usualDepthMm, feedMmPerRev: ROUGH_FEED },
+    ...{ kappaDeg: rougher?.kappaDeg ?? 90, noseRadiusMm: rougher?.noseRadiusMm ?? 0 },
+  };
+  // the cone's figures are told for the push away from the tool; what presses the work down besides is in them
+  return { massKg, forceN: cutForces(material, rougher?.material ?? 'hss', cut).radialN };
+}
+
+/**
+ * The centre hole in the end at the tailstock, by diameter and load, drilled with the largest centre drill of the drawer that is no
+ * larger; at the speed that the shop is used to.
+ */
+export function centreOperation(context: FitContext, record: Recorder | undefined): Operation | undefined {
+  const { part, tools, stockMm, hold, lathe } = context.input;
+  const zEnd = part.lengthMm;
+  const endMm = part.features.at(-1)?.diameterMm ?? stockMm;
+  const { massKg, forceN } = centreLoad(context);
+  // a running centre is usual where nothing is written down
+  const { centres } = lathe.holding;
+  const live = centres.length === 0 || centres.some((c) => c.kind === 'live');
+  const wanted = centreForLoad(stockMm, endMm, massKg, forceN, live ? 'live' : 'plain', record);
+  const drills = tools
+    .filter((t) => t.kind === 'centre drill' && (t.sizeMm ?? 0) <= (wanted?.pilotMm ?? 0))
+    .sort((a, b) => (b.sizeMm ?? 0) - (a.sizeMm ?? 0));
+  const owned = drills[0]?.sizeMm;
+  const hole = owned === undefined ? wanted : centreHole(owned);
+  const mouthMm = hole?.mouthMm ?? 5;
+  const pilotMm = hole?.pilotMm ?? 0;
+  record?.({
+    code: 'hold.centre',
+    values: { stockMm, endDiameterMm: endMm, wantedMm: wanted?.pilotMm ?? 0, pilotMm, mouthMm },
+    source: 'ISO 6411 type A',
+  });
+  const by = { mouth: mouthMm, pilot: pilotMm || mouthMm, asTurned: stockMm }[hold.centreSpeed ?? 'mouth'];
+  const share = hold.centreSpeed === 'asTurned' ? 1 : CENTRE_SHARE;
+  const setting = handSetting(context, by, share, drills[0], 0.03, record);
+  return (
+    setting && {
+      ...{ id: 'centre', kind: 'centre', zFromMm: zEnd - mouthMm, zToMm: zEnd, toolId: drills[0]?.id, setting },
+      ...{ passes: [], exceeds: [], schools: [], minutes: usualMinutes(3, record), caution: 'centreOil' },
+      sizes: {
+        pilotMm,
+        mouthMm: Number(mouthMm.toFixed(2)),
+        massKg: Number(massKg.toFixed(3)),
+        forceN: Math.round(forceN),
+      },
+    }
+  );
+}
+
+/** How deep the tail end is drilled for its centre, from the face, mm; 0 where none is drilled. */
+export function centreHoleDepthMm(operations: readonly Operation[]): number {
+  const pilotMm = operations.find((o) => o.kind === 'centre')?.sizes?.pilotMm;
+  const row = centreHoleRows.find((r) => r.pilotMm === pilotMm);
+  return row ? centreDepth(row.pilotMm, row.pilotLengthMm, row.mouthMm).totalMm : 0;
+}
