@@ -62,5 +62,8 @@ export const calculationSentences: Record<string, string> = {
   'stock.mass': 'Mass of a piece of bar.',
   'stock.cuttingList': 'Which blanks to saw from which bars, so that as little bar as can be is cut into.',
   'hold.blank': 'Length of the blank for a part, as a sum.',
+  'hold.ways': 'Ways of holding a part on a lathe in order of merit, in its first holding or in a later one.',
+  'hold.holdings': 'All holdings of a part one after the other: what each cuts, on what it is held, how true it is.',
+  'hold.gripPlaces': 'Where jaws can take hold of a piece that is put in again, best first.',
   'route.plan': 'Plans all that can be turned from the tailstock end of a part in one holding.',
 };

@@ -1,11 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { shopWith } from '../testing/jobs.ts';
 import { drawingOf, feature, instruments, metricLathe, tools } from '../testing/shop.ts';
 import { calculate, catalogue } from './catalogue.ts';
 
 /** A good input for each calculation; a new one without an example here fails the first test. */
 const dial = metricLathe.slides.crossSlide;
 const drawing = drawingOf([feature(1, 24, 20), feature(2, 18, 30, 'h7')]);
+const held = {
+  ...{ drawing, lathe: metricLathe, tools, instruments },
+  bar: shopWith('25').bars[0],
+  further: [{ id: '00000000-0000-4000-8000-000000000001', tail: 'left', method: 'auto', gripMm: 0 }],
+};
 const cut = {
   lathe: metricLathe,
   materialId: 'gunmetal',
@@ -121,6 +127,9 @@ const good: Record<string, Record<string, unknown>> = {
     kerfMm: 2,
   },
   'hold.blank': { drawing, stockMm: 25, jawLengthMm: 40 },
+  'hold.ways': { ...held },
+  'hold.holdings': { ...held },
+  'hold.gripPlaces': { ...held },
   'route.plan': { drawing, materialId: 'brass', lathe: metricLathe, tools, instruments, stockMm: 25 },
 };
 

@@ -8,6 +8,7 @@ import { drawer } from './drawer.ts';
 import { drawing } from './drawing.ts';
 import type { Calculation } from './entry.ts';
 import { fitting } from './fitting.ts';
+import { holding } from './holding.ts';
 import { latheWork } from './lathe-work.ts';
 import { stocking } from './stocking.ts';
 import { truing } from './truing.ts';
@@ -24,6 +25,7 @@ export const catalogue: readonly Calculation[] = [
   ...truing,
   ...drawer,
   ...latheWork,
+  ...holding,
 ];
 
 const byName = new Map(catalogue.map((entry) => [entry.name, entry]));
