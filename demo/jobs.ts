@@ -279,7 +279,7 @@ export const jobs: [string, Job][] = [
         { ...f('f2', 'Rim', '96', '±0.2', '48', { fin: '3.2', left: '2x45', right: '2x45' }) },
         f('f3', 'Hub, far', '44', '', '8', { right: '1x45' }),
       ],
-      'iron-100',
+      'roller-casting',
       'long',
       {
         bores: {

@@ -126,5 +126,9 @@ export const bars = [
   bar('bronze-tube', 'cast-tin-bronze', '60', '210', 'cast tube', 'mm', {
     ...{ shape: 'tube', bore: { text: '26', unit: 'mm' }, surface: 'cast' },
   }),
+  bar('roller-casting', 'grey-iron', '102', '70', 'foundry box, cored', 'mm', {
+    ...{ shape: 'casting', bore: { text: '12', unit: 'mm' }, surface: 'cast', allowance: { text: '3', unit: 'mm' } },
+    pieces: 4,
+  }),
   bar('c45-black-60', 'medium-carbon-steel', '60', '900', 'outside, under cover', 'mm', { surface: 'black' }),
 ];

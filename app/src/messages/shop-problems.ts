@@ -58,6 +58,14 @@ export const shopWordings: Record<string, Wording> = {
     what: `${plain(p.value)} corners are said to be used, it has ${plain(p.limit)}.`,
     right: 'Type how many corners of the one in use have cut.',
   }),
+  'bar.allowanceOfCasting': () => ({
+    what: 'Only a casting follows its part with an allowance.',
+    right: 'Choose the section “casting”, or leave the allowance empty.',
+  }),
+  'stock.castingSkin': (p) => ({
+    what: `${size(p.value)} on a surface may not reach below the skin everywhere; ${size(p.limit)} would.`,
+    right: 'Bring it truer by pointer, or take it that some skin stays.',
+  }),
   'bar.tubeWithoutBore': () => ({ what: 'A tube has no hole yet.', right: 'Type the diameter of its hole.' }),
   'bar.boreTooLarge': (p) => ({
     what: `The hole of Ø${size(p.value)} is as large as the bar, Ø${size(p.limit)}.`,

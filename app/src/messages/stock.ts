@@ -17,12 +17,12 @@ export const surfaceNames: Record<Surface, string> = {
 };
 
 /** A bar's section in a few words: `Ø45 mm`, `26 mm hexagon`, `Ø40 × Ø20 mm tube`. */
-export function barText(bar: Pick<Bar, 'shape' | 'diameter' | 'bore'>): string {
-  const { diameter, bore, shape = 'round' } = bar;
+export function barText(bar: Pick<Bar, 'shape' | 'diameter' | 'bore' | 'allowance'>): string {
+  const { diameter, bore, allowance, shape = 'round' } = bar;
   const unit = ` ${diameter.unit}`;
   if (shape === 'hexagon' || shape === 'square') return `${diameter.text}${unit} ${shape}`;
   const hole = bore ? ` × Ø${bore.text}` : '';
-  return `Ø${diameter.text}${hole}${unit}${shape === 'round' ? '' : ` ${shape}`}`;
+  return `Ø${diameter.text}${hole}${unit}${shape === 'round' ? '' : ` ${shape}`}${allowance ? `, ${allowance.text} on every surface` : ''}`;
 }
 
 /** What gives when a piece is shorter than wanted. */

@@ -40,6 +40,13 @@ const viewWith = (own: readonly Material[], waiting: readonly WaitingBlanks[]): 
     { key: 'diameter', label: 'Ø or across flats', show: () => '', edit: (b) => b.diameter.text, onlyTyped: true },
     { key: 'bore', label: 'Hole Ø (tube, cored)', show: () => '', edit: (b) => b.bore?.text ?? '', onlyTyped: true },
     {
+      key: 'allowance',
+      label: 'Casting: metal on every surface',
+      show: () => '',
+      edit: (b) => b.allowance?.text ?? '',
+      onlyTyped: true,
+    },
+    {
       key: 'length',
       label: 'Length',
       show: (b) => `${b.pieces && b.pieces > 1 ? `${b.pieces} × ` : ''}${b.length.text} ${b.length.unit}`,
@@ -87,6 +94,7 @@ const viewWith = (own: readonly Material[], waiting: readonly WaitingBlanks[]): 
       note: fields.text('note', 120, false),
       ...(shape === 'round' ? {} : { shape }),
       ...((texts.bore ?? '').trim() === '' ? {} : { bore: fields.typed('bore', unit) }),
+      ...((texts.allowance ?? '').trim() === '' ? {} : { allowance: fields.typed('allowance', unit) }),
       ...((texts.surface ?? 'bright') === 'bright' ? {} : { surface: texts.surface as Surface }),
       ...((texts.bow ?? '').trim() === '' ? {} : { bowMmPerM: fields.number('bow', 0, 50) }),
     };

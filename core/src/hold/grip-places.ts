@@ -27,21 +27,11 @@ export const wantedGripMm = (diameterMm: number): number => Math.max(SHORTEST_GR
 const DOG_MM = 12;
 
 /** What speaks against a place, in the same measure as diameters standing out. Judgement */
-const WORSE: Readonly<Record<NonNullable<GripPlace['poor']>, number>> = { short: 10, detail: 8, jaws: 25, spindle: 20 };
+const WORSE: Readonly<Record<NonNullable<GripPlace['poor']>, number>> = { short: 14, detail: 8, jaws: 25, spindle: 20 };
 
 /** Whether what lies behind the jaws is longer than they are and too thick for the spindle's bore. */
-function behind(
-  part: Part,
-  zMm: number,
-  worked: Worked,
-  done: ReadonlySet<string>,
-  stockMm: number,
-  lathe: Lathe,
-): boolean {
-  const thickMm = Math.max(
-    0,
-    ...part.features.filter((f) => f.zFromMm < zMm - 1e-9).map((f) => (done.has(f.id) ? f.diameterMm : stockMm)),
-  );
+function behind(part: Part, zMm: number, worked: Worked, standing: (f: Turned) => number, lathe: Lathe): boolean {
+  const thickMm = Math.max(0, ...part.features.filter((f) => f.zFromMm < zMm - 1e-9).map(standing));
   return zMm + worked.headMm > usualChuck(lathe).jawLengthMm && thickMm > lathe.spindle.boreMm;
 }
 
@@ -58,7 +48,7 @@ export function gripPlaces(
   dog = false,
 ): readonly GripPlace[] {
   const done = new Set(worked.doneIds);
-  const standing = (f: Turned): number => (done.has(f.id) ? f.diameterMm : stockMm);
+  const standing = (f: Turned): number => (done.has(f.id) ? f.diameterMm : (worked.rough?.[f.id] ?? stockMm));
   const longestMm = dog ? DOG_MM : usualChuck(lathe).jawLengthMm;
   const reachMm = chuckReachMm(usualChuck(lathe));
   const places: (GripPlace & { cost: number })[] = [];
@@ -83,7 +73,7 @@ export function gripPlaces(
         ? 'short'
         : !dog && diameterMm > reachMm
           ? 'jaws'
-          : !dog && behind(part, jawsMm - gripMm, worked, done, stockMm, lathe)
+          : !dog && behind(part, jawsMm - gripMm, worked, standing, lathe)
             ? 'spindle'
             : f.details.some((d) => d.kind !== 'groove')
               ? 'detail'
@@ -91,7 +81,8 @@ export function gripPlaces(
     const fit = finished && f.limits.how !== 'general';
     // what is under the jaws or behind them has to wait for yet another holding
     const waits = part.features.filter((o) => !done.has(o.id) && o.zFromMm < jawsMm - 1e-9).length;
-    const cost = (poor ? WORSE[poor] : 0) + 5 * waits + (fit ? 1 : 0) + (dog ? i : outMm / diameterMm / 3);
+    const lack = poor === 'short' ? 1 - gripMm / (dog ? 6 : wantedGripMm(diameterMm)) : 1;
+    const cost = (poor ? WORSE[poor] * lack : 0) + 5 * waits + (fit ? 1 : 0) + (dog ? i : outMm / diameterMm / 3);
     places.push({ id: f.id, diameterMm, jawsMm, gripMm, outMm, finished, fit, poor, cost });
   }
   return places.toSorted((a, b) => a.cost - b.cost).map(({ cost: _cost, ...place }) => place);

@@ -31,12 +31,17 @@ export interface Holding {
   readonly forceN?: number;
 }
 
-/** Places the blank in the jaws and says whether a tail centre is wanted. zPart 0 is the part's left end. */
-export function holdingFor(part: Part, blank: Blank, choice: HoldChoice, record?: Recorder): Holding {
+/**
+ * Places the blank in the jaws and says whether a tail centre is wanted. zPart 0 is the part's left end.
+ * @param spigotMm length of a spigot at the left end
+ */
+export function holdingFor(part: Part, blank: Blank, choice: HoldChoice, record?: Recorder, spigotMm = 0): Holding {
+  const headMm = choice.faceHeadMm + spigotMm;
+  // a spigot is there to be gripped: the jaws end with it
+  const onPartMm = spigotMm > 0 ? Math.min(blank.gripMm - headMm, -choice.faceHeadMm) : blank.gripMm - headMm;
   const jawsMm =
-    choice.gripOn === 'spare'
-      ? -(choice.faceHeadMm + cutOffMm(choice, blank.diameterMm) + choice.clearanceMm)
-      : blank.gripMm - choice.faceHeadMm;
+    choice.gripOn === 'spare' ? -(headMm + cutOffMm(choice, blank.diameterMm) + choice.clearanceMm) : onPartMm;
+  const gripMm = choice.gripOn === 'part' ? Math.min(blank.gripMm, jawsMm + headMm) : blank.gripMm;
   const rawEndMm = part.lengthMm + choice.faceTailMm;
   const overhangMm = rawEndMm - jawsMm;
   const overhangDiameters = overhangMm / blank.diameterMm;
@@ -55,7 +60,7 @@ export function holdingFor(part: Part, blank: Blank, choice: HoldChoice, record?
     overhangMm,
     overhangDiameters,
     wantsRest: overhangDiameters > REST_DIAMETERS,
-    gripMm: blank.gripMm,
+    gripMm,
   };
 }
 

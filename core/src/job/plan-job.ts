@@ -5,7 +5,7 @@ import { type Part, resolveDrawing, type SeenEnd, type SeenFaces } from '../part
 import { type Problem, under } from '../quantity/index.ts';
 import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
 import { type FrozenRun, stepsOf } from '../run/index.ts';
-import { type Bar, type BarSizes, barSizes, type CleanUp, checkBar } from '../stock/index.ts';
+import { type Bar, type BarSizes, barSizes, type CleanUp, checkBar, checkCasting, roughShape } from '../stock/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { checkTogether } from './concentric.ts';
 import { type Job, materialIn, type Shop } from './schema.ts';
@@ -46,7 +46,8 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   if (!lathe) problems.push({ code: 'hold.noLathe', path: ['hold', 'latheId'] });
   if (bar && !sizes)
     problems.push(...checkBar(bar).map((p): Problem => ({ ...p, code: 'stock.badBar', path: ['stock', 'barId'] })));
-  const stockMm = sizes?.cornersMm;
+  const rough = sizes && roughShape(part, sizes);
+  const stockMm = rough ? Math.max(0, ...Object.values(rough)) : sizes?.cornersMm;
   if (!lathe || !material || stockMm === undefined || drawn.some((p) => p.severity !== 'warning')) {
     const bare = sizes && checkBarFor(part, sizes, lathe ? usualChuck(lathe).runoutMm : 0, part.lengthMm);
     problems.push(...(bare?.problems ?? []));
@@ -70,7 +71,8 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     instruments: shop.instruments,
     stockMm,
     ...(spigots.leftMm + spigots.rightMm > 0 ? { spigots } : {}),
-    hold: job.hold.choice,
+    ...(rough ? { rough } : {}),
+    hold: rough ? castHold(job.hold.choice, sizes!.allowanceMm!) : job.hold.choice,
     school: job.route.school,
     policy: job.route.policy,
     own: job.route.own,
@@ -97,6 +99,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     problems: [
       ...problems,
       ...ofBar,
+      ...checkCasting(sizes!, usualChuck(lathe).runoutMm),
       // said of the bar's own section already
       ...plan.problems.filter((p) => p.code !== 'stock.diameterAboveBar'),
       ...setups.flatMap((s) => s.problems),
@@ -104,6 +107,12 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     ],
   };
 }
+
+/** A casting is held by itself, with its own allowance to come off both ends and nothing to saw. */
+const castHold = (choice: Job['hold']['choice'], allowanceMm: number): Job['hold']['choice'] => ({
+  ...choice,
+  ...{ gripOn: 'part', faceTailMm: allowanceMm, faceHeadMm: allowanceMm, kerfMm: 0 },
+});
 
 /** Freezes one holding of a planned job for cutting; undefined while it cannot be planned. @param number 1 for the first */
 export function freezeJob(job: Job, planned: PlannedJob, number = 1): FrozenRun | undefined {
@@ -120,6 +129,7 @@ export function freezeJob(job: Job, planned: PlannedJob, number = 1): FrozenRun 
     tools: input.tools,
     instruments: input.instruments,
     stockMm: input.stockMm,
+    ...(input.rough ? { rough: input.rough } : {}),
     hold: input.hold,
     school: input.school,
     policy: input.policy,

@@ -1,4 +1,4 @@
-import { heldInside, type Setup, type Waiting, type Worked } from '../hold/index.ts';
+import { heldInside, type Setup, throughHoleMm, type Waiting, type Worked } from '../hold/index.ts';
 import { type Lathe, withChuckOn } from '../lathe/index.ts';
 import {
   endViewEndForEnd,
@@ -89,7 +89,7 @@ export function planSetups(
     const { tail } = setup;
     const turned = tail === 'left';
     const part = turned ? partEndForEnd(first.part) : first.part;
-    const worked = workedOf(done, part, tail, hold);
+    const worked = { ...workedOf(done, part, tail, hold), ...(first.input.rough ? { rough: first.input.rough } : {}) };
     const input: PlanInput = {
       ...first.input,
       part,
@@ -145,25 +145,28 @@ export function stillWaiting(setups: readonly PlannedSetup[]): readonly Waiting[
 
 /**
  * The next holding that would bring a job on: the other end to the tailstock, as long as something is left there that can be
- * reached. @returns undefined where all that can be planned is done
+ * reached; at last what was always in the jaws, held by the hole.
+ * @returns undefined where all that can be planned is done
  */
 export function nextSetup(setups: readonly PlannedSetup[], id: string): Setup | undefined {
   const last = setups.at(-1);
-  if (!last || last.plan.operations.length === 0) return undefined;
+  if (!last || last.plan.operations.every((o) => o.kind === 'mount')) return undefined;
   const left = stillWaiting(setups);
   const tail = opposite[last.tail];
+  const ends = left.some((w) => w.what === 'headFace' || w.what === 'cutOff');
+  const lengths = left.filter((w) => w.what === 'feature');
+  const held = lengths.filter((w) => w.why === 'inJaws');
+  const base = { id, tail, gripMm: 0, protect: 'strips' as const };
+  // gripped from either side: only the hole is left to hold it by
+  const byHole = setups.length > 1 && !ends && held.length > 0 && held.length === lengths.length;
+  if (byHole && throughHoleMm(last.part) > 0) return { ...base, method: 'mandrel' };
   const worth =
-    left.some((w) => w.what === 'headFace' || w.what === 'cutOff' || w.what === 'leftEdge') ||
-    left.some(
-      (w) => w.what === 'feature' && (w.why === 'behindLarger' || w.why === 'inJaws' || w.why === 'otherSetup'),
-    );
+    ends ||
+    left.some((w) => w.what === 'leftEdge') ||
+    lengths.some((w) => w.why === 'behindLarger' || w.why === 'inJaws' || w.why === 'otherSetup');
   if (!worth) return undefined;
-  const between = last.setup?.method === 'betweenCentres';
-  return { id, tail, method: between ? 'betweenCentres' : 'auto', gripMm: 0, protect: 'strips' };
+  return { ...base, method: last.setup?.method === 'betweenCentres' ? 'betweenCentres' : 'auto' };
 }
-
-/** Whether anything is done in a holding besides putting the piece in. */
-export const isIdle = (setup: PlannedSetup): boolean => setup.plan.operations.every((o) => o.kind === 'mount');
 
 /** Whether a holding keeps the outside true to the hole rather than to what was turned before. */
 export const trueToHole = ({ plan }: PlannedSetup): boolean => heldInside(plan.holding.method);

@@ -1,6 +1,7 @@
 import type { Holding } from '../hold/index.ts';
 import type { Part, SeenEnd, SeenFaces } from '../part/index.ts';
 import type { BentLine } from '../route/index.ts';
+import type { RoughShape } from '../stock/index.ts';
 import { crossShapes } from './cross.ts';
 import { endShapes, type FeatureEnd } from './ends.ts';
 import { faceShapes } from './faces.ts';
@@ -43,9 +44,27 @@ export interface StripView {
   readonly turned?: readonly { readonly zFromMm: number; readonly zToMm: number; readonly diameterMm: number }[];
 }
 
-/** Lengths that earlier holdings have turned, as the strip wants them. */
-export const turnedBefore = (part: Part, doneIds: readonly string[]): NonNullable<StripView['turned']> =>
-  part.features.filter((f) => doneIds.includes(f.id));
+/** How a piece looks before a holding, as the strip wants it: what was turned, and a casting's own steps with its rough ends. */
+export function turnedBefore(
+  part: Part,
+  doneIds: readonly string[],
+  rough?: RoughShape,
+): NonNullable<StripView['turned']> {
+  const done = part.features.filter((f) => doneIds.includes(f.id));
+  if (!rough) return done;
+  const steps = part.features
+    .filter((f) => !doneIds.includes(f.id))
+    .map((f) => ({ zFromMm: f.zFromMm, zToMm: f.zToMm, diameterMm: rough[f.id] ?? f.diameterMm }));
+  const cast = (f: Part['features'][number]): number => (doneIds.includes(f.id) ? f.diameterMm : (rough[f.id] ?? 0));
+  const [head, tail] = [part.features[0], part.features.at(-1)];
+  const long = part.lengthMm;
+  return [
+    ...done,
+    ...steps,
+    ...(head ? [{ zFromMm: -long, zToMm: 0, diameterMm: cast(head) }] : []),
+    ...(tail ? [{ zFromMm: long, zToMm: 2 * long, diameterMm: cast(tail) }] : []),
+  ];
+}
 
 const SIDE = 28;
 

@@ -91,10 +91,11 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
   const wanted = openingOperations(context, reachable.at(-1), recorderFor);
   const levels: { level: Level; outsideMm: number }[] = [];
   let startMm = stockMm;
-  let regionMm = lengthMm;
+  let regionMm = input.rough ? Number.NaN : lengthMm;
   for (const feature of reachable) {
-    const endMm = endOf(feature);
-    if (endMm !== regionMm) startMm = stockMm;
+    // a casting is cut length by length from its own steps; a bar all along at once
+    const endMm = input.rough ? feature.zToMm : endOf(feature);
+    if (endMm !== regionMm) startMm = input.rough?.[feature.id] ?? stockMm;
     regionMm = endMm;
     const left = part.features[part.features.indexOf(feature) - 1];
     const shoulder = left !== undefined && left.diameterMm > feature.diameterMm;
@@ -152,9 +153,34 @@ interface PutIn {
 function putInFirst(input: PlanInput, recorderFor: RecorderFor, barLengthMm: number | undefined): PutIn {
   const { part, lathe, stockMm, hold } = input;
   const blank = blankFor(part, stockMm, hold, usualChuck(lathe).jawLengthMm, recorderFor('hold'), input.spigots);
-  const holding = holdingFor(part, blank, hold, recorderFor('hold'));
+  const spigotMm = input.spigots?.leftMm ?? 0;
+  const holding = holdingFor(part, blank, hold, recorderFor('hold'), spigotMm);
+  // a casting is held by one of its own steps
+  if (input.rough && spigotMm === 0) return putCastingIn(input, blank, recorderFor);
   const problems = [...checkDiameters(part, stockMm), ...checkBlank(blank, barLengthMm, hold.kerfMm, lathe)];
   return { blank, holding, problems };
+}
+
+/** A casting in the lathe for the first time: on the step that leaves most to be cut. */
+function putCastingIn(input: PlanInput, blank: Blank, recorderFor: RecorderFor): PutIn {
+  const { part, lathe, stockMm, hold, rough } = input;
+  const method = hold.method;
+  const setup = { id: '', tail: 'right' as const, method, gripMm: hold.gripMm };
+  const worked: Worked = {
+    ...{ doneIds: [], edgeIds: [], tailMm: hold.faceTailMm, headMm: hold.faceHeadMm, rough },
+    ...{ tailCentre: false, headCentre: false },
+  };
+  const { holding, problems } = heldAgain(part, setup, worked, stockMm, lathe, hold.clearanceMm, recorderFor('hold'));
+  return {
+    blank: { ...blank, gripMm: holding?.gripMm ?? blank.gripMm },
+    holding: holding ?? holdingFor(part, blank, hold),
+    problems: [
+      ...checkDiameters(part, stockMm),
+      ...problems.map((p) => under(['hold', 'choice'], p)),
+      // how long it is gripped was said of its own step
+      ...checkBlank(blank, undefined, 0, lathe).filter((p) => p.path[1] !== 'gripMm'),
+    ],
+  };
 }
 
 /** A piece that is held again: as long as it is by now, on what it is held by. */

@@ -7,6 +7,7 @@ import type { Limits } from '../limit/index.ts';
 import type { Material } from '../material/index.ts';
 import type { Part } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
+import type { RoughShape } from '../stock/index.ts';
 import type { Tool } from '../tool/index.ts';
 
 export type OperationKind =
@@ -37,6 +38,8 @@ export interface PlanInput {
   readonly instruments: readonly Instrument[];
   /** over the corners of a bar that is not round */
   readonly stockMm: number;
+  /** a casting's own diameters over the lengths, by their ids */
+  readonly rough?: RoughShape;
   /** drawn on the part, to be gripped */
   readonly spigots?: Spigots;
   readonly hold: HoldChoice;

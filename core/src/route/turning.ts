@@ -120,7 +120,10 @@ export function roughLevel(
   const toMm = Number((level.targetMm + level.allowanceMm).toFixed(9));
   const tool = toolFor(context.input.tools, 'rougher');
   if (!tool || startMm - toMm < 0.02) return undefined;
-  const shaft = roughingShaft(context.shaft, context.holding, level.zFromMm, toMm);
+  // a casting is nowhere thicker towards the tail than it will be by much: its finished shape is the safe answer
+  const shaft = context.input.rough
+    ? context.shaft
+    : roughingShaft(context.shaft, context.holding, level.zFromMm, toMm);
   const zFromMm = level.shoulder ? level.zFromMm + SHOULDER_LEFT_MM : level.zFromMm;
   const wishFor = (school: School): CutWish => {
     const cap = depthCap(context, tool, school);

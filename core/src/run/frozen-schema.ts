@@ -176,6 +176,7 @@ export const frozenRunSchema = z
     tools: z.array(storedToolSchema).max(2000),
     instruments: z.array(instrumentSchema).max(500),
     stockMm: z.number().positive(),
+    rough: z.record(short, z.number().positive()).optional(),
     hold: holdChoiceSchema,
     school: z.enum(['shopRule', 'conditions', 'machineFirst']),
     policy: speedPolicySchema.optional(),
@@ -185,6 +186,7 @@ export const frozenRunSchema = z
         setup: setupSchema,
         worked: z.strictObject({
           doneIds: z.array(short).max(MOST_FEATURES),
+          rough: z.record(short, z.number().positive()).optional(),
           edgeIds: z.array(short).max(MOST_FEATURES),
           tailMm: number.min(0),
           headMm: number.min(0),

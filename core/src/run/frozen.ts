@@ -20,6 +20,7 @@ export interface FrozenRun {
   readonly tools: readonly Tool[];
   readonly instruments: readonly Instrument[];
   readonly stockMm: number;
+  readonly rough?: PlanInput['rough'];
   readonly hold: HoldChoice;
   readonly school: School;
   readonly policy?: SpeedPolicy;

@@ -20,6 +20,8 @@ export const barSchema = z.strictObject({
   shape: z.enum(BAR_SHAPES).optional(),
   /** of a tube, or cored in a casting */
   bore: typedLengthSchema.optional(),
+  /** of a casting that follows its part: metal on every surface */
+  allowance: typedLengthSchema.optional(),
   /** how many equal ones lie there; one where it is not given */
   pieces: z.number().int().min(1).max(1000).optional(),
   surface: z.enum(SURFACES).optional(),
@@ -52,6 +54,8 @@ export interface BarSizes {
   readonly areaMm2: number;
   readonly bowMmPerM: number;
   readonly skinMm: number;
+  /** of a casting that follows its part: metal on every surface */
+  readonly allowanceMm?: number;
 }
 
 /** Over the corners of a section, from its size across the flats, mm. @example cornersOver('hexagon', 26) // 30.0222 */
@@ -85,6 +89,7 @@ export function barSizes(bar: Bar): BarSizes | undefined {
     areaMm2: sectionMm2(shape, acrossMm, boreMm),
     bowMmPerM: bar.bowMmPerM ?? delivered.bowMmPerM,
     skinMm: delivered.skinMm,
+    ...(bar.allowance ? { allowanceMm: typedMm(bar.allowance) } : {}),
   };
 }
 
@@ -100,6 +105,8 @@ export function checkBar(bar: Bar): Problem[] {
   const acrossMm = size(bar.diameter, 'diameter');
   size(bar.length, 'length');
   const boreMm = bar.bore && size(bar.bore, 'bore');
+  if (bar.allowance) size(bar.allowance, 'allowance');
+  if (bar.allowance && bar.shape !== 'casting') problems.push({ code: 'bar.allowanceOfCasting', path: ['allowance'] });
   if (bar.shape === 'tube' && !bar.bore) problems.push({ code: 'bar.tubeWithoutBore', path: ['bore'] });
   if (acrossMm !== undefined && boreMm !== undefined && boreMm >= acrossMm)
     problems.push({ code: 'bar.boreTooLarge', path: ['bore'], value: boreMm, limit: acrossMm, unit: 'mm' });

@@ -12,6 +12,7 @@ export {
   sectionMm2,
 } from './bar.ts';
 export { bookBar, USUAL_KEEP_MM } from './book.ts';
+export { checkCasting, type RoughShape, roughShape } from './casting.ts';
 export { type CleanUp, cleanUpOf } from './clean-up.ts';
 export {
   type BarCuts,

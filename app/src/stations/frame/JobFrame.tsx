@@ -115,7 +115,7 @@ export function JobFrame({
       overall: part.features.length > 0 ? `${shown(part.lengthMm)} ${unit}` : '',
       stockMm: showHolding ? planned.stockMm : undefined,
       holding: showHolding ? (setup?.plan ?? planned.plan)?.holding : undefined,
-      turned: setup && turnedBefore(part, setup.before.features),
+      turned: showHolding ? turnedBefore(part, setup?.before.features ?? [], planned.input?.rough) : undefined,
       bent,
       cut,
     };

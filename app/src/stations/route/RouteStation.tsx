@@ -114,6 +114,7 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
             instruments={input.instruments}
             stockMm={input.stockMm}
             part={shown?.part ?? planned.part}
+            rough={input.rough}
             before={later?.before.features ?? []}
             openId={openId}
             onOpen={(o) => setOpenId(o === openId ? undefined : o)}

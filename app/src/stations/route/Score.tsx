@@ -4,6 +4,7 @@ import type { Lathe } from '@whelk/core/lathe';
 import type { Part } from '@whelk/core/part';
 import { stripPicture, turnedBefore } from '@whelk/core/picture';
 import type { Operation, Plan } from '@whelk/core/route';
+import type { RoughShape } from '@whelk/core/stock';
 import type { Tool } from '@whelk/core/tool';
 import type { Recorder } from '@whelk/core/working';
 import { operationNames } from '../../messages/words.ts';
@@ -22,6 +23,7 @@ interface Props {
   readonly stockMm: number;
   /** lengths that earlier holdings have finished */
   readonly before: readonly string[];
+  readonly rough: RoughShape | undefined;
   readonly openId: string | undefined;
   readonly onOpen: (id: string) => void;
   readonly nameOf: (featureId: string | undefined) => string;
@@ -32,7 +34,7 @@ const finish = new Set(['finish', 'semiFinish', 'shoulder', 'chamfer', 'face']);
 
 /** The score: each operation a bar over the length it machines, on the work's own Z, downwards in order. */
 export function Score(props: Props) {
-  const { plan, part, openId, onOpen, stockMm, job, before } = props;
+  const { plan, part, openId, onOpen, stockMm, job, before, rough } = props;
   const [ref, width] = useWidth<HTMLDivElement>(1240);
   const { unit } = job.drawing;
   const narrow = width < 700;
@@ -44,7 +46,7 @@ export function Score(props: Props) {
     overall: '',
     holding: plan.holding,
     stockMm,
-    turned: turnedBefore(part, before),
+    turned: turnedBefore(part, before, rough),
   });
   const x = (z: number) => strip.origin[0] + z * strip.unitsPerMm;
   return (

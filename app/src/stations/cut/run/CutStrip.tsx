@@ -10,7 +10,7 @@ export function CutStrip({ frozen, state, step }: { frozen: FrozenRun; state: Ru
   const cuts = frozen.steps.slice(0, state.stepIndex).filter((s) => s.passNumber !== undefined);
   const centred = frozen.steps.slice(0, state.stepIndex).some((s) => s.kind === 'centre');
   const faced = frozen.steps.slice(0, state.stepIndex).some((s) => s.kind === 'face');
-  const before = turnedBefore(frozen.part, frozen.again?.worked.doneIds ?? []);
+  const before = turnedBefore(frozen.part, frozen.again?.worked.doneIds ?? [], frozen.rough);
   const endOf = (s: Step) => frozen.plan.operations.find((o) => o.id === s.operationId)?.zToMm ?? end;
   const turned = cuts.map((s) => ({ zFromMm: s.zStopMm ?? 0, zToMm: endOf(s), diameterMm: s.targetMm ?? 0 }));
   const cut =
