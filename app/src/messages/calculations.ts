@@ -43,6 +43,7 @@ export const calculationSentences: Record<string, string> = {
   'hold.centreHole': 'Mouth diameter of an ISO 6411 type A centre hole.',
   'hold.centreForLoad': 'Centre hole by the diameter of the work and the load on the tail centre.',
   'hold.centreDepth': 'Depth of a centre hole for a wanted mouth.',
+  'hold.facingToCentre': 'How far an end on a tail centre is faced, and what is left round the point.',
   'hold.mouthRemedy': 'What to do about a centre hole that came out too shallow or too deep.',
   'mechanics.warming': 'How fast work warms and grows in a cut, and when a tail centre is to be eased.',
   'tool.insert': 'What an insert’s ISO 1832 designation says, position by position.',

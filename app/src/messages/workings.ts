@@ -135,6 +135,10 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: 'Mass',
     formula: `${n(v.areaMm2)} mm² × ${n(v.lengthMm)} mm × ${n(v.densityKgPerM3)} kg/m³ = ${n(v.massKg)} kg`,
   }),
+  'hold.facingToCentre': (v) => ({
+    title: 'Facing up to a centre',
+    formula: `mouth Ø${n(v.mouthMm)} + 2 × ${n(v.airMm)} mm of air = Ø${n(v.toMm)} of Ø${n(v.endMm)}; ring ${n(v.ringMm)} mm`,
+  }),
   'hold.arbor': (v) => ({
     title: 'Held without jaws',
     formula: `Ø${n(v.onMm)} × ${n(v.lengthMm)} mm: holds as jaws of ${n(v.forceN)} N would`,

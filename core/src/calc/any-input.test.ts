@@ -127,6 +127,7 @@ const good: Record<string, Record<string, unknown>> = {
     kerfMm: 2,
   },
   'hold.blank': { drawing, stockMm: 25, jawLengthMm: 40 },
+  'hold.facingToCentre': { endMm: 30, mouthMm: 6.7, offMm: 1, halfCentre: false },
   'hold.ways': { ...held },
   'hold.holdings': { ...held },
   'hold.gripPlaces': { ...held },

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { centreDepth, centreForLoad, mouthRemedy } from '../hold/index.ts';
+import { centreDepth, centreForLoad, facingToCentre, mouthRemedy } from '../hold/index.ts';
 import { groupSchema } from '../material/index.ts';
 import { warmingOf } from '../mechanics/index.ts';
 import { calculation } from './entry.ts';
@@ -40,6 +40,16 @@ export const centres = [
       mouthMm < pilotMm
         ? { problems: [{ code: 'input.tooSmall', path: ['mouthMm'], value: mouthMm, limit: pilotMm }] }
         : centreDepth(pilotMm, pilotLengthMm, mouthMm, record),
+  }),
+  calculation({
+    name: 'hold.facingToCentre',
+    tab: 'centres',
+    input: z.strictObject({ endMm: mm, mouthMm: mm, offMm: z.number().min(0).max(500), halfCentre: z.boolean() }),
+    output: z.object({ toMm: z.number(), ringMm: z.number(), after: z.string() }),
+    run: ({ endMm, mouthMm, offMm, halfCentre }, record) =>
+      facingToCentre(endMm, mouthMm, offMm, halfCentre, record) ?? {
+        problems: [{ code: 'centre.tooLarge', path: ['mouthMm'], value: mouthMm, limit: endMm, unit: 'mm' }],
+      },
   }),
   calculation({
     name: 'hold.mouthRemedy',

@@ -4,6 +4,7 @@ import { warmingOf } from '../mechanics/index.ts';
 import { plainCentreDrills } from '../part/index.ts';
 import { centreBearsN, centreDepth, mouthRemedy } from './centre-depth.ts';
 import { centreForLoad } from './centre-load.ts';
+import { facingToCentre } from './facing-to-centre.ts';
 
 describe('depth of a centre hole', () => {
   it('is pilot and cone: 3.15 to a mouth of 6.7', () => {
@@ -62,5 +63,16 @@ describe('work that warms on a tail centre', () => {
     expect(warm.easeAfterMin).toBeCloseTo(0.03 / (11.5e-6 * 244 * warm.risesKPerMin), 9);
     expect(warmingOf(shaft, 1.2, 0.03).easeAfterMin).toBeCloseTo(warm.easeAfterMin / 2, 9);
     expect(warmingOf({ ...shaft, massKg: 30.5 }, 0.6, 0.03).easeAfterMin).toBeCloseTo(warm.easeAfterMin * 10, 9);
+  });
+});
+
+describe('facing up to a tail centre', () => {
+  it('stops short of the cone, or at the mouth on a half-centre; the ring comes off by file or in the chuck', () => {
+    expect(facingToCentre(30, 6.7, 0.3, false)).toEqual({ toMm: 9.7, ringMm: 1.5, after: 'file' });
+    expect(facingToCentre(30, 6.7, 1, false)!.after).toBe('inChuck');
+    expect(facingToCentre(30, 6.7, 1, true)).toEqual({ toMm: 6.7, ringMm: 0, after: 'nothing' });
+    // a thin end has no room for the tool beside the centre
+    expect(facingToCentre(9, 6.7, 1, false)).toBeUndefined();
+    expect(facingToCentre(9, 6.7, 1, true)).toBeDefined();
   });
 });

@@ -59,7 +59,8 @@ export function gripPlaces(
     largestMm = Math.max(largestMm, diameterMm);
     if (over || (f.kind !== 'cylinder' && done.has(f.id))) continue;
     const next = part.features[i + 1];
-    const free = next === undefined || !done.has(next.id) ? clearanceMm : 0;
+    const edgeWaits = f.right !== undefined && done.has(f.id) && !worked.edgeIds.includes(f.id);
+    const free = next === undefined || !done.has(next.id) || edgeWaits ? clearanceMm : 0;
     // raw stock before the faced length is gripped too; a dog sits at the very end of it
     const fromMm = i === 0 ? f.zFromMm - worked.headMm : f.zFromMm;
     const room = Math.max(0, f.zToMm - free - fromMm);

@@ -12,6 +12,7 @@ export {
 export { type CentreDepth, centreBearsN, centreDepth, type MouthRemedy, mouthRemedy } from './centre-depth.ts';
 export { type CentreHole, centreHole, centrePilots } from './centre-hole.ts';
 export { type CentreChoice, centreForLoad } from './centre-load.ts';
+export { type FacingToCentre, facingToCentre } from './facing-to-centre.ts';
 export { type GripPlace, gripPlaces } from './grip-places.ts';
 export { type Holding, holdingFor, type Reach, reachFromTail, type Waiting } from './holding.ts';
 export { type RealBlank, realBlank } from './real-blank.ts';

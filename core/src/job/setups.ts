@@ -160,12 +160,14 @@ export function nextSetup(setups: readonly PlannedSetup[], id: string): Setup | 
   // gripped from either side: only the hole is left to hold it by
   const byHole = setups.length > 1 && !ends && held.length > 0 && held.length === lengths.length;
   if (byHole && throughHoleMm(last.part) > 0) return { ...base, method: 'mandrel' };
+  const edges = left.some((w) => w.what === 'leftEdge');
   const worth =
-    ends ||
-    left.some((w) => w.what === 'leftEdge') ||
-    lengths.some((w) => w.why === 'behindLarger' || w.why === 'inJaws' || w.why === 'otherSetup');
+    ends || edges || lengths.some((w) => w.why === 'behindLarger' || w.why === 'inJaws' || w.why === 'otherSetup');
   if (!worth) return undefined;
-  return { ...base, method: last.setup?.method === 'betweenCentres' ? 'betweenCentres' : 'auto' };
+  // what served for the lengths serves for their other edges
+  const before = last.setup?.method;
+  const same = before === 'betweenCentres' || (!ends && lengths.length === 0 && trueToHole(last));
+  return { ...base, method: same && before ? before : 'auto' };
 }
 
 /** Whether a holding keeps the outside true to the hole rather than to what was turned before. */

@@ -13,7 +13,7 @@ const ring = (at: Point, radius: number, count = 48): Point[] =>
   });
 
 /** Corners of an insert around its inscribed circle of radius 1, the cutting corner to the right. */
-function corners(insert: Pick<Insert, 'form' | 'cornerDeg'>): readonly Point[] {
+export function insertCorners(insert: Pick<Insert, 'form' | 'cornerDeg'>): readonly Point[] {
   const { form, cornerDeg } = insert;
   const half = radians(cornerDeg / 2);
   if (form === 'round') return ring([0, 0], 1);
@@ -66,7 +66,7 @@ function corners(insert: Pick<Insert, 'form' | 'cornerDeg'>): readonly Point[] {
 
 /** An insert from above: its form with the inscribed circle and the hole, the cutting corner marked. */
 export function insertFacePicture(insert: Pick<Insert, 'form' | 'cornerDeg' | 'hole'>): Picture {
-  const outline = corners(insert);
+  const outline = insertCorners(insert);
   const reach = Math.max(...outline.map(([x, y]) => Math.max(Math.abs(x), Math.abs(y))));
   const scale = (MIDDLE - 10) / reach;
   const at = ([x, y]: Point): Point => [MIDDLE + x * scale, MIDDLE - y * scale];

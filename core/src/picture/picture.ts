@@ -24,7 +24,8 @@ export type Role =
   | 'arrow'
   | 'frame'
   | 'scale'
-  | 'bent';
+  | 'bent'
+  | 'feed';
 
 export interface PathCorner {
   readonly x: number;

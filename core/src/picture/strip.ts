@@ -39,8 +39,8 @@ export interface StripView {
   /** diameters that the stock has been turned to so far, zPart ranges; elsewhere it is the bar */
   /** whether the end at the tail is faced, so that the stock ends with the part; else its raw end is drawn */
   readonly faced?: boolean;
-  /** how the axis bends under the worst cut, and what is said of it */
-  readonly bent?: BentLine & { readonly text: string };
+  /** how the axis bends under the worst cut */
+  readonly bent?: BentLine;
   readonly turned?: readonly { readonly zFromMm: number; readonly zToMm: number; readonly diameterMm: number }[];
 }
 
@@ -252,14 +252,13 @@ function stockShapes(part: Part, view: StripView, box: Box): Shape[] {
 /** Height at which the largest bend of the axis is drawn, picture units. */
 const BENT_TALL = 26;
 
-/** The axis as it bends under the worst cut, exaggerated until it is seen, with how many times and how much. */
+/** The axis as it bends under the worst cut, exaggerated until it is seen. */
 function bentShapes(bent: NonNullable<StripView['bent']>, x: (z: number) => number, oy: number): Shape[] {
   const most = Math.max(...bent.points.map((p) => Math.abs(p.awayMm)));
   if (!(most > 0)) return [];
   // the tool pushes from the front, drawn as away from it: downwards
   const points = bent.points.map((p): [number, number] => [x(p.zMm), oy + (p.awayMm / most) * BENT_TALL]);
   const force = x(bent.atMm);
-  const [worst] = bent.points.toSorted((a, b) => Math.abs(b.awayMm) - Math.abs(a.awayMm));
   return [
     { kind: 'polyline', role: 'bent', points },
     {
@@ -272,10 +271,6 @@ function bentShapes(bent: NonNullable<StripView['bent']>, x: (z: number) => numb
         [force, oy - 2],
         [force, oy - 26],
       ],
-    },
-    {
-      ...{ kind: 'text', role: 'bent', text: bent.text, anchor: 'middle' },
-      at: [Math.max(x(0) + 60, Math.min(x(worst!.zMm), force)), oy + BENT_TALL + 16],
     },
   ];
 }

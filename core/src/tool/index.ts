@@ -5,6 +5,7 @@ export {
   barsForBore,
   type OwnedBar,
 } from './code/bore.ts';
+export { composeHolder, type HolderChoice, shanksMm, standsAt, stylesOf } from './code/compose-holder.ts';
 export { type Misfit, misfits, type OwnedHolder } from './code/fit.ts';
 export { type Holder, readHolder } from './code/holder.ts';
 export {
@@ -29,6 +30,7 @@ export {
   insertRecordSchema,
 } from './drawer.ts';
 export { BIT_SHAPES, type BitShape, type GrindingAngles, grindingAngles } from './grinding.ts';
+export { barKinds, barStyles, clampings, holderStyles, toolLengthsMm } from './standard/holder-letters.ts';
 export {
   insertClearancesDeg,
   insertEdges,

@@ -3,6 +3,7 @@ import type { LengthUnit } from '@whelk/core/quantity';
 import { useState } from 'react';
 import { CentreDesk } from '../../ui/centres/CentreDesk.tsx';
 import { Easing } from '../../ui/centres/Easing.tsx';
+import { FacingDesk } from '../../ui/centres/FacingDesk.tsx';
 import { fromJson } from '../../ui/from-json.tsx';
 import { boxMm, LengthBox } from '../../ui/truing/LengthBox.tsx';
 
@@ -39,6 +40,10 @@ function CentresPage({ materials, unit }: { materials: readonly Material[]; unit
           forceN={300}
           allowanceMm={1}
         />
+      </div>
+      <h2 className="mt-8">Facing up to a tail centre</h2>
+      <div className="mt-2">
+        <FacingDesk unit={unit} />
       </div>
       <h2 className="mt-8">When to ease the tail centre</h2>
       <div className="mt-2 flex flex-wrap items-end gap-3">

@@ -1,4 +1,4 @@
-import { insertFacePicture, insertSectionPicture } from '@whelk/core/picture';
+import { holderPicture, insertFacePicture, insertSectionPicture } from '@whelk/core/picture';
 import type { LengthUnit } from '@whelk/core/quantity';
 import { type Holder, type Insert, insertFixings, insertTolerances } from '@whelk/core/tool';
 import { bodyNames, breakerNames, clampingNames, edgeNames, formNames, holeNames } from '../../messages/inserts.ts';
@@ -89,46 +89,54 @@ export function HolderCard({ holder }: { holder: Holder }) {
   const plain = holder.code.replace(/[\s-]/g, '');
   const head = bar ? plain.slice(4, 9) : plain.slice(0, 5);
   return (
-    <section aria-label={`Holder ${holder.code}`} className="mt-4">
-      <table className="table table-sm max-w-2xl">
-        <tbody>
-          {bar && (
-            <>
-              <Line letter={plain[0]!}>
-                {bodyNames[holder.body!]} bar{holder.damped ? ', damped' : ''}
-                {holder.coolant ? ', coolant through it' : ''}
-              </Line>
-              <Line letter={plain.slice(1, 3)}>shank Ø{holder.shankWideMm} mm</Line>
-              <Line letter={plain[3]!}>{lengthText(holder)}</Line>
-            </>
-          )}
-          <Line letter={head[0]!}>{clampingNames[holder.clamping]}</Line>
-          <Line letter={head[1]!}>insert of shape {holder.insertShape}</Line>
-          <Line letter={head[2]!}>
-            setting angle {holder.settingDeg}°{holder.settingDeg === 90 ? ': a square shoulder' : ''}
-            {holder.settingDeg > 90 ? ': faces outwards too' : ''}
-          </Line>
-          <Line letter={head[3]!}>
-            {holder.insertClearanceDeg === undefined
-              ? 'insert of another clearance'
-              : `insert of ${holder.insertClearanceDeg}° clearance`}
-          </Line>
-          <Line letter={head[4]!}>{holder.hand === 'neutral' ? 'either hand' : `${holder.hand}-hand`}</Line>
-          {!bar && (
-            <>
-              <Line letter={plain.slice(5, 7)}>shank {holder.shankHighMm} mm high</Line>
-              <Line letter={plain.slice(7, 9)}>shank {holder.shankWideMm} mm wide</Line>
-              <Line letter={plain[9]!}>{lengthText(holder)}</Line>
-            </>
-          )}
-          <Line letter={holder.sizeCode}>insert of size {holder.sizeCode}</Line>
-        </tbody>
-      </table>
-      <p className="muted mt-1 text-sm">
-        {bar
-          ? 'The designation does not tell the smallest hole it enters, nor how thick an insert its seat wants.'
-          : 'The designation does not tell how thick an insert its seat wants.'}
-      </p>
+    <section aria-label={`Holder ${holder.code}`} className="mt-4 grid gap-6 lg:grid-cols-[1fr_240px]">
+      <div>
+        <table className="table table-sm max-w-2xl">
+          <tbody>
+            {bar && (
+              <>
+                <Line letter={plain[0]!}>
+                  {bodyNames[holder.body!]} bar{holder.damped ? ', damped' : ''}
+                  {holder.coolant ? ', coolant through it' : ''}
+                </Line>
+                <Line letter={plain.slice(1, 3)}>shank Ø{holder.shankWideMm} mm</Line>
+                <Line letter={plain[3]!}>{lengthText(holder)}</Line>
+              </>
+            )}
+            <Line letter={head[0]!}>{clampingNames[holder.clamping]}</Line>
+            <Line letter={head[1]!}>insert of shape {holder.insertShape}</Line>
+            <Line letter={head[2]!}>
+              setting angle {holder.settingDeg}°{holder.settingDeg === 90 ? ': a square shoulder' : ''}
+              {holder.settingDeg > 90 ? ': faces outwards too' : ''}
+            </Line>
+            <Line letter={head[3]!}>
+              {holder.insertClearanceDeg === undefined
+                ? 'insert of another clearance'
+                : `insert of ${holder.insertClearanceDeg}° clearance`}
+            </Line>
+            <Line letter={head[4]!}>{holder.hand === 'neutral' ? 'either hand' : `${holder.hand}-hand`}</Line>
+            {!bar && (
+              <>
+                <Line letter={plain.slice(5, 7)}>shank {holder.shankHighMm} mm high</Line>
+                <Line letter={plain.slice(7, 9)}>shank {holder.shankWideMm} mm wide</Line>
+                <Line letter={plain[9]!}>{lengthText(holder)}</Line>
+              </>
+            )}
+            <Line letter={holder.sizeCode}>insert of size {holder.sizeCode}</Line>
+          </tbody>
+        </table>
+        <p className="muted mt-1 text-sm">
+          {bar
+            ? 'The designation does not tell the smallest hole it enters, nor how thick an insert its seat wants.'
+            : 'The designation does not tell how thick an insert its seat wants.'}
+        </p>
+      </div>
+      <div className="w-[200px]">
+        <PictureView
+          picture={holderPicture(holder)}
+          label={`Seen from above: its edge stands at ${holder.settingDeg}° to the feed`}
+        />
+      </div>
     </section>
   );
 }

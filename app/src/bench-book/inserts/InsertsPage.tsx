@@ -5,6 +5,7 @@ import { fromJson } from '../../ui/from-json.tsx';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 import { BoreBars } from './BoreBars.tsx';
 import { HolderCard, InsertCard } from './Cards.tsx';
+import { ComposeHolder } from './ComposeHolder.tsx';
 import { ComposeInsert } from './ComposeInsert.tsx';
 import { WhatFits } from './Fits.tsx';
 
@@ -57,6 +58,7 @@ function InsertsPage({ holders, inserts, unit }: Props) {
           </>
         ))}
       <ComposeInsert onUse={setCode} />
+      <ComposeHolder onUse={setCode} />
       <BoreBars holders={holders} unit={unit} />
     </>
   );

@@ -56,5 +56,5 @@ export function SetupBar({
 function does({ plan, problems }: PlannedJob['setups'][number]): string {
   if (problems.some((p) => p.severity !== 'warning')) return '✕ cannot be held so';
   const cut = plan.operations.filter((o) => o.kind !== 'mount').length;
-  return cut === 0 ? 'nothing to cut' : `${cut} operations, ${minutes(plan.minutes)}`;
+  return cut === 0 ? 'nothing to cut' : `${cut} operation${cut === 1 ? '' : 's'}, ${minutes(plan.minutes)}`;
 }

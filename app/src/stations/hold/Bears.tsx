@@ -17,10 +17,13 @@ export function Bears({
   plan,
   tell,
   nameOf,
+  drawn,
 }: {
   plan: Plan | undefined;
   tell: (operationId: string, codes: readonly string[]) => (record: Recorder) => void;
   nameOf: (featureId: string | undefined) => string;
+  /** what the strip draws of the bending */
+  drawn?: { readonly awayMm: number; readonly inRoughing: boolean };
 }) {
   const byPower = worstCut(plan, (o) => o.loads!.powerKw / o.loads!.availableKw);
   const byBend = worstCut(plan, (o) => o.loads!.bendMm / o.loads!.bendAllowedMm);
@@ -41,6 +44,12 @@ export function Bears({
         text={`${byBend.loads.bendMm.toFixed(3)} of ${byBend.loads.bendAllowedMm.toFixed(3)} mm on the diameter, at ${nameOf(byBend.featureId)}`}
         after={<Working of="bending" tell={tell(byBend.id, bends)} />}
       />
+      {drawn && (
+        <p className="-mt-4 pl-[4.25rem] text-sm">
+          Dashed on the strip, drawn far larger: it gives way {drawn.awayMm.toFixed(3)} mm{' '}
+          {drawn.inRoughing ? 'in roughing' : 'in the last cuts'}.
+        </p>
+      )}
       <LoadBar
         name="Grip"
         share={byGrip.loads.gripShare}

@@ -60,11 +60,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
     const line = bentLineOf(part, plan.holding, input.stockMm, input.material.modulusGPa, cut);
     const awayMm = Math.max(...line.points.map((p) => Math.abs(p.awayMm)));
     // less than the last figure shows is nothing to look at
-    if (awayMm < 0.0005) return undefined;
-    return {
-      ...line,
-      text: `gives way ${awayMm.toFixed(3)} mm in ${worst.kind === 'rough' ? 'roughing' : 'finishing'}, drawn far larger`,
-    };
+    return awayMm < 0.0005 ? undefined : { ...line, awayMm, inRoughing: worst.kind === 'rough' };
   }, [shown, plan]);
   const ofThis = planned.problems.filter(
     (p) =>
@@ -162,7 +158,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
           )}
           {shown && <AboutSetup {...{ job, planned, nameOf }} setup={shown} />}
           {plan?.operations.some((o) => o.loads) ? (
-            <Bears plan={plan} tell={tellFor} nameOf={nameOf} />
+            <Bears plan={plan} tell={tellFor} nameOf={nameOf} drawn={bent} />
           ) : (
             <p className="muted mt-3">
               {!planned.bar

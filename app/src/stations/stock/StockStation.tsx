@@ -97,7 +97,7 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
                     />
                   ))}
                   <Row name="Blank" mm={blank.lengthMm} unit={unit} inch strong />
-                  {job.quantity > 1 && (
+                  {job.quantity > 1 && sizes?.shape !== 'casting' && (
                     <Row
                       name={`${job.quantity} blanks with their cuts`}
                       mm={job.quantity * (blank.lengthMm + lostMm)}

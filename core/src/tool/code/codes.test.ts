@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { barKinds, clampings, toolLengthsMm } from '../standard/holder-letters.ts';
 import {
   insertClearancesDeg,
   insertFixings,
@@ -9,6 +10,7 @@ import {
   insertTolerances,
 } from '../standard/insert-letters.ts';
 import { barsForBore, type OwnedBar } from './bore.ts';
+import { composeHolder, type HolderChoice, standsAt, stylesOf } from './compose-holder.ts';
 import { misfits } from './fit.ts';
 import { type Holder, readHolder } from './holder.ts';
 import {
@@ -215,5 +217,67 @@ describe('what fits', () => {
     ]);
     // 100 N on 48 mm of 12 mm steel
     expect(found[1]!.per100NMm).toBeCloseTo((100 * 48 ** 3) / (3 * 207_000 * 1017.876), 6);
+  });
+});
+
+describe('holders put together', () => {
+  const choice = fc.record({
+    kind: fc.constantFrom('outside' as const, 'boring' as const),
+    clamping: fc.constantFrom(...(Object.keys(clampings) as (keyof typeof clampings)[])),
+    insertShape: fc.constantFrom<InsertShape>('C', 'D', 'S', 'T', 'V', 'W', 'R', 'K'),
+    styleAt: fc.nat(40),
+    insertClearance: fc.constantFrom(...(Object.keys(insertClearancesDeg) as (keyof typeof insertClearancesDeg)[])),
+    hand: fc.constantFrom('R' as const, 'L' as const, 'N' as const),
+    shankMm: fc.constantFrom(8, 12, 16, 20, 25, 32),
+    length: fc.constantFrom(...(Object.keys(toolLengthsMm) as (keyof typeof toolLengthsMm)[])),
+    sizeAt: fc.nat(20),
+    body: fc.constantFrom(...(Object.keys(barKinds) as (keyof typeof barKinds)[])),
+  });
+  it('say in every letter what was chosen', () => {
+    fc.assert(
+      fc.property(choice, ({ styleAt, sizeAt, ...c }) => {
+        const styles = stylesOf(c.kind);
+        const style = styles[styleAt % styles.length]!;
+        const sizes = insertSizes(c.insertShape);
+        const { sizeCode } = sizes[sizeAt % sizes.length]!;
+        const read = holder(composeHolder({ ...c, style, sizeCode }));
+        expect(read).toMatchObject({
+          ...{ kind: c.kind, clamping: clampings[c.clamping], insertShape: c.insertShape, style, sizeCode },
+          ...{ shankHighMm: c.shankMm, shankWideMm: c.shankMm, lengthMm: toolLengthsMm[c.length] },
+          hand: { R: 'right', L: 'left', N: 'neutral' }[c.hand],
+          ...(c.kind === 'boring' ? barKinds[c.body] : {}),
+        });
+        expect(read.insertClearance).toBe(c.insertClearance);
+      }),
+    );
+  });
+  it('take the nearest size that the shape is made in, and a style of their kind', () => {
+    const base: HolderChoice = {
+      kind: 'boring',
+      clamping: 'S',
+      insertShape: 'C',
+      style: 'L',
+      insertClearance: 'C',
+      hand: 'R',
+      shankMm: 16,
+      length: 'R',
+      sizeCode: '10',
+      body: 'S',
+    };
+    expect(composeHolder(base)).toBe('S16R-SCLCR 09');
+    expect(composeHolder({ ...base, kind: 'outside', sizeCode: '12', clamping: 'P', insertClearance: 'N' })).toBe(
+      'PCLNR 1616 R12',
+    );
+    expect(holder(composeHolder({ ...base, style: 'A' })).style).toBe(stylesOf('boring')[0]);
+  });
+  it('want air behind the corner: a square insert cannot stand at 93°', () => {
+    expect([standsAt(95, 80), standsAt(93, 55), standsAt(93, 90), standsAt(107.5, 80), standsAt(45, 90)]).toEqual([
+      true,
+      true,
+      false,
+      false,
+      true,
+    ]);
+    expect(standsAt(117.5, 0)).toBe(true);
   });
 });
