@@ -16,6 +16,7 @@ await run(async () => {
     'core/bench/drawing.ts',
     'core/bench/stock.ts',
     'core/bench/truing.ts',
+    'core/bench/holdings.ts',
     'app/bench/drawing.ts',
     'app/bench/pages.ts',
   ]) {

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import type { Lathe } from '@whelk/core/lathe';
 import { describe, expect, it } from 'vitest';
-import { axe, press, sees, visit } from './support/browser.ts';
+import { axe, press, sees, type, visit } from './support/browser.ts';
 import { demoInBrowser } from './support/demo-in-browser.ts';
 
 const { shop, openPage, loadJob, changeJob, jobIdOf } = demoInBrowser();
@@ -20,6 +21,9 @@ describe('holdings of a job', () => {
     const { page, errors } = await openPage(1280, 1200);
     const spindle = await jobIdOf('Winding spindle, gate 3');
     await visit(page, `${shop.url}/jobs/${spindle}/hold`);
+    // the shop's own second holding is taken out, and Whelk's put in its place
+    await page.$$eval('.setup-card', (cards) => (cards[1] as HTMLElement).click());
+    await press(page, 'Take this holding out');
     await press(page, 'Turn it end for end');
     await sees(page, 'Holding 2: put in again');
     await sees(page, 'Whelk chooses: Bearing');
@@ -85,6 +89,78 @@ describe('holdings of a job', () => {
     expect(back.status).toBe(201);
     const again = (await shop.ask('GET', `/api/jobs/${(back.body as { id: string }).id}/export`)).body as typeof file;
     expect(again.runs.map((r) => r.setup)).toEqual([1, 2]);
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+  it('of a casting: held on its rough steps, then by its hole, which wants a mandrel of the shop', async () => {
+    const { page, errors } = await openPage(1280, 1100);
+    const roller = await jobIdOf('Guide roller, casting');
+    await visit(page, `${shop.url}/jobs/${roller}/stock`);
+    await sees(page, 'Ø102 × Ø12 mm casting, 3 on every surface');
+    await visit(page, `${shop.url}/jobs/${roller}/hold`);
+    for (const card of [2, 3]) {
+      await press(page, 'Turn it end for end');
+      await sees(page, `Holding ${card}: put in again`);
+    }
+    await page.waitForFunction(() => document.querySelector('.setup-shown')?.textContent?.includes('tapered mandrel'));
+    await sees(page, 'by its hole, Ø20');
+    await sees(page, 'runs out up to 0.015 mm against its hole');
+    expect(await axe(page)).toEqual([]);
+    await sees(page, '· saved');
+    // without such a mandrel it is said, and the plan stands all the same
+    const latheUrl = `/api/lathes/${(await loadJob(roller)).job.hold.latheId}`;
+    const { lathe } = (await shop.ask('GET', latheUrl)).body as unknown as { lathe: Lathe };
+    const bare = { ...lathe, holding: { ...lathe.holding, arbors: [] } };
+    expect((await shop.ask('PUT', latheUrl, { lathe: bare })).status).toBe(200);
+    await visit(page, `${shop.url}/jobs/${roller}/hold`);
+    await page.$$eval('.setup-card', (cards) => (cards[2] as HTMLElement).click());
+    await sees(page, 'No such mandrel of the shop fits a hole of Ø20 mm');
+    await visit(page, `${shop.url}/jobs/${roller}/route`);
+    await page.$$eval('.setup-card', (cards) => (cards[2] as HTMLElement).click());
+    await sees(page, 'holding 3 of 3: 7 operations');
+    await sees(page, 'Not planned in any holding');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});
+
+describe('habits of the shop', () => {
+  it('set how fast centre holes are drilled in jobs begun from then on', async () => {
+    const { page, errors } = await openPage();
+    await visit(page, `${shop.url}/settings`);
+    await page.select('select:has(option[value="asTurned"])', 'pilot');
+    await sees(page, 'Saved.');
+    const made = (await shop.ask('POST', '/api/jobs', { title: 'Arbor' })).body as unknown as { id: string };
+    expect((await loadJob(made.id)).job.hold.choice).toMatchObject({ centreSpeed: 'pilot', gripMm: 0 });
+    expect(await axe(page)).toEqual([]);
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});
+
+describe('the bench book', () => {
+  it('puts holders together and reads them, and tells how an end is faced up to its centre', async () => {
+    const { page, errors } = await openPage();
+    await visit(page, `${shop.url}/bench-book/inserts`);
+    await sees(page, 'Put a holder together');
+    await page.select('select:has(option[value="boring"])', 'boring');
+    await sees(page, 'S16H-SDLCR 11');
+    // a square corner has no air at 95°
+    const insert = 'section[aria-labelledby="compose-holder"] select:has(option[value="V"]):has(option[value="W"])';
+    await page.select(insert, 'S');
+    await sees(page, 'A corner of 90° has no air behind it at 95°');
+    await page.select(insert, 'C');
+    await press(page, 'Read this one above');
+    await sees(page, 'setting angle 95°: faces outwards too');
+    expect(await axe(page)).toEqual([]);
+    await visit(page, `${shop.url}/bench-book/centres`);
+    await sees(page, 'Ø9.7 mm');
+    await sees(page, 'Take it off in the chuck');
+    await type(page, 'facing-off', '0.3');
+    await sees(page, 'So thin a ring is filed off');
+    await page.$eval('input[type="checkbox"]', (e) => (e as HTMLElement).click());
+    await sees(page, 'nothing is left');
+    expect(await axe(page)).toEqual([]);
     expect(errors).toEqual([]);
     await page.close();
   });

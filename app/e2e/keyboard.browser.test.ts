@@ -193,7 +193,8 @@ describe('choices of hold and route', () => {
     await visit(page, `${shop.url}/jobs/${id}/hold`);
     await page.select('select', 'chuck');
     await sees(page, 'as you chose');
-    await sees(page, 'three-jaw 160, grip');
+    await sees(page, 'of spare stock');
+    await sees(page, 'Stands out');
     await visit(page, `${shop.url}/settings`);
     await page.select('select', 'in');
     await sees(page, 'Saved.');

@@ -51,9 +51,13 @@ try {
   await visit(page, `${spindle}/stock`);
   await keep(page, 'stock');
   await visit(page, `${spindle}/hold`);
+  // the second holding with its ways, in one picture
+  await page.setViewport({ width: 1280, height: 1500 });
+  await page.$$eval('.setup-card', (cards) => (cards[1] as HTMLElement).click());
+  await sees(page, 'Holding 2: put in again');
   await page.waitForSelector('[aria-label^="Hold it so"]');
-  await page.$eval('#ways', (e) => scrollTo(0, e.getBoundingClientRect().top + scrollY - 330));
   await keep(page, 'hold');
+  await page.setViewport({ width: 1280, height: 800 });
   await visit(page, `${spindle}/route`);
   await page.click('ol[aria-label="Operations in order"] > li:nth-child(6) button');
   await keep(page, 'route');

@@ -125,7 +125,7 @@ describe('the ways to hold it', () => {
     await sees(page, 'min a piece as planned in it');
     await page.waitForSelector('[aria-label="Hold it so: four-jaw 200"]');
     await page.$eval('[aria-label="Hold it so: four-jaw 200"]', (e) => (e as HTMLElement).click());
-    await sees(page, 'four-jaw 200, grip');
+    await page.waitForFunction(() => document.querySelector('.setup-shown')?.textContent?.includes('four-jaw 200'));
     await sees(page, '· saved');
     expect((await loadJob(axles)).job.hold.choice).toMatchObject({ method: 'chuck', chuckId: expect.any(String) });
     await press(page, 'Undo');

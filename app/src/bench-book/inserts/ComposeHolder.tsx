@@ -104,7 +104,7 @@ export function ComposeHolder({ onUse }: { onUse: (code: string) => void }) {
             return (
               <label
                 key={style}
-                className={`flex w-[86px] cursor-pointer flex-col items-center rounded border p-1 text-sm ${style === choice.style ? 'border-[var(--brass)] bg-[var(--brass-soft)] font-bold' : 'border-[var(--line)]'} ${standsAt(settingDeg, cornerDeg) ? '' : 'opacity-60'}`}
+                className={`flex w-[86px] cursor-pointer flex-col items-center rounded border p-1 text-sm ${style === choice.style ? 'border-[var(--brass)] bg-[var(--brass-soft)] font-bold' : 'border-[var(--line)]'} ${standsAt(settingDeg, cornerDeg) ? '' : 'border-dashed'}`}
               >
                 <input
                   type="radio"
@@ -116,7 +116,7 @@ export function ComposeHolder({ onUse }: { onUse: (code: string) => void }) {
                 <span aria-hidden="true" className="w-[72px]">
                   <PictureView picture={holderPicture({ kind, style, settingDeg, insertShape, hand })} label="" />
                 </span>
-                {style} {settingDeg}°
+                {style} {settingDeg}°{!standsAt(settingDeg, cornerDeg) && <span className="text-xs">✕ no air</span>}
               </label>
             );
           })}

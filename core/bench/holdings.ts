@@ -1,0 +1,30 @@
+import { nextSetup, planJob, waysAgain, waysOfHolding } from '../src/job/index.ts';
+import { jobOf, shopWith } from '../src/testing/jobs.ts';
+import { feature } from '../src/testing/shop.ts';
+import { median, row } from './measure.ts';
+
+/** What holdings cost: a job with one against one with two, and every way of holding it compared by its whole route. */
+const shop = shopWith('45');
+const one = jobOf([
+  feature(1, 30, 40, 'h9'),
+  feature(2, 42, 12),
+  feature(3, 28, 60, 'h7'),
+  feature(4, 24, 50),
+  feature(5, 18, 20),
+]);
+const setup = nextSetup(planJob(one, shop).setups, '00000000-0000-4000-8000-000000000001')!;
+const two = { ...one, hold: { ...one.hold, further: [setup] } };
+// by turns, so that a busy machine weighs on both alike
+const pairs = Array.from(
+  { length: 15 },
+  () => [median(8, () => planJob(one, shop)), median(8, () => planJob(two, shop))] as const,
+);
+const middle = (values: number[]) => values.sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+row('job of 5 lengths planned', `${middle(pairs.map((p) => p[0])).toFixed(2)} ms`, '');
+row('with a second holding', `${middle(pairs.map((p) => p[1] / p[0])).toFixed(2)} ×`, 'target < 2 ×');
+row(
+  'ways of holding it, first holding',
+  `${median(5, () => waysOfHolding(one, shop)).toFixed(1)} ms`,
+  'target < 100 ms',
+);
+row('ways of holding it again', `${median(5, () => waysAgain(two, shop, 2)).toFixed(1)} ms`, 'target < 100 ms');

@@ -1,0 +1,126 @@
+import { describe, expect, it } from 'vitest';
+import { setupSchema } from '../hold/index.ts';
+import { materials } from '../material/index.ts';
+import { adviseStep, asFrozenRun, type FrozenRun, frozenRunSchema, type RunEvent, replay } from '../run/index.ts';
+import { jobOf, shopWith } from '../testing/jobs.ts';
+import { feature } from '../testing/shop.ts';
+import { collectWorking } from '../working/index.ts';
+import { cutOf } from './cut-of.ts';
+import { freezeJob, planJob } from './plan-job.ts';
+import { jobSchema } from './schema.ts';
+import { nextSetup } from './setups.ts';
+
+const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+const shop = shopWith('45');
+const first = jobOf([feature(1, 30, 40, 'h9'), feature(2, 42, 12), feature(3, 28, 60, 'h7'), feature(4, 18, 20)]);
+const setup = nextSetup(planJob(first, shop).setups, uuid(1))!;
+const job = { ...first, hold: { ...first.hold, further: [setup] } };
+
+/** Follows a run to its end: every cut comes out as it was aimed at. */
+function follow(run: FrozenRun) {
+  const events: RunEvent[] = [];
+  const add = (body: object) => {
+    const n = events.length + 1;
+    const head = { schema: 1 as const, id: uuid(100 + n), runId: uuid(2), piece: 1, device: uuid(3), seq: n };
+    events.push({ ...head, parents: [], at: '2026-01-12T09:00:00.000Z', ...body } as unknown as RunEvent);
+  };
+  const seen: { kind: string; stopMm?: number; setting?: string }[] = [];
+  for (let guard = 0; guard < 200; guard++) {
+    const state = replay(run, events);
+    const advice = adviseStep(run, state);
+    if (!advice) return { state, seen };
+    const { step } = advice;
+    seen.push({ kind: step.kind, stopMm: step.zStopMm, setting: step.setting?.speedLabel });
+    const length = (mm: number) => ({ text: mm.toFixed(3), unit: 'mm' });
+    if (step.kind === 'touchOff')
+      add({
+        ...{ kind: 'touchedOff', stepId: step.id, diameter: length(step.targetMm ?? 44.7) },
+        ...{ crossNumber: '0', endNumber: '0', approach: 'in' },
+      });
+    else {
+      if (step.kind === 'measure')
+        add({
+          ...{ kind: 'reading', stepId: step.id, raw: length(step.targetMm!), place: 'middle' },
+          instrumentId: run.instruments[0]!.id,
+        });
+      add({ kind: 'done', stepId: step.id });
+    }
+  }
+  throw new Error('it does not come to its end');
+}
+
+describe('a later holding at the lathe', () => {
+  const planned = planJob(job, shop);
+  const run = freezeJob(job, planned, 2)!;
+  it('is followed to its end like any other, and measures what it turned alone', () => {
+    const { state, seen } = follow(run);
+    expect(state.ignored).toBe(0);
+    expect(state.outcomes.map((o) => [o.featureId, o.decision.verdict])).toEqual([['f1', 'fits']]);
+    expect(seen[0]!.kind).toBe('mount');
+    // nothing is cut beyond the collar, which is finished
+    const collar = run.part.features.find((f) => f.id === 'f2')!;
+    for (const cut of seen.filter((s) => s.setting && s.stopMm !== undefined))
+      expect(cut.stopMm!).toBeGreaterThanOrEqual(collar.zFromMm - 1e-9);
+  });
+  it('comes back from a file as it was written', () => {
+    const written = JSON.parse(JSON.stringify(run));
+    const read = frozenRunSchema.safeParse(written);
+    expect(read.error).toBeUndefined();
+    expect(asFrozenRun(read.data!).again).toEqual(run.again);
+    const bad = { ...written, again: { ...written.again, worked: { ...written.again.worked, tailMm: -1 } } };
+    expect(frozenRunSchema.safeParse(bad).error!.issues[0]!.path.join('.')).toBe('again.worked.tailMm');
+  });
+  it('tells the working of its own operations, by the holding’s number', () => {
+    const { steps, record } = collectWorking();
+    planJob(job, shop, (id) => (id === '2/f1-rough' ? record : undefined));
+    expect(steps.map((s) => s.code)).toEqual(expect.arrayContaining(['route.passes', 'mechanics.grip']));
+    const grip = steps.find((s) => s.code === 'mechanics.grip')!;
+    // held on the bearing, not on the bar
+    expect(grip.values.gripDiameterMm).toBe(28);
+    const own = collectWorking();
+    planJob(job, shop, (id) => (id === 'f1-rough' ? own.record : undefined));
+    expect(own.steps).toEqual([]);
+  });
+  it('is taken to the bench book like the first', () => {
+    expect(cutOf(job, shop, 'f1-rough')).toMatchObject({ kind: 'rough', diameterMm: 45, tailCentre: false });
+    expect(cutOf(first, shop, 'f1-rough')).toBeUndefined();
+  });
+  it('keeps the turner’s own depth and feed of an operation', () => {
+    const own = { 'f1-rough': { depthMm: 0.5, feedMmPerRev: 0.1 } };
+    const again = planJob({ ...job, route: { ...job.route, own } }, shop).setups[1]!.plan;
+    const rough = again.operations.find((o) => o.id === 'f1-rough')!;
+    expect(Math.max(...rough.passes.map((p) => p.depthMm))).toBeLessThanOrEqual(0.5 + 1e-9);
+    expect(rough.decidedBy).toBe('own');
+  });
+  it('is planned anew when the first one changes: what that leaves is cut in the second', () => {
+    const part = { ...job, hold: { ...job.hold, choice: { ...job.hold.choice, gripOn: 'part' as const } } };
+    const { setups } = planJob(part, shop);
+    // the journal was in the jaws either way; the head face is still raw
+    expect(setups[1]!.plan.operations.find((o) => o.kind === 'face')!.sizes!.offMm).toBe(1);
+    const noFacing = { ...job, hold: { ...job.hold, choice: { ...job.hold.choice, faceHeadMm: 0 } } };
+    expect(planJob(noFacing, shop).setups[1]!.plan.operations.some((o) => o.kind === 'face')).toBe(false);
+  });
+});
+
+describe('what a job may say of its holdings', () => {
+  const refused = (further: unknown) =>
+    jobSchema.safeParse({ ...job, hold: { ...job.hold, further } }).error?.issues.map((i) => i.path.join('.')) ?? [];
+  it('is checked field by field', () => {
+    expect(refused([setup])).toEqual([]);
+    expect(refused([{ ...setup, method: 'glue' }])).toEqual(['hold.further.0.method']);
+    expect(refused([{ ...setup, gripMm: -1 }])).toEqual(['hold.further.0.gripMm']);
+    expect(refused([{ ...setup, tail: 'up' }])).toEqual(['hold.further.0.tail']);
+    expect(refused([{ ...setup, chuckId: 'a b' }])).toEqual(['hold.further.0.chuckId']);
+    expect(refused(Array.from({ length: 8 }, () => setup))).toEqual(['hold.further']);
+    expect(setupSchema.safeParse({ ...setup, more: 1 }).success).toBe(false);
+  });
+  it('is planned for every material without a hole in the figures', () => {
+    for (const { id } of materials) {
+      const bars = [{ ...shop.bars[0]!, materialId: id }];
+      const { setups } = planJob(job, { ...shop, bars });
+      expect([id, setups.length]).toEqual([id, 2]);
+      for (const s of setups)
+        for (const o of s.plan.operations) expect([id, o.id, Number.isFinite(o.minutes)]).toEqual([id, o.id, true]);
+    }
+  });
+});
