@@ -46,6 +46,7 @@ try {
   await page.focus('[data-field="h2-diameter"]');
   await page.evaluate(() => scrollTo(0, 0));
   await keep(page, 'hollow');
+  await page.waitForSelector('#end-view');
   await page.$eval('#end-view', (e) => e.scrollIntoView({ block: 'start' }));
   await keep(page, 'end-view');
   await visit(page, `${spindle}/stock`);

@@ -1,7 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 
-/** Whether an element has come into sight yet; what is heavy to load can wait for it. */
-export function useSeen<T extends HTMLElement>(): [React.RefObject<T | null>, boolean] {
+/**
+ * Whether an element has come into sight yet; what is heavy to load can wait for it.
+ * @param afterMs when it is loaded all the same, the page having come to rest; never where it is not given
+ */
+export function useSeen<T extends HTMLElement>(afterMs?: number): [React.RefObject<T | null>, boolean] {
   const ref = useRef<T>(null);
   const [seen, setSeen] = useState(false);
   useEffect(() => {
@@ -11,7 +14,11 @@ export function useSeen<T extends HTMLElement>(): [React.RefObject<T | null>, bo
       rootMargin: '80px',
     });
     observer.observe(element);
-    return () => observer.disconnect();
-  }, [seen]);
+    const later = afterMs === undefined ? undefined : setTimeout(() => setSeen(true), afterMs);
+    return () => {
+      observer.disconnect();
+      clearTimeout(later);
+    };
+  }, [seen, afterMs]);
   return [ref, seen];
 }

@@ -11,22 +11,23 @@ import {
 import type { FeatureEnd } from '@whelk/core/picture';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { fromJson } from '../../ui/from-json.tsx';
+import { useSeen } from '../../ui/useSeen.ts';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
 import { DatumSizes } from './DatumSizes.tsx';
 import { DrawingFoot } from './DrawingFoot.tsx';
 import { EndsPanel } from './EndsPanel.tsx';
-import { EndViewPanel } from './EndViewPanel.tsx';
 import { FeatureColumns } from './FeatureColumns.tsx';
 import { FeatureTools } from './FeatureTools.tsx';
-import { GeometryPanel } from './GeometryPanel.tsx';
 import { HoleColumns } from './HoleColumns.tsx';
 import { handlesOf } from './handles.ts';
-import { MatesPanel } from './MatesPanel.tsx';
 
 // what is not on the page from the start is not loaded with it
 const Beginnings = lazy(() => import('./begin/Beginnings.tsx').then((m) => ({ default: m.Beginnings })));
+const EndViewPanel = lazy(() => import('./EndViewPanel.tsx').then((m) => ({ default: m.EndViewPanel })));
+const GeometryPanel = lazy(() => import('./GeometryPanel.tsx').then((m) => ({ default: m.GeometryPanel })));
+const MatesPanel = lazy(() => import('./MatesPanel.tsx').then((m) => ({ default: m.MatesPanel })));
 const FeatureTable = lazy(() => import('./FeatureTable.tsx').then((m) => ({ default: m.FeatureTable })));
 const oneMoment = <p className="muted mx-5 mt-4">One moment …</p>;
 
@@ -52,6 +53,8 @@ const nextId = ({ drawing }: Job, letter: 'f' | 'h' | 'd' | 'e' | 'g' | 'm' = 'f
 /** The drawing: features along Z in columns under the strip. */
 function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
   const editor = useJob(id, stored);
+  const [endRef, endSeen] = useSeen<HTMLDivElement>(1200);
+  const [besideRef, besideSeen] = useSeen<HTMLDivElement>(1200);
   const { job } = editor;
   const { planned, progress } = usePlanned(job, shop, runs);
   const [selected, setSelected] = useState<string | undefined>(job.drawing.features[0]?.id);
@@ -223,14 +226,22 @@ function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
         />
       )}
       {features.length > 0 && (
-        <EndViewPanel
-          job={job}
-          planned={planned}
-          selected={selected}
-          fresh={() => nextId(job, 'e')}
-          onSelect={select}
-          onChange={(endView, field) => editor.change((j) => ({ ...j, drawing: { ...j.drawing, endView } }), field)}
-        />
+        <div ref={endRef} className="min-h-40">
+          {endSeen && (
+            <Suspense>
+              <EndViewPanel
+                job={job}
+                planned={planned}
+                selected={selected}
+                fresh={() => nextId(job, 'e')}
+                onSelect={select}
+                onChange={(endView, field) =>
+                  editor.change((j) => ({ ...j, drawing: { ...j.drawing, endView } }), field)
+                }
+              />
+            </Suspense>
+          )}
+        </div>
       )}
       {features.length > 1 && (
         <DatumSizes
@@ -243,24 +254,30 @@ function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
         />
       )}
       {features.length > 0 && (
-        <GeometryPanel
-          job={job}
-          planned={planned}
-          fresh={() => nextId(job, 'g')}
-          onChange={(change, field) => editor.change((j) => ({ ...j, drawing: { ...j.drawing, ...change } }), field)}
-        />
-      )}
-      {features.length > 0 && (
-        <MatesPanel
-          id={id}
-          job={job}
-          planned={planned}
-          saved={editor.state === 'saved'}
-          fresh={() => nextId(job, 'm')}
-          onChange={(mates, field) =>
-            editor.change((j) => ({ ...j, drawing: { ...j.drawing, mates: [...mates] } }), field)
-          }
-        />
+        <div ref={besideRef} className="min-h-40">
+          {besideSeen && (
+            <Suspense>
+              <GeometryPanel
+                job={job}
+                planned={planned}
+                fresh={() => nextId(job, 'g')}
+                onChange={(change, field) =>
+                  editor.change((j) => ({ ...j, drawing: { ...j.drawing, ...change } }), field)
+                }
+              />
+              <MatesPanel
+                id={id}
+                job={job}
+                planned={planned}
+                saved={editor.state === 'saved'}
+                fresh={() => nextId(job, 'm')}
+                onChange={(mates, field) =>
+                  editor.change((j) => ({ ...j, drawing: { ...j.drawing, mates: [...mates] } }), field)
+                }
+              />
+            </Suspense>
+          )}
+        </div>
       )}
       {features.length > 0 && (
         <section className="mx-5 mt-4 border-t border-[var(--line)] pt-2" aria-label="Begin anew">

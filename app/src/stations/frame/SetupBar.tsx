@@ -55,6 +55,7 @@ export function SetupBar({
 
 function does({ plan, problems }: PlannedJob['setups'][number]): string {
   if (problems.some((p) => p.severity !== 'warning')) return '✕ cannot be held so';
-  const cut = plan.operations.filter((o) => o.kind !== 'mount').length;
-  return cut === 0 ? 'nothing to cut' : `${cut} operation${cut === 1 ? '' : 's'}, ${minutes(plan.minutes)}`;
+  // putting it in is no cut
+  if (plan.operations.every((o) => o.kind === 'mount')) return 'nothing to cut';
+  return `${plan.operations.length} operations, ${minutes(plan.minutes)}`;
 }

@@ -12,7 +12,7 @@ const slideNames: Record<LockChange['slide'], string> = {
 };
 
 /** What a holding is measured from, where it is held, and which locks are set and loosened in it. */
-export function AboutSetup({
+export default function AboutSetup({
   job,
   planned,
   setup,

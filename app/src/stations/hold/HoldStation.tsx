@@ -1,5 +1,5 @@
 import type { HoldChoice, Setup } from '@whelk/core/hold';
-import { planJob, stationOf, waysAgain, waysOfHolding } from '@whelk/core/job';
+import { planJob, stationOf } from '@whelk/core/job';
 import { usualChuck, withChuckOn } from '@whelk/core/lathe';
 import { bentLineOf } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
@@ -15,11 +15,11 @@ import { SetupBar } from '../frame/SetupBar.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { useNames } from '../frame/useNames.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
-import { AboutSetup } from './AboutSetup.tsx';
 import { Bears, worstCut } from './Bears.tsx';
 import { FirstHold } from './FirstHold.tsx';
-import { Together } from './Together.tsx';
 
+const AboutSetup = lazy(() => import('./AboutSetup.tsx'));
+const Together = lazy(() => import('./Together.tsx'));
 const AgainHold = lazy(() => import('./AgainHold.tsx'));
 const Proposals = lazy(() => import('./Proposals.tsx'));
 const TailCentre = lazy(() => import('./TailCentre.tsx'));
@@ -45,6 +45,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
   const setAgain = (more: Partial<Setup>, field = '') =>
     setFurther((list) => list.map((s, i) => (i === number - 2 ? { ...s, ...more } : s)), field);
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
+  const [waysRef, waysSeen] = useSeen<HTMLElement>(1200);
   const [truingRef, truingSeen] = useSeen<HTMLElement>();
   const held = shown ? usualChuck(shown.input.lathe) : lathe && usualChuck(withChuckOn(lathe, choice.chuckId));
   const at = (operationId: string) => (number > 1 ? `${number}/${operationId}` : operationId);
@@ -156,7 +157,11 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
               </span>
             </p>
           )}
-          {shown && <AboutSetup {...{ job, planned, nameOf }} setup={shown} />}
+          {shown && (
+            <Suspense>
+              <AboutSetup {...{ job, planned, nameOf }} setup={shown} />
+            </Suspense>
+          )}
           {plan?.operations.some((o) => o.loads) ? (
             <Bears plan={plan} tell={tellFor} nameOf={nameOf} drawn={bent} />
           ) : (
@@ -174,23 +179,28 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
         {planned.setups.length > 1 && (
           <section aria-labelledby="together" className="lg:col-span-2">
             <h2 id="together">What stays true to what</h2>
-            <Together setups={planned.setups} nameOf={nameOf} />
+            <Suspense>
+              <Together setups={planned.setups} nameOf={nameOf} />
+            </Suspense>
           </section>
         )}
-        <section aria-labelledby="ways" className="lg:col-span-2">
+        <section ref={waysRef} aria-labelledby="ways" className="min-h-40 lg:col-span-2">
           <h2 id="ways">Ways to hold it</h2>
           <div className="mt-2">
             <Suspense fallback={<p className="muted">Loading…</p>}>
-              <Proposals
-                key={number}
-                job={job}
-                ways={(j) => (number === 1 ? waysOfHolding(j, shop) : waysAgain(j, shop, number))}
-                onHold={(way) =>
-                  number === 1
-                    ? set({ method: way.tailCentre ? 'chuckAndCentre' : 'chuck', chuckId: way.chuckId }, 'way')
-                    : setAgain({ method: way.method!, ...(way.chuckId ? { chuckId: way.chuckId } : {}) }, 'wayAgain')
-                }
-              />
+              {waysSeen && (
+                <Proposals
+                  key={number}
+                  job={job}
+                  shop={shop}
+                  number={number}
+                  onHold={(way) =>
+                    number === 1
+                      ? set({ method: way.tailCentre ? 'chuckAndCentre' : 'chuck', chuckId: way.chuckId }, 'way')
+                      : setAgain({ method: way.method!, ...(way.chuckId ? { chuckId: way.chuckId } : {}) }, 'wayAgain')
+                  }
+                />
+              )}
             </Suspense>
           </div>
         </section>
@@ -199,7 +209,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
             <h2 id="centre">Tail centre</h2>
             <div className="mt-3">
               <Suspense fallback={<p className="muted">Loading…</p>}>
-                <TailCentre job={job} planned={planned} />
+                {waysSeen && <TailCentre job={job} planned={planned} />}
               </Suspense>
             </div>
           </section>

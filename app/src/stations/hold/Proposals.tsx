@@ -1,4 +1,4 @@
-import type { Job, Way } from '@whelk/core/job';
+import { type Job, type Shop, type Way, waysAgain, waysOfHolding } from '@whelk/core/job';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { reasonText, wayName } from '../../messages/ways.ts';
 import { minutes } from '../../ui/format.ts';
@@ -9,16 +9,21 @@ const SHOWN = 3;
 /** Ways of holding this part on this lathe in order of merit, each with its reasons and what they cost. */
 export default function Proposals({
   job,
-  ways: waysOf,
+  shop,
+  number,
   onHold,
 }: {
   job: Job;
-  ways: (job: Job) => readonly Way[];
+  shop: Shop;
+  /** of the holding, 1 for the first */
+  number: number;
   onHold: (way: Way) => void;
 }) {
   const late = useDeferredValue(job);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: how they are found changes with nothing but the job
-  const ways = useMemo(() => waysOf(late), [late]);
+  const ways = useMemo(
+    () => (number === 1 ? waysOfHolding(late, shop) : waysAgain(late, shop, number)),
+    [late, shop, number],
+  );
   const [all, setAll] = useState(false);
   const good = ways.filter((w) => w.does && w.owned);
   const rest = ways.filter((w) => !(w.does && w.owned));

@@ -1,7 +1,7 @@
 import { type PlannedSetup, turnedTogether } from '@whelk/core/job';
 
 /** Which lengths stay true to one another, and how far each later holding may be off. */
-export function Together({
+export default function Together({
   setups,
   nameOf,
 }: {
