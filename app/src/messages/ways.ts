@@ -1,5 +1,6 @@
 import type { Way, WayKind, WayReason } from '@whelk/core/job';
 import { wordProblem } from './problems.ts';
+import { methodNames } from './words.ts';
 
 export const wayNames: Record<WayKind, string> = {
   threeJaw: 'three-jaw chuck',
@@ -7,12 +8,7 @@ export const wayNames: Record<WayKind, string> = {
   fineAdjusting: 'fine-adjusting body',
   soft: 'soft jaws',
   collet: 'collet chuck',
-  betweenCentres: 'between centres, with a dog',
-  mandrel: 'tapered mandrel',
-  expandingMandrel: 'expanding mandrel',
-  stubArbor: 'stub arbor, turned in place',
-  adhesiveArbor: 'adhesive arbor',
-  faceplate: 'faceplate',
+  ...methodNames,
   steady: 'with a steady rest',
   followingRest: 'with a following rest',
   crossSlide: 'on the cross-slide, the tool in the spindle',

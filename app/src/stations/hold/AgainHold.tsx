@@ -4,6 +4,7 @@ import { type Lathe, usualChuck } from '@whelk/core/lathe';
 import { methodNames, protectionText } from '../../messages/words.ts';
 import { byRule } from '../../ui/format.ts';
 import { MmField } from '../../ui/number-field/MmField.tsx';
+import { ExtentSelect } from './ExtentSelect.tsx';
 
 const poorText = {
   short: 'short',
@@ -128,17 +129,7 @@ export default function AgainHold({
             </select>
           </label>
         )}
-        <label className="text-sm">
-          What is done
-          <select
-            className="select mt-0.5 flex w-full"
-            value={setup.extent ?? 'all'}
-            onChange={(e) => onChange({ extent: e.target.value as 'all' })}
-          >
-            <option value="all">All within reach</option>
-            <option value="ends">Only face and centre this end</option>
-          </select>
-        </label>
+        <ExtentSelect extent={setup.extent} onChange={(extent) => onChange({ extent })} />
       </div>
       <button type="button" className="quiet mt-3 text-sm" onClick={onRemove}>
         Take this holding out

@@ -1,6 +1,7 @@
 import type { HoldChoice } from '@whelk/core/hold';
 import type { Lathe } from '@whelk/core/lathe';
 import { MmField } from '../../ui/number-field/MmField.tsx';
+import { ExtentSelect } from './ExtentSelect.tsx';
 
 /** How the bar's piece is held the first time. */
 export function FirstHold({
@@ -44,17 +45,7 @@ export function FirstHold({
           ))}
         </select>
       </label>
-      <label className="text-sm">
-        What is done
-        <select
-          className="select mt-0.5 flex w-full"
-          value={choice.extent ?? 'all'}
-          onChange={(e) => set({ extent: e.target.value as 'all' })}
-        >
-          <option value="all">All within reach</option>
-          <option value="ends">Only face and centre this end</option>
-        </select>
-      </label>
+      <ExtentSelect extent={choice.extent} onChange={(extent) => set({ extent })} />
       <label className="text-sm">
         Grip on
         <select
