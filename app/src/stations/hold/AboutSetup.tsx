@@ -43,7 +43,7 @@ export default function AboutSetup({
         : setup.number === 1
           ? `on ${byRule(holding.gripMm, unit)} ${unit} of ${job.hold.choice.gripOn === 'spare' ? 'spare stock' : 'the part’s left end'}`
           : holding.gripMm > 0
-            ? `by its hole, Ø${byRule(holding.onMm ?? 0, unit)}`
+            ? `by its hole, Ø${byRule(holding.onMm ?? 0, unit)} ${unit}: bored to size before`
             : 'by its face',
     ],
     ['Stands out', `${byRule(holding.overhangMm, unit)} ${unit}, ${holding.overhangDiameters.toFixed(1)} diameters`],

@@ -1,7 +1,8 @@
+import { HOLD_METHODS } from '@whelk/core/hold';
 import { freezeJob, planJob, type Shop, shopFileSchema } from '@whelk/core/job';
 import { describe, expect, it } from 'vitest';
 import shopJson from '../../../../../demo/shop.json' with { type: 'json' };
-import { stepTitle } from './titles.ts';
+import { againText, stepTitle } from './titles.ts';
 
 const demo = shopFileSchema.parse(shopJson);
 const shop: Shop = { ...demo, materials: [] };
@@ -31,5 +32,32 @@ describe('titles of the steps', () => {
     expect(all.some((t) => /, pass 1 of \d/.test(t))).toBe(true);
     expect(all.some((t) => /^Measure .+, between the two cuts$/.test(t))).toBe(true);
     expect(all.some((t) => /^Chamfer .+ × \d+°$/.test(t))).toBe(true);
+  });
+});
+
+describe('putting a piece in again', () => {
+  const { job } = demo.jobs.find((j) => j.job.hold.further)!;
+  const frozen = freezeJob(job, planJob(job, shop), 2)!;
+  const held = (method: (typeof HOLD_METHODS)[number]) =>
+    againText({ ...frozen, plan: { ...frozen.plan, holding: { ...frozen.plan.holding, method } } });
+  it('says which end goes where, on what it is held, and what goes between', () => {
+    expect(held('chuck')).toMatch(
+      /^Cut it off its grip first.*The drawing’s left end goes to the tailstock\. Grip Bearing, Ø28/,
+    );
+    expect(held('chuck')).toContain('Between: strips of copper or aluminium.');
+    expect(held('chuckAndCentre')).toContain('bring up the centre');
+    expect(held('betweenCentres')).toContain('Dog on Bearing');
+  });
+  it('has words for every way, whole sentences with the sizes a rule shows', () => {
+    for (const method of HOLD_METHODS) {
+      const text = held(method);
+      expect([method, text]).toEqual([method, expect.not.stringMatching(/undefined|NaN|\d\.\d{4,}/)]);
+      expect(text.endsWith('.')).toBe(true);
+    }
+    // what does not press on finished work needs nothing between
+    expect(held('mandrel')).not.toContain('Between:');
+  });
+  it('is titled as such', () => {
+    expect(stepTitle(frozen.steps[0]!, frozen)).toMatch(/^Put the piece in again, \d+(\.\d)? mm standing out$/);
   });
 });

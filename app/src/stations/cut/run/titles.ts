@@ -65,8 +65,8 @@ export function againText(frozen: FrozenRun): string {
     chuck: `Grip ${on}, ${size}, ${byRule(holding.gripMm, unit)} ${unit} long. Bring it true.`,
     chuckAndCentre: `Grip ${on}, ${size}, ${byRule(holding.gripMm, unit)} ${unit} long. Bring it true, then bring up the centre.`,
     betweenCentres: `Dog on ${on}, ${size}. Clean both centre holes, oil the tail one, play-free but not tight.`,
-    mandrel: `On the mandrel by its hole, ${size}, pressed on; between the centres with a dog on the mandrel.`,
-    expandingMandrel: `On the expanding mandrel by its hole, ${size}.`,
+    mandrel: `The hole is at its size. On the mandrel by it, ${size}, pressed on; between the centres with a dog on the mandrel.`,
+    expandingMandrel: `The hole is at its size. On the expanding mandrel by it, ${size}.`,
     stubArbor: `Turn a stub arbor to the hole, ${size}, a light push fit; nut and washer on its end.`,
     adhesiveArbor:
       'Face the arbor clean, glue the piece on against it, centred by the tail centre while the glue sets.',
