@@ -74,7 +74,9 @@ export function insertFacePicture(insert: Pick<Insert, 'form' | 'cornerDeg' | 'h
   const shapes: Shape[] = [
     { kind: 'polygon', role: 'body', points },
     { kind: 'polygon', role: 'outline', points },
-    { kind: 'polygon', role: 'thin', points: ring([MIDDLE, MIDDLE], scale) },
+    ...(insert.form === 'rectangle'
+      ? []
+      : [{ kind: 'polygon' as const, role: 'thin' as const, points: ring([MIDDLE, MIDDLE], scale) }]),
   ];
   if (insert.hole !== 'none') {
     shapes.push({ kind: 'polygon', role: 'outline', points: ring([MIDDLE, MIDDLE], scale * 0.4) });

@@ -44,7 +44,9 @@ export function InsertCard({ insert, unit }: { insert: Insert; unit: LengthUnit 
             {countersinks === 2 ? ' from both sides' : ''}, {breakerNames[insert.breakers]}
           </Line>
           <Line letter={size!}>
-            {insert.edgeMm > 0 ? `edge ${mm(insert.edgeMm)}, ` : ''}circle {mm(insert.circleMm)}
+            {insert.form === 'rectangle'
+              ? `longer edge ${mm(insert.edgeMm)}; its width is the maker’s`
+              : `${insert.edgeMm > 0 ? `edge ${mm(insert.edgeMm)}, ` : ''}circle ${mm(insert.circleMm)}`}
           </Line>
           <Line letter={thickness!}>{mm(insert.thicknessMm)} thick</Line>
           <Line letter={radius!}>
@@ -69,7 +71,7 @@ export function InsertCard({ insert, unit }: { insert: Insert; unit: LengthUnit 
         <div className="w-[150px] shrink-0">
           <PictureView
             picture={insertFacePicture(insert)}
-            label={`Seen from above: ${formNames[insert.form]} with its inscribed circle`}
+            label={`Seen from above: ${formNames[insert.form]}${insert.form === 'rectangle' ? '' : ' with its inscribed circle'}`}
           />
         </div>
         <div className="w-[190px] shrink-0">

@@ -112,7 +112,10 @@ export function ComposeInsert({ onUse }: { onUse: (code: string) => void }) {
         {pick(
           'circleMm',
           'Size',
-          sizes.map((s) => [String(s.circleMm), `${s.sizeCode}: circle ${s.circleMm} mm`]),
+          sizes.map((s) => [
+            String(s.circleMm),
+            `${s.sizeCode}: ${choice.shape === 'L' ? 'longer edge' : 'circle'} ${s.circleMm} mm`,
+          ]),
           String(choice.circleMm),
           Number,
         )}

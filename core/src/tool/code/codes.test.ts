@@ -36,6 +36,14 @@ describe('designations of inserts', () => {
       edges: 2,
     });
   });
+  it('are read where they have no circle: a rectangle by its longer edge', () => {
+    expect(insert('LNMA 19 06 08')).toMatchObject({
+      ...{ form: 'rectangle', cornerDeg: 90, sizeCode: '19', edgeMm: 19.05, radiusMm: 0.8, thicknessMm: 6.35 },
+      edges: 8,
+    });
+    expect(insertSizes('L').map((s) => s.sizeCode)).toEqual(['12', '15', '19', '25', '30', '40', '50']);
+    expect(isCodeFault(readInsert('LNMA 11 06 08'))).toBe(true);
+  });
   it('are read with their tolerances: SPMN 12 03 08', () => {
     expect(insert('spmn120308')).toMatchObject({
       ...{

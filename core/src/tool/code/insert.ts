@@ -9,6 +9,7 @@ import {
   insertShapes,
   insertThicknessesMm,
   insertTolerances,
+  rectanglesMm,
   roundsMm,
 } from '../standard/insert-letters.ts';
 
@@ -60,7 +61,7 @@ export interface CodeFault {
 export const isCodeFault = (read: object): read is CodeFault => 'kind' in read && read.kind === 'fault';
 
 /**
- * Length of a cutting edge from the inscribed circle, mm; 0 for a round insert and for those that have no circle.
+ * Length of a cutting edge from the inscribed circle, mm; 0 for a round insert. Of a rectangle the longer edge is given as it is.
  * @source geometry: rhombus d/sin ε, triangle d·√3, trigon d/2·(cot 40° + cot 80°), regular n-gon d·tan(180°/n)
  * @example edgeLengthMm('D', 6.35).toFixed(2) // '7.75'
  */
@@ -70,7 +71,9 @@ export function edgeLengthMm(shape: InsertShape, circleMm: number): number {
   if (form === 'rhombus' || form === 'parallelogram') return circleMm / Math.sin(radians(cornerDeg));
   if (form === 'triangle') return circleMm * Math.sqrt(3);
   if (form === 'trigon') return (circleMm / 2) * (cot(40) + cot(80));
-  const sides = { square: 4, pentagon: 5, hexagon: 6, octagon: 8, rectangle: 0, round: 0 }[form];
+  // a rectangle has no circle: its own longer edge stands in its place
+  if (form === 'rectangle') return circleMm;
+  const sides = { square: 4, pentagon: 5, hexagon: 6, octagon: 8, round: 0 }[form];
   return sides ? circleMm * Math.tan(Math.PI / sides) : 0;
 }
 
@@ -82,7 +85,8 @@ export function sizeCodeOf(shape: InsertShape, circleMm: number): string {
 
 /** Sizes that a shape is made in: the figures and the inscribed circle, smallest first. */
 export function insertSizes(shape: InsertShape): readonly { readonly sizeCode: string; readonly circleMm: number }[] {
-  const circles = shape === 'R' ? [...new Set<number>([...roundsMm, 9.525, 15.875, 19.05])] : inscribedCirclesMm;
+  const rounds = [...new Set<number>([...roundsMm, 9.525, 15.875, 19.05])];
+  const circles = shape === 'R' ? rounds : shape === 'L' ? rectanglesMm : inscribedCirclesMm;
   const seen = new Set<string>();
   return [...circles]
     .sort((a, b) => a - b)

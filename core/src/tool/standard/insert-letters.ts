@@ -114,3 +114,6 @@ export const insertEdges = {
   K: 'doubleChamfered',
   P: 'doubleChamferedRounded',
 } as const;
+
+/** Longer edges that rectangular inserts are made with, mm; their widths are the maker's. Provenance: recalled, no page seen */
+export const rectanglesMm = [12.7, 15.875, 19.05, 25.4, 30, 40, 50] as const;
