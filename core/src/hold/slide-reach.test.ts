@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Lathe } from '../lathe/index.ts';
 import { resolveDrawing } from '../part/index.ts';
-import { planRoute } from '../route/index.ts';
-import { drawingOf, feature, metricLathe, planInput } from '../testing/shop.ts';
+import { drawingOf, feature, metricLathe } from '../testing/shop.ts';
 import type { Holding } from './holding.ts';
 import { checkSlides } from './slide-reach.ts';
 
@@ -43,11 +42,5 @@ describe('what slides and quill must reach', () => {
   it('just reaches what is just as long', () => {
     expect(told(withTravel(202, 22.5, 27))).toEqual([]);
     expect(told(withTravel(201.9, 22.4, 26.9))).toHaveLength(3);
-  });
-  it('is said with the plan, which stands all the same', () => {
-    const input = planInput([feature(1, 40, 120), feature(2, 30, 80)], 45);
-    const plan = planRoute({ ...input, lathe: withTravel(100, 150, 100) });
-    expect(plan.operations.length).toBeGreaterThan(5);
-    expect(plan.problems.map((p) => [p.code, p.path.join('.')])).toContainEqual(['hold.carriageShort', 'hold.lathe']);
   });
 });

@@ -265,3 +265,13 @@ describe('properties of a plan', () => {
     );
   });
 });
+
+describe('a lathe whose slides are short for the work', () => {
+  it('is said with the plan, which stands all the same', () => {
+    const { slides } = metricLathe;
+    const lathe = { ...metricLathe, slides: { ...slides, carriage: { ...slides.carriage, travelMm: 100 } } };
+    const plan = planRoute(planInput(shaft, 45, { lathe }));
+    expect(plan.operations.length).toBeGreaterThan(5);
+    expect(plan.problems.map((p) => [p.code, p.path.join('.')])).toContainEqual(['hold.carriageShort', 'hold.lathe']);
+  });
+});
