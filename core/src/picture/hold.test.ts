@@ -3,9 +3,9 @@ import type { Holding, HoldMethod } from '../hold/index.ts';
 import { HOLD_METHODS } from '../hold/index.ts';
 import { resolveDrawing } from '../part/index.ts';
 import { drawingOf, feature } from '../testing/shop.ts';
-import { barStyles, holderStyles, standsAt } from '../tool/index.ts';
+import { barStyles, clampings, holderStyles, standsAt } from '../tool/index.ts';
 import { holdRoom } from './hold.ts';
-import { holderPicture } from './holder.ts';
+import { clampingPicture, holderPicture } from './holder.ts';
 import type { Picture, Shape } from './picture.ts';
 import { stripPicture } from './strip.ts';
 
@@ -113,5 +113,17 @@ describe('a holder drawn', () => {
     const mirrored = (shape: Shape) => points(shape).map(([x, y]) => [150 - x, y]);
     const [right, left] = (['right', 'left'] as const).map((hand) => holderPicture({ ...holder, hand }));
     expect(right!.shapes.map(mirrored)).toEqual(left!.shapes.map((s) => points(s).map(([x, y]) => [x, y])));
+  });
+});
+
+describe('how an insert is kept, drawn', () => {
+  it('is another picture for each way, inside its frame', () => {
+    const drawn = Object.values(clampings).map((c) => clampingPicture(c));
+    expect(new Set(drawn.map((p) => JSON.stringify(p.shapes))).size).toBe(drawn.length);
+    for (const picture of drawn)
+      for (const [x, y] of picture.shapes.flatMap(points)) {
+        expect(x >= 0 && x <= picture.width).toBe(true);
+        expect(y >= 0 && y <= picture.height).toBe(true);
+      }
   });
 });

@@ -95,3 +95,90 @@ export function holderPicture(holder: DrawnHolder): Picture {
   ];
   return { width: SIZE, height: SIZE, unitsPerMm: 1, origin: [0, 0], shapes };
 }
+
+const CLAMP_HIGH = 110;
+const rect = (role: Shape['role'], x: number, y: number, wide: number, tall: number): Shape => ({
+  kind: 'polygon',
+  role,
+  points: [
+    [x, y],
+    [x + wide, y],
+    [x + wide, y + tall],
+    [x, y + tall],
+  ],
+});
+
+/**
+ * How a holder keeps its insert, cut through the middle of the seat: a finger from above, a finger and a pin, a lever in the hole, or
+ * a screw through it. The cutting edge is on the left.
+ */
+export function clampingPicture(clamping: Holder['clamping']): Picture {
+  const [top, seat] = [42, 64];
+  const [from, to] = [28, 88];
+  const middle = (from + to) / 2;
+  // the holder: a step that carries the insert, its wall behind it
+  const body: Shape = {
+    kind: 'polygon',
+    role: 'section',
+    points: [
+      [from + 6, seat],
+      [to, seat],
+      [to, top - 4],
+      [SIZE - 4, top - 4],
+      [SIZE - 4, CLAMP_HIGH - 4],
+      [from + 14, CLAMP_HIGH - 4],
+    ],
+  };
+  const insert = rect('body', from, top, to - from, seat - top);
+  const finger: Shape[] = [
+    {
+      kind: 'polygon',
+      role: 'jaws',
+      points: [
+        [middle - 4, top],
+        [middle - 4, top - 12],
+        [SIZE - 18, top - 20],
+        [SIZE - 18, top - 4],
+        [to + 4, top - 4],
+        [middle + 8, top],
+      ],
+    },
+    rect('tool', SIZE - 42, top - 28, 10, 58),
+  ];
+  const hole = rect('void', middle - 8, top, 16, seat - top);
+  const means: Record<Holder['clamping'], Shape[]> = {
+    topClamp: finger,
+    topAndHole: [hole, rect('tool', middle - 6, top + 4, 12, 44), ...finger],
+    lever: [
+      hole,
+      {
+        kind: 'polygon',
+        role: 'tool',
+        points: [
+          [middle - 5, top + 4],
+          [middle + 5, top + 4],
+          [middle + 5, seat + 18],
+          [SIZE - 26, seat + 18],
+          [SIZE - 26, seat + 30],
+          [middle - 5, seat + 30],
+        ],
+      },
+    ],
+    screw: [
+      {
+        kind: 'polygon',
+        role: 'tool',
+        points: [
+          [middle - 13, top],
+          [middle + 13, top],
+          [middle + 6, top + 12],
+          [middle + 6, CLAMP_HIGH - 12],
+          [middle - 6, CLAMP_HIGH - 12],
+          [middle - 6, top + 12],
+        ],
+      },
+    ],
+  };
+  const shapes = [body, { ...body, role: 'outline' as const }, insert, { ...insert, role: 'outline' as const }];
+  return { width: SIZE, height: CLAMP_HIGH, unitsPerMm: 1, origin: [0, 0], shapes: [...shapes, ...means[clamping]] };
+}

@@ -6,7 +6,7 @@ export { endViewPicture, endViewShapes } from './end-view.ts';
 export type { FeatureEnd } from './ends.ts';
 export { faceShapes } from './faces.ts';
 export { type GrindingSheet, grindingSheetPicture } from './grinding-sheet.ts';
-export { type DrawnHolder, holderPicture } from './holder.ts';
+export { clampingPicture, type DrawnHolder, holderPicture } from './holder.ts';
 export { insertFacePicture, insertSectionPicture } from './insert.ts';
 export { halfOutline } from './outline.ts';
 export { circleCorners, pathData } from './path-data.ts';

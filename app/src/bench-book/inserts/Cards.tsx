@@ -1,4 +1,4 @@
-import { holderPicture, insertFacePicture, insertSectionPicture } from '@whelk/core/picture';
+import { clampingPicture, holderPicture, insertFacePicture, insertSectionPicture } from '@whelk/core/picture';
 import type { LengthUnit } from '@whelk/core/quantity';
 import { type Holder, type Insert, insertFixings, insertTolerances } from '@whelk/core/tool';
 import { bodyNames, breakerNames, clampingNames, edgeNames, formNames, holeNames } from '../../messages/inserts.ts';
@@ -137,6 +137,11 @@ export function HolderCard({ holder }: { holder: Holder }) {
         <PictureView
           picture={holderPicture(holder)}
           label={`Seen from above: its edge stands at ${holder.settingDeg}° to the feed`}
+        />
+        <PictureView
+          className="mt-3"
+          picture={clampingPicture(holder.clamping)}
+          label={`Cut through the seat: ${clampingNames[holder.clamping]}`}
         />
       </div>
     </section>
