@@ -1,6 +1,7 @@
-import { CENTRE_SPEEDS, type CentreSpeed, type HoldHabits } from '@whelk/core/hold';
+import { CENTRE_SPEEDS, type HoldHabits } from '@whelk/core/hold';
 import { centreSpeedText } from '../messages/words.ts';
 import { MmField } from './number-field/MmField.tsx';
+import { SelectField } from './SelectField.tsx';
 
 /** What is left for facing, cutting off and the jaws, as fields. */
 export function HoldHabitFields({
@@ -19,31 +20,21 @@ export function HoldHabitFields({
   ] as const;
   return (
     <div className="grid grid-cols-2 gap-3">
-      <label className="text-sm">
-        Cut off
-        <select
-          className="select mt-0.5 flex w-full"
-          value={habits.cutOff ?? 'saw'}
-          onChange={(e) => onChange({ cutOff: e.target.value as 'saw' }, 'cutOff')}
-        >
-          <option value="saw">with the saw</option>
-          <option value="slot">parted off</option>
-        </select>
-      </label>
-      <label className="text-sm">
-        Centre holes drilled
-        <select
-          className="select mt-0.5 flex w-full"
-          value={habits.centreSpeed ?? 'mouth'}
-          onChange={(e) => onChange({ centreSpeed: e.target.value as CentreSpeed }, 'centreSpeed')}
-        >
-          {CENTRE_SPEEDS.map((name) => (
-            <option key={name} value={name}>
-              {centreSpeedText[name]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        label="Cut off"
+        value={habits.cutOff ?? 'saw'}
+        choices={[
+          ['saw', 'with the saw'],
+          ['slot', 'parted off'],
+        ]}
+        onPick={(cutOff) => onChange({ cutOff }, 'cutOff')}
+      />
+      <SelectField
+        label="Centre holes drilled"
+        value={habits.centreSpeed ?? 'mouth'}
+        choices={CENTRE_SPEEDS.map((name) => [name, centreSpeedText[name]] as const)}
+        onPick={(centreSpeed) => onChange({ centreSpeed }, 'centreSpeed')}
+      />
       {fields.map(([key, label]) => (
         <MmField key={key} label={label} value={habits[key] ?? 0} onChange={(mm) => onChange({ [key]: mm }, key)} />
       ))}

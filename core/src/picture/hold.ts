@@ -28,6 +28,15 @@ const block = (role: Shape['role'], x1: number, x2: number, y1: number, y2: numb
   ],
 });
 
+/** Work that is held, and where it lies in the picture. */
+interface Held {
+  readonly holding: Holding;
+  readonly onMm: number;
+  readonly headEnd: number;
+  readonly x: (z: number) => number;
+  readonly y: (r: number) => number;
+}
+
 /**
  * What holds the work, in a picture whose x grows from headstock to tailstock: jaws, dog and centres, an arbor in its hole, a plate.
  * @param stockMm diameter that is held, where the holding does not say
@@ -44,21 +53,16 @@ export function holdShapes(
   const onMm = holding.onMm ?? stockMm;
   const shapes: Shape[] = [];
   const headEnd = x(holding.headEndMm ?? holding.jawsMm - holding.gripMm);
-  if (method === 'chuck' || method === 'chuckAndCentre') shapes.push(...jawShapes(holding, onMm, stockMm, x, y));
-  else if (method === 'betweenCentres') shapes.push(...dogShapes(holding, onMm, headEnd, x, y));
-  else if (heldInside(method)) shapes.push(...arborShapes(holding, onMm, headEnd, x, y));
+  const held: Held = { holding, onMm, headEnd, x, y };
+  if (method === 'chuck' || method === 'chuckAndCentre') shapes.push(...jawShapes(held, stockMm));
+  else if (method === 'betweenCentres') shapes.push(...dogShapes(held));
+  else if (heldInside(method)) shapes.push(...arborShapes(held));
   else shapes.push(block('jaws', headEnd - PLATE, headEnd - 1, y(onMm * 0.62), y(-onMm * 0.62)));
   if (onTailCentre(method) && method !== 'mandrel') shapes.push(centreShape(x(tailMm), y(0), 1));
   return shapes;
 }
 
-function jawShapes(
-  holding: Holding,
-  onMm: number,
-  stockMm: number,
-  x: (z: number) => number,
-  y: (r: number) => number,
-): Shape[] {
+function jawShapes({ holding, onMm, x, y }: Held, stockMm: number): Shape[] {
   const left = x(holding.jawsMm - holding.gripMm);
   const right = x(holding.jawsMm);
   // the body stands behind all that is held
@@ -73,13 +77,7 @@ function jawShapes(
 }
 
 /** A dog on the work with its tail in the driving plate, and the centre in the spindle. */
-function dogShapes(
-  holding: Holding,
-  onMm: number,
-  headEnd: number,
-  x: (z: number) => number,
-  y: (r: number) => number,
-): Shape[] {
+function dogShapes({ holding, onMm, headEnd, x, y }: Held): Shape[] {
   const [left, right] = [x(holding.jawsMm - holding.gripMm), x(holding.jawsMm)];
   const plate = headEnd - CENTRE_LONG + 8;
   const ring = Math.max(8, Math.abs(y(onMm / 2) - y(0)) * 0.3);
@@ -95,13 +93,7 @@ function dogShapes(
 }
 
 /** An arbor through the hole: on centres at both ends, or standing out of the chuck with a washer at its free end. */
-function arborShapes(
-  holding: Holding,
-  onMm: number,
-  headEnd: number,
-  x: (z: number) => number,
-  y: (r: number) => number,
-): Shape[] {
+function arborShapes({ holding, onMm, headEnd, x, y }: Held): Shape[] {
   const [top, bottom] = [y(onMm / 2), y(-onMm / 2)];
   const tail = x(holding.rawEndMm);
   if (holding.method === 'mandrel')

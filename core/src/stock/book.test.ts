@@ -1,17 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Bar, barSizes } from './bar.ts';
+import { brassBar } from '../testing/bars.ts';
+import { barSizes } from './bar.ts';
 import { bookBar } from './book.ts';
 import { sectionKey } from './section.ts';
 
-const bar = (more: Partial<Bar> = {}): Bar => ({
-  id: '00000000-0000-4000-8000-000000000001',
-  materialId: 'brass',
-  diameter: { text: '25', unit: 'mm' },
-  length: { text: '500', unit: 'mm' },
-  note: 'rack 1',
-  ...more,
-});
+const bar = brassBar;
 const NEW = '00000000-0000-4000-8000-000000000002';
 
 describe('what stands on the rack after sawing', () => {

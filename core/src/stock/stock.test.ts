@@ -1,17 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { brassBar } from '../testing/bars.ts';
 import { type Bar, barSizes, checkBar } from './bar.ts';
 import { cleanUpOf } from './clean-up.ts';
 import { barMassKg } from './mass.ts';
 import { inchParts, nearestBar, standardBars } from './standard-bar.ts';
 
-const bar = (more: Partial<Bar> = {}): Bar => ({
-  id: '00000000-0000-4000-8000-000000000001',
-  materialId: 'brass',
-  diameter: { text: '26', unit: 'mm' },
-  length: { text: '500', unit: 'mm' },
-  note: '',
-  ...more,
-});
+const bar = (more: Partial<Bar> = {}): Bar => brassBar({ diameter: { text: '26', unit: 'mm' }, ...more });
 
 describe('a bar', () => {
   it.each([

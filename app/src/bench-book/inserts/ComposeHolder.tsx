@@ -17,6 +17,7 @@ import {
 } from '@whelk/core/tool';
 import { useState } from 'react';
 import { bodyNames, clampingNames, formNames } from '../../messages/inserts.ts';
+import { SelectField } from '../../ui/SelectField.tsx';
 import { PictureView } from '../../ui/strip/PictureView.tsx';
 
 const keys = <T extends object>(table: T) => Object.keys(table) as (keyof T & string)[];
@@ -50,20 +51,13 @@ export function ComposeHolder({ onUse }: { onUse: (code: string) => void }) {
     read: (text: string) => HolderChoice[K] = (text) => text as HolderChoice[K],
     wide = 'w-52',
   ) => (
-    <label className="text-sm">
-      {label}
-      <select
-        className={`select mt-0.5 flex ${wide}`}
-        value={String(choice[key])}
-        onChange={(e) => set({ [key]: read(e.target.value) } as Partial<HolderChoice>)}
-      >
-        {options.map(([id, name]) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </label>
+    <SelectField
+      label={label}
+      value={String(choice[key])}
+      choices={options}
+      onPick={(text) => set({ [key]: read(text) } as Partial<HolderChoice>)}
+      className={wide}
+    />
   );
   const code = composeHolder(choice);
   const stands = standsAt(angleOf(kind, choice.style), cornerDeg);

@@ -12,6 +12,7 @@ import {
 } from '@whelk/core/tool';
 import { useState } from 'react';
 import { breakerNames, formNames, holeNames } from '../../messages/inserts.ts';
+import { SelectField } from '../../ui/SelectField.tsx';
 import { PictureView } from '../../ui/strip/PictureView.tsx';
 
 const keys = <T extends object>(table: T) => Object.keys(table) as (keyof T & string)[];
@@ -39,20 +40,13 @@ export function ComposeInsert({ onUse }: { onUse: (code: string) => void }) {
     read: (text: string) => InsertChoice[K],
     wide = 'w-56',
   ) => (
-    <label className="text-sm">
-      {label}
-      <select
-        className={`select mt-0.5 flex ${wide}`}
-        value={value}
-        onChange={(e) => set({ [key]: read(e.target.value) } as Partial<InsertChoice>)}
-      >
-        {options.map(([id, name]) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </label>
+    <SelectField
+      label={label}
+      value={value}
+      choices={options}
+      onPick={(text) => set({ [key]: read(text) } as Partial<InsertChoice>)}
+      className={wide}
+    />
   );
   return (
     <section aria-labelledby="compose" className="mt-8">

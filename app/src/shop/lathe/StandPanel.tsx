@@ -3,6 +3,7 @@ import type { Tool } from '@whelk/core/tool';
 import { useState } from 'react';
 import { ask } from '../../ui/api.ts';
 import { TextField } from '../../ui/number-field/TextField.tsx';
+import { SelectField } from '../../ui/SelectField.tsx';
 
 const lockNames = {
   carriage: 'carriage',
@@ -58,36 +59,20 @@ export function StandPanel({ lathe, tools, given }: Props) {
         />
       </div>
       <div className="mt-4 flex flex-wrap items-end gap-4">
-        <label className="text-sm">
-          On the spindle
-          <select
-            className="select mt-0.5 flex w-48"
-            value={stand.chuckId ?? ''}
-            onChange={(e) => void save({ ...stand, chuckId: e.target.value || null })}
-          >
-            <option value="">nothing, or not known</option>
-            {lathe.holding.chucks.map((c) => (
-              <option key={c.id} value={c.id}>
-                {c.name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="text-sm">
-          In the tool post
-          <select
-            className="select mt-0.5 flex w-56"
-            value={stand.toolId ?? ''}
-            onChange={(e) => void save({ ...stand, toolId: e.target.value || null })}
-          >
-            <option value="">nothing, or not known</option>
-            {tools.map((t) => (
-              <option key={t.id} value={t.id}>
-                {t.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SelectField
+          label="On the spindle"
+          className="w-48"
+          value={stand.chuckId ?? ''}
+          choices={[['', 'nothing, or not known'], ...lathe.holding.chucks.map((c) => [c.id, c.name] as const)]}
+          onPick={(chuckId) => void save({ ...stand, chuckId: chuckId || null })}
+        />
+        <SelectField
+          label="In the tool post"
+          className="w-56"
+          value={stand.toolId ?? ''}
+          choices={[['', 'nothing, or not known'], ...tools.map((t) => [t.id, t.name] as const)]}
+          onPick={(toolId) => void save({ ...stand, toolId: toolId || null })}
+        />
         <Figure
           label="Tailstock set over, mm"
           value={stand.setOverMm}

@@ -1,7 +1,8 @@
 import type { HoldChoice } from '@whelk/core/hold';
 import type { Lathe } from '@whelk/core/lathe';
 import { MmField } from '../../ui/number-field/MmField.tsx';
-import { ExtentSelect } from './ExtentSelect.tsx';
+import { SelectField } from '../../ui/SelectField.tsx';
+import { extentChoices, inChuckChoices } from './choices.ts';
 
 /** How the bar's piece is held the first time. */
 export function FirstHold({
@@ -18,45 +19,34 @@ export function FirstHold({
 }) {
   return (
     <div className="mt-2 grid grid-cols-2 gap-3">
-      <label className="text-sm">
-        Means
-        <select
-          className="select mt-0.5 flex w-full"
-          value={choice.method}
-          onChange={(e) => set({ method: e.target.value as 'auto' })}
-        >
-          <option value="auto">By overhang</option>
-          <option value="chuck">In the chuck alone</option>
-          <option value="chuckAndCentre">Chuck and tail centre</option>
-        </select>
-      </label>
-      <label className="text-sm">
-        Chuck
-        <select
-          className="select mt-0.5 flex w-full"
-          value={heldId ?? ''}
-          disabled={!lathe}
-          onChange={(e) => set({ chuckId: e.target.value })}
-        >
-          {lathe?.holding.chucks.map((c) => (
-            <option key={c.id} value={c.id}>
-              {c.name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <ExtentSelect extent={choice.extent} onChange={(extent) => set({ extent })} />
-      <label className="text-sm">
-        Grip on
-        <select
-          className="select mt-0.5 flex w-full"
-          value={choice.gripOn}
-          onChange={(e) => set({ gripOn: e.target.value as 'spare' })}
-        >
-          <option value="spare">Spare stock left of the part</option>
-          <option value="part">The part’s own left end</option>
-        </select>
-      </label>
+      <SelectField<HoldChoice['method']>
+        label="Means"
+        value={choice.method}
+        choices={[['auto', 'By overhang'], ...inChuckChoices]}
+        onPick={(method) => set({ method })}
+      />
+      <SelectField
+        label="Chuck"
+        value={heldId ?? ''}
+        disabled={!lathe}
+        choices={(lathe?.holding.chucks ?? []).map((c) => [c.id, c.name] as const)}
+        onPick={(chuckId) => set({ chuckId })}
+      />
+      <SelectField
+        label="What is done"
+        value={choice.extent ?? 'all'}
+        choices={extentChoices}
+        onPick={(extent) => set({ extent })}
+      />
+      <SelectField
+        label="Grip on"
+        value={choice.gripOn}
+        choices={[
+          ['spare', 'Spare stock left of the part'],
+          ['part', 'The part’s own left end'],
+        ]}
+        onPick={(gripOn) => set({ gripOn })}
+      />
       <MmField
         label="Grip, mm (0: usual)"
         value={choice.gripMm}

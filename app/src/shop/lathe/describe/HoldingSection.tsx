@@ -111,51 +111,53 @@ export function HoldingSection() {
           </>
         )}
       </Rows>
-      <Rows
+      <KindRows
         name="holding.arbors"
         title="Mandrels"
-        none="None."
         addLabel="Add a mandrel"
-        fresh={() => ({ name: '', kind: 'mandrel', fromMm: 20, toMm: 20 })}
-      >
-        {(path) => (
-          <>
-            <RangeFields path={path} />
-            <Choice
-              name={`${path}.kind`}
-              label="Kind"
-              className="w-52"
-              choices={[
-                ['mandrel', 'tapered, on centres'],
-                ['expandingMandrel', 'expanding'],
-              ]}
-            />
-          </>
-        )}
-      </Rows>
-      <Rows
+        fresh={{ kind: 'mandrel', fromMm: 20, toMm: 20 }}
+        kinds={[
+          ['mandrel', 'tapered, on centres'],
+          ['expandingMandrel', 'expanding'],
+        ]}
+      />
+      <KindRows
         name="holding.rests"
         title="Rests"
-        none="None."
         addLabel="Add a rest"
-        fresh={() => ({ name: '', kind: 'steady', fromMm: 10, toMm: 80 })}
-      >
-        {(path) => (
-          <>
-            <RangeFields path={path} />
-            <Choice
-              name={`${path}.kind`}
-              label="Kind"
-              className="w-52"
-              choices={[
-                ['steady', 'steady, on the bed'],
-                ['following', 'following, on the carriage'],
-              ]}
-            />
-          </>
-        )}
-      </Rows>
+        fresh={{ kind: 'steady', fromMm: 10, toMm: 80 }}
+        kinds={[
+          ['steady', 'steady, on the bed'],
+          ['following', 'following, on the carriage'],
+        ]}
+      />
     </>
+  );
+}
+
+/** Means that are of a kind and take a range of diameters. */
+function KindRows({
+  name,
+  title,
+  addLabel,
+  fresh,
+  kinds,
+}: {
+  name: string;
+  title: string;
+  addLabel: string;
+  fresh: object;
+  kinds: readonly (readonly [string, string])[];
+}) {
+  return (
+    <Rows name={name} title={title} none="None." addLabel={addLabel} fresh={() => ({ name: '', ...fresh })}>
+      {(path) => (
+        <>
+          <RangeFields path={path} />
+          <Choice name={`${path}.kind`} label="Kind" className="w-52" choices={kinds} />
+        </>
+      )}
+    </Rows>
   );
 }
 
