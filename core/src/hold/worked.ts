@@ -11,6 +11,8 @@ export interface Worked {
   /** still to come off the end at the tailstock, and off the one at the headstock */
   readonly tailMm: number;
   readonly headMm: number;
+  /** still on the spare stock that it was gripped by: it is cut off before it is put in again */
+  readonly onSpare?: boolean;
   /** whether the ends have centre holes */
   readonly tailCentre: boolean;
   readonly headCentre: boolean;

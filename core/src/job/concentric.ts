@@ -19,6 +19,8 @@ export interface TurnedTogether {
 /** Centre holes and cones left clean run true to this, and an arbor or mandrel to its hole, mm. Practice. */
 const CENTRES_MM = 0.01;
 const ARBOR_MM = 0.015;
+/** Soft jaws bored to the size where they stand, mm. */
+const BORED_JAWS_MM = 0.02;
 /** A piece clocked in on a faceplate or film, mm. */
 const CLOCKED_MM = 0.03;
 
@@ -27,8 +29,9 @@ function runoutOf(setup: PlannedSetup): number {
   if (trueToHole(setup)) return ARBOR_MM;
   if (method === 'betweenCentres') return CENTRES_MM;
   if (method === 'faceplate' || method === 'adhesiveArbor') return CLOCKED_MM;
-  // soft jaws bored to the finished diameter run as their chuck record says; a ring takes the jaws' own runout on
-  return runsAt(usualChuck(setup.input.lathe));
+  // jaws bored to the finished diameter in their place run true whatever their chuck; a ring takes the jaws' own runout on
+  const inJaws = runsAt(usualChuck(setup.input.lathe));
+  return setup.setup?.protect === 'softJaws' ? Math.min(inJaws, BORED_JAWS_MM) : inJaws;
 }
 
 /** Which lengths are turned together, and how far each later holding may be off what it is held by. */

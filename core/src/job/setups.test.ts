@@ -129,6 +129,15 @@ describe('holdings of a job', () => {
     const centres = planJob(withFurther(spindle, { ...next(spindle, 1), method: 'betweenCentres' }), shop);
     expect(centres.problems.map((p) => p.code)).toContain('hold.noCentreHoles');
   });
+  it('know whether the piece is still on its spare stock when it is put in again', () => {
+    const worked = (job: Job) => planJob(job, shop).setups.map((s) => s.input.again?.worked.onSpare);
+    expect(worked(turned)).toEqual([undefined, true]);
+    expect(
+      worked(withFurther(turned, turned.hold.further![0]!, { ...turned.hold.further![0]!, tail: 'right' })),
+    ).toEqual([undefined, true, undefined]);
+    const choice = { ...turned.hold.choice, gripOn: 'part' as const };
+    expect(worked({ ...turned, hold: { ...turned.hold, choice } })).toEqual([undefined, undefined]);
+  });
   it('are each frozen for themselves, and list their locks', () => {
     const planned = planJob(turned, shop);
     const run = freezeJob(turned, planned, 2)!;
@@ -165,6 +174,10 @@ describe('truth across holdings', () => {
       { path: ['hold', 'further', 0, 'method'], value: 0.08, limit: 0.05, severity: 'warning' },
     ]);
     expect(lost(held('four', '0.05'))).toEqual([]);
+    // jaws bored to the size in their place are as true as that
+    const [again] = turned.hold.further!;
+    const soft = withFurther(spindle, { ...again!, protect: 'softJaws' });
+    expect(acrossMm(planJob(soft, shop).setups, 1, 2)).toBe(0.02);
   });
 });
 

@@ -89,7 +89,11 @@ export function planSetups(
     const { tail } = setup;
     const turned = tail === 'left';
     const part = turned ? partEndForEnd(first.part) : first.part;
-    const worked = { ...workedOf(done, part, tail, hold), ...(first.input.rough ? { rough: first.input.rough } : {}) };
+    const worked: Worked = {
+      ...workedOf(done, part, tail, hold),
+      ...(first.input.rough ? { rough: first.input.rough } : {}),
+      ...(i === 0 && hold.gripOn === 'spare' ? { onSpare: true } : {}),
+    };
     const input: PlanInput = {
       ...first.input,
       part,

@@ -190,6 +190,7 @@ export const frozenRunSchema = z
           edgeIds: z.array(short).max(MOST_FEATURES),
           tailMm: number.min(0),
           headMm: number.min(0),
+          onSpare: z.boolean().optional(),
           tailCentre: z.boolean(),
           headCentre: z.boolean(),
         }),

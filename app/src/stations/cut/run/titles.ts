@@ -51,8 +51,7 @@ export function againText(frozen: FrozenRun): string {
   const { unit } = frozen.lathe;
   const { method } = holding;
   const on = nameOf(frozen, holding.onId);
-  const cutOff =
-    worked.headMm === 0 && worked.tailMm > 0 ? 'Cut it off its grip first where that has not been done. ' : '';
+  const cutOff = worked.onSpare ? 'Cut it off its grip first. ' : '';
   const way = `The drawing’s ${setup.tail} end goes to the tailstock. `;
   const protect =
     setup.protect &&
