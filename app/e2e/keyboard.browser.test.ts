@@ -151,6 +151,11 @@ describe('on a tablet held upright', () => {
       '/log',
       '/settings',
       '/lathes',
+      '/stock',
+      '/tools',
+      '/bench-book/inserts',
+      '/bench-book/centres',
+      '/bench-book/truing',
     ]) {
       await visit(page, `${shop.url}${url}`);
       const over = await page.evaluate(
@@ -158,6 +163,11 @@ describe('on a tablet held upright', () => {
       );
       if (over > 1) wide.push(`${url}: ${over}`);
     }
+    // a later holding, its strip and its ways
+    await visit(page, `${shop.url}/jobs/${await jobIdOf('Winding spindle')}/hold`);
+    await page.$$eval('.setup-card', (cards) => (cards[1] as HTMLElement).click());
+    await sees(page, 'within 0.01 mm of what the first holding turned');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(800);
     expect(wide).toEqual([]);
     await visit(page, `${shop.url}${run}`);
     const heights = await page.$$eval('.act, main select, main input', (all) =>

@@ -20,7 +20,9 @@ describe.each(['daylight', 'night-shift'])('every page in %s', (theme) => {
     const look = async (name: string) => {
       for (const fault of await axe(page)) found.push(`${name}: ${fault}`);
     };
-    const book = ['speeds', 'operations', 'bits', 'trouble', 'materials'].map((p) => `/bench-book/${p}`);
+    const book = ['speeds', 'operations', 'bits', 'trouble', 'materials', 'truing', 'centres', 'inserts'].map(
+      (p) => `/bench-book/${p}`,
+    );
     for (const url of ['/', '/lathes', '/tools', '/stock', ...book, '/log', '/settings', '/nowhere']) {
       await visit(page, `${shop.url}${url}`);
       await look(url);
@@ -40,6 +42,11 @@ describe.each(['daylight', 'night-shift'])('every page in %s', (theme) => {
         await page.click('button[aria-label="Working of speed"]');
       }
       await look(station);
+      if (station !== 'hold' && station !== 'route') continue;
+      // the second holding, with the part the other way round
+      await page.$$eval('.setup-card', (cards) => (cards[1] as HTMLElement).click());
+      await page.waitForFunction(() => document.querySelector('.setup-shown')?.textContent?.startsWith('2.'));
+      await look(`${station}, second holding`);
     }
     await visit(page, runUrl);
     await look('measure');
