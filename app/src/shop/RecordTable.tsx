@@ -17,6 +17,8 @@ export interface Column<T> {
   readonly onlyTyped?: true;
   /** shown in the list and not typed */
   readonly onlyShown?: true;
+  /** so short that it stands on one line however narrow the page is */
+  readonly short?: true;
 }
 export interface RecordKindView<T> {
   readonly kind: 'bar' | 'tool' | 'instrument' | 'holder' | 'insert';
@@ -175,11 +177,13 @@ export function RecordTable<T extends { id: string }>({
                 <tr key={r.id}>
                   {listed.map((c, i) =>
                     i === 0 ? (
-                      <th key={c.key} scope="row" className="min-w-48 font-semibold">
+                      <th key={c.key} scope="row" className="min-w-32 font-semibold lg:min-w-48">
                         {c.show(r)}
                       </th>
                     ) : (
-                      <td key={c.key}>{c.show(r)}</td>
+                      <td key={c.key} className={c.short && 'whitespace-nowrap'}>
+                        {c.show(r)}
+                      </td>
                     ),
                   )}
                   <td className="whitespace-nowrap text-right">

@@ -49,6 +49,7 @@ const viewWith = (own: readonly Material[], waiting: readonly WaitingBlanks[]): 
     {
       key: 'length',
       label: 'Length',
+      short: true,
       show: (b) => `${b.pieces && b.pieces > 1 ? `${b.pieces} × ` : ''}${b.length.text} ${b.length.unit}`,
       edit: (b) => b.length.text,
     },

@@ -1,5 +1,7 @@
+import type { LengthUnit } from '@whelk/core/quantity';
 import type { Plan } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
+import { measure } from '../../ui/format.ts';
 import { LoadBar } from '../../ui/LoadBar.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 
@@ -18,10 +20,12 @@ export function Bears({
   tell,
   nameOf,
   drawn,
+  unit,
 }: {
   plan: Plan | undefined;
   tell: (operationId: string, codes: readonly string[]) => (record: Recorder) => void;
   nameOf: (featureId: string | undefined) => string;
+  unit: LengthUnit;
   /** what the strip draws of the bending */
   drawn?: { readonly awayMm: number; readonly inRoughing: boolean };
 }) {
@@ -41,12 +45,12 @@ export function Bears({
       <LoadBar
         name="Bends"
         share={byBend.loads.bendMm / byBend.loads.bendAllowedMm}
-        text={`${byBend.loads.bendMm.toFixed(3)} of ${byBend.loads.bendAllowedMm.toFixed(3)} mm on the diameter, at ${nameOf(byBend.featureId)}`}
+        text={`${measure(byBend.loads.bendMm, unit)} of ${measure(byBend.loads.bendAllowedMm, unit)} ${unit} on the diameter, at ${nameOf(byBend.featureId)}`}
         after={<Working of="bending" tell={tell(byBend.id, bends)} />}
       />
       {drawn && (
         <p className="-mt-4 pl-[4.25rem] text-sm">
-          Dashed on the strip, drawn far larger: it gives way {drawn.awayMm.toFixed(3)} mm{' '}
+          Dashed on the strip, drawn far larger: it gives way {measure(drawn.awayMm, unit)} {unit}{' '}
           {drawn.inRoughing ? 'in roughing' : 'in the last cuts'}.
         </p>
       )}

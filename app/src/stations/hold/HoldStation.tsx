@@ -163,7 +163,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
             </Suspense>
           )}
           {plan?.operations.some((o) => o.loads) ? (
-            <Bears plan={plan} tell={tellFor} nameOf={nameOf} drawn={bent} />
+            <Bears plan={plan} tell={tellFor} nameOf={nameOf} drawn={bent} unit={unit} />
           ) : (
             <p className="muted mt-3">
               {!planned.bar
@@ -180,7 +180,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
           <section aria-labelledby="together" className="lg:col-span-2">
             <h2 id="together">What stays true to what</h2>
             <Suspense>
-              <Together setups={planned.setups} nameOf={nameOf} />
+              <Together setups={planned.setups} nameOf={nameOf} unit={unit} />
             </Suspense>
           </section>
         )}

@@ -1,11 +1,15 @@
 import { type PlannedSetup, turnedTogether } from '@whelk/core/job';
+import type { LengthUnit } from '@whelk/core/quantity';
+import { measure } from '../../ui/format.ts';
 
 /** Which lengths stay true to one another, and how far each later holding may be off. */
 export default function Together({
   setups,
   nameOf,
+  unit,
 }: {
   setups: readonly PlannedSetup[];
+  unit: LengthUnit;
   nameOf: (featureId: string | undefined) => string;
 }) {
   const rows = turnedTogether(setups);
@@ -28,7 +32,7 @@ export default function Together({
             <td className="py-1.5">
               {row.runoutMm === undefined
                 ? 'the bar: nothing to be true to yet'
-                : `runs out up to ${row.runoutMm.toFixed(3)} mm against ${held(row, nameOf)}`}
+                : `runs out up to ${measure(row.runoutMm, unit)} ${unit} against ${held(row, nameOf)}`}
             </td>
           </tr>
         ))}

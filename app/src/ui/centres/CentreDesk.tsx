@@ -1,4 +1,4 @@
-import { centreDepth, centreForLoad, mouthRemedy } from '@whelk/core/hold';
+import { centreDepth, centreForLoad, facingToCentre, mouthRemedy } from '@whelk/core/hold';
 import { plainCentreDrills } from '@whelk/core/part';
 import { centreHolePicture } from '@whelk/core/picture';
 import { type LengthUnit, shortLength } from '@whelk/core/quantity';
@@ -74,6 +74,7 @@ export function CentreDesk({ unit, stockMm, endMm, massKg, forceN, allowanceMm }
   const hole = choose();
   const depth = hole && centreDepth(hole.pilotMm, hole.pilotLengthMm, hole.mouthMm);
   const remedy = hole && measured && end ? mouthRemedy(measured, hole.mouthMm, left ?? 0, end, WITHIN_MM) : undefined;
+  const faced = hole && end ? facingToCentre(end, hole.mouthMm, left ?? 0, false) : undefined;
   const shown = (mm: number) => `${shortLength(mm, unit, unit === 'mm' ? 2 : 3)} ${unit}`;
   return (
     <div className="grid gap-6 lg:grid-cols-[1fr_330px]">
@@ -151,8 +152,8 @@ export function CentreDesk({ unit, stockMm, endMm, massKg, forceN, allowanceMm }
         )}
         <p className="muted mt-3 text-sm">
           Slow drill pressure, oil, back out often: the pilot breaks before the cone cuts. Facing up to a centre: use a
-          half-centre, or stop {shown(1)} short of the mouth and take the ring off later; a tip that meets the centre
-          breaks.
+          half-centre, or stop{faced ? ` at Ø${shown(faced.toMm)}` : ' short of it'} and take the ring off later; a tip
+          that meets the centre breaks.
         </p>
       </div>
       {hole && depth && (
