@@ -190,7 +190,6 @@ for (const file of graph.keys()) visit(file, []);
 
 const lock = fs.readFileSync(path.join(ROOT, 'package-lock.json'), 'utf8');
 if (/https?:\/\/[^"]*\.tgz/.test(lock)) faults.push('package-lock.json names download addresses');
-// tests and benchmarks against all code, blank lines apart
 if (faults.length > 0) {
   console.error(faults.join('\n'));
   console.error(`\n${faults.length} faults in the house`);

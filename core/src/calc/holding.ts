@@ -119,8 +119,7 @@ export const holding = [
       const { job, shop } = asJob(input);
       const { setups, problems } = planJob(job, shop);
       const wrong = told(problems);
-      if (wrong.length > 0 || setups.length === 0)
-        return { problems: wrong.length > 0 ? wrong : [{ code: 'length.empty', path: ['drawing'] }] };
+      if (wrong.length > 0) return { problems: wrong };
       const together = turnedTogether(setups);
       return {
         holdings: setups.map(({ number, tail, plan }, i) => ({
