@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { Lathe } from '@whelk/core/lathe';
 import { describe, expect, it } from 'vitest';
-import { axe, press, sees, type, visit } from './support/browser.ts';
+import { cutToTheEnd } from './support/at-the-lathe.ts';
+import { axe, hydrated, press, sees, type, visit } from './support/browser.ts';
 import { demoInBrowser } from './support/demo-in-browser.ts';
 
 const { shop, openPage, loadJob, changeJob, jobIdOf } = demoInBrowser();
@@ -89,6 +90,45 @@ describe('holdings of a job', () => {
     expect(back.status).toBe(201);
     const again = (await shop.ask('GET', `/api/jobs/${(back.body as { id: string }).id}/export`)).body as typeof file;
     expect(again.runs.map((r) => r.setup)).toEqual([1, 2]);
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+  it('take a part from the bar to both of its ends, through the log to a job that is done', async () => {
+    const { page, errors } = await openPage(1280, 1100);
+    const pins = await jobIdOf('Locking pins');
+    await changeJob(pins, (job) => ({ ...job, quantity: 1, hold: { ...job.hold, further: undefined } }));
+    await visit(page, `${shop.url}/jobs/${pins}/hold`);
+    await press(page, 'Turn it end for end');
+    await sees(page, 'Holding 2: put in again');
+    await sees(page, '· saved');
+    await visit(page, `${shop.url}/jobs/${pins}/route`);
+    await sees(page, 'Nothing: all of it is cut');
+    for (const [number, closing] of [
+      [1, 'Close this piece'],
+      [2, 'Close this holding'],
+    ] as const) {
+      await visit(page, `${shop.url}/jobs/${pins}/cut`);
+      await page.waitForSelector(`section[aria-label="Holding ${number}"] button:not([disabled])`);
+      await Promise.all([page.waitForNavigation(), page.click(`section[aria-label="Holding ${number}"] button`)]);
+      await hydrated(page);
+      await sees(page, number === 1 ? 'Put the blank in' : 'Put the piece in again');
+      await cutToTheEnd(page, 14);
+      await press(page, closing);
+      await sees(page, 'Finished');
+      await page.waitForFunction(() => document.querySelector('header')?.innerText.includes('saved'));
+    }
+    await visit(page, `${shop.url}/log`);
+    await sees(page, 'Locking pins, piece 1, holding 2');
+    const line = await page.evaluate(
+      () =>
+        [...document.querySelectorAll('main li')].find((li) => li.textContent?.includes('Locking pins'))?.textContent,
+    );
+    expect(line).toContain('Finished');
+    await visit(page, shop.url);
+    const row = await page.evaluate(
+      () => [...document.querySelectorAll('li')].find((li) => li.textContent?.includes('Locking pins'))?.textContent,
+    );
+    expect(row).toContain('All pieces cut');
     expect(errors).toEqual([]);
     await page.close();
   });

@@ -1,46 +1,10 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
+import { cutToTheEnd, doStep, stepOf } from './support/at-the-lathe.ts';
 import { hydrated, press, sees, station, textOf, type, visit } from './support/browser.ts';
 import { demoInBrowser } from './support/demo-in-browser.ts';
 
 const { shop, openPage, jobIdOf } = demoInBrowser();
-
-/** Number of the present step as the page says it. */
-const stepOf = async (page: Page): Promise<number> => Number(/^(\d+) of (\d+)/.exec(await textOf(page))?.[1] ?? 0);
-/** Does the present step: touches off, measures what the limits want, or says done. */
-async function doStep(page: Page, by: 'click' | 'key', barMm = 30): Promise<void> {
-  const before = await textOf(page, 'header');
-  const has = (field: string) => page.$(`[data-field="${field}"]`);
-  if (await has('touch-diameter')) {
-    await type(page, 'touch-diameter', String(barMm - 0.3));
-    await type(page, 'touch-cross', '0');
-    if (await has('touch-end')) await type(page, 'touch-end', '0');
-    await page.keyboard.press('Enter');
-  } else if (await has('reading')) {
-    const [lower, upper] = await page.$eval('section[aria-label="Tolerance ladder"] svg', (e) =>
-      /Limits ([\d.]+) to ([\d.]+)/
-        .exec(e.getAttribute('aria-label') ?? '')!
-        .slice(1, 3)
-        .map(Number),
-    );
-    const between = (await textOf(page)).includes('Between the two equal cuts');
-    await type(page, 'reading', ((lower! + upper!) / 2 + (between ? 0.4 : 0)).toFixed(3));
-    await page.keyboard.press('Enter');
-    await sees(page, 'Together');
-    if (by === 'key') {
-      await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-      await page.keyboard.press('Space');
-    } else await press(page, between ? 'Set the dial' : 'Fits, go on');
-  } else if (by === 'key') await page.keyboard.press('Space');
-  else await page.click('button.act.main');
-  await page.waitForFunction(
-    (b) =>
-      document.querySelector('header')?.innerText.replace(/\d+ waiting for the server|saved/, '') !==
-        b.replace(/\d+ waiting for the server|saved/, '') || document.body.innerText.includes('All that can be turned'),
-    {},
-    before,
-  );
-}
 
 describe('an own three-step shaft', () => {
   it('goes from nothing to the log with typing and clicks, through reload and restarts in the middle', async () => {
@@ -106,9 +70,7 @@ describe('an own three-step shaft', () => {
     await page.reload();
     await hydrated(page);
     expect(await stepOf(page)).toBe(at + 2);
-    for (let i = 0; i < 60 && !(await textOf(page)).includes('All that can be turned'); i++)
-      await doStep(page, 'click');
-    await sees(page, 'All that can be turned');
+    await cutToTheEnd(page, 30);
     await press(page, 'Close this piece');
     await sees(page, 'Finished');
     await page.waitForFunction(() => document.querySelector('header')?.innerText.includes('saved'));
