@@ -24,6 +24,7 @@ const ROOMS = [
   'hold',
   'route',
   'trouble',
+  'simulate',
   'picture',
   'sheet',
   'trace',

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { combineReadings, decide, fitness } from '../gauge/index.ts';
+import { combineReadings, decideBetween, fitness } from '../gauge/index.ts';
 import { generalToleranceMm, holeZone, parseLimits, shaftZone } from '../limit/index.ts';
 import { exactText, inchFraction, lengthUnitSchema, parseLength, rational } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -86,29 +86,42 @@ export const basics = [
     tab: 'measuring',
     input: z.strictObject({
       readingsMm: z.array(z.number().min(-1e9).max(1e9)).min(1).max(100),
+      /** where each was taken; readings without a place are of the same one */
+      places: z.array(z.string().max(40)).max(100).optional(),
       uncertaintyMm: positive,
       upperMm: z.number(),
       lowerMm: z.number(),
+      cut: z.enum(['outside', 'inside']).default('outside'),
     }),
     output: z.object({
       meanMm: z.number(),
+      guardMm: z.number(),
       spreadMm: z.number(),
       uncertaintyMm: z.number(),
       verdict: z.string(),
       side: z.string(),
+      left: z.string(),
       instrument: z.string(),
+      disagreement: z
+        .union([
+          z.object({ kind: z.literal('taper'), largeAt: z.string(), smallAt: z.string(), byMm: z.number() }),
+          z.object({ kind: z.literal('bell'), middle: z.enum(['large', 'small']), byMm: z.number() }),
+          z.object({ kind: z.literal('samePlace'), place: z.string(), byMm: z.number() }),
+        ])
+        .optional(),
     }),
-    run: ({ readingsMm, uncertaintyMm, upperMm, lowerMm }, record) => {
+    run: ({ readingsMm, places, uncertaintyMm, upperMm, lowerMm, cut }, record) => {
       if (upperMm <= lowerMm)
         return { problems: [{ code: 'limit.reversed', path: ['upperMm'], value: upperMm, limit: lowerMm }] };
-      const combined = combineReadings(readingsMm, uncertaintyMm, record);
-      const decision = decide(combined.meanMm, combined.uncertaintyMm, { upperMm, lowerMm, how: 'sizes' }, record);
+      const readings = readingsMm.map((mm, i) => ({ mm, uncertaintyMm, place: places?.[i] ?? '' }));
+      const combined = combineReadings(readings, record, cut);
+      const { smallestMm, largestMm, meanMm, guardMm, spreadMm, disagreement } = combined;
+      const decision = decideBetween(smallestMm, largestMm, uncertaintyMm, { upperMm, lowerMm }, record, cut);
       return {
-        meanMm: combined.meanMm,
-        spreadMm: combined.spreadMm,
-        uncertaintyMm: combined.uncertaintyMm,
+        ...{ meanMm, guardMm, spreadMm, uncertaintyMm: combined.uncertaintyMm },
         ...decision,
         instrument: fitness(upperMm - lowerMm, uncertaintyMm),
+        ...(disagreement ? { disagreement } : {}),
       };
     },
   }),

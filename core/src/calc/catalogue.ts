@@ -10,6 +10,7 @@ import type { Calculation } from './entry.ts';
 import { fitting } from './fitting.ts';
 import { holding } from './holding.ts';
 import { latheWork } from './lathe-work.ts';
+import { running } from './running.ts';
 import { stocking } from './stocking.ts';
 import { truing } from './truing.ts';
 
@@ -26,6 +27,7 @@ export const catalogue: readonly Calculation[] = [
   ...drawer,
   ...latheWork,
   ...holding,
+  ...running,
 ];
 
 const byName = new Map(catalogue.map((entry) => [entry.name, entry]));

@@ -20,9 +20,12 @@ export function thinnestChipMm(edgeRadiusMm: number): number {
   return edgeRadiusMm / 3;
 }
 
+/** Shallowest cut that a ground edge is trusted with, mm on radius: keen HSS cuts a chip of half that. provenance: recalled */
+const KEEN_MM = 0.01;
+
 /** Shallowest cut that a nose does not push away, mm on radius. @source about a third of an insert's nose radius; keen HSS cuts by its edge */
 export function shallowestCutMm(material: ToolMaterial, noseRadiusMm: number, edgeRadiusMm: number): number {
   return familyOf(material) === 'carbide'
     ? Math.max(noseRadiusMm / 3, thinnestChipMm(edgeRadiusMm))
-    : Math.max(0.02, thinnestChipMm(edgeRadiusMm));
+    : Math.max(KEEN_MM, thinnestChipMm(edgeRadiusMm));
 }

@@ -1,11 +1,35 @@
 import { z } from 'zod';
 import { lengthUnitSchema } from '../quantity/index.ts';
 
+/** What can be measured of a turned piece. */
+export const MEASURANDS = ['outside', 'inside', 'depth', 'length', 'thread', 'runout'] as const;
+export type Measurand = (typeof MEASURANDS)[number];
+
+/** What each kind of instrument measures, and whether it tells a number or only large, right, small. */
+export const INSTRUMENT_KINDS = {
+  micrometer: { measures: ['outside'], number: true },
+  caliper: { measures: ['outside', 'inside', 'depth', 'length'], number: true },
+  rule: { measures: ['outside', 'length'], number: true },
+  'thread micrometer': { measures: ['thread'], number: true },
+  'inside micrometer': { measures: ['inside'], number: true },
+  'telescopic gauge': { measures: ['inside'], number: true },
+  'bore gauge': { measures: ['inside'], number: true },
+  'depth micrometer': { measures: ['depth', 'length'], number: true },
+  'preset calipers': { measures: ['outside', 'inside'], number: false },
+  'snap gauge': { measures: ['outside'], number: false },
+  'ring gauge': { measures: ['outside'], number: false },
+  'plug gauge': { measures: ['inside'], number: false },
+  mate: { measures: ['outside', 'inside'], number: false },
+  indicator: { measures: ['runout'], number: true },
+  other: { measures: ['outside', 'inside', 'depth', 'length'], number: true },
+} as const satisfies Record<string, { readonly measures: readonly Measurand[]; readonly number: boolean }>;
+export type InstrumentKind = keyof typeof INSTRUMENT_KINDS;
+
 /** A measuring instrument; `uncertaintyMm` is the half-width at k = 2. */
 export const instrumentSchema = z.strictObject({
   id: z.uuid(),
   name: z.string().min(1).max(60),
-  kind: z.enum(['micrometer', 'caliper', 'rule', 'thread micrometer', 'indicator', 'other']),
+  kind: z.enum(Object.keys(INSTRUMENT_KINDS) as [InstrumentKind, ...InstrumentKind[]]),
   unit: lengthUnitSchema,
   fromMm: z.number().min(0),
   toMm: z.number().positive().max(5000),
@@ -47,21 +71,47 @@ export function fitness(toleranceMm: number, uncertaintyMm: number): Fitness {
   return ratio >= 10 ? 'good' : ratio >= 4 ? 'allowed' : 'tooCoarse';
 }
 
+/** Whether an instrument measures such a thing at all. @example measures(micrometer, 'inside') // false */
+export function measures({ kind }: Pick<Instrument, 'kind'>, what: Measurand): boolean {
+  return (INSTRUMENT_KINDS[kind].measures as readonly Measurand[]).includes(what);
+}
+
+/** Whether it tells a number; gauges and preset calipers only tell large, right or small. */
+export const tellsNumber = ({ kind }: Pick<Instrument, 'kind'>): boolean => INSTRUMENT_KINDS[kind].number;
+
+const FITNESS_ORDER: readonly Fitness[] = ['good', 'allowed', 'tooCoarse'];
+
 /**
- * The coarsest instrument that is good enough for the size, or the finest there is. One that reads in the wanted unit is
- * preferred as long as it may judge the tolerance at all.
+ * The instrument for a size: one that measures such a thing and tells a number; of those the fittest class, in it one that reads
+ * in the wanted unit, in it the coarsest that is good, else the finest.
+ * @param what an outside diameter is not measured by a thread micrometer
  * @returns undefined when none reaches the size
  */
 export function chooseInstrument(
   instruments: readonly Instrument[],
+  what: Measurand,
   sizeMm: number,
   toleranceMm: number,
   unit: Instrument['unit'],
 ): Instrument | undefined {
   const reaching = instruments
-    .filter((i) => i.fromMm <= sizeMm && sizeMm <= i.toMm && i.kind !== 'indicator')
+    .filter((i) => measures(i, what) && tellsNumber(i) && i.fromMm <= sizeMm && sizeMm <= i.toMm)
     .sort((a, b) => b.uncertaintyMm - a.uncertaintyMm);
-  const own = reaching.filter((i) => i.unit === unit && fitness(toleranceMm, i.uncertaintyMm) !== 'tooCoarse');
-  const choice = own.length > 0 ? own : reaching;
-  return choice.find((i) => fitness(toleranceMm, i.uncertaintyMm) === 'good') ?? choice.at(-1);
+  const classOf = (i: Instrument) => fitness(toleranceMm, i.uncertaintyMm);
+  const own = reaching.filter((i) => i.unit === unit);
+  // one in the job's own unit serves as long as it may judge the tolerance at all, or none in the other unit may
+  const usable = own.filter((i) => classOf(i) !== 'tooCoarse');
+  const found = usable.length > 0 ? usable : reaching.filter((i) => classOf(i) !== 'tooCoarse');
+  const choice = found.length > 0 ? found : own.length > 0 ? own : reaching;
+  const best = FITNESS_ORDER.find((c) => choice.some((i) => classOf(i) === c));
+  const of = choice.filter((i) => classOf(i) === best);
+  return best === 'good' ? of[0] : of.at(-1);
+}
+
+/** What a number read with an instrument that nobody listed is taken to be sure to, half-width at k = 2, mm. */
+export const UNLISTED_UNCERTAINTY_MM = 0.01;
+
+/** Uncertainty of an instrument of a list by its id, mm; of one not in it, the unlisted one's. */
+export function uncertaintyOf(instruments: readonly Instrument[], id: string | undefined): number {
+  return instruments.find((i) => i.id === id)?.uncertaintyMm ?? UNLISTED_UNCERTAINTY_MM;
 }

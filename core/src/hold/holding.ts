@@ -68,7 +68,7 @@ export function holdingFor(part: Part, blank: Blank, choice: HoldChoice, record?
 export interface Waiting {
   readonly what: 'feature' | 'headFace' | 'cutOff' | 'leftEdge' | 'detail' | 'bore';
   readonly featureId?: string;
-  readonly why: 'behindLarger' | 'inJaws' | 'otherEnd' | 'asBar' | 'shape' | 'otherSetup';
+  readonly why: 'behindLarger' | 'inJaws' | 'otherEnd' | 'asBar' | 'shape' | 'otherSetup' | 'tooFine';
 }
 export interface Reach {
   /** largest first, which is from the chuck to the tail */

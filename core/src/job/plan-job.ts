@@ -130,6 +130,7 @@ export function freezeJob(job: Job, planned: PlannedJob, number = 1): FrozenRun 
     instruments: input.instruments,
     stockMm: input.stockMm,
     ...(input.rough ? { rough: input.rough } : {}),
+    ...(input.spigots ? { spigots: input.spigots } : {}),
     hold: input.hold,
     school: input.school,
     policy: input.policy,

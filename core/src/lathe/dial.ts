@@ -12,6 +12,16 @@ export interface DialScale {
 
 /** Scale of a ring, exact. @example dialScale(dial).lineTravelMm.valueOf() // 0.02 for 2 mm a turn in 100 */
 export function dialScale(dial: Dial): DialScale {
+  const known = scales.get(dial);
+  if (known) return known;
+  const scale = scaleOf(dial);
+  scales.set(dial, scale);
+  return scale;
+}
+/** Rings are never changed, only replaced: each is worked out once. */
+const scales = new WeakMap<Dial, DialScale>();
+
+function scaleOf(dial: Dial): DialScale {
   const travel = rational(dial.travelPerTurn).div(dial.divisions);
   const lineNumber = dial.kind === 'diameter' ? travel.mul(2) : travel;
   return {

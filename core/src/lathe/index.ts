@@ -23,6 +23,16 @@ export {
 } from './dial.ts';
 export type { FeedSetting } from './feed-schema.ts';
 export { latheFileSchema } from './file.ts';
+export {
+  FINE_ANGLE_DEG,
+  FINE_ANGLE_SHARE,
+  type Fineness,
+  finenessesOf,
+  finenessOf,
+  guardMm,
+  latheGivesMmPerN,
+  TOUCH_MM,
+} from './fineness.ts';
 export { type Chuck, type Truing, truingSchema, usualTruing } from './holding-schema.ts';
 export { LATHE_PATTERNS, type LathePattern, lathePattern } from './patterns.ts';
 export { type Lathe, latheSchema, storedLatheSchema } from './schema.ts';

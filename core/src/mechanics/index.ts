@@ -10,3 +10,16 @@ export {
 } from './beam.ts';
 export { gripUse, jawForceShare } from './grip.ts';
 export { lengthAt20Mm, type Warming, warmingOf } from './heat.ts';
+export {
+  askFor,
+  believedSpring,
+  comesTo,
+  type KnownPlace,
+  missMm,
+  type ShownSpring,
+  type Sign,
+  type SpringShare,
+  shownSpring,
+  springPassTakesMm,
+  trialZoneLowerMm,
+} from './spring.ts';

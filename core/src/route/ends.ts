@@ -1,4 +1,5 @@
 import type { HoldMethod } from '../hold/index.ts';
+import { FINE_ANGLE_DEG } from '../lathe/index.ts';
 import { type Chamfer, chamferDepthMm, type Turned } from '../part/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { toolFor } from '../tool/index.ts';
@@ -119,14 +120,17 @@ export function openingOperations(
 
 /**
  * Touching off again after the tool was changed: another point stands elsewhere, so neither dial's number holds any more.
- * @param diameterMm what the new tool is brought to: the last diameter that was roughed, near the tail end
+ * @param feature length that the new tool is brought to: the one roughed last, near the tail end, `diameterMm` by now
  * @param endMm where that length ends towards the tail
+ * @param byCompound whether the compound is swung to the fine angle first: it may not be turned once the tool has been set
  */
 export function touchAgainOperation(
   context: FitContext,
+  feature: Turned,
   diameterMm: number,
   endMm: number,
   tool: Tool,
+  byCompound: boolean,
   recorderFor: RecorderFor,
 ): Operation | undefined {
   const record = recorderFor('touchOff-finisher');
@@ -136,13 +140,15 @@ export function touchAgainOperation(
       ...bare,
       id: 'touchOff-finisher',
       kind: 'touchOff',
+      featureId: feature.id,
       zFromMm: endMm - 6,
       zToMm: endMm,
       toolId: tool.id,
       setting,
-      minutes: usualMinutes(2.5, record),
+      minutes: usualMinutes(2.5 + (byCompound ? context.input.lathe.changeMin.compound : 0), record),
       caution: 'stopToMeasure',
       targetMm: diameterMm,
+      ...(byCompound ? { sizes: { compoundDeg: FINE_ANGLE_DEG } } : {}),
     }
   );
 }

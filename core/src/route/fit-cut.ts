@@ -10,7 +10,7 @@ import {
   type SpeedTable,
 } from '../cutting/index.ts';
 import type { Holding } from '../hold/index.ts';
-import { dialScale, type Feed, powerKwAt, usualChuck } from '../lathe/index.ts';
+import { dialScale, type Feed, latheGivesMmPerN, powerKwAt, usualChuck } from '../lathe/index.ts';
 import type { Shaft } from '../mechanics/index.ts';
 import { gripUse, jawForceShare } from '../mechanics/index.ts';
 import type { Tool } from '../tool/index.ts';
@@ -101,6 +101,15 @@ function evaluate(
   });
   recordBend(wish.shaft, context.holding, bendPerN.aMm, forces.radialN, record);
   const bendMm = bendPerN.perN * forces.radialN;
+  const gives = latheGivesMmPerN(lathe);
+  const springShare = (forces.radialN / depthMm) * (bendPerN.perN / 2 + gives.mmPerN);
+  record?.({
+    code: 'route.spring',
+    values: {
+      ...{ radialPerMmN: forces.radialN / depthMm, workMmPerN: bendPerN.perN / 2, latheMmPerN: gives.mmPerN },
+      ...{ latheBy: gives.by, springShare },
+    },
+  });
   const chuck = usualChuck(lathe);
   const jawForceN = chuck.forceN * jawForceShare(chosen.speed.rpm, chuck.maxRpm);
   const gripShare = gripUse(
@@ -127,7 +136,11 @@ function evaluate(
     feedLabel: feed?.label,
     feedAt: feed?.setting.at,
   };
-  return { setting, loads: { powerKw, availableKw, bendMm, bendAllowedMm: wish.bendAllowedMm, gripShare }, exceeds };
+  return {
+    setting,
+    loads: { powerKw, availableKw, bendMm, bendAllowedMm: wish.bendAllowedMm, gripShare, springShare },
+    exceeds,
+  };
 }
 
 /**

@@ -3,6 +3,7 @@ export { HANDLING_MIN, passDepths } from './fit-cut.ts';
 export type {
   Limiter,
   Loads,
+  MeasuredAfter,
   Operation,
   OperationKind,
   OwnCut,
@@ -13,5 +14,6 @@ export type {
   Setting,
 } from './plan.ts';
 export { ownCutSchema } from './plan.ts';
+export { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
 export { planRoute } from './plan-route.ts';
 export type { RecorderFor } from './turning.ts';

@@ -1,5 +1,5 @@
 import { speedTable, usualPolicy } from '../cutting/index.ts';
-import { fitness } from '../gauge/index.ts';
+import { fitness, measures } from '../gauge/index.ts';
 import {
   type Blank,
   blankFor,
@@ -15,7 +15,7 @@ import {
   type Worked,
   withMeans,
 } from '../hold/index.ts';
-import { checkLathe, dialScale, feedsOf, usualChuck } from '../lathe/index.ts';
+import { checkLathe, feedsOf, usualChuck } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Part, Turned } from '../part/index.ts';
 import { type Problem, rational, sum, under } from '../quantity/index.ts';
@@ -26,7 +26,7 @@ import { chamferOperation, openingOperations, shoulderOperation, touchAgainOpera
 import type { FitContext } from './fit-cut.ts';
 import type { Operation, Plan, PlanInput } from './plan.ts';
 import { weighChanges } from './stay.ts';
-import { finishLevel, type Level, levelOf, type RecorderFor, roughLevel } from './turning.ts';
+import { finishLevel, type Level, levelOf, measureRoughed, type RecorderFor, roughLevel } from './turning.ts';
 
 const silent: RecorderFor = () => undefined;
 
@@ -80,7 +80,8 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
   const finisher = toolFor(tools, 'finisher')!;
   const within = reachFromTail(part, holding, stockMm, hold.clearanceMm, hold.gripOn, worked);
   const reachable = hold.extent === 'ends' ? [] : within.reachable;
-  const waiting = hold.extent === 'ends' ? [...within.reachable.map(later), ...within.waiting] : within.waiting;
+  const waiting: Waiting[] =
+    hold.extent === 'ends' ? [...within.reachable.map(later), ...within.waiting] : [...within.waiting];
   const { lengthMm } = part;
   const done = new Set(worked?.doneIds);
   // metal between two finished lengths is cut up to the one at its tail side
@@ -107,20 +108,35 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
           ? 1
           : 0;
     const zFromMm = Math.max(feature.zFromMm - runPast, holding.jawsMm + 0.5);
-    const level = levelOf(feature, zFromMm, shoulder, startMm, finisher);
+    const level = levelOf(context, feature, zFromMm, shoulder, startMm, recorderFor);
     const rough = roughLevel(context, level, startMm, endMm, recorderFor);
     if (rough) wanted.push(rough);
     startMm = Math.min(startMm, Number((level.targetMm + level.allowanceMm).toFixed(9)));
     levels.push({ level, outsideMm: left?.diameterMm ?? stockMm });
   }
   const rougher = toolFor(tools, 'rougher')!;
-  if (levels.length > 0 && finisher.id !== rougher.id)
-    push(wanted, touchAgainOperation(context, startMm, regionMm, finisher, recorderFor));
+  wanted.push(
+    ...measureRoughed(
+      context,
+      levels.map((l) => l.level),
+      recorderFor,
+    ),
+  );
+  const byCompound = levels.some(({ level: { last } }) => last.kind === 'planned' && last.fineness.slide === 'compound');
+  const last = levels.at(-1)?.level.feature;
+  if (last && (finisher.id !== rougher.id || byCompound))
+    push(wanted, touchAgainOperation(context, last, startMm, regionMm, finisher, byCompound, recorderFor));
   for (const { level, outsideMm } of levels) {
     wanted.push(...finishLevel(context, level, recorderFor));
-    if (level.shoulder) push(wanted, shoulderOperation(context, level, Math.min(outsideMm, stockMm), recorderFor));
+    if (level.last.kind === 'tooFine') {
+      waiting.push({ what: 'feature', featureId: level.feature.id, why: 'tooFine' });
+      problems.push({
+        ...{ code: `route.tooFine.${level.last.why}`, path: ['drawing', 'features', level.feature.index, 'limits'] },
+        ...{ value: Number(toleranceMm(level.feature.limits).toFixed(4)), unit: 'mm', severity: 'warning' },
+      });
+    } else if (level.shoulder) push(wanted, shoulderOperation(context, level, Math.min(outsideMm, stockMm), recorderFor));
   }
-  const cutNow = new Set(levels.map(({ level }) => level.feature.id));
+  const cutNow = new Set(levels.flatMap(({ level }) => (level.last.kind === 'planned' ? [level.feature.id] : [])));
   for (const feature of edgesNow(part, holding, hold.extent === 'ends' ? undefined : worked, cutNow))
     push(wanted, chamferOperation(context, feature, feature.right!, recorderFor));
   const operations = weighChanges(context, wanted, recorderFor);
@@ -252,12 +268,12 @@ function checkMeans(input: PlanInput, holding: Holding): Problem[] {
       limit: 12,
       severity: 'warning',
     });
-  const lineMm = dialScale(input.lathe.slides.crossSlide).lineTravelMm.valueOf();
   for (const feature of input.part.features) {
     const tolerance = toleranceMm(feature.limits);
     const path = ['drawing', 'features', feature.index, 'limits'];
     const fit = input.instruments.filter(
       (i) =>
+        measures(i, 'outside') &&
         i.fromMm <= feature.diameterMm &&
         feature.diameterMm <= i.toMm &&
         fitness(tolerance, i.uncertaintyMm) !== 'tooCoarse',
@@ -267,15 +283,6 @@ function checkMeans(input: PlanInput, holding: Holding): Problem[] {
         code: 'gauge.noneFineEnough',
         path,
         value: Number(tolerance.toFixed(4)),
-        unit: 'mm',
-        severity: 'warning',
-      });
-    if (tolerance < 2 * lineMm - 1e-9)
-      problems.push({
-        code: 'lathe.dialTooCoarse',
-        path,
-        value: Number(tolerance.toFixed(4)),
-        limit: 2 * lineMm,
         unit: 'mm',
         severity: 'warning',
       });

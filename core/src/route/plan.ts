@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { School, SpeedPolicy, SpeedReason } from '../cutting/index.ts';
 import type { Instrument } from '../gauge/index.ts';
 import type { Blank, HoldChoice, Holding, Setup, Spigots, Waiting, Worked } from '../hold/index.ts';
-import type { Lathe } from '../lathe/index.ts';
+import type { Fineness, Lathe } from '../lathe/index.ts';
 import type { Limits } from '../limit/index.ts';
 import type { Material } from '../material/index.ts';
 import type { Part } from '../part/index.ts';
@@ -54,6 +54,9 @@ export interface PlanInput {
   readonly standing?: Readonly<Record<string, string>>;
 }
 
+/** What a measurement follows: roughing, the cut that leaves the rest to the compound, the first of two equal cuts, the last cut. */
+export type MeasuredAfter = 'rough' | 'near' | 'semi' | 'finish';
+
 export interface Pass {
   readonly depthMm: number;
   readonly diameterBeforeMm: number;
@@ -83,6 +86,8 @@ export interface Loads {
   readonly bendMm: number;
   readonly bendAllowedMm: number;
   readonly gripShare: number;
+  /** share of a cut's depth by which work, tool and lathe are reckoned to spring; missing in plans of earlier versions */
+  readonly springShare?: number;
 }
 export type Limiter = 'stock' | 'usual' | 'tool' | 'lathe' | 'power' | 'bend' | 'grip' | 'finish' | 'own';
 
@@ -121,6 +126,12 @@ export interface Operation {
   readonly instrumentId?: string;
   /** measure: whether the last cut has been taken */
   readonly last?: boolean;
+  /** measure: what was cut before it */
+  readonly after?: MeasuredAfter;
+  /** last cuts: how finely the size is set */
+  readonly fineness?: Fineness['means'];
+  /** a cut by the cross-slide before the compound takes over: what it leaves on the diameter, mm */
+  readonly leavesMm?: number;
   /** chamfer: angle from Z and radial depth; centre: pilot and mouth; face: how much comes off */
   readonly sizes?: Readonly<Record<string, number>>;
 }

@@ -1,21 +1,20 @@
-import { feedForRa, SCHOOLS, type School, shallowestCutMm } from '../cutting/index.ts';
-import { chooseInstrument } from '../gauge/index.ts';
+import { cutForces, feedForRa, SCHOOLS, type School, shallowestCutMm } from '../cutting/index.ts';
+import { chooseInstrument, UNLISTED_UNCERTAINTY_MM } from '../gauge/index.ts';
 import { onTailCentre } from '../hold/index.ts';
+import { finenessesOf, latheGivesMmPerN } from '../lathe/index.ts';
 import { middleMm, toleranceMm } from '../limit/index.ts';
 import type { Turned } from '../part/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
-import { roughingShaft } from './bending.ts';
+import { roughingShaft, worstBendPerN } from './bending.ts';
 import { answerOf, type CutWish, type FitContext, type FittedCut, fitCut } from './fit-cut.ts';
-import type { Limiter, Operation, OwnCut } from './plan.ts';
+import { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
+import type { Limiter, MeasuredAfter, Operation, OwnCut } from './plan.ts';
 import { usualMinutes } from './usual-minutes.ts';
 
-/** Left on the diameter for the last cuts, mm: within FIELD 4's 0.4 to 0.8, more where two equal cuts with a measurement follow. */
-const ALLOWANCE_TWO_CUTS_MM = 0.8;
-const ALLOWANCE_ONE_CUT_MM = 0.5;
-/** Tolerances up to this are met with two equal cuts and a measurement between, mm. */
-const TWO_CUTS_UP_TO_MM = 0.12;
+/** Left on a diameter that is finished elsewhere, mm. */
+const LEFT_TO_OTHERS_MM = 0.3;
 /** Roughing stops this short of a shoulder, mm (FIELD 4: 0.2 to 0.8). */
 const SHOULDER_LEFT_MM = 0.3;
 /** A roughing and a finishing feed that suit any small lathe, mm per rev, where the school does not push them. */
@@ -28,20 +27,44 @@ export interface Level {
   readonly zFromMm: number;
   readonly shoulder: boolean;
   readonly allowanceMm: number;
-  readonly twoCuts: boolean;
+  readonly last: LastCuts | TooFine;
   readonly targetMm: number;
 }
 
-/** Decides allowance and number of last cuts. Two equal cuts must each be deep enough for the edge. */
-export function levelOf(feature: Turned, zFromMm: number, shoulder: boolean, startMm: number, finisher: Tool): Level {
+/** Bound of the spring against what work, tool and lathe are reckoned to give way. FIELD 13 */
+const BOUND_FACTOR = 1.5;
+
+/** Decides allowance, last cuts and their means. Two equal cuts must each be deep enough for the edge. */
+export function levelOf(
+  context: FitContext,
+  feature: Turned,
+  zFromMm: number,
+  shoulder: boolean,
+  startMm: number,
+  recorderFor: RecorderFor,
+): Level {
+  const { input } = context;
+  const finisher = toolFor(input.tools, 'finisher')!;
+  const record = recorderFor(`${feature.id}-finish`);
   const targetMm = middleMm(feature.limits);
-  const room = startMm - targetMm;
-  const shallowest = shallowestCutMm(finisher.material, finisher.noseRadiusMm, finisher.edgeRadiusMm);
-  const twoCuts = toleranceMm(feature.limits) <= TWO_CUTS_UP_TO_MM && room >= 4 * shallowest - 1e-9;
-  const wanted = twoCuts
-    ? Math.max(ALLOWANCE_TWO_CUTS_MM, 4 * shallowest)
-    : Math.max(ALLOWANCE_ONE_CUT_MM, 2 * shallowest);
-  return { feature, zFromMm, shoulder, allowanceMm: Number(Math.min(wanted, room).toFixed(9)), twoCuts, targetMm };
+  const tolerance = toleranceMm(feature.limits);
+  const shallowestMm = shallowestCutMm(finisher.material, finisher.noseRadiusMm, finisher.edgeRadiusMm);
+  const gauge = chooseInstrument(input.instruments, 'outside', feature.diameterMm, tolerance, input.lathe.unit);
+  const bend = worstBendPerN(context.shaft, context.holding, zFromMm, feature.zToMm);
+  const cut = { depthMm: 0.2, feedMmPerRev: USUAL_FINISH_FEED, ...finisher };
+  const perMmN = cutForces(input.material, finisher.material, cut).radialN / cut.depthMm;
+  const last = lastCutsFor(
+    {
+      ...{ toleranceMm: tolerance, roomMm: startMm - targetMm, shallowestMm },
+      ...{ uncertaintyMm: gauge?.uncertaintyMm ?? UNLISTED_UNCERTAINTY_MM, listed: gauge !== undefined },
+      finenesses: finenessesOf(input.lathe),
+      highestShare: BOUND_FACTOR * perMmN * (bend.perN / 2 + latheGivesMmPerN(input.lathe).mmPerN),
+    },
+    record,
+  );
+  // what cannot be brought to size here keeps enough for a grinder or a finer lathe
+  const leaveMm = last.kind === 'planned' ? last.allowanceMm : Math.min(LEFT_TO_OTHERS_MM, startMm - targetMm);
+  return { feature, zFromMm, shoulder, allowanceMm: Number(leaveMm.toFixed(9)), last, targetMm };
 }
 
 /** What is recorded for an operation when its working is asked for. */
@@ -164,12 +187,50 @@ function finishCapMm(tool: Tool, raUm: number): number {
   return tool.noseRadiusMm > 0 ? feedForRa(raUm, tool.noseRadiusMm) : USUAL_FINISH_FEED;
 }
 
-/** Last cuts of a level with the measurements between and after. */
-export function finishLevel(context: FitContext, level: Level, recorderFor: RecorderFor): Operation[] {
-  const { instruments } = context.input;
+/** The measurement of a level after one of its cuts. */
+function measureOperation(
+  context: FitContext,
+  level: Level,
+  after: MeasuredAfter,
+  aimMm: number,
+  recorderFor: RecorderFor,
+): Operation {
   const { feature } = level;
+  const suffix = { rough: 'roughed', near: 'neared', semi: 'between', finish: 'after' }[after];
+  const { instruments, lathe } = context.input;
+  return {
+    id: `${feature.id}-${suffix}`,
+    kind: 'measure',
+    featureId: feature.id,
+    zFromMm: feature.zFromMm,
+    zToMm: feature.zToMm,
+    passes: [],
+    exceeds: [],
+    schools: [],
+    minutes: usualMinutes(1.5, recorderFor(`${feature.id}-${suffix}`)),
+    caution: 'stopToMeasure',
+    limits: feature.limits,
+    targetMm: aimMm,
+    instrumentId: chooseInstrument(instruments, 'outside', feature.diameterMm, toleranceMm(feature.limits), lathe.unit)?.id,
+    last: after === 'finish',
+    after,
+  };
+}
+
+/** Sizes that are measured after all roughing and before the finishing tool goes in, while the spindle stands. */
+export function measureRoughed(context: FitContext, levels: readonly Level[], recorderFor: RecorderFor): Operation[] {
+  return levels
+    .filter(({ last }) => last.kind === 'planned' && last.afterRough)
+    .map((level) =>
+      measureOperation(context, level, 'rough', Number((level.targetMm + level.allowanceMm).toFixed(9)), recorderFor),
+    );
+}
+
+/** Last cuts of a level with the measurements between and after; none where it cannot be brought to size here. */
+export function finishLevel(context: FitContext, level: Level, recorderFor: RecorderFor): Operation[] {
+  const { feature, last } = level;
   const tool = toolFor(context.input.tools, 'finisher');
-  if (!tool || level.allowanceMm <= 0) return [];
+  if (!tool || level.allowanceMm <= 0 || last.kind === 'tooFine') return [];
   const tolerance = toleranceMm(feature.limits);
   const { shaft } = context;
   const finishCap = finishCapMm(tool, feature.raUm);
@@ -190,47 +251,34 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
     const id = `${feature.id}-${suffix}`;
     return { id, ...bySchools(context, asChosen(wishFor, context.input.own?.[id]), 1, recorderFor(id)) };
   };
-  const measure = (suffix: string, last: boolean): Operation => ({
-    id: `${feature.id}-${suffix}`,
-    kind: 'measure',
-    featureId: feature.id,
-    zFromMm: feature.zFromMm,
-    zToMm: feature.zToMm,
-    passes: [],
-    exceeds: [],
-    schools: [],
-    minutes: usualMinutes(1.5, recorderFor(`${feature.id}-${suffix}`)),
-    caution: 'stopToMeasure',
-    limits: feature.limits,
-    targetMm: level.targetMm,
-    instrumentId: chooseInstrument(instruments, feature.diameterMm, tolerance, context.input.lathe.unit)?.id,
-    last,
-  });
   const centre = onTailCentre(context.holding.method);
-  const startMm = Number((level.targetMm + level.allowanceMm).toFixed(9));
-  const betweenMm = level.twoCuts ? Number((level.targetMm + level.allowanceMm / 2).toFixed(9)) : startMm;
+  const round = (mm: number) => Number(mm.toFixed(9));
+  const startMm = round(level.targetMm + level.allowanceMm);
+  const nearMm = last.nearMm === undefined ? startMm : round(level.targetMm + Math.min(last.nearMm, level.allowanceMm));
+  const betweenMm = last.cuts === 2 ? round((nearMm + level.targetMm) / 2) : nearMm;
   const operations: Operation[] = [];
-  if (level.twoCuts) {
-    const semi = cut(startMm, betweenMm, 'semi');
-    if (semi.chosen)
-      operations.push(
-        operationOf(semi.id, 'semiFinish', level, feature.zToMm, tool, semi.chosen, semi.schools, {
-          targetMm: betweenMm,
-          limits: feature.limits,
-          caution: centre ? 'easeCentre' : 'throwOutShort',
-        }),
-        measure('between', false),
-      );
-  }
-  const last = cut(betweenMm, level.targetMm, 'finish');
-  if (last.chosen)
+  const add = (
+    kind: 'semiFinish' | 'finish',
+    fromMm: number,
+    toMm: number,
+    suffix: 'near' | 'semi' | 'finish',
+    more: Partial<Operation>,
+  ): void => {
+    const { id, chosen, schools } = cut(fromMm, toMm, suffix);
+    if (!chosen) return;
+    const shared = { targetMm: toMm, limits: feature.limits, ...more };
     operations.push(
-      operationOf(last.id, 'finish', level, feature.zToMm, tool, last.chosen, last.schools, {
-        targetMm: level.targetMm,
-        limits: feature.limits,
-        caution: 'throwOutShort',
-      }),
-      measure('after', true),
+      operationOf(id, kind, level, feature.zToMm, tool, chosen, schools, shared),
+      measureOperation(context, level, suffix, toMm, recorderFor),
     );
+  };
+  const { means } = last.fineness;
+  const first = centre ? 'easeCentre' : 'throwOutShort';
+  if (nearMm < startMm - 1e-9)
+    add('semiFinish', startMm, nearMm, 'near', {
+      ...{ fineness: 'lines', leavesMm: round(nearMm - level.targetMm), caution: first },
+    });
+  if (last.cuts === 2) add('semiFinish', nearMm, betweenMm, 'semi', { fineness: means, caution: first });
+  add('finish', betweenMm, level.targetMm, 'finish', { fineness: means, caution: 'throwOutShort' });
   return operations;
 }

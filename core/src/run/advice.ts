@@ -1,12 +1,14 @@
-import { type DialMove, dialScale } from '../lathe/index.ts';
+import type { DialMove } from '../lathe/index.ts';
 import type { Recorder } from '../working/index.ts';
-import { type FineFeed, fineFeed } from './fine-feed.ts';
+import { carriageMove } from './carriage-move.ts';
+import { type Expected, expectedOf, expectedTouch } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
+import { type Measured, measured } from './measured.ts';
+import { type Move, moveFor, type NoMove } from './move/next.ts';
 import { knownBesides, type StandChange, standChanges } from './needs.ts';
-import { type CrossMove, carriageMove, crossMove } from './next-move.ts';
-import { lastSpring, measured } from './replay.ts';
+import { afterMeasuring } from './replay.ts';
 import { currentStep, type RunState } from './state.ts';
-import type { Step } from './step.ts';
+import { isPass, type Step } from './step.ts';
 
 /** One lever, belt or gear to change, from where it stands to where it should. */
 export interface ControlChange {
@@ -22,19 +24,24 @@ export interface StepAdvice {
   readonly newTool: boolean;
   /** chuck, tailstock, locks and direction, where they stand otherwise than the step needs */
   readonly besides: readonly StandChange[];
-  readonly cross?: CrossMove;
+  /** the number of a pass, or why there is none */
+  readonly move?: Move | NoMove;
+  /** for a short cut first, that is measured before the run */
+  readonly trial?: Move;
   readonly carriage?: DialMove;
   readonly fromEndMm?: number;
-  readonly measured?: ReturnType<typeof measured>;
-  /** after a measurement: the move that would follow, aimed at the middle */
-  readonly nextCross?: CrossMove;
-  readonly nextTargetMm?: number;
-  /** what the nearest line leaves to the middle, where the limits are finer than the dial: by the swung compound */
-  readonly fine?: FineFeed;
+  /** what a measurement should find */
+  readonly expected?: Expected;
+  readonly measured?: Measured;
+  /** after a measurement: the cut that follows it and its number, once the size is accepted */
+  readonly next?: Move | NoMove;
+  readonly nextStep?: Step;
+  /** inside the limits by half the uncertainty or more, before all cuts are made: one may stop there */
+  readonly inside?: boolean;
 }
 
 /**
- * What to set and do at the present step: only what changes, the two dial moves, and after readings the next move.
+ * What to set and do at the present step: only what changes, the dial moves, and after readings the next move.
  * @returns undefined when the run is over
  */
 export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): StepAdvice | undefined {
@@ -55,57 +62,47 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
     newTool: step.toolId !== undefined && step.toolId !== state.toolId,
     besides: standChanges(run, step, knownBesides(run, state)),
   };
+  if (step.kind === 'touchOff') return { ...advice, expected: expectedTouch(run, state, step) };
   if (step.kind === 'measure') return { ...advice, ...afterReadings(run, state, step, record) };
-  const cuts = step.targetMm !== undefined && step.fromMm !== undefined && state.reference;
-  const cross = cuts
-    ? crossMove(
-        run.lathe,
-        state.reference!,
-        state.crossLines ?? state.reference!.lines,
-        step.targetMm!,
-        {
-          last: state.reference!.by === 'measured' ? lastSpring(state) : undefined,
-          lowestMm: step.limits?.lowerMm,
-          passDepthMm: (step.fromMm! - step.targetMm!) / 2,
-        },
-        record,
-      )
-    : undefined;
+  const move = moveFor(run, state, step, false, record);
+  const trial = move?.kind === 'move' && step.kind !== 'rough' ? moveFor(run, state, step, true) : undefined;
   const fromEndMm =
-    step.zStopMm !== undefined && (cuts || step.kind === 'shoulder') ? run.part.lengthMm - step.zStopMm : undefined;
+    step.zStopMm !== undefined && (move || step.kind === 'shoulder') ? run.part.lengthMm - step.zStopMm : undefined;
   const carriage =
     fromEndMm !== undefined && state.endLines !== undefined
       ? carriageMove(run.lathe, state.endLines, fromEndMm, record)
       : undefined;
-  return { ...advice, cross, carriage, fromEndMm };
+  return { ...advice, move, trial: trial?.kind === 'move' ? trial : undefined, carriage, fromEndMm };
 }
 
-function afterReadings(run: FrozenRun, state: RunState, step: Step, record?: Recorder) {
-  const result = measured(run, state, step);
-  if (!result || !step.limits) return {};
-  const targetMm = (step.limits.upperMm + step.limits.lowerMm) / 2;
-  const last =
-    state.lastCut && state.crossLines !== undefined
-      ? {
-          cut: state.lastCut,
-          spring: { askedMm: state.lastCut.dialMm, gotMm: result.combined.meanMm, depthMm: state.lastCut.depthMm },
-        }
-      : undefined;
-  const more = result.combined.meanMm > targetMm;
-  const nextCross =
-    more && state.crossLines !== undefined
-      ? crossMove(
-          run.lathe,
-          { lines: state.crossLines, diameterMm: result.combined.meanMm, by: 'measured' },
-          state.crossLines,
-          targetMm,
-          { last, lowestMm: step.limits.lowerMm },
-          record,
-        )
-      : undefined;
-  const tolerance = step.limits.upperMm - step.limits.lowerMm;
-  const leftMm = nextCross ? -nextCross.offByMm : 0;
-  const coarse = tolerance < 4 * dialScale(run.lathe.slides.crossSlide).lineTravelMm.valueOf();
-  const fine = coarse && leftMm > 0 ? fineFeed(run.lathe, leftMm, record) : undefined;
-  return { measured: result, fine, nextCross, nextTargetMm: more ? targetMm : undefined };
+/** The cut that follows an accepted size: the step's own again after a check, the next planned, or a further one. */
+function stepAfter(run: FrozenRun, state: RunState, step: Step): Step | undefined {
+  if (state.extra?.kind === 'measure') return run.steps[state.stepIndex];
+  if (step.last) return currentStep(run.steps, { ...state, extra: { kind: 'cut', stepId: step.id, fromMm: 0 } });
+  return run.steps.slice(state.stepIndex + 1).find((s) => s.featureId === step.featureId && isPass(s));
+}
+
+function afterReadings(run: FrozenRun, state: RunState, step: Step, record?: Recorder): Partial<StepAdvice> {
+  const expected = expectedOf(run, state, step.featureId);
+  const found = measured(run, state, step);
+  if (!found || !step.featureId) return { expected };
+  const { guardMm, smallestMm, largestMm, uncertaintyMm } = found.combined;
+  const { decision } = found;
+  const half = uncertaintyMm / 2;
+  const inside =
+    !step.last &&
+    step.limits !== undefined &&
+    !(state.extra?.kind === 'measure' && state.extra.trial) &&
+    smallestMm >= step.limits.lowerMm + half - 1e-9 &&
+    largestMm <= step.limits.upperMm - half + 1e-9;
+  const base = { expected, measured: found, inside };
+  const cutNext = stepAfter(run, state, step);
+  if (!cutNext || found.doubts.length > 0 || decision?.left === 'gone') return base;
+  if (step.last && decision?.left === 'inside') return base;
+  const after = afterMeasuring(run, state, step.featureId, guardMm, uncertaintyMm);
+  const nextStep: Step = { ...cutNext, fromMm: guardMm };
+  const sameTool = cutNext.toolId === undefined || cutNext.toolId === state.toolId;
+  // another tool is touched off first: its number is not known yet
+  const next = sameTool ? moveFor(run, after, nextStep, false, record) : undefined;
+  return { ...base, next, nextStep };
 }

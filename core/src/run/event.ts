@@ -3,7 +3,6 @@ import { standBesidesSchema } from '../lathe/index.ts';
 import { typedLengthSchema } from '../quantity/index.ts';
 
 const common = {
-  schema: z.literal(1),
   id: z.uuid(),
   runId: z.uuid(),
   piece: z.number().int().min(1).max(10_000),
@@ -15,14 +14,107 @@ const common = {
   /** server's clock, set on arrival */
   receivedAt: z.iso.datetime().optional(),
 };
+const now = { schema: z.literal(2), ...common };
 const stepId = z.string().min(1).max(80);
+const millimetres = z.number().min(-10_000).max(10_000);
+
+/** The number that a step told for a ring, as it was told: what was believed then is not worked out again. */
+export const toldSchema = z.strictObject({
+  slide: z.enum(['crossSlide', 'compound']),
+  /** lines of that ring in the rising sense, whole turns counted */
+  lines: z.number().min(-1_000_000).max(1_000_000),
+  /** diameter that it should come to, and between what, mm */
+  comesToMm: millimetres,
+  smallestMm: millimetres,
+  largestMm: millimetres,
+  /** whether the cut goes to size, leaves some to the next, or asks to be measured first */
+  cut: z.enum(['rough', 'half', 'final', 'springPass', 'near']),
+});
+export type Told = Readonly<z.infer<typeof toldSchema>>;
+
+/** The size that was believed when a measurement was accepted. */
+export const tookSchema = z.strictObject({
+  sizeMm: millimetres,
+  uncertaintyMm: z.number().min(0).max(10),
+  verdict: z.enum(['fits', 'doesNotFit', 'cannotSay']),
+});
+export type Took = Readonly<z.infer<typeof tookSchema>>;
+
+/** An instrument of the shop, or one that nobody listed. */
+const instrumentId = z.union([z.uuid(), z.literal('unlisted')]);
 
 /** Everything that can happen in a run. Corrections and undoing are events of their own; nothing is ever changed. */
 export const runEventSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ ...common, kind: z.literal('done'), stepId }),
-  z.strictObject({ ...common, kind: z.literal('undone'), eventId: z.uuid() }),
   z.strictObject({
-    ...common,
+    ...now,
+    kind: z.literal('done'),
+    stepId,
+    told: toldSchema.optional(),
+    took: tookSchema.optional(),
+    /** a pass that was not the whole of its step is measured, and the step told anew; a size that is right ends its last cuts */
+    then: z.enum(['measure', 'finished']).optional(),
+  }),
+  /** a few millimetres were cut at the number told, to be measured before the run along the whole length */
+  z.strictObject({ ...now, kind: z.literal('trial'), stepId, told: toldSchema }),
+  z.strictObject({ ...now, kind: z.literal('undone'), eventId: z.uuid() }),
+  z.strictObject({
+    ...now,
+    kind: z.literal('touchedOff'),
+    stepId,
+    diameter: typedLengthSchema,
+    crossNumber: z.string().max(16),
+    endNumber: z.string().max(16),
+    /** of the compound's ring, where it was swung to the fine angle */
+    compoundNumber: z.string().max(16).optional(),
+    approach: z.enum(['in', 'out']),
+    /** the turner looked again after it was doubted */
+    lookedAgain: z.boolean().optional(),
+  }),
+  z.strictObject({
+    ...now,
+    kind: z.literal('reading'),
+    stepId,
+    raw: typedLengthSchema,
+    instrumentId,
+    place: z.string().max(40),
+    lookedAgain: z.boolean().optional(),
+  }),
+  z.strictObject({ ...now, kind: z.literal('corrected'), readingId: z.uuid(), raw: typedLengthSchema }),
+  /** a doubted reading was looked at again and is so */
+  z.strictObject({ ...now, kind: z.literal('confirmed'), readingId: z.uuid() }),
+  /** a reading counts no more; it stays in the record */
+  z.strictObject({ ...now, kind: z.literal('setAside'), readingId: z.uuid() }),
+  z.strictObject({ ...now, kind: z.literal('cutAgain'), stepId }),
+  /** too little for the edge was taken off by hand; what is read from now on is read anew */
+  z.strictObject({ ...now, kind: z.literal('byHand'), stepId, with: z.enum(['file', 'emery']) }),
+  /** what was learned of a tool's spring is forgotten: it was reground, or set otherwise */
+  z.strictObject({ ...now, kind: z.literal('forgotSpring'), stepId, toolId: z.uuid() }),
+  /** where a belt, lever or gear really stands, when it is not where it was thought; empty: not known. Besides: chuck, locks … */
+  z.strictObject({
+    ...now,
+    kind: z.literal('stands'),
+    stepId,
+    positions: z.record(z.string().max(30), z.string().max(20)),
+    besides: standBesidesSchema.optional(),
+  }),
+  z.strictObject({ ...now, kind: z.literal('note'), stepId, text: z.string().min(1).max(2000) }),
+  z.strictObject({
+    ...now,
+    kind: z.literal('ended'),
+    outcome: z.enum(['finished', 'cannotBePutBack', 'stopped']),
+    reason: z.string().max(400),
+  }),
+]);
+export type RunEvent = Readonly<z.infer<typeof runEventSchema>>;
+export type RunEventKind = RunEvent['kind'];
+
+const first = { schema: z.literal(1), ...common };
+/** Events of the first version: a pass that was done did not say what number it had been told. */
+export const firstEventSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ ...first, kind: z.literal('done'), stepId }),
+  z.strictObject({ ...first, kind: z.literal('undone'), eventId: z.uuid() }),
+  z.strictObject({
+    ...first,
     kind: z.literal('touchedOff'),
     stepId,
     diameter: typedLengthSchema,
@@ -31,30 +123,32 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     approach: z.enum(['in', 'out']),
   }),
   z.strictObject({
-    ...common,
+    ...first,
     kind: z.literal('reading'),
     stepId,
     raw: typedLengthSchema,
     instrumentId: z.uuid(),
     place: z.string().max(40),
   }),
-  z.strictObject({ ...common, kind: z.literal('corrected'), readingId: z.uuid(), raw: typedLengthSchema }),
-  z.strictObject({ ...common, kind: z.literal('cutAgain'), stepId }),
-  /** where a belt, lever or gear really stands, when it is not where it was thought; empty: not known. Besides: chuck, locks … */
+  z.strictObject({ ...first, kind: z.literal('corrected'), readingId: z.uuid(), raw: typedLengthSchema }),
+  z.strictObject({ ...first, kind: z.literal('cutAgain'), stepId }),
   z.strictObject({
-    ...common,
+    ...first,
     kind: z.literal('stands'),
     stepId,
     positions: z.record(z.string().max(30), z.string().max(20)),
     besides: standBesidesSchema.optional(),
   }),
-  z.strictObject({ ...common, kind: z.literal('note'), stepId, text: z.string().min(1).max(2000) }),
+  z.strictObject({ ...first, kind: z.literal('note'), stepId, text: z.string().min(1).max(2000) }),
   z.strictObject({
-    ...common,
+    ...first,
     kind: z.literal('ended'),
     outcome: z.enum(['finished', 'cannotBePutBack', 'stopped']),
     reason: z.string().max(400),
   }),
 ]);
-export type RunEvent = z.infer<typeof runEventSchema>;
-export type RunEventKind = RunEvent['kind'];
+export type FirstEvent = Readonly<z.infer<typeof firstEventSchema>>;
+
+/** An event as it may be stored or come in, of any version known. */
+export const storedEventSchema = z.union([runEventSchema, firstEventSchema]);
+export type StoredEvent = RunEvent | FirstEvent;

@@ -117,9 +117,14 @@ const step = z.strictObject({
   fromMm: number.optional(),
   targetMm: number.optional(),
   zStopMm: number.optional(),
+  zEndMm: number.optional(),
   limits: limits.optional(),
   instrumentId: short.optional(),
   last: z.boolean().optional(),
+  after: z.enum(['rough', 'near', 'semi', 'finish']).optional(),
+  fineness: z.enum(['lines', 'halfLines', 'halfLinesWithCare', 'compound']).optional(),
+  leavesMm: number.positive().optional(),
+  springShare: number.min(0).optional(),
   caution: short.optional(),
   minutes: number,
   sizes: z.record(short, number).optional(),
@@ -147,7 +152,7 @@ const plan = z.looseObject({
       z.strictObject({
         what: z.enum(['feature', 'headFace', 'cutOff', 'leftEdge', 'detail', 'bore']),
         featureId: short.optional(),
-        why: z.enum(['behindLarger', 'inJaws', 'otherEnd', 'asBar', 'shape', 'otherSetup']),
+        why: z.enum(['behindLarger', 'inJaws', 'otherEnd', 'asBar', 'shape', 'otherSetup', 'tooFine']),
       }),
     )
     .max(1000),
@@ -177,6 +182,11 @@ export const frozenRunSchema = z
     instruments: z.array(instrumentSchema).max(500),
     stockMm: z.number().positive(),
     rough: z.record(short, z.number().positive()).optional(),
+    spigots: z.strictObject({ leftMm: number.min(0), rightMm: number.min(0) }).optional(),
+    known: z
+      .array(z.strictObject({ toolId: z.uuid(), share: number, uncertaintyShare: number.positive() }))
+      .max(2000)
+      .optional(),
     hold: holdChoiceSchema,
     school: z.enum(['shopRule', 'conditions', 'machineFirst']),
     policy: speedPolicySchema.optional(),

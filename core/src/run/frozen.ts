@@ -7,6 +7,7 @@ import { type Drawing, type Part, upgradeDrawing, upgradePart } from '../part/in
 import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
 import { type Tool, upgradeTool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
+import type { SpringSample } from './state.ts';
 import type { Step } from './step.ts';
 
 /** All that a run follows, as it was when the cut was started; replanning the job does not touch it. */
@@ -21,6 +22,7 @@ export interface FrozenRun {
   readonly instruments: readonly Instrument[];
   readonly stockMm: number;
   readonly rough?: PlanInput['rough'];
+  readonly spigots?: PlanInput['spigots'];
   readonly hold: HoldChoice;
   readonly school: School;
   readonly policy?: SpeedPolicy;
@@ -29,6 +31,8 @@ export interface FrozenRun {
   readonly again?: PlanInput['again'];
   readonly plan: Plan;
   readonly steps: readonly Step[];
+  /** spring that earlier runs of these tools on this lathe have shown */
+  readonly known?: readonly SpringSample[];
   /** how the lathe stood when the run was begun; unknown in runs of the first version */
   readonly stand?: Stand;
 }

@@ -1,12 +1,27 @@
+export { type Act, actsOf, type EventBody } from './acts.ts';
 export { adviseStep, type ControlChange, type StepAdvice } from './advice.ts';
-export { type RunEvent, type RunEventKind, runEventSchema } from './event.ts';
-export { FINE_ANGLE_DEG, type FineFeed, fineFeed } from './fine-feed.ts';
+export { carriageMove } from './carriage-move.ts';
+export { type Effect, effectOf } from './effect.ts';
+export {
+  type FirstEvent,
+  type RunEvent,
+  type RunEventKind,
+  runEventSchema,
+  type StoredEvent,
+  storedEventSchema,
+  type Told,
+} from './event.ts';
+export { doubtOf, type Expected, expectedTouch } from './expect.ts';
 export { explainOperation, type FrozenRun, upgradeFrozen } from './frozen.ts';
 export { asFrozenRun, frozenRunSchema } from './frozen-schema.ts';
+export { explainSize, type Measured, measured } from './measured.ts';
+export { type Hands, handsTo } from './move/hands.ts';
+export { type Move, type NoMove } from './move/next.ts';
+export { believedOf } from './move/spring.ts';
 export { type LockChange, locksThrough, type StandChange, standAfter, standChanges, standNeeded } from './needs.ts';
-export { type CrossMove, carriageMove, crossMove } from './next-move.ts';
 export { orderEvents } from './order.ts';
-export { explainSize, measured, replay } from './replay.ts';
-export { currentStep, type Outcome, type Reading, type RunState } from './state.ts';
-export { type Step, stepsOf } from './step.ts';
+export { replay } from './replay.ts';
+export { currentStep, type Outcome, type Reading, type RunState, type SpringSample } from './state.ts';
+export { isPass, type Step, stepsOf } from './step.ts';
+export { upgradeEvents } from './upgrade/first-events.ts';
 export { cutMinutes } from './wear.ts';

@@ -1,91 +1,136 @@
-import { combineReadings, decide } from '../gauge/index.ts';
-import { readDialNumber } from '../lathe/index.ts';
-import { middleMm } from '../limit/index.ts';
+import { type Decision, decide, tellsNumber, uncertaintyOf } from '../gauge/index.ts';
+import { finenessOf, readDialNumber } from '../lathe/index.ts';
 import { plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
-import type { Recorder } from '../working/index.ts';
-import type { RunEvent } from './event.ts';
+import type { RunEvent, Told, Took } from './event.ts';
+import { doubtOf, doubtOfReading, expectedOf, expectedTouch } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
+import { measured } from './measured.ts';
+import { placeOf } from './move/hands.ts';
+import { metalOn, ringsOf } from './move/next.ts';
+import { reckonedShare, sampleOf } from './move/spring.ts';
 import { besidesAfter, standNeeded } from './needs.ts';
-import { crossMove } from './next-move.ts';
 import { orderEvents } from './order.ts';
-import { currentStep, type Reading, type RunState, startState } from './state.ts';
-import type { Step } from './step.ts';
+import { currentStep, type MeasuredCut, type Metal, type Reading, type RunState, startState } from './state.ts';
+import { isPass, type Step } from './step.ts';
 
 /** The state while it is being replayed: its own, so that ten thousand events need no ten thousand copies. */
 type Draft = { -readonly [K in keyof RunState]: RunState[K] extends readonly (infer T)[] ? T[] : RunState[K] };
+type Of<K extends RunEvent['kind']> = Extract<RunEvent, { kind: K }>;
 
-/** Result of the readings on a measuring step in its present round; undefined while there is none. */
-export function measured(run: FrozenRun, state: RunState, step: Step, record?: Recorder) {
-  const round = state.rounds[step.id] ?? 0;
-  const readings = state.readings.filter((r) => r.stepId === step.id && r.round === round);
-  if (readings.length === 0 || !step.limits) return undefined;
-  const uncertaintyMm = Math.max(
-    ...readings.map((r) => run.instruments.find((i) => i.id === r.instrumentId)?.uncertaintyMm ?? 0),
-  );
-  const combined = combineReadings(
-    readings.map((r) => r.mm),
-    uncertaintyMm,
-    record,
-  );
-  return { readings, combined, decision: decide(combined.meanMm, combined.uncertaintyMm, step.limits, record) };
+/** What became of readings later: as they stand in the end they count from the beginning, and what was told stays told. */
+interface Later {
+  readonly corrected: ReadonlyMap<string, readonly TypedLength[]>;
+  readonly setAside: ReadonlySet<string>;
+  /** place in the order of the last event that changed a reading */
+  readonly changedAt: ReadonlyMap<string, number>;
 }
 
-/** Tells how a size that was measured at a step, and its verdict, came about. */
-export function explainSize(run: FrozenRun, state: RunState, stepId: string, record: Recorder): void {
-  const step = run.steps.find((s) => s.id === stepId);
-  if (step) measured(run, state, step, record);
-}
+/** A surface measured within so much of a cut's end belongs to that cut, mm along. */
+const SHOULDER_MM = 0.6;
 
-/** The last cut and what it sprang, for the next one on the same feature. */
-export function lastSpring(state: RunState) {
-  const spring = state.springs.at(-1);
-  return spring && state.lastCut ? { cut: state.lastCut, spring } : undefined;
-}
+/** Most that file or emery takes off a diameter, mm. */
+const BY_HAND_MM = 0.05;
 
-function advance(run: FrozenRun, draft: Draft, event: RunEvent, step: Step): void {
+function moveOn(run: FrozenRun, draft: Draft, event: RunEvent, step: Step): void {
   draft.advances.push(event.id);
   draft.stepIndex += 1;
-  draft.again = undefined;
+  draft.extra = undefined;
   if (step.setting) draft.standing = { ...draft.standing, ...step.setting.speedAt, ...step.setting.feedAt };
   if (step.toolId) draft.toolId = step.toolId;
   draft.besides = besidesAfter(draft.besides, standNeeded(run, step));
 }
 
-function cutDone(run: FrozenRun, draft: Draft, step: Step): void {
-  if (step.targetMm === undefined || !draft.reference) return;
-  const last = draft.reference.by === 'measured' ? lastSpring(draft) : undefined;
-  const nowLines = draft.crossLines ?? draft.reference.lines;
-  const depthMm = ((step.fromMm ?? step.targetMm) - step.targetMm) / 2;
-  const move = crossMove(run.lathe, draft.reference, nowLines, step.targetMm, {
-    last,
-    lowestMm: step.limits?.lowerMm,
-    passDepthMm: depthMm,
-  });
-  draft.crossLines = move.toLines;
-  draft.lastCut = { featureId: step.featureId, dialMm: move.dialMm, depthMm };
+/** Turns the rings to what was told. */
+function setRings(draft: Draft, told: Told): void {
+  if (told.slide === 'compound') draft.compoundLines = told.lines;
+  else draft.crossLines = told.lines;
 }
 
-/** A measured size makes the ring's number worth a diameter, and shows what the last cut sprang. */
-function takeMeasurement(draft: Draft, step: Step, sizeMm: number): void {
-  if (!draft.lastCut || draft.lastCut.featureId !== step.featureId || draft.crossLines === undefined) return;
-  draft.springs.push({ askedMm: draft.lastCut.dialMm, gotMm: sizeMm, depthMm: draft.lastCut.depthMm });
-  draft.reference = { lines: draft.crossLines, diameterMm: sizeMm, by: 'measured' };
+function cutDone(run: FrozenRun, draft: Draft, step: Step, told: Told, trial: boolean): void {
+  const before = metalOn(run, draft, step.featureId);
+  setRings(draft, told);
+  draft.lastCut = {
+    ...{ featureId: step.featureId, stepId: step.id, told, toolId: step.toolId, springShare: step.springShare },
+    ...{ beforeMm: before.diameterMm, beforeDoubtMm: before.doubtMm },
+  };
+  if (trial) return;
+  const { comesToMm, smallestMm, largestMm } = told;
+  const doubtMm = Math.max(comesToMm - smallestMm, largestMm - comesToMm);
+  const metal: Metal = { diameterMm: comesToMm, doubtMm, by: 'expected' };
+  const within = (f: { zFromMm: number; zToMm: number }): boolean =>
+    step.zStopMm !== undefined &&
+    step.zEndMm !== undefined &&
+    f.zFromMm >= step.zStopMm - SHOULDER_MM &&
+    f.zToMm <= step.zEndMm + 1e-6;
+  const cut = run.part.features.filter((f) => f.id === step.featureId || (step.kind === 'rough' && within(f)));
+  draft.metal = { ...draft.metal, ...Object.fromEntries(cut.map((f) => [f.id, metal])) };
 }
 
-type Of<K extends RunEvent['kind']> = Extract<RunEvent, { kind: K }>;
+/** A measured size makes the rings' numbers worth a diameter, and shows what the last cut sprang. */
+function takeSize(run: FrozenRun, draft: Draft, featureId: string, sizeMm: number, uncertaintyMm: number, trial: boolean): void {
+  const expected = expectedOf(run, draft, featureId);
+  const { lastCut } = draft;
+  if (lastCut?.featureId === featureId && draft.crossLines !== undefined) {
+    const depthMm = Math.max(0, (lastCut.beforeMm - sizeMm) / 2);
+    const rings = ringsOf(draft);
+    const now: MeasuredCut = {
+      ...{ featureId, placeMm: placeOf(run.lathe, rings), diameterMm: sizeMm, depthMm, uncertaintyMm },
+      springShare: reckonedShare(lastCut),
+      setMm: finenessOf(run.lathe, lastCut.told.slide === 'compound' ? 'compound' : 'lines').setMm,
+    };
+    const before = draft.cuts.at(-1);
+    const sample = before && lastCut.toolId ? sampleOf(1, before, now, lastCut.toolId) : undefined;
+    if (sample) draft.samples.push(sample);
+    draft.cuts.push(now);
+    draft.reference = {
+      ...{ rings, diameterMm: sizeMm, depthMm, springShare: lastCut.springShare, uncertaintyMm },
+      ...{ by: 'measured', featureId, ...(trial ? { trial } : {}) },
+    };
+  }
+  if (trial) return;
+  const offMm = expected ? Math.max(0, Math.abs(sizeMm - expected.mm) - expected.boundMm) : 0;
+  // what was out here was out everywhere the same tool cut without being measured
+  const metal =
+    offMm > 0
+      ? Object.fromEntries(
+          Object.entries(draft.metal).map(([id, m]) => [
+            id,
+            m.by === 'expected' ? { ...m, doubtMm: m.doubtMm + Math.abs(sizeMm - expected!.mm) } : m,
+          ]),
+        )
+      : draft.metal;
+  draft.metal = { ...metal, [featureId]: { diameterMm: sizeMm, doubtMm: uncertaintyMm, by: 'measured' } };
+}
 
 function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOff'>): boolean {
   const diameter = readTyped(event.diameter);
-  const cross = readDialNumber(run.lathe.slides.crossSlide, event.crossNumber);
-  const { carriage } = run.lathe.slides;
+  const { crossSlide, carriage, compound } = run.lathe.slides;
+  const cross = readDialNumber(crossSlide, event.crossNumber);
   const end = carriage.means === 'dial' ? readDialNumber(carriage, event.endNumber) : undefined;
-  if (step.kind !== 'touchOff' || !diameter.ok || !cross.ok || (end && !end.ok)) return false;
-  draft.reference = { lines: cross.lines, diameterMm: diameter.mm.valueOf(), by: 'touchOff' };
+  const fine = event.compoundNumber === undefined ? undefined : readDialNumber(compound, event.compoundNumber);
+  if (step.kind !== 'touchOff' || !diameter.ok || !cross.ok || (end && !end.ok) || (fine && !fine.ok)) return false;
+  const mm = diameter.mm.valueOf();
+  const { text, unit } = event.diameter;
+  const doubt = doubtOf(run, draft, { mm, text, unit }, expectedTouch(run, draft, step), undefined, step.featureId);
+  if (doubt.kind === 'doubted' && !event.lookedAgain) {
+    draft.touchDoubted = { eventId: event.id, text, mm };
+    return true;
+  }
+  draft.touchDoubted = undefined;
+  const outside = run.instruments.filter((i) => tellsNumber(i) && i.fromMm <= mm && mm <= i.toMm);
+  const best = outside.toSorted((a, b) => a.uncertaintyMm - b.uncertaintyMm)[0];
+  const uncertaintyMm = uncertaintyOf(run.instruments, best?.id);
   draft.crossLines = cross.lines;
+  draft.compoundLines = fine?.ok ? fine.lines : undefined;
   draft.endLines = end?.ok ? end.lines : undefined;
+  draft.reference = { rings: ringsOf(draft), diameterMm: mm, depthMm: 0, uncertaintyMm, by: 'touchOff' };
+  // the first short cut is not the length; the second time a roughed length is measured
+  if (step.featureId !== undefined)
+    draft.metal = { ...draft.metal, [step.featureId]: { diameterMm: mm, doubtMm: uncertaintyMm, by: 'measured' } };
   // what the tool before had sprung says nothing of this one
   draft.lastCut = undefined;
-  advance(run, draft, event, step);
+  draft.cuts = [];
+  moveOn(run, draft, event, step);
   return true;
 }
 
@@ -97,11 +142,13 @@ function sizeOf(raw: TypedLength): number | undefined {
   return read.ok ? read.mm.valueOf() : undefined;
 }
 
-function takeReading(draft: Draft, step: Step, event: Of<'reading'>): boolean {
+function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'reading'>, later: Later): boolean {
   // between planned measurements a size may be taken at any time once the dial is known: it belongs to the last cut
   const planned = step.kind === 'measure';
   const featureId = planned ? step.featureId : (draft.lastCut?.featureId ?? step.featureId);
-  const mm = sizeOf(event.raw);
+  const corrections = later.corrected.get(event.id) ?? [];
+  const raw = corrections.at(-1) ?? event.raw;
+  const mm = sizeOf(raw);
   if (mm === undefined || !featureId || (!planned && draft.crossLines === undefined)) return false;
   const reading: Reading = {
     eventId: event.id,
@@ -109,86 +156,149 @@ function takeReading(draft: Draft, step: Step, event: Of<'reading'>): boolean {
     round: draft.rounds[step.id] ?? 0,
     featureId,
     mm,
-    text: event.raw.text,
-    unit: event.raw.unit,
+    text: raw.text,
+    unit: raw.unit,
     instrumentId: event.instrumentId,
     place: event.place,
     at: event.at,
-    was: [],
+    was: corrections.length > 0 ? [event.raw.text, ...corrections.slice(0, -1).map((c) => c.text)] : [],
+    lookedAgain: event.lookedAgain === true,
+    setAside: later.setAside.has(event.id),
   };
   draft.readings.push(reading);
   if (!planned) {
-    if (draft.lastCut) draft.springs.push({ askedMm: draft.lastCut.dialMm, gotMm: mm, depthMm: draft.lastCut.depthMm });
-    draft.reference = { lines: draft.crossLines ?? 0, diameterMm: mm, by: 'measured' };
     draft.advances.push(event.id);
+    believeNow(run, draft, reading);
   }
   return true;
 }
 
-function correct(draft: Draft, event: Of<'corrected'>): boolean {
-  const read = readTyped(event.raw);
+/** A size taken between planned measurements counts at once, unless it is doubted or set aside. */
+function believeNow(run: FrozenRun, draft: Draft, reading: Reading): void {
+  if (reading.setAside || doubtOfReading(run, draft, reading).kind === 'doubted') return;
+  takeSize(run, draft, reading.featureId, reading.mm, uncertaintyOf(run.instruments, reading.instrumentId), false);
+}
+
+function confirm(run: FrozenRun, draft: Draft, event: Of<'confirmed'>): boolean {
   const at = draft.readings.findIndex((r) => r.eventId === event.readingId);
   const old = draft.readings[at];
-  if (!read.ok || !old) return false;
-  draft.readings[at] = {
-    ...old,
-    mm: read.mm.valueOf(),
-    text: event.raw.text,
-    unit: event.raw.unit,
-    was: [...old.was, old.text],
-  };
+  if (!old) return false;
+  const confirmed = { ...old, lookedAgain: true };
+  draft.readings[at] = confirmed;
+  const step = currentStep(run.steps, draft);
+  if (step?.kind !== 'measure' && old.stepId === step?.id) believeNow(run, draft, confirmed);
   return true;
 }
 
-function cutAgain(run: FrozenRun, draft: Draft, step: Step, event: RunEvent): boolean {
-  const result = step.kind === 'measure' ? measured(run, draft, step) : undefined;
-  if (!result || !step.limits) return false;
-  takeMeasurement(draft, step, result.combined.meanMm);
-  draft.again = { measureStepId: step.id, targetMm: middleMm(step.limits), fromMm: result.combined.meanMm };
+/** The size of a measuring step: as it was believed when it was accepted, unless one of its readings was changed since. */
+function sizeTaken(run: FrozenRun, draft: Draft, step: Step, took: Took | undefined, at: number, later: Later) {
+  const found = measured(run, draft, step);
+  if (!found) return undefined;
+  const changed = found.all.some((r) => (later.changedAt.get(r.eventId) ?? -1) > at);
+  if (took && !changed && step.limits) {
+    const decided = decide(took.sizeMm, took.uncertaintyMm, step.limits);
+    const decision: Decision = { ...decided, verdict: took.verdict };
+    return { sizeMm: took.sizeMm, uncertaintyMm: took.uncertaintyMm, decision };
+  }
+  // a doubt that was not answered is not passed over
+  if (!took && found.doubts.length > 0) return undefined;
+  const { guardMm, uncertaintyMm } = found.combined;
+  return { sizeMm: guardMm, uncertaintyMm, decision: found.decision };
+}
+
+function measureDone(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>, at: number, later: Later): boolean {
+  const taken = sizeTaken(run, draft, step, event.took, at, later);
+  if (!taken || !step.featureId) return false;
+  const { featureId } = step;
+  const { sizeMm, uncertaintyMm, decision } = taken;
+  takeSize(run, draft, featureId, sizeMm, uncertaintyMm, draft.extra?.kind === 'measure' && draft.extra.trial);
+  const finished = event.then === 'finished';
+  if ((step.last || finished) && decision)
+    draft.outcomes.push({ featureId, stepId: step.id, sizeMm, uncertaintyMm, decision });
+  if (draft.extra?.kind === 'measure' && !finished) {
+    const planId = draft.extra.stepId;
+    draft.extra = undefined;
+    draft.rounds = { ...draft.rounds, [planId]: (draft.rounds[planId] ?? 0) + 1 };
+    draft.advances.push(event.id);
+    return true;
+  }
+  moveOn(run, draft, event, step);
+  // it is right already: what was still to be cut of this length is not
+  if (finished)
+    while (isCutOf(run.steps[draft.stepIndex], featureId)) draft.stepIndex += 1;
+  return true;
+}
+
+const isCutOf = (step: Step | undefined, featureId: string): boolean =>
+  step !== undefined && step.featureId === featureId && (isPass(step) || step.kind === 'measure');
+
+function cutAgain(run: FrozenRun, draft: Draft, step: Step, event: Of<'cutAgain'>, at: number, later: Later): boolean {
+  const taken = step.kind === 'measure' && step.last ? sizeTaken(run, draft, step, undefined, at, later) : undefined;
+  if (!taken || !step.featureId) return false;
+  takeSize(run, draft, step.featureId, taken.sizeMm, taken.uncertaintyMm, false);
+  draft.extra = { kind: 'cut', stepId: step.id, fromMm: taken.sizeMm };
   draft.advances.push(event.id);
   return true;
 }
 
-function done(run: FrozenRun, draft: Draft, step: Step, event: RunEvent): boolean {
-  if (draft.again) {
-    cutDone(run, draft, step);
-    const { measureStepId } = draft.again;
-    draft.again = undefined;
-    draft.rounds = { ...draft.rounds, [measureStepId]: (draft.rounds[measureStepId] ?? 0) + 1 };
+/** File or emery took off what the edge could not: the rings keep their worth, the metal is read anew. */
+function byHand(run: FrozenRun, draft: Draft, step: Step, event: Of<'byHand'>): boolean {
+  if (step.kind !== 'measure' || !step.last || !step.featureId) return false;
+  const before = measured(run, draft, step)?.combined.guardMm ?? metalOn(run, draft, step.featureId).diameterMm;
+  const metal: Metal = { diameterMm: before, doubtMm: BY_HAND_MM, by: 'expected' };
+  draft.metal = { ...draft.metal, [step.featureId]: metal };
+  draft.lastCut = undefined;
+  draft.rounds = { ...draft.rounds, [step.id]: (draft.rounds[step.id] ?? 0) + 1 };
+  draft.advances.push(event.id);
+  return true;
+}
+
+function done(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>, at: number, later: Later): boolean {
+  if (step.kind === 'touchOff') return false;
+  if (step.kind === 'measure') return measureDone(run, draft, step, event, at, later);
+  if (event.told && isPass(step)) cutDone(run, draft, step, event.told, false);
+  const { extra } = draft;
+  if (extra) {
+    draft.extra = undefined;
+    draft.rounds = { ...draft.rounds, [extra.stepId]: (draft.rounds[extra.stepId] ?? 0) + 1 };
     draft.advances.push(event.id);
     return true;
   }
-  if (step.kind === 'touchOff') return false;
-  if (step.kind === 'measure') {
-    const result = measured(run, draft, step);
-    if (!result) return false;
-    const { combined, decision } = result;
-    takeMeasurement(draft, step, combined.meanMm);
-    if (step.last && step.featureId)
-      draft.outcomes.push({
-        featureId: step.featureId,
-        stepId: step.id,
-        sizeMm: combined.meanMm,
-        uncertaintyMm: combined.uncertaintyMm,
-        decision,
-      });
+  if (event.then === 'measure' && isPass(step) && event.told) {
+    draft.extra = { kind: 'measure', stepId: step.id, trial: false };
+    draft.advances.push(event.id);
+    return true;
   }
-  if (step.passNumber !== undefined) cutDone(run, draft, step);
-  advance(run, draft, event, step);
+  moveOn(run, draft, event, step);
+  return true;
+}
+
+function trial(run: FrozenRun, draft: Draft, step: Step, event: Of<'trial'>): boolean {
+  if (!isPass(step) || draft.extra || !draft.reference) return false;
+  cutDone(run, draft, step, event.told, true);
+  draft.extra = { kind: 'measure', stepId: step.id, trial: true };
+  draft.advances.push(event.id);
   return true;
 }
 
 /** Applies one event; false when it does not belong where the run stands. */
-function apply(run: FrozenRun, draft: Draft, event: RunEvent): boolean {
+function apply(run: FrozenRun, draft: Draft, event: RunEvent, at: number, later: Later): boolean {
   if (event.kind === 'note') {
     draft.notes.push({ stepId: event.stepId, text: event.text, at: event.at });
     return true;
   }
-  if (event.kind === 'corrected') return correct(draft, event);
+  if (event.kind === 'corrected' || event.kind === 'setAside')
+    return draft.readings.some((r) => r.eventId === event.readingId) && (event.kind === 'setAside' || readTyped(event.raw).ok);
+  if (event.kind === 'confirmed') return confirm(run, draft, event);
   if (event.kind === 'stands') {
     const known = Object.entries({ ...draft.standing, ...event.positions }).filter(([, position]) => position !== '');
     draft.standing = Object.fromEntries(known);
     draft.besides = besidesAfter(draft.besides, event.besides ?? {});
+    return true;
+  }
+  if (event.kind === 'forgotSpring') {
+    draft.samples = draft.samples.filter((s) => s.toolId !== event.toolId);
+    draft.forgotten.push(event.toolId);
     return true;
   }
   if (draft.ended) return false;
@@ -200,20 +310,52 @@ function apply(run: FrozenRun, draft: Draft, event: RunEvent): boolean {
   const step = currentStep(run.steps, draft);
   if (event.kind === 'undone' || !step || event.stepId !== step.id) return false;
   if (event.kind === 'touchedOff') return touchOff(run, draft, step, event);
-  if (event.kind === 'reading') return takeReading(draft, step, event);
-  return event.kind === 'cutAgain' ? cutAgain(run, draft, step, event) : done(run, draft, step, event);
+  if (event.kind === 'reading') return takeReading(run, draft, step, event, later);
+  if (event.kind === 'byHand') return byHand(run, draft, step, event);
+  if (event.kind === 'trial') return trial(run, draft, step, event);
+  if (event.kind === 'cutAgain') return cutAgain(run, draft, step, event, at, later);
+  return done(run, draft, step, event, at, later);
+}
+
+function laterOf(events: readonly RunEvent[], undone: ReadonlySet<string>): Later {
+  const corrected = new Map<string, TypedLength[]>();
+  const setAside = new Set<string>();
+  const changedAt = new Map<string, number>();
+  for (const [at, event] of events.entries()) {
+    if ((event.kind !== 'corrected' && event.kind !== 'setAside') || undone.has(event.id)) continue;
+    if (event.kind === 'setAside') setAside.add(event.readingId);
+    else if (!readTyped(event.raw).ok) continue;
+    else corrected.set(event.readingId, [...(corrected.get(event.readingId) ?? []), event.raw]);
+    changedAt.set(event.readingId, at);
+  }
+  return { corrected, setAside, changedAt };
 }
 
 /**
- * Where a run stands after its events, whatever order they arrived in. The same plan and events give the same state.
+ * Where a run stands after its events, whatever order they arrived in. The same plan and events give the same state. A reading that
+ * was corrected or set aside counts so from the beginning; the numbers that had been told stay told.
  * @param events parsed events of one run; doubles count once, undone ones not at all
  */
 export function replay(run: FrozenRun, events: readonly RunEvent[]): RunState {
   const ordered = orderEvents(events);
   const undone = new Set<string>();
   for (const event of ordered) if (event.kind === 'undone') undone.add(event.eventId);
+  const later = laterOf(ordered, undone);
   const draft = startState(run.stand) as Draft;
-  for (const event of ordered)
-    if (event.kind !== 'undone' && !undone.has(event.id) && !apply(run, draft, event)) draft.ignored += 1;
+  for (const [at, event] of ordered.entries())
+    if (event.kind !== 'undone' && !undone.has(event.id) && !apply(run, draft, event, at, later)) draft.ignored += 1;
+  return draft;
+}
+
+/** The state as it would be once a size were accepted: what the next number would follow from. */
+export function afterMeasuring(
+  run: FrozenRun,
+  state: RunState,
+  featureId: string,
+  sizeMm: number,
+  uncertaintyMm: number,
+): RunState {
+  const draft = { ...state, cuts: [...state.cuts], samples: [...state.samples] } as Draft;
+  takeSize(run, draft, featureId, sizeMm, uncertaintyMm, state.extra?.kind === 'measure' && state.extra.trial);
   return draft;
 }

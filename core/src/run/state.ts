@@ -1,5 +1,7 @@
 import type { Decision } from '../gauge/index.ts';
 import type { Stand, StandBesides } from '../lathe/index.ts';
+import type { ShownSpring } from '../mechanics/index.ts';
+import type { Told } from './event.ts';
 import type { Step } from './step.ts';
 
 export interface Reading {
@@ -15,24 +17,72 @@ export interface Reading {
   readonly at: string;
   /** what was typed before it was corrected, oldest first */
   readonly was: readonly string[];
+  /** looked at again after it was doubted */
+  readonly lookedAgain: boolean;
+  /** taken back, or an outlier: kept in the record, not counted */
+  readonly setAside: boolean;
 }
 
-/** Ring lines of the cross-slide at a diameter that was measured. */
-export interface Reference {
-  readonly lines: number;
-  readonly diameterMm: number;
-  readonly by: 'touchOff' | 'measured';
+/** The rings with which the tool's place is known: lines of each, as they stood when it was. */
+export interface Rings {
+  readonly crossSlide: number;
+  /** where the compound is swung to the fine angle */
+  readonly compound?: number;
 }
+
+/** Ring lines at which the metal's size is known for the tool that stands in the post. */
+export interface Reference {
+  readonly rings: Rings;
+  readonly diameterMm: number;
+  /** depth really cut by the pass that made it, mm of radius; 0 when touched */
+  readonly depthMm: number;
+  /** share by which that pass was reckoned to spring */
+  readonly springShare?: number;
+  /** of the size, half-width at k = 2 */
+  readonly uncertaintyMm: number;
+  readonly by: 'touchOff' | 'measured';
+  readonly featureId?: string;
+  /** a short trial cut: the length beyond it has its metal still */
+  readonly trial?: boolean;
+}
+
+/** Metal that stands on a length now. */
+export interface Metal {
+  readonly diameterMm: number;
+  /** half-width of what it may really be, mm on the diameter */
+  readonly doubtMm: number;
+  readonly by: 'stock' | 'expected' | 'measured';
+}
+
+/** The pass cut last, as it was told. */
 export interface LastCut {
   readonly featureId?: string;
-  readonly dialMm: number;
-  readonly depthMm: number;
+  readonly stepId: string;
+  readonly told: Told;
+  /** metal before it, mm on the diameter */
+  readonly beforeMm: number;
+  readonly beforeDoubtMm: number;
+  readonly springShare?: number;
+  readonly toolId?: string;
 }
-export interface Spring {
-  readonly askedMm: number;
-  readonly gotMm: number;
+
+/** A measured cut of the tool in the post, since it was touched off. */
+export interface MeasuredCut {
+  readonly featureId: string;
+  /** place of the tool by the rings, mm of radius */
+  readonly placeMm: number;
+  readonly diameterMm: number;
   readonly depthMm: number;
+  readonly springShare: number;
+  readonly uncertaintyMm: number;
+  readonly setMm: number;
 }
+
+/** Spring shown by two cuts of different depth, as a share of what was reckoned, so that it holds at other places too. */
+export interface SpringSample extends ShownSpring {
+  readonly toolId: string;
+}
+
 export interface Outcome {
   readonly featureId: string;
   readonly stepId: string;
@@ -41,20 +91,32 @@ export interface Outcome {
   readonly decision: Decision;
 }
 
+/** A step that is not in the plan: a further cut that measuring asked for, or a measurement that a cut asked for. */
+export type Extra =
+  | { readonly kind: 'cut'; readonly stepId: string; readonly fromMm: number }
+  | { readonly kind: 'measure'; readonly stepId: string; readonly trial: boolean };
+
 /** Where a run stands. Everything here follows from the frozen plan and the events. */
 export interface RunState {
   readonly stepIndex: number;
-  /** a further finishing cut that measuring asked for */
-  readonly again?: { readonly measureStepId: string; readonly targetMm: number; readonly fromMm: number };
+  readonly extra?: Extra;
   readonly rounds: Readonly<Record<string, number>>;
   readonly reference?: Reference;
+  /** where the rings stand, in lines of the rising sense */
   readonly crossLines?: number;
+  readonly compoundLines?: number;
   readonly endLines?: number;
   readonly lastCut?: LastCut;
-  readonly springs: readonly Spring[];
+  readonly metal: Readonly<Record<string, Metal>>;
+  readonly cuts: readonly MeasuredCut[];
+  readonly samples: readonly SpringSample[];
+  /** tools whose spring was forgotten in this run */
+  readonly forgotten: readonly string[];
   readonly readings: readonly Reading[];
   readonly outcomes: readonly Outcome[];
   readonly notes: readonly { readonly stepId: string; readonly text: string; readonly at: string }[];
+  /** a diameter at touching off that was doubted and has not been looked at again */
+  readonly touchDoubted?: { readonly eventId: string; readonly text: string; readonly mm: number };
   /** events that moved the run on, latest last: what Back takes back */
   readonly advances: readonly string[];
   readonly standing: Readonly<Record<string, string>>;
@@ -75,7 +137,10 @@ export function startState(stand?: Stand): RunState {
   return {
     stepIndex: 0,
     rounds: {},
-    springs: [],
+    metal: {},
+    cuts: [],
+    samples: [],
+    forgotten: [],
     readings: [],
     outcomes: [],
     notes: [],
@@ -87,20 +152,30 @@ export function startState(stand?: Stand): RunState {
   };
 }
 
-/** The step to do now; undefined when all are done. A further cut has an id of its own. */
+/** The step to do now; undefined when all are done. One that is not in the plan has an id of its own. */
 export function currentStep(steps: readonly Step[], state: RunState): Step | undefined {
   const step = steps[state.stepIndex];
-  if (!step || !state.again) return step;
+  if (!step || !state.extra) return step;
+  const round = (state.rounds[step.id] ?? 0) + 1;
+  if (state.extra.kind === 'measure')
+    return {
+      ...step,
+      id: `${step.id}-check-${round}`,
+      kind: 'measure',
+      passNumber: undefined,
+      passCount: undefined,
+      last: false,
+      caution: 'stopToMeasure',
+    };
   const cut = steps
     .slice(0, state.stepIndex)
     .findLast((s) => s.featureId === step.featureId && s.passNumber !== undefined);
-  const round = state.rounds[step.id] ?? 0;
   return {
     ...(cut ?? step),
-    id: `${step.id}-again-${round + 1}`,
+    id: `${step.id}-again-${round}`,
     kind: 'finish',
-    fromMm: state.again.fromMm,
-    targetMm: state.again.targetMm,
+    fromMm: state.extra.fromMm,
+    targetMm: step.limits ? (step.limits.upperMm + step.limits.lowerMm) / 2 : step.targetMm,
     passNumber: undefined,
     passCount: undefined,
     limits: step.limits,

@@ -1,5 +1,6 @@
+import type { Fineness } from '../lathe/index.ts';
 import type { Limits } from '../limit/index.ts';
-import type { OperationKind, Plan, Setting } from '../route/index.ts';
+import type { MeasuredAfter, OperationKind, Plan, Setting } from '../route/index.ts';
 
 /** One thing to do at the lathe. Lengths in mm, zPart. */
 export interface Step {
@@ -14,9 +15,19 @@ export interface Step {
   readonly fromMm?: number;
   readonly targetMm?: number;
   readonly zStopMm?: number;
+  /** where the cut ends towards the tail */
+  readonly zEndMm?: number;
   readonly limits?: Limits;
   readonly instrumentId?: string;
   readonly last?: boolean;
+  /** measure: what was cut before it */
+  readonly after?: MeasuredAfter;
+  /** last cuts: how finely the size is set */
+  readonly fineness?: Fineness['means'];
+  /** what a cut by the cross-slide leaves to the compound, mm on the diameter */
+  readonly leavesMm?: number;
+  /** share of its depth by which this cut is reckoned to spring */
+  readonly springShare?: number;
   readonly caution?: string;
   readonly minutes: number;
   readonly sizes?: Readonly<Record<string, number>>;
@@ -35,7 +46,12 @@ export function stepsOf(plan: Plan): readonly Step[] {
       limits: o.limits,
       instrumentId: o.instrumentId,
       last: o.last,
+      after: o.after,
+      fineness: o.fineness,
+      leavesMm: o.leavesMm,
+      springShare: o.loads?.springShare,
       sizes: o.sizes,
+      zEndMm: o.zToMm,
     };
     if (o.passes.length === 0)
       return [{ ...shared, id: o.id, targetMm: o.targetMm, zStopMm: o.zFromMm, minutes: o.minutes }];
@@ -51,3 +67,7 @@ export function stepsOf(plan: Plan): readonly Step[] {
     }));
   });
 }
+
+/** Whether a step is a pass along a diameter, set by a number on a ring. */
+export const isPass = (step: Pick<Step, 'kind'>): boolean =>
+  step.kind === 'rough' || step.kind === 'semiFinish' || step.kind === 'finish';

@@ -13,12 +13,17 @@ export const twoChucks: Lathe = {
 };
 
 /** A shop with that lathe and one bar of brass. */
-export const shopWith = (diameter: string, length = '900', lathe: Lathe = twoChucks): Shop => ({
+export const shopWith = (
+  diameter: string,
+  length = '900',
+  lathe: Lathe = twoChucks,
+  materialId = 'brass',
+): Shop => ({
   lathes: [lathe],
   bars: [
     {
       id: BAR,
-      materialId: 'brass',
+      materialId,
       diameter: { text: diameter, unit: 'mm' },
       length: { text: length, unit: 'mm' },
       note: '',

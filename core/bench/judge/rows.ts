@@ -1,0 +1,105 @@
+import { calculate, calculationNamed } from '../../src/calc/index.ts';
+import type { Lathe } from '../../src/lathe/index.ts';
+import { chanceOf, type World } from '../../src/simulate/index.ts';
+import { jobOf, shopWith } from '../../src/testing/jobs.ts';
+import { feature, instruments } from '../../src/testing/shop.ts';
+import { type Made, type Piece, turnPiece } from './turner.ts';
+
+/** One line of the judge's table: which limits, in which world, with which gauge. */
+export interface Row {
+  readonly limits: string;
+  readonly springShare: number;
+  readonly handLines: number;
+  readonly readingSlips?: number;
+  readonly handSlips?: number;
+}
+
+/** The world of the table. Spread of everything that differs from piece to piece is drawn anew for each. */
+export const LINE_MM = 0.02;
+const BAR_MM = 33;
+const LENGTH_MM = 60;
+const GAUGE = { resolutionMm: 0.001, sigmaMm: 0.002 };
+const TOUCH_MM = 0.02;
+const SHORT_MM = 0.004;
+
+const begin = calculationNamed('run.begin')!;
+
+/** A world in which a piece of this row is cut. */
+export function worldOf(row: Row, seed: number): World {
+  const chance = chanceOf(seed * 7919 + 13);
+  return {
+    seed,
+    cross: { lineMm: LINE_MM, linesPerTurn: 100, slackMm: 0.15, clockwiseIn: true, risesClockwise: true, across: 1 },
+    compound: { lineMm: LINE_MM, linesPerTurn: 100, slackMm: 0.15, clockwiseIn: true, risesClockwise: true, across: 0.1 },
+    barMm: BAR_MM,
+    lengthMm: LENGTH_MM,
+    shortMm: chance.between(0, SHORT_MM),
+    springShare: () => row.springShare,
+    touchMm: TOUCH_MM,
+    handLines: row.handLines,
+    angleError: 0.02 * chance.bell(),
+  };
+}
+
+/** A run of one diameter of 30 with these limits, with what is known of the tools' spring. */
+export function runOf(row: Row, lathe: Lathe, known: Made['samples'] = []): { run: object; warnings: readonly string[] } {
+  const job = jobOf([feature(1, 30, 40, row.limits)]);
+  const shop = shopWith(String(BAR_MM), '900', lathe, 'medium-carbon-steel');
+  const answer = calculate(begin, {
+    ...{ job: { ...job, hold: { ...job.hold, latheId: lathe.id } }, shop, known },
+  });
+  if (!answer.ok) throw new Error(JSON.stringify(answer.problems));
+  return answer.result as { run: object; warnings: readonly string[] };
+}
+
+/** A piece of a row. */
+export function pieceOf(row: Row, run: object, seed: number): Piece {
+  return {
+    ...{ run, world: worldOf(row, seed), gauge: GAUGE, instrumentId: instruments[0]!.id },
+    rings: { crossSlide: { lineNumber: LINE_MM, divisions: 100 }, compound: { lineNumber: LINE_MM, divisions: 100 } },
+    features: [{ id: 'f1', zFromMm: 0, zToMm: 40 }],
+    habits: { readingSlips: row.readingSlips ?? 0, handSlips: row.handSlips ?? 0 },
+  };
+}
+
+export interface Counted {
+  readonly count: number;
+  readonly inside: number;
+  readonly oversize: number;
+  readonly undersize: number;
+  readonly measurements: number;
+  readonly extraCuts: number;
+  readonly slipped: number;
+  readonly asked: number;
+  readonly unfinished: number;
+}
+
+/** Cuts many pieces and counts what became of them. */
+export function cutMany(row: Row, run: object, count: number, limits: { upperMm: number; lowerMm: number }, from = 1): Counted {
+  let inside = 0;
+  let oversize = 0;
+  let undersize = 0;
+  let measurements = 0;
+  let extraCuts = 0;
+  let slipped = 0;
+  let asked = 0;
+  let unfinished = 0;
+  for (let i = 0; i < count; i++) {
+    const made = turnPiece(pieceOf(row, run, from + i));
+    const [f] = made.features;
+    if (f!.smallestMm < limits.lowerMm) undersize++;
+    else if (f!.largestMm > limits.upperMm) oversize++;
+    else inside++;
+    measurements += f!.measurements;
+    extraCuts += f!.extraCuts;
+    slipped += made.slipped;
+    asked += made.askedAfterSlip;
+    if (!made.finished) unfinished++;
+  }
+  return { count, inside, oversize, undersize, measurements, extraCuts, slipped, asked, unfinished };
+}
+
+/** What the tools show of their spring over some pieces. */
+export function learn(row: Row, run: object, pieces: number): Made['samples'] {
+  return Array.from({ length: pieces }, (_, i) => turnPiece(pieceOf(row, run, 900_000 + i)).samples).flat();
+}

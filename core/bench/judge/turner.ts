@@ -1,0 +1,195 @@
+import { calculate, calculationNamed } from '../../src/calc/index.ts';
+import { chanceOf, type Gauge, PretendedLathe, type World } from '../../src/simulate/index.ts';
+
+/**
+ * A turner who does what he is told, one step at a time, and knows of it only what `run.begin` and `run.after` answer to anyone.
+ * Now and then a reading slips, or a hand; asked to look again he looks, and answers truly.
+ */
+export interface Habits {
+  /** share of readings that slip */
+  readonly readingSlips: number;
+  /** share of dial moves that go wrong: a step taken for done, a ring knocked, a turn too far */
+  readonly handSlips: number;
+}
+export interface Ring {
+  readonly lineNumber: number;
+  readonly divisions: number;
+}
+export interface Piece {
+  readonly run: object;
+  readonly world: World;
+  readonly rings: { readonly crossSlide: Ring; readonly compound: Ring };
+  readonly gauge: Gauge;
+  readonly instrumentId: string;
+  readonly features: readonly { readonly id: string; readonly zFromMm: number; readonly zToMm: number }[];
+  readonly habits: Habits;
+}
+export interface CutFeature {
+  readonly id: string;
+  readonly smallestMm: number;
+  readonly largestMm: number;
+  readonly measurements: number;
+  /** cuts beyond those planned */
+  readonly extraCuts: number;
+}
+export interface Made {
+  readonly features: readonly CutFeature[];
+  readonly samples: readonly { toolId: string; share: number; uncertaintyShare: number }[];
+  /** hand slips that were made, and those that the next reading was asked about */
+  readonly slipped: number;
+  readonly askedAfterSlip: number;
+  readonly finished: boolean;
+  readonly refused: readonly string[];
+}
+
+// biome-ignore lint/suspicious/noExplicitAny: answers as anyone outside gets them, plain JSON
+type Answer = any;
+const after = calculationNamed('run.after')!;
+const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+const flip = { clockwise: 'anticlockwise', anticlockwise: 'clockwise' } as const;
+
+/** Exchanges two neighbouring figures after the point, or adds a half, a turn, or reads the other unit. */
+function slipped(mm: number, text: string, turnMm: number, even: () => number): string {
+  const kind = Math.floor(even() * 4);
+  if (kind === 0) return (mm + (even() < 0.5 ? 0.5 : -0.5)).toFixed(3);
+  if (kind === 1) return (mm + (even() < 0.5 ? turnMm : -turnMm)).toFixed(3);
+  if (kind === 2) return (mm / 25.4).toFixed(4);
+  const at = text.length - 2 - Math.floor(even() * 2);
+  return text.slice(0, at - 1) + text[at] + text[at - 1] + text.slice(at + 1);
+}
+
+/** Cuts one piece as it is told, to the end or until nothing more is told. */
+export function turnPiece(piece: Piece): Made {
+  const { run, world, rings, gauge, habits } = piece;
+  const chance = chanceOf(world.seed ^ 0x5bd1e995);
+  const lathe = new PretendedLathe(world);
+  const events: object[] = [];
+  const add = (body: object): void => {
+    const n = events.length + 1;
+    events.push({
+      ...{ schema: 2, id: uuid(n), runId: uuid(900_000), piece: 1, device: uuid(900_001), seq: n },
+      ...{ parents: n > 1 ? [uuid(n - 1)] : [], at: '2026-01-12T09:00:00.000Z', ...body },
+    });
+  };
+  const ask = (): Answer => {
+    const answer = calculate(after, { run, events });
+    if (!answer.ok) throw new Error(JSON.stringify(answer.problems));
+    return answer.result;
+  };
+  const counts = new Map(piece.features.map((f) => [f.id, { measurements: 0, extraCuts: 0 }]));
+  const placeOf = (id: string) => piece.features.find((f) => f.id === id)!;
+  const refused: string[] = [];
+  let tool = '';
+  let slips = 0;
+  let asked = 0;
+  /** a slip of the hand that no reading has met yet */
+  let open = false;
+  const turnMm = 2 * world.cross.lineMm * world.cross.linesPerTurn;
+
+  const read = (featureId: string): { text: string; true: string } => {
+    const { zFromMm, zToMm } = placeOf(featureId);
+    const mm = lathe.measure((zFromMm + zToMm) / 2, gauge);
+    const honest = mm.toFixed(3);
+    const slip = chance.even() < habits.readingSlips;
+    return { text: slip ? slipped(mm, honest, turnMm, chance.even) : honest, true: honest };
+  };
+  /** Makes a move with the hands, in their order. */
+  const wind = (move: Answer): void => {
+    const slide = move.slide === 'compound' ? 'compound' : 'cross';
+    const ring = move.slide === 'compound' ? rings.compound : rings.crossSlide;
+    lathe.turn(slide, move.outTurns * ring.divisions, move.outHand);
+    lathe.turn(slide, move.fullTurns * ring.divisions, move.hand);
+    lathe.turnTo(slide, Number(move.rest) / ring.lineNumber, move.hand);
+    if (chance.even() >= habits.handSlips) return;
+    slips++;
+    open = true;
+    if (chance.even() < 0.5) lathe.bump(slide, 5 + Math.floor(chance.even() * 10));
+    else lathe.turn(slide, ring.divisions, move.hand);
+  };
+  const number = (slide: 'cross' | 'compound', ring: Ring): string => (lathe.reads(slide) * ring.lineNumber).toFixed(3);
+  let trueText = new Map<string, string>();
+
+  for (let guard = 0; guard < 120; guard++) {
+    const told = ask();
+    if (told.over) return finish(true, told);
+    const { step } = told;
+    if (step.toolId && step.toolId !== tool && step.kind !== 'measure') {
+      tool = step.toolId;
+      lathe.putIn(tool);
+    }
+    if (told.asks.length > 0) {
+      if (open) asked++;
+      open = false;
+      for (const doubt of told.asks) answer(doubt, step);
+      continue;
+    }
+    if (step.kind === 'touchOff') {
+      touch(step);
+      continue;
+    }
+    if (step.kind === 'measure' && !told.measured) {
+      counts.get(step.featureId)!.measurements++;
+      const { text, true: honest } = read(step.featureId);
+      const id = uuid(events.length + 1);
+      trueText = new Map([...trueText, [id, honest]]);
+      add({ kind: 'reading', stepId: step.id, raw: { text, unit: 'mm' }, instrumentId: piece.instrumentId, place: 'middle' });
+      continue;
+    }
+    if (step.kind === 'measure') open = false;
+    const [act] = told.acts;
+    if (!act) return finish(false, told);
+    if (act.code === 'gone') return finish(false, told);
+    if (act.code === 'leaveSo' || act.code === 'byHand') refused.push(`${step.featureId}:${told.move?.why ?? 'edge'}`);
+    // what cannot be cut safely is left as it is
+    const body = act.code === 'byHand' ? told.acts.at(-1).body : act.body;
+    if (told.move?.kind === 'move') {
+      wind(told.move);
+      if (step.id.includes('-again-') || body.then === 'measure') counts.get(step.featureId)!.extraCuts++;
+      lathe.cut(step.zStopMm);
+    }
+    add(body);
+  }
+  return finish(false, ask());
+
+  function answer(doubt: Answer, step: Answer): void {
+    if (step.kind === 'touchOff') {
+      touch(step, true);
+      return;
+    }
+    const honest = trueText.get(doubt.eventId)!;
+    if (Math.abs(Number(honest) - doubt.readMm) > 1e-9) {
+      add({ kind: 'corrected', readingId: doubt.eventId, raw: { text: honest, unit: 'mm' } });
+      // corrected it may still be doubted: then it really is so
+      const again = ask();
+      if (again.asks.some((a: Answer) => a.eventId === doubt.eventId)) add({ kind: 'confirmed', readingId: doubt.eventId });
+    } else add({ kind: 'confirmed', readingId: doubt.eventId });
+  }
+  function touch(step: Answer, lookedAgain = false): void {
+    const again = step.targetMm !== undefined;
+    const last = piece.features.at(-1)!;
+    const zMm = again ? (last.zFromMm + last.zToMm) / 2 : world.lengthMm - 2;
+    if (!lookedAgain) {
+      lathe.touch(zMm);
+      if (!again) {
+        // a light cut, to clean up the end
+        lathe.turnTo('cross', 0.15 / world.cross.lineMm, world.cross.clockwiseIn ? 'clockwise' : flip.clockwise);
+        lathe.cut(world.lengthMm - 6);
+      }
+    }
+    const mm = lathe.measure(zMm, gauge);
+    const honest = mm.toFixed(3);
+    const text = !lookedAgain && chance.even() < habits.readingSlips ? slipped(mm, honest, turnMm, chance.even) : honest;
+    add({
+      ...{ kind: 'touchedOff', stepId: step.id, diameter: { text, unit: 'mm' }, approach: 'in' },
+      ...{ crossNumber: number('cross', rings.crossSlide), endNumber: '0' },
+      ...(step.compoundDeg === undefined ? {} : { compoundNumber: number('compound', rings.compound) }),
+      ...(lookedAgain ? { lookedAgain } : {}),
+    });
+  }
+  function finish(finished: boolean, told: Answer): Made {
+    const features = piece.features.map((f) => ({
+      ...{ id: f.id, ...lathe.truth(f.zFromMm + 1, f.zToMm - 1), ...counts.get(f.id)! },
+    }));
+    return { features, samples: told.samples, slipped: slips, askedAfterSlip: asked, finished, refused };
+  }
+}

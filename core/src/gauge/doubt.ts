@@ -1,0 +1,83 @@
+import { MM_PER_IN } from '../quantity/index.ts';
+import type { Recorder } from '../working/index.ts';
+
+/** A usual slip of reading, with what it is out by and what the reading would have been without it, mm. */
+export interface Slip {
+  readonly code: 'halfMillimetre' | 'wholeTurn' | 'thou25' | 'otherUnit' | 'digits' | 'otherSurface';
+  readonly byMm: number;
+  readonly meantMm: number;
+  /** name of the surface, where another one was measured */
+  readonly surface?: string;
+}
+
+/** A reading beside what the dial lets expect. */
+export type Doubt =
+  | { readonly kind: 'believed' }
+  | {
+      readonly kind: 'doubted';
+      readonly expectedMm: number;
+      readonly boundMm: number;
+      readonly offMm: number;
+      readonly slips: readonly Slip[];
+    };
+
+/** What a thimble is read wrong by: half a millimetre, one turn of an inch one. */
+const HALF_MM = 0.5;
+const THIMBLE_TURN_MM = MM_PER_IN.mul(0.025).valueOf();
+
+/** The figures of a number as typed with two neighbours exchanged, each way once. */
+function exchanged(text: string): string[] {
+  const made: string[] = [];
+  for (let i = 0; i + 1 < text.length; i++) {
+    const [a, b] = [text[i]!, text[i + 1]!];
+    if (a !== b && /\d/.test(a) && /\d/.test(b)) made.push(text.slice(0, i) + b + a + text.slice(i + 2));
+  }
+  return made;
+}
+
+/**
+ * Compares a reading with what the dial lets expect, before it is believed; a reading beyond the bound is asked about, with the
+ * slips that would explain it, the likeliest first.
+ * @param text the number as typed, in its own unit; exchanged digits are looked for in it
+ * @param expectedMm what the dial lets expect, with `boundMm` as far as touch, spring, setting and gauge can be out
+ * @param turnMm what one whole turn of the ring changes this size by
+ * @param others sizes of other surfaces that could have been measured instead
+ * @source FIELD 9: a reading is doubted before it is believed
+ * @example doubtReading({ mm: 30.889, text: '30.889', unit: 'mm' }, 30.389, 0.06, 4) // half a millimetre
+ */
+export function doubtReading(
+  read: { readonly mm: number; readonly text: string; readonly unit: 'mm' | 'in' },
+  expectedMm: number,
+  boundMm: number,
+  turnMm: number,
+  others: readonly { readonly name: string; readonly mm: number }[] = [],
+  record?: Recorder,
+): Doubt {
+  const offMm = read.mm - expectedMm;
+  record?.({ code: 'gauge.doubt', values: { readMm: read.mm, expectedMm, boundMm, offMm } });
+  if (Math.abs(offMm) <= boundMm + 1e-9) return { kind: 'believed' };
+  const sign = Math.sign(offMm);
+  const perUnit = read.unit === 'in' ? MM_PER_IN.valueOf() : 1;
+  const candidates: Slip[] = [
+    { code: read.unit === 'in' ? 'thou25' : 'halfMillimetre', byMm: 0, meantMm: Number.NaN },
+    { code: 'wholeTurn', byMm: sign * turnMm, meantMm: read.mm - sign * turnMm },
+    { code: 'otherUnit', byMm: 0, meantMm: read.unit === 'in' ? read.mm / MM_PER_IN.valueOf() : read.mm * MM_PER_IN.valueOf() },
+  ];
+  const thimble = read.unit === 'in' ? THIMBLE_TURN_MM : HALF_MM;
+  candidates[0] = { ...candidates[0]!, byMm: sign * thimble, meantMm: read.mm - sign * thimble };
+  candidates[2] = { ...candidates[2]!, byMm: read.mm - candidates[2]!.meantMm };
+  for (const text of exchanged(read.text.trim())) {
+    const meant = Number(text.replace(',', '.'));
+    if (Number.isFinite(meant))
+      candidates.push({ code: 'digits', byMm: read.mm - meant * perUnit, meantMm: meant * perUnit });
+  }
+  const explains = candidates.filter((slip) => Math.abs(slip.meantMm - expectedMm) <= boundMm + 1e-9);
+  const elsewhere = others
+    .filter((other) => Math.abs(other.mm - read.mm) <= boundMm + 1e-9)
+    .map((other): Slip => ({ code: 'otherSurface', byMm: read.mm - expectedMm, meantMm: read.mm, surface: other.name }));
+  const near = (slip: Slip) => Math.abs(slip.meantMm - expectedMm);
+  return {
+    ...{ kind: 'doubted', expectedMm, boundMm, offMm },
+    slips: [...explains.toSorted((a, b) => near(a) - near(b)), ...elsewhere],
+  };
+}

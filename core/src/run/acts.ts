@@ -1,0 +1,75 @@
+import type { StepAdvice } from './advice.ts';
+import type { RunEvent } from './event.ts';
+import { isPass } from './step.ts';
+
+/** What an event says, apart from who made it and when. */
+export type EventBody = RunEvent extends infer E
+  ? E extends RunEvent
+    ? Omit<E, 'schema' | 'id' | 'runId' | 'piece' | 'device' | 'seq' | 'parents' | 'at' | 'receivedAt'>
+    : never
+  : never;
+
+/** Something that can be done at a step. The first is the one next act. */
+export interface Act {
+  readonly code:
+    | 'done'
+    | 'pass'
+    | 'springPass'
+    | 'trial'
+    | 'leaveSo'
+    | 'goOn'
+    | 'stopHere'
+    | 'fits'
+    | 'accept'
+    | 'cutAgain'
+    | 'byHand'
+    | 'gone';
+  readonly body: EventBody;
+}
+
+/**
+ * What can be done at the present step once its readings are taken, the one next act first. Touching off and readings are typed
+ * and not among them; a doubt has to be answered before anything is.
+ */
+export function actsOf(advice: StepAdvice): readonly Act[] {
+  const { step, move, trial } = advice;
+  const stepId = step.id;
+  if (step.kind === 'touchOff') return [];
+  if (step.kind === 'measure') return actsAfterMeasuring(advice);
+  if (!isPass(step) || !move) return [{ code: 'done', body: { kind: 'done', stepId } }];
+  if (move.kind === 'none') return [{ code: 'leaveSo', body: { kind: 'done', stepId } }];
+  const { told } = move;
+  // a cut that was not planned is measured by the step that asked for it
+  const unplanned = step.passNumber === undefined;
+  const measureFirst = !unplanned && step.kind === 'finish' && told.cut === 'half';
+  const acts: Act[] = [
+    {
+      code: told.cut === 'springPass' ? 'springPass' : 'pass',
+      body: { kind: 'done', stepId, told, ...(measureFirst ? { then: 'measure' } : {}) },
+    },
+  ];
+  if (trial && !unplanned) acts.push({ code: 'trial', body: { kind: 'trial', stepId, told: trial.told } });
+  return acts;
+}
+
+function actsAfterMeasuring({ step, measured, next, inside }: StepAdvice): readonly Act[] {
+  if (!measured || measured.doubts.length > 0) return [];
+  const stepId = step.id;
+  const { combined, decision } = measured;
+  const took = decision && {
+    ...{ sizeMm: combined.guardMm, uncertaintyMm: combined.uncertaintyMm, verdict: decision.verdict },
+  };
+  const goOn: EventBody = { kind: 'done', stepId, ...(took ? { took } : {}) };
+  if (!decision) return [{ code: 'goOn', body: goOn }];
+  if (decision.left === 'gone' && decision.verdict === 'doesNotFit') return [{ code: 'gone', body: goOn }];
+  if (!step.last) {
+    const here: Act = { code: 'stopHere', body: { ...goOn, then: 'finished' } };
+    const on: Act = { code: 'goOn', body: goOn };
+    return inside ? [here, on] : [on];
+  }
+  const accept: Act = { code: decision.verdict === 'fits' ? 'fits' : 'accept', body: goOn };
+  if (decision.left !== 'metalOn') return [accept];
+  const again: Act = { code: 'cutAgain', body: { kind: 'cutAgain', stepId } };
+  if (next?.kind === 'move') return [again, accept];
+  return [{ code: 'byHand', body: { kind: 'byHand', stepId, with: 'emery' } }, accept];
+}

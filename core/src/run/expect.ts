@@ -1,0 +1,67 @@
+import { type Doubt, doubtReading, uncertaintyOf } from '../gauge/index.ts';
+import { dialScale } from '../lathe/index.ts';
+import type { Recorder } from '../working/index.ts';
+import type { FrozenRun } from './frozen.ts';
+import { metalOn } from './move/next.ts';
+import type { Reading, RunState } from './state.ts';
+import type { Step } from './step.ts';
+
+/** What the dial lets expect of a size, and how far touch, spring, hand and warmth can put it out, mm on the diameter. */
+export interface Expected {
+  readonly mm: number;
+  readonly boundMm: number;
+}
+
+/** Allowed beside what is reckoned: a warm piece, a hand that sets a little wide. */
+const BESIDES_MM = 0.03;
+/** A first short cut takes so much off the bar, mm on the diameter, as far as may be. */
+const FIRST_CUT_MM = 2.5;
+
+/** What a measurement of a length should find; undefined where the dial is not known yet. */
+export function expectedOf(run: FrozenRun, state: RunState, featureId: string | undefined): Expected | undefined {
+  if (featureId === undefined || state.crossLines === undefined) return undefined;
+  const { lastCut } = state;
+  if (lastCut?.featureId === featureId) {
+    const { comesToMm, smallestMm, largestMm } = lastCut.told;
+    return { mm: comesToMm, boundMm: Math.max(largestMm - comesToMm, comesToMm - smallestMm) + BESIDES_MM };
+  }
+  const metal = metalOn(run, state, featureId);
+  return { mm: metal.diameterMm, boundMm: metal.doubtMm + BESIDES_MM };
+}
+
+/** What is expected of a diameter at touching off: the bar less a light cut, or the length roughed last. */
+export function expectedTouch(run: FrozenRun, state: RunState, step: Step): Expected {
+  if (step.targetMm === undefined)
+    return { mm: run.stockMm - FIRST_CUT_MM / 2, boundMm: FIRST_CUT_MM / 2 + 0.3 };
+  const metal = state.metal[step.featureId ?? ''];
+  return metal
+    ? { mm: metal.diameterMm, boundMm: metal.doubtMm + BESIDES_MM }
+    : { mm: step.targetMm, boundMm: 0.3 };
+}
+
+/** Compares a size as typed with what is expected. */
+export function doubtOf(
+  run: FrozenRun,
+  state: RunState,
+  read: { readonly mm: number; readonly text: string; readonly unit: 'mm' | 'in' },
+  expected: Expected | undefined,
+  instrumentId: string | undefined,
+  featureId: string | undefined,
+  record?: Recorder,
+): Doubt {
+  if (!expected) return { kind: 'believed' };
+  const { crossSlide } = run.lathe.slides;
+  const turnMm = 2 * dialScale(crossSlide).lineTravelMm.mul(crossSlide.divisions).valueOf();
+  const others = run.part.features
+    .filter((f) => f.id !== featureId && state.metal[f.id] !== undefined)
+    .map((f) => ({ name: f.name, mm: state.metal[f.id]!.diameterMm }));
+  const boundMm = expected.boundMm + uncertaintyOf(run.instruments, instrumentId);
+  return doubtReading(read, expected.mm, boundMm, turnMm, others, record);
+}
+
+/** Doubt of a reading that was taken; one that was looked at again is believed. */
+export function doubtOfReading(run: FrozenRun, state: RunState, reading: Reading): Doubt {
+  if (reading.lookedAgain || reading.setAside) return { kind: 'believed' };
+  const expected = expectedOf(run, state, reading.featureId);
+  return doubtOf(run, state, reading, expected, reading.instrumentId, reading.featureId);
+}

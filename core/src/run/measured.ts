@@ -1,0 +1,48 @@
+import { combineReadings, type Decision, decideBetween, type Doubt, uncertaintyOf } from '../gauge/index.ts';
+import type { Recorder } from '../working/index.ts';
+import { doubtOfReading } from './expect.ts';
+import type { FrozenRun } from './frozen.ts';
+import type { Reading, RunState } from './state.ts';
+import type { Step } from './step.ts';
+
+/** What a measuring step has found in its present round. */
+export interface Measured {
+  /** all that were taken, those set aside too */
+  readonly all: readonly Reading[];
+  readonly readings: readonly Reading[];
+  readonly combined: ReturnType<typeof combineReadings>;
+  /** none where the step has no limits, as a trial cut while roughing */
+  readonly decision?: Decision;
+  /** readings that are asked about before they are believed */
+  readonly doubts: readonly { readonly reading: Reading; readonly doubt: Extract<Doubt, { kind: 'doubted' }> }[];
+}
+
+/** Result of the readings on a measuring step in its present round; undefined while none counts. */
+export function measured(run: FrozenRun, state: RunState, step: Step, record?: Recorder): Measured | undefined {
+  const round = state.rounds[step.id] ?? 0;
+  const all = state.readings.filter((r) => r.stepId === step.id && r.round === round);
+  const readings = all.filter((r) => !r.setAside);
+  if (readings.length === 0) return undefined;
+  const combined = combineReadings(
+    readings.map((r) => ({
+      mm: r.mm,
+      uncertaintyMm: uncertaintyOf(run.instruments, r.instrumentId),
+      place: r.place,
+    })),
+    record,
+  );
+  const decision =
+    step.limits &&
+    decideBetween(combined.smallestMm, combined.largestMm, combined.uncertaintyMm, step.limits, record);
+  const doubts = readings.flatMap((reading) => {
+    const doubt = doubtOfReading(run, state, reading);
+    return doubt.kind === 'doubted' ? [{ reading, doubt }] : [];
+  });
+  return { all, readings, combined, decision, doubts };
+}
+
+/** Tells how a size that was measured at a step, and its verdict, came about. */
+export function explainSize(run: FrozenRun, state: RunState, stepId: string, record: Recorder): void {
+  const step = run.steps.find((s) => s.id === stepId);
+  if (step?.limits) measured(run, state, step, record);
+}

@@ -1,0 +1,67 @@
+import { type Dial, dialNumber, dialScale, type Fineness, type Lathe, senseIn } from '../../lathe/index.ts';
+import type { Rings } from '../state.ts';
+
+/** A move as both hands make it, in their order: out by whole turns, so that the slack is taken up, then in to a number. */
+export interface Hands {
+  readonly slide: 'crossSlide' | 'compound';
+  readonly fromLines: number;
+  readonly toLines: number;
+  /** number that the ring stands at now, and still after whole turns out */
+  readonly now: string;
+  readonly number: string;
+  readonly outTurns: number;
+  readonly outHand: 'clockwise' | 'anticlockwise';
+  /** then in: whole turns and the rest, as a number on the ring */
+  readonly fullTurns: number;
+  readonly rest: string;
+  readonly hand: 'clockwise' | 'anticlockwise';
+}
+
+/** A number on a ring; half a line shows no digit more than it needs. */
+export function ringNumber(dial: Dial, lines: number): string {
+  const text = dialNumber(dial, lines);
+  const { decimals } = dialScale(dial);
+  return (text.split('.')[1]?.length ?? 0) > decimals && text.endsWith('0') ? text.slice(0, -1) : text;
+}
+
+/** Radius at the tool by the rings, mm, from where both stand at 0; smaller when wound in. */
+export function placeOf(lathe: Pick<Lathe, 'slides'>, rings: Rings): number {
+  const { crossSlide, compound } = lathe.slides;
+  const cross = senseIn(crossSlide) * rings.crossSlide * dialScale(crossSlide).lineTravelMm.valueOf();
+  const fine =
+    rings.compound === undefined
+      ? 0
+      : senseIn(compound) * rings.compound * dialScale(compound).lineTravelMm.valueOf() * 0.1;
+  return -(cross + fine);
+}
+
+/** Lines of a ring for a place of the tool, on a mark of it, while the other ring stays. */
+export function linesFor(lathe: Pick<Lathe, 'slides'>, fineness: Fineness, placeMm: number, rings: Rings): number {
+  const zero = placeOf(lathe, { ...rings, [fineness.slide]: 0 });
+  const marks = (zero - placeMm) / (senseIn(lathe.slides[fineness.slide]) * fineness.lineMm) / fineness.everyLines;
+  return Math.round(marks) * fineness.everyLines;
+}
+
+/** The move of a ring from where it stands to a line of it, come to from outside. @source FIELD 0, slack */
+export function handsTo(lathe: Pick<Lathe, 'slides'>, slide: Hands['slide'], fromLines: number, toLines: number): Hands {
+  const dial = lathe.slides[slide];
+  const { lineTravelMm, lineNumber, decimals } = dialScale(dial);
+  const lineMm = lineTravelMm.valueOf();
+  const sense = senseIn(dial);
+  const inLines = sense * (toLines - fromLines);
+  const slackLines = dial.slackMm / lineMm;
+  const outTurns = Math.max(1, Math.ceil((slackLines - inLines) / dial.divisions + 1e-9));
+  const gone = inLines + outTurns * dial.divisions;
+  const hand = dial.clockwiseMoves === 'in' ? 'clockwise' : 'anticlockwise';
+  const restLines = gone % dial.divisions;
+  const between = Math.abs(restLines - Math.round(restLines)) > 1e-6 ? 1 : 0;
+  const rest = (restLines * lineNumber.valueOf()).toFixed(decimals + between);
+  return {
+    ...{ slide, fromLines, toLines, outTurns, hand },
+    now: ringNumber(dial, fromLines),
+    number: ringNumber(dial, toLines),
+    outHand: hand === 'clockwise' ? 'anticlockwise' : 'clockwise',
+    fullTurns: Math.floor(gone / dial.divisions + 1e-9),
+    rest: between === 1 && rest.endsWith('0') ? rest.slice(0, -1) : rest,
+  };
+}

@@ -1,0 +1,187 @@
+import { FINE_ANGLE_SHARE, type Fineness, finenessOf, guardMm, TOUCH_MM } from '../../lathe/index.ts';
+import type { SpringShare } from '../../mechanics/index.ts';
+import { shallowestCutMm } from '../../cutting/index.ts';
+import type { Recorder } from '../../working/index.ts';
+import type { Told } from '../event.ts';
+import type { FrozenRun } from '../frozen.ts';
+import type { Metal, RunState } from '../state.ts';
+import { isPass, type Step } from '../step.ts';
+import { type Choice, type Comes, choose, chooseHalf, chooseRough, type Situation } from './choose.ts';
+import { type Hands, handsTo, linesFor, placeOf } from './hands.ts';
+import { believedOf, reckonedShare, springAt } from './spring.ts';
+
+/** A number to set, with everything that it stands for. Sizes are diameters, mm. */
+export interface Move {
+  readonly kind: 'move';
+  readonly hands: Hands;
+  readonly fineness: Fineness;
+  readonly told: Told;
+  /** size aimed at in the end, and metal before this cut */
+  readonly aimMm: number;
+  readonly beforeMm: number;
+  readonly spring: SpringShare;
+  /** kept from the limit that cannot be put back, on the diameter */
+  readonly guardMm: number;
+}
+/** No number is safe, and why. */
+export interface NoMove {
+  readonly kind: 'none';
+  readonly why: 'ring' | 'edge';
+  readonly aimMm: number;
+  readonly leftMm: number;
+}
+
+/** Metal on a length: measured or expected; the stock before anything was cut there. */
+export function metalOn(run: FrozenRun, state: RunState, featureId: string | undefined): Metal {
+  const stock = run.rough?.[featureId ?? ''] ?? run.stockMm;
+  return state.metal[featureId ?? ''] ?? { diameterMm: stock, doubtMm: 0.5, by: 'stock' };
+}
+
+/** The rings as they stand now. */
+export function ringsOf(state: RunState): { crossSlide: number; compound?: number } {
+  const crossSlide = state.crossLines ?? state.reference?.rings.crossSlide ?? 0;
+  return state.compoundLines === undefined ? { crossSlide } : { crossSlide, compound: state.compoundLines };
+}
+
+/** Everything the next number of a pass follows from; undefined before the tool is touched off. */
+export function situationOf(
+  run: FrozenRun,
+  state: RunState,
+  step: Step,
+): { s: Situation; fineness: Fineness; same: number | undefined } | undefined {
+  const { reference } = state;
+  if (!reference || step.targetMm === undefined || !isPass(step)) return undefined;
+  const rough = step.kind === 'rough';
+  const means = step.fineness === 'compound' && state.compoundLines === undefined ? 'halfLinesWithCare' : step.fineness;
+  const fineness = finenessOf(run.lathe, rough ? 'lines' : (means ?? 'lines'));
+  const metal = metalOn(run, state, step.featureId);
+  const belief = believedOf(run, state, step.toolId);
+  const reckoned = reckonedShare(step);
+  const tool = run.tools.find((t) => t.id === step.toolId);
+  const onThis = reference.featureId === step.featureId && reference.by === 'measured';
+  const rings = ringsOf(state);
+  const { limits } = step;
+  const leftMm = Math.max(0, (metal.diameterMm - step.targetMm) / 2);
+  const angleMm = fineness.slide === 'compound' ? FINE_ANGLE_SHARE * leftMm : 0;
+  return {
+    fineness,
+    same: onThis && !reference.trial ? placeOf(run.lathe, rings) : undefined,
+    s: {
+      sign: 1,
+      known: {
+        xMm: placeOf(run.lathe, reference.rings),
+        rMm: reference.diameterMm / 2,
+        depthMm: reference.depthMm,
+        touchMm: reference.by === 'touchOff' ? TOUCH_MM : 0,
+      },
+      knownSpring: springAt(belief, reference.springShare ?? reckoned),
+      spring: springAt(belief, reckoned),
+      beforeMm: metal.diameterMm / 2,
+      beforeDoubtMm: metal.doubtMm / 2,
+      ...(reference.trial && onThis ? { zoneMm: reference.diameterMm / 2 } : {}),
+      goneMm: (limits?.lowerMm ?? step.targetMm) / 2,
+      metalMm: (limits?.upperMm ?? step.targetMm) / 2,
+      wantedMm: (limits ? (limits.upperMm + limits.lowerMm) / 2 : step.targetMm) / 2,
+      guardMm: rough ? 0 : guardMm(reference.uncertaintyMm, fineness.setMm, angleMm),
+      stepMm: fineness.stepMm,
+      markMm: placeOf(run.lathe, { ...rings, [fineness.slide]: 0 }),
+      shallowestMm: tool ? shallowestCutMm(tool.material, tool.noseRadiusMm, tool.edgeRadiusMm) : 0.02,
+    },
+  };
+}
+
+/** How a cut's number was chosen. */
+function choiceFor(step: Step, s: Situation, same: number | undefined): Choice {
+  if (step.kind === 'rough') return { kind: 'final', comes: chooseRough(s), aimMm: s.wantedMm };
+  if (step.kind === 'finish') return choose(s, same);
+  const half = chooseHalf(s, step.leavesMm === undefined ? undefined : step.leavesMm / 2);
+  const enough = half.kind === 'half' && s.sign * (s.beforeMm - half.comes.bestMm) >= s.shallowestMm - 1e-9;
+  // roughing came out lower than planned: what is left is not enough for two
+  return enough ? half : choose(s, same);
+}
+
+function cutOf(step: Step, choice: Exclude<Choice, { kind: 'none' }>): Told['cut'] {
+  if (step.kind === 'rough') return 'rough';
+  return choice.kind === 'half' && step.leavesMm !== undefined ? 'near' : choice.kind;
+}
+
+/**
+ * The number to set for a pass, as it follows from what was measured, what stands there now and what is believed of the spring.
+ * @param trial the number for a short trial cut: half of what is left, so that the short length stays inside too
+ * @returns undefined for a step that sets no ring; `none` where no number is safe
+ * @source FIELD 13
+ */
+export function moveFor(
+  run: FrozenRun,
+  state: RunState,
+  step: Step,
+  trial = false,
+  record?: Recorder,
+): Move | NoMove | undefined {
+  const found = situationOf(run, state, step);
+  if (!found) return undefined;
+  const { s, fineness, same } = found;
+  const choice = trial ? chooseHalf(s) : choiceFor(step, s, same);
+  if (choice.kind === 'none')
+    return { kind: 'none', why: choice.why, aimMm: 2 * choice.aimMm, leftMm: 2 * choice.leftMm };
+  const { comes } = choice;
+  tell(state, step, s, comes, choice.aimMm, record);
+  const rings = ringsOf(state);
+  const lines = linesFor(run.lathe, fineness, comes.xMm, rings);
+  return {
+    kind: 'move',
+    hands: handsTo(run.lathe, fineness.slide, rings[fineness.slide] ?? 0, lines),
+    fineness,
+    told: {
+      ...{ slide: fineness.slide, lines, cut: trial ? 'half' : cutOf(step, choice) },
+      ...{ comesToMm: round(2 * comes.bestMm), smallestMm: round(2 * Math.min(comes.deepestMm, comes.shallowestMm)) },
+      largestMm: round(2 * Math.max(comes.deepestMm, comes.shallowestMm)),
+    },
+    aimMm: 2 * choice.aimMm,
+    beforeMm: 2 * s.beforeMm,
+    spring: s.spring,
+    guardMm: 2 * s.guardMm,
+  };
+}
+
+const round = (mm: number): number => Number(mm.toFixed(6));
+
+/** Tells the working of a move, on the diameter as the turner thinks of it. */
+function tell(
+  state: RunState,
+  step: Step,
+  s: Situation,
+  comes: Comes,
+  aimMm: number,
+  record: Recorder | undefined,
+): void {
+  if (!record) return;
+  const { known } = s;
+  record({
+    code: 'run.spring',
+    values: {
+      ...{ lowShare: s.spring.low, bestShare: s.spring.best, highShare: s.spring.high, count: s.spring.count },
+      reckonedShare: reckonedShare(step),
+    },
+    source: 'held between 0 and 1.5 times what work, tool and lathe are reckoned to give way',
+  });
+  record({
+    code: 'run.next',
+    values: {
+      ...{ nowMm: 2 * known.rMm, lastDepthMm: known.depthMm, beforeMm: 2 * s.beforeMm, aimMm: 2 * aimMm },
+      ...{ depthMm: s.sign * (s.beforeMm - comes.bestMm), travelMm: s.sign * (known.xMm - comes.xMm) },
+      ...{ springMm: s.spring.best * (known.depthMm - s.sign * (s.beforeMm - comes.bestMm)) },
+      by: state.reference?.by === 'touchOff' ? 'touchOff' : state.reference?.trial ? 'trial' : 'measured',
+    },
+    source: 'x2 = x1 − [a2 − k·(a1 − a2)]',
+  });
+  if (s.guardMm > 0)
+    record({
+      code: 'run.guard',
+      values: {
+        ...{ guardMm: 2 * s.guardMm, goneMm: 2 * s.goneMm, deepestMm: 2 * comes.deepestMm },
+        ...{ comesToMm: 2 * comes.bestMm, stepMm: 2 * s.stepMm },
+      },
+      source: 'guard 3·√(u_read² + 2·u_set²)',
+    });
+}
