@@ -1,6 +1,6 @@
 import { calculate, calculationNamed } from '../../src/calc/index.ts';
 import type { Lathe } from '../../src/lathe/index.ts';
-import { chanceOf, type World } from '../../src/simulate/index.ts';
+import { chanceOf, PretendedLathe, type World } from '../../src/simulate/index.ts';
 import { jobOf, shopWith } from '../../src/testing/jobs.ts';
 import { feature, instruments } from '../../src/testing/shop.ts';
 import { type Made, type Piece, turnPiece } from './turner.ts';
@@ -18,7 +18,7 @@ export interface Row {
 export const LINE_MM = 0.02;
 const BAR_MM = 33;
 const LENGTH_MM = 60;
-const GAUGE = { resolutionMm: 0.001, sigmaMm: 0.002 };
+export const GAUGE = { resolutionMm: 0.001, sigmaMm: 0.002 };
 const TOUCH_MM = 0.02;
 const SHORT_MM = 0.004;
 
@@ -99,7 +99,35 @@ export function cutMany(row: Row, run: object, count: number, limits: { upperMm:
   return { count, inside, oversize, undersize, measurements, extraCuts, slipped, asked, unfinished };
 }
 
-/** What the tools show of their spring over some pieces. */
-export function learn(row: Row, run: object, pieces: number): Made['samples'] {
-  return Array.from({ length: pieces }, (_, i) => turnPiece(pieceOf(row, run, 900_000 + i)).samples).flat();
+/** Cuts of a stiff bar, a shallow and a deep one by turns, as a lathe is calibrated. */
+const LEARNING_CUTS_MM = [0.1, 0.5] as const;
+const LEARNING_BARS = 6;
+
+/** What the finishing tool shows of its spring on a stiff bar cut at two depths, as a share of what the plan reckons. */
+export function learn(row: Row, run: object): Made['samples'] {
+  const finish = (run as { steps: { kind: string; toolId?: string; springShare?: number }[] }).steps.find(
+    (s) => s.kind === 'finish',
+  )!;
+  return Array.from({ length: LEARNING_BARS }, (_, i) => {
+    const world = worldOf(row, 900_000 + i);
+    const lathe = new PretendedLathe(world);
+    lathe.putIn('finisher');
+    lathe.touch(LENGTH_MM / 2);
+    // the first cleans up; then each cut is what two readings say
+    const cut = (depthMm: number): number => {
+      lathe.turn('cross', world.cross.linesPerTurn, 'anticlockwise');
+      lathe.turnTo('cross', world.cross.linesPerTurn + Math.round(depthMm / LINE_MM), 'clockwise');
+      lathe.cut(0);
+      return lathe.measure(LENGTH_MM / 2, GAUGE) / 2;
+    };
+    const begun = cut(0.1);
+    const shallow = cut(LEARNING_CUTS_MM[0]);
+    const deep = cut(LEARNING_CUTS_MM[1]);
+    const [a1, a2] = [begun - shallow, shallow - deep];
+    const share = (LEARNING_CUTS_MM[1] - a2) / (a2 - a1);
+    const reckoned = finish.springShare ?? 0.08;
+    const setMm = row.handLines * LINE_MM;
+    const uncertainty = Math.sqrt(2 * setMm ** 2 + 2 * (GAUGE.sigmaMm / 2) ** 2) / Math.abs(a2 - a1);
+    return { toolId: finish.toolId!, share: share / reckoned, uncertaintyShare: uncertainty / reckoned };
+  });
 }

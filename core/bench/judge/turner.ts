@@ -93,18 +93,25 @@ export function turnPiece(piece: Piece): Made {
     const slip = chance.even() < habits.readingSlips;
     return { text: slip ? slipped(mm, honest, turnMm, chance.even) : honest, true: honest };
   };
-  /** Makes a move with the hands, in their order. */
-  const wind = (move: Answer): void => {
+  /** Makes a move with the hands, in their order; says whether it was made at all. */
+  const wind = (move: Answer): boolean => {
     const slide = move.slide === 'compound' ? 'compound' : 'cross';
     const ring = move.slide === 'compound' ? rings.compound : rings.crossSlide;
+    const slip = chance.even() < habits.handSlips ? Math.floor(chance.even() * 3) : undefined;
+    if (slip !== undefined) {
+      slips++;
+      open = true;
+    }
+    // taken for done, though it was not
+    if (slip === 0) return false;
+    // the ring was knocked by a few lines meanwhile, and is wound to its number all the same
+    const knockedLines = slip === 1 ? 5 + Math.floor(chance.even() * 10) : 0;
     lathe.turn(slide, move.outTurns * ring.divisions, move.outHand);
-    lathe.turn(slide, move.fullTurns * ring.divisions, move.hand);
-    lathe.turnTo(slide, Number(move.rest) / ring.lineNumber, move.hand);
-    if (chance.even() >= habits.handSlips) return;
-    slips++;
-    open = true;
-    if (chance.even() < 0.5) lathe.bump(slide, 5 + Math.floor(chance.even() * 10));
-    else lathe.turn(slide, ring.divisions, move.hand);
+    lathe.turn(slide, (move.fullTurns + (slip === 2 ? 1 : 0)) * ring.divisions, move.hand);
+    lathe.turnTo(slide, Number(move.rest) / ring.lineNumber + knockedLines, move.hand);
+    // it reads as told in the end
+    if (slip !== undefined) lathe.bump(slide, lathe.rising(slide, move.hand) * -(knockedLines + (slip === 2 ? ring.divisions : 0)));
+    return true;
   };
   const number = (slide: 'cross' | 'compound', ring: Ring): string => (lathe.reads(slide) * ring.lineNumber).toFixed(3);
   let trueText = new Map<string, string>();
@@ -135,7 +142,11 @@ export function turnPiece(piece: Piece): Made {
       add({ kind: 'reading', stepId: step.id, raw: { text, unit: 'mm' }, instrumentId: piece.instrumentId, place: 'middle' });
       continue;
     }
-    if (step.kind === 'measure') open = false;
+    if (step.kind === 'measure') {
+      // a slip that has left nothing wrong to see is none to ask about
+      if (open && told.expected && Math.abs(told.measured.guardMm - told.expected.mm) < 0.1) slips--;
+      open = false;
+    }
     const [act] = told.acts;
     if (!act) return finish(false, told);
     if (act.code === 'gone') return finish(false, told);
@@ -143,9 +154,9 @@ export function turnPiece(piece: Piece): Made {
     // what cannot be cut safely is left as it is
     const body = act.code === 'byHand' ? told.acts.at(-1).body : act.body;
     if (told.move?.kind === 'move') {
-      wind(told.move);
+      const wound = wind(told.move);
       if (step.id.includes('-again-') || body.then === 'measure') counts.get(step.featureId)!.extraCuts++;
-      lathe.cut(step.zStopMm);
+      if (wound) lathe.cut(step.zStopMm);
     }
     add(body);
   }

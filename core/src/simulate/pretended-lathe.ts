@@ -107,6 +107,11 @@ export class PretendedLathe {
     this.#ring[slide] -= ((hand === 'clockwise') === risesClockwise ? 1 : -1) * error;
   }
 
+  /** +1 when the numbers of a ring rise as it is turned so. */
+  rising(slide: Slide, hand: Hand): 1 | -1 {
+    return (hand === 'clockwise') === this.#screwOf(slide).risesClockwise ? 1 : -1;
+  }
+
   /** Somebody knocks the ring: it reads otherwise, the slide stands where it stood. */
   bump(slide: Slide, lines: number): void {
     this.#ring[slide] += lines;

@@ -1,0 +1,54 @@
+import { twoChucks } from '../../src/testing/jobs.ts';
+import { byRule, PLAIN_RULES } from './plain-rules.ts';
+import { type Counted, cutMany, GAUGE, learn, type Row, runOf, worldOf } from './rows.ts';
+
+/**
+ * One share of the judge's rows, as lines of JSON. Arguments: which share, of how many, features a row.
+ * Limits go with the way of setting that planning chooses for them; h8 is cut by a careful hand.
+ */
+const [share = 0, shares = 1, features = 5000] = process.argv.slice(2).map(Number);
+const LIMITS = ['h6', 'h7', 'h8', 'h9', 'h10', 'h11', '±0.1'];
+const SPRINGS = [0, 0.03, 0.06, 0.1];
+const rows: Row[] = [
+  ...LIMITS.flatMap((limits) =>
+    SPRINGS.map((springShare) => ({ limits, springShare, handLines: limits === 'h8' ? 0.05 : 0.1 })),
+  ),
+  { limits: 'h9', springShare: 0.05, handLines: 0.1, readingSlips: 0.03 },
+  { limits: 'h9', springShare: 0.05, handLines: 0.1, handSlips: 0.03 },
+];
+
+interface Frozen {
+  readonly part: { readonly features: readonly { readonly limits: { upperMm: number; lowerMm: number } }[] };
+  readonly steps: readonly { readonly kind: string; readonly fineness?: string; readonly toolId?: string; readonly springShare?: number }[];
+}
+
+for (const [i, row] of rows.entries()) {
+  if (i % shares !== share) continue;
+  const { run, warnings } = runOf(row, twoChucks);
+  const { part, steps } = run as Frozen;
+  const { limits } = part.features[0]!;
+  const setBy = steps.find((s) => s.kind === 'finish')?.fineness;
+  const half = Math.floor(features / 2);
+  const began = performance.now();
+  const refused = setBy === undefined ? warnings.find((w) => w.startsWith('route.tooFine')) : undefined;
+  let before: Counted | undefined;
+  let learned: Counted | undefined;
+  if (setBy !== undefined) {
+    before = cutMany(row, run, half, limits);
+    learned = cutMany(row, { ...run, known: learn(row, run) }, half, limits, 500_000);
+  }
+  const middleMm = (limits.upperMm + limits.lowerMm) / 2;
+  const plain = PLAIN_RULES.map((rule) => {
+    let inside = 0;
+    let undersize = 0;
+    for (let seed = 1; seed <= features; seed++) {
+      const { smallestMm, largestMm } = byRule(rule, worldOf(row, seed), GAUGE, middleMm, setBy === 'lines' ? 1 : 0.5);
+      if (smallestMm < limits.lowerMm) undersize++;
+      else if (largestMm <= limits.upperMm) inside++;
+    }
+    return { rule, inside: inside / features, undersize: undersize / features };
+  });
+  console.log(
+    JSON.stringify({ i, row, setBy, refused, before, learned, plain, seconds: (performance.now() - began) / 1000 }),
+  );
+}

@@ -1,0 +1,73 @@
+import { spawn } from 'node:child_process';
+import os from 'node:os';
+import path from 'node:path';
+import { ensurePackages } from './lib/install.mjs';
+import { ROOT } from './lib/places.mjs';
+import { run, say } from './lib/say.mjs';
+
+/**
+ * Prints what becomes of diameters when a turner does exactly what he is told, in a pretended lathe, beside three plain rules in
+ * the same world. `npm run judge -- 500` cuts fewer features a row than the usual 5000. Ends with 1 where a promise does not hold.
+ */
+const SHARES = Math.max(1, Math.min(4, os.availableParallelism()));
+const features = Number(process.argv[2] ?? 5000);
+const percent = (share) => `${(100 * share).toFixed(2)} %`.padStart(9);
+
+function shareOf(index) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(
+      process.execPath,
+      [path.join(ROOT, 'node_modules/tsx/dist/cli.mjs'), path.join(ROOT, 'core/bench/judge/table.ts'), `${index}`, `${SHARES}`, `${features}`],
+      { cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'] },
+    );
+    let text = '';
+    child.stdout.on('data', (data) => {
+      text += data;
+    });
+    child.on('error', reject);
+    child.on('close', (code) => (code === 0 ? resolve(text) : reject(new Error(`share ${index} ended with ${code}`))));
+  });
+}
+
+/** What must hold of a row; the words of what does not. */
+function broken({ row, setBy, refused, before, learned }) {
+  if (!setBy) return refused ? [] : ['neither cut nor refused'];
+  const faults = [];
+  const slips = row.readingSlips !== undefined;
+  const hands = row.handSlips !== undefined;
+  for (const [when, counted] of [['before', before], ['learned', learned]]) {
+    const least = when === 'learned' ? 0.99 : 0.96;
+    if (!hands && counted.undersize / counted.count > (slips ? 0.005 : 0.002)) faults.push(`undersize ${when}`);
+    if (!hands && !slips && counted.inside / counted.count < least) faults.push(`inside ${when}`);
+    if (hands && counted.asked / counted.slipped < 0.95) faults.push(`asked ${when}`);
+    if (!hands && !slips && counted.measurements / counted.count > (row.limits === '±0.1' ? 2 : 4)) faults.push(`measurements ${when}`);
+  }
+  return faults;
+}
+
+await run(async () => {
+  ensurePackages();
+  const began = Date.now();
+  const answers = await Promise.all(Array.from({ length: SHARES }, (_, i) => shareOf(i)));
+  const rows = answers
+    .flatMap((text) => text.trim().split('\n').filter(Boolean).map((line) => JSON.parse(line)))
+    .sort((a, b) => a.i - b.i);
+  say(`Ø30, ring 0.02 mm on the radius, micrometer ±0.004 (k = 2), touch ±0.02, ${features} features a row, half of them once the spring is learned`);
+  say('limits  spring  set by               inside    oversize   UNDERSIZE measured again | learned: inside  UNDERSIZE measured | inside and UNDERSIZE by: dial only | half the difference | measure and halve');
+  let faults = 0;
+  for (const answer of rows) {
+    const { row, setBy, refused, before, learned, plain } = answer;
+    const slip = row.readingSlips ? ' reading slips 3 %' : row.handSlips ? ' hand slips 3 %' : '';
+    const head = `${row.limits.padEnd(6)} ${`${(100 * row.springShare).toFixed(0)} %`.padStart(6)}  ${(setBy ?? `refused (${refused})`).padEnd(18)}`;
+    const mine = before
+      ? `${percent(before.inside / before.count)} ${percent(before.oversize / before.count)} ${percent(before.undersize / before.count)} ${(before.measurements / before.count).toFixed(2)} ${(before.extraCuts / before.count).toFixed(2)} | ${percent(learned.inside / learned.count)} ${percent(learned.undersize / learned.count)} ${(learned.measurements / learned.count).toFixed(2)}`
+      : '';
+    const others = plain.map((p) => `${percent(p.inside)} ${percent(p.undersize)}`).join(' | ');
+    const asked = row.handSlips ? ` asked about at the next reading: ${percent(before.asked / before.slipped)}` : '';
+    const wrong = broken(answer);
+    faults += wrong.length;
+    say(`${head} ${mine} | ${others}${slip}${asked}${wrong.length > 0 ? `  DOES NOT HOLD: ${wrong.join(', ')}` : ''}`);
+  }
+  say(`${((Date.now() - began) / 1000).toFixed(0)} s; ${faults === 0 ? 'everything that must hold does' : `${faults} promises do not hold`}`);
+  return faults === 0 ? 0 : 1;
+});
