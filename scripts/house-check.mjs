@@ -67,6 +67,9 @@ const OWN_UNITS = {
   job: /^(number|one|other|setupNow)$/,
   stock: /^(size|gap|nodes|mostNodes|pieces)$/,
   worn: /^score$/,
+  /** rings are counted in their own lines */
+  run: /^(crossSlide|compound)$/,
+  simulate: /^(seed|linesPerTurn|across|taper|angleError|warmth)$/,
   trace: /^(axis|radius|tolerance|mmPerUnit|dropped)$/,
 };
 const faults = [];

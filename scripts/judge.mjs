@@ -17,7 +17,13 @@ function shareOf(index) {
   return new Promise((resolve, reject) => {
     const child = spawn(
       process.execPath,
-      [path.join(ROOT, 'node_modules/tsx/dist/cli.mjs'), path.join(ROOT, 'core/bench/judge/table.ts'), `${index}`, `${SHARES}`, `${features}`],
+      [
+        path.join(ROOT, 'node_modules/tsx/dist/cli.mjs'),
+        path.join(ROOT, 'core/bench/judge/table.ts'),
+        `${index}`,
+        `${SHARES}`,
+        `${features}`,
+      ],
       { cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'] },
     );
     let text = '';
@@ -35,12 +41,16 @@ function broken({ row, setBy, refused, before, learned }) {
   const faults = [];
   const slips = row.readingSlips !== undefined;
   const hands = row.handSlips !== undefined;
-  for (const [when, counted] of [['before', before], ['learned', learned]]) {
+  for (const [when, counted] of [
+    ['before', before],
+    ['learned', learned],
+  ]) {
     const least = when === 'learned' ? 0.99 : 0.96;
     if (!hands && counted.undersize / counted.count > (slips ? 0.005 : 0.002)) faults.push(`undersize ${when}`);
     if (!hands && !slips && counted.inside / counted.count < least) faults.push(`inside ${when}`);
     if (hands && counted.asked / counted.slipped < 0.95) faults.push(`asked ${when}`);
-    if (!hands && !slips && counted.measurements / counted.count > (row.limits === '±0.1' ? 2 : 4)) faults.push(`measurements ${when}`);
+    if (!hands && !slips && counted.measurements / counted.count > (row.limits === '±0.1' ? 2 : 4))
+      faults.push(`measurements ${when}`);
   }
   return faults;
 }
@@ -50,10 +60,20 @@ await run(async () => {
   const began = Date.now();
   const answers = await Promise.all(Array.from({ length: SHARES }, (_, i) => shareOf(i)));
   const rows = answers
-    .flatMap((text) => text.trim().split('\n').filter(Boolean).map((line) => JSON.parse(line)))
+    .flatMap((text) =>
+      text
+        .trim()
+        .split('\n')
+        .filter(Boolean)
+        .map((line) => JSON.parse(line)),
+    )
     .sort((a, b) => a.i - b.i);
-  say(`Ø30, ring 0.02 mm on the radius, micrometer ±0.004 (k = 2), touch ±0.02, ${features} features a row, half of them once the spring is learned`);
-  say('limits  spring  set by               inside    oversize   UNDERSIZE measured again | learned: inside  UNDERSIZE measured | inside and UNDERSIZE by: dial only | half the difference | measure and halve');
+  say(
+    `Ø30, ring 0.02 mm on the radius, micrometer ±0.004 (k = 2), touch ±0.02, ${features} features a row, half of them once the spring is learned`,
+  );
+  say(
+    'limits  spring  set by               inside    oversize   UNDERSIZE measured again | learned: inside  UNDERSIZE measured | inside and UNDERSIZE by: dial only | half the difference | measure and halve',
+  );
   let faults = 0;
   for (const answer of rows) {
     const { row, setBy, refused, before, learned, plain } = answer;
@@ -68,6 +88,8 @@ await run(async () => {
     faults += wrong.length;
     say(`${head} ${mine} | ${others}${slip}${asked}${wrong.length > 0 ? `  DOES NOT HOLD: ${wrong.join(', ')}` : ''}`);
   }
-  say(`${((Date.now() - began) / 1000).toFixed(0)} s; ${faults === 0 ? 'everything that must hold does' : `${faults} promises do not hold`}`);
+  say(
+    `${((Date.now() - began) / 1000).toFixed(0)} s; ${faults === 0 ? 'everything that must hold does' : `${faults} promises do not hold`}`,
+  );
   return faults === 0 ? 0 : 1;
 });

@@ -1,4 +1,3 @@
-import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { cutToTheEnd, doStep, stepOf } from './support/at-the-lathe.ts';
 import { hydrated, press, sees, station, textOf, type, visit } from './support/browser.ts';

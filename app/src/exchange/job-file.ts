@@ -14,7 +14,8 @@ export function renewIds(newId: () => string): (old: string) => string {
 function renewEvent(event: RunEvent, renew: (id: string) => string): RunEvent {
   const base = { ...event, id: renew(event.id), runId: renew(event.runId), parents: event.parents.map(renew) };
   if (base.kind === 'undone') return { ...base, eventId: renew(base.eventId) };
-  if (base.kind === 'corrected') return { ...base, readingId: renew(base.readingId) };
+  if (base.kind === 'corrected' || base.kind === 'confirmed' || base.kind === 'setAside')
+    return { ...base, readingId: renew(base.readingId) };
   return base;
 }
 

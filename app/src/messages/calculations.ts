@@ -15,7 +15,10 @@ export const calculationSentences: Record<string, string> = {
   'limit.read': 'Reads limits as a drawing gives them into an upper and a lower size.',
   'limit.general': 'General tolerance of a linear size by ISO 2768-1.',
   'gauge.decide':
-    'Judges readings against limits with the instrument’s uncertainty: fits, does not fit, or cannot say.',
+    'Judges readings against limits with the instrument’s uncertainty, and tells what readings that do not agree mean.',
+  'run.begin': 'A planned holding of a job as a run that is followed at the lathe, all of its steps frozen.',
+  'run.after':
+    'The step to do after the events of a run, with every number the page would show, what is asked back and what can be done.',
   'cutting.rpm': 'Spindle speed for a cutting speed at a diameter.',
   'cutting.speed': 'Cutting speed at a diameter and spindle speed.',
   'cutting.correctedSpeed': 'A material’s cutting speed corrected for feed, depth and edge life.',

@@ -234,9 +234,17 @@ const wordings: Record<string, Wording> = {
     what: `The usual depth of ${size(p.value)} is more than the deepest cut.`,
     right: `At most ${size(p.limit)}.`,
   }),
-  'lathe.dialTooCoarse': (p) => ({
-    what: `Limits of ${size(p.value)} are finer than a line of the cross-slide is sure to hit.`,
-    right: `One line is ${size(Number(p.limit) / 2)} on the radius; measure between cuts, or swing the compound for finer lines.`,
+  'route.tooFine.ring': (p) => ({
+    what: `Limits of ${size(p.value)} are finer than this lathe’s rings are sure to hit, the swung compound’s too.`,
+    right: 'It is roughed and left with metal on it: a finer lathe, a grinder, or wider limits.',
+  }),
+  'route.tooFine.gauge': (p) => ({
+    what: `Limits of ${size(p.value)} are finer than any gauge here can judge.`,
+    right: 'It is roughed and left with metal on it: add a finer gauge under Tools & gauges, or widen the limits.',
+  }),
+  'route.tooFine.edge': (p) => ({
+    what: `Limits of ${size(p.value)} want last cuts finer than the finishing edge takes.`,
+    right: 'It is roughed and left with metal on it: add a keen HSS finisher, or widen the limits.',
   }),
   'material.idTaken': () => ({
     what: 'That is one of the materials that come along.',
@@ -283,10 +291,6 @@ const wordings: Record<string, Wording> = {
   'route.exceeds.grip': () => ({
     what: 'Even the lightest cut asks more than the jaws hold.',
     right: 'Grip more, or use a stronger chuck.',
-  }),
-  'touch.farOff': (p) => ({
-    what: `About ${plain(p.limit)} ${p.unit} was expected.`,
-    right: 'Check the reading and its unit; go on if it is right.',
   }),
   'gauge.outOfRange': (p) => ({
     what: `${text(p)} is outside what this gauge reaches.`,

@@ -117,6 +117,7 @@ export const waitingText = (w: Waiting, name: (id: string | undefined) => string
     otherEnd: 'from the other end',
     asBar: 'stays as the bar is',
     otherSetup: 'left for a later holding',
+    tooFine: 'finer than this lathe and these gauges can be sure of; roughed, with metal left on it',
   } as const;
   return `${name(w.featureId)}: ${why[w.why]}`;
 };

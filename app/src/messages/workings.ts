@@ -184,9 +184,39 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: 'On the dial',
     formula: `${size(v.travelInMm)} mm ÷ ${size(v.lineTravelMm)} mm a line, from ${v.fromNumber}: ${v.fullTurns} full turns and ${v.rest}, to ${v.toNumber}`,
   }),
-  'run.depth': (v) => ({
-    title: v.by === 'measured' ? 'From the measured size' : 'From the touch-off',
-    formula: `(${size(v.nowMm)} − ${size(v.targetMm)}) ÷ 2 = ${size(v.depthMm)} mm on the radius${Number(v.springMm) ? `; spring ${size(v.springMm)} mm on the diameter allowed for: ${size(v.travelInMm)} mm` : ''}`,
+  'run.spring': (v) => ({
+    title: 'Spring',
+    formula: `${n(Number(v.bestShare) * 100, 1)} % of the depth, between ${n(Number(v.lowShare) * 100, 1)} and ${n(Number(v.highShare) * 100, 1)} %; ${Number(v.count) > 0 ? `shown by ${v.count} cuts` : 'no cut has shown it yet'}; held between nothing and 1.5 times the ${n(Number(v.reckonedShare) * 100, 1)} % that are reckoned from force, work and lathe`,
+  }),
+  'run.next': (v) => ({
+    title: { measured: 'From the measured size', trial: 'From the trial cut' }[String(v.by)] ?? 'From the touch-off',
+    formula: `from Ø${size(v.beforeMm)} to Ø${size(v.aimMm)}: ${size(v.depthMm)} mm deep on the radius; the last number stood for Ø${size(v.nowMm)} after ${size(v.lastDepthMm)} mm; difference of spring ${size(v.springMm)} mm: ${size(v.travelMm)} mm further in`,
+  }),
+  'run.guard': (v) => ({
+    title: 'Never beyond',
+    formula: `${size(v.guardMm)} mm kept from ${size(v.goneMm)}; this mark comes to ${size(v.comesToMm)}, at its worst ${size(v.deepestMm)}; marks are ${size(v.stepMm)} mm of diameter apart`,
+  }),
+  'gauge.doubt': (v) => ({
+    title: 'Against what the dial says',
+    formula: `read ${size(v.readMm)}, expected ${size(v.expectedMm)} ± ${size(v.boundMm)} mm: ${size(v.offMm)} mm off`,
+  }),
+  'route.spring': (v) => ({
+    title: 'Spring reckoned',
+    formula: `${n(v.radialPerMmN)} N for a millimetre of depth × (work ${n(Number(v.workMmPerN) * 1000, 3)} + lathe ${n(Number(v.latheMmPerN) * 1000, 3)} µm/N, ${v.latheBy === 'calibrated' ? 'as calibrated' : 'assumed until it is calibrated'}) = ${n(Number(v.springShare) * 100, 1)} % of the depth`,
+  }),
+  'route.fineness': (v) => ({
+    title:
+      {
+        lines: 'Whole lines of the ring',
+        halfLines: 'Half lines',
+        halfLinesWithCare: 'Half lines, set with care',
+        compound: 'By the swung compound',
+      }[String(v.means)] ?? String(v.means),
+    formula: `marks ${size(v.stepMm)} mm of diameter apart, limits ${size(v.toleranceMm)} less the guard ${size(v.guardMm)} mm: ${v.does === 'yes' ? 'one always falls inside' : 'too coarse'}`,
+  }),
+  'route.lastCuts': (v) => ({
+    title: 'Last cuts',
+    formula: `limits ${size(v.toleranceMm)} mm against ${size(v.worstMm)} mm that one cut may be out: ${v.cuts === 1 ? 'one cut' : 'two equal cuts'}, ${v.measurements} measurements`,
   }),
   'route.usualMinutes': (v) => ({
     title: 'Time',
@@ -256,10 +286,6 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: 'Power at the spindle',
     formula: `${n(v.torqueNm, 1)} N·m × ${n(v.rpm)} rpm ÷ 9549.3 = ${n(v.powerKw, 2)} kW`,
   }),
-  'run.fineFeed': (v) => ({
-    title: 'By the compound at 5.74°',
-    formula: `${size(v.wantedMm)} mm ÷ (${size(v.lineTravelMm)} mm a line × 0.1) = ${n(v.lines)} lines, ${size(v.radialMm)} mm in and ${n(v.shiftAlongZMm)} mm along`,
-  }),
   'route.total': (v) => ({
     title: 'Time for a piece',
     formula: `${n(v.count)} operations ${n(v.operationsMin, 1)} min + ${n(v.changes)} changes of setting ${n(v.changesMin, 1)} min = ${n(v.minutes, 1)} min`,
@@ -282,7 +308,10 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
   }),
   'gauge.combine': (v) => ({
     title: 'Readings together',
-    formula: `mean of ${n(v.count)}: ${size(v.meanMm)} mm, spread ${size(v.spreadMm)} mm, ± ${size(v.uncertaintyMm)} mm`,
+    formula:
+      v.agree === 'no'
+        ? `${n(v.count)} that do not agree, spread ${size(v.spreadMm)} mm: ${size(v.guardMm)} mm guards the limit, ± ${size(v.uncertaintyMm)} mm`
+        : `mean of ${n(v.count)}, weighed by their gauges: ${size(v.meanMm)} mm, spread ${size(v.spreadMm)} mm, ± ${size(v.uncertaintyMm)} mm`,
   }),
   'gauge.decide': (v) => ({
     title: 'Verdict',

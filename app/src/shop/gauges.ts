@@ -1,4 +1,4 @@
-import { calibrationDue, type Instrument } from '@whelk/core/gauge';
+import { calibrationDue, INSTRUMENT_KINDS, type Instrument } from '@whelk/core/gauge';
 import type { RecordKindView } from './RecordTable.tsx';
 import { fieldReader, same } from './read-fields.ts';
 
@@ -14,7 +14,7 @@ export const gaugesWith = (known: readonly Instrument[], today: string): RecordK
       label: 'Kind',
       show: (i) => i.kind,
       edit: (i) => i.kind,
-      choices: same(['micrometer', 'caliper', 'rule', 'thread micrometer', 'indicator', 'other']),
+      choices: same(Object.keys(INSTRUMENT_KINDS)),
     },
     {
       key: 'unit',

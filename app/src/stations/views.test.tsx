@@ -145,7 +145,7 @@ describe('fields and bars', () => {
         label="Limits"
         value="h7"
         onChange={() => {}}
-        problem={{ code: 'lathe.dialTooCoarse', path: [], value: 0.021, limit: 0.04, severity: 'warning' }}
+        problem={{ code: 'route.tooFine.ring', path: [], value: 0.021, severity: 'warning' }}
         note="28.000 / 27.979"
       />,
     );

@@ -30,7 +30,14 @@ export function worldOf(row: Row, seed: number): World {
   return {
     seed,
     cross: { lineMm: LINE_MM, linesPerTurn: 100, slackMm: 0.15, clockwiseIn: true, risesClockwise: true, across: 1 },
-    compound: { lineMm: LINE_MM, linesPerTurn: 100, slackMm: 0.15, clockwiseIn: true, risesClockwise: true, across: 0.1 },
+    compound: {
+      lineMm: LINE_MM,
+      linesPerTurn: 100,
+      slackMm: 0.15,
+      clockwiseIn: true,
+      risesClockwise: true,
+      across: 0.1,
+    },
     barMm: BAR_MM,
     lengthMm: LENGTH_MM,
     shortMm: chance.between(0, SHORT_MM),
@@ -42,7 +49,11 @@ export function worldOf(row: Row, seed: number): World {
 }
 
 /** A run of one diameter of 30 with these limits, with what is known of the tools' spring. */
-export function runOf(row: Row, lathe: Lathe, known: Made['samples'] = []): { run: object; warnings: readonly string[] } {
+export function runOf(
+  row: Row,
+  lathe: Lathe,
+  known: Made['samples'] = [],
+): { run: object; warnings: readonly string[] } {
   const job = jobOf([feature(1, 30, 40, row.limits)]);
   const shop = shopWith(String(BAR_MM), '900', lathe, 'medium-carbon-steel');
   const answer = calculate(begin, {
@@ -75,7 +86,13 @@ export interface Counted {
 }
 
 /** Cuts many pieces and counts what became of them. */
-export function cutMany(row: Row, run: object, count: number, limits: { upperMm: number; lowerMm: number }, from = 1): Counted {
+export function cutMany(
+  row: Row,
+  run: object,
+  count: number,
+  limits: { upperMm: number; lowerMm: number },
+  from = 1,
+): Counted {
   let inside = 0;
   let oversize = 0;
   let undersize = 0;

@@ -19,7 +19,12 @@ const rows: Row[] = [
 
 interface Frozen {
   readonly part: { readonly features: readonly { readonly limits: { upperMm: number; lowerMm: number } }[] };
-  readonly steps: readonly { readonly kind: string; readonly fineness?: string; readonly toolId?: string; readonly springShare?: number }[];
+  readonly steps: readonly {
+    readonly kind: string;
+    readonly fineness?: string;
+    readonly toolId?: string;
+    readonly springShare?: number;
+  }[];
 }
 
 for (const [i, row] of rows.entries()) {

@@ -110,7 +110,8 @@ export function turnPiece(piece: Piece): Made {
     lathe.turn(slide, (move.fullTurns + (slip === 2 ? 1 : 0)) * ring.divisions, move.hand);
     lathe.turnTo(slide, Number(move.rest) / ring.lineNumber + knockedLines, move.hand);
     // it reads as told in the end
-    if (slip !== undefined) lathe.bump(slide, lathe.rising(slide, move.hand) * -(knockedLines + (slip === 2 ? ring.divisions : 0)));
+    if (slip !== undefined)
+      lathe.bump(slide, lathe.rising(slide, move.hand) * -(knockedLines + (slip === 2 ? ring.divisions : 0)));
     return true;
   };
   const number = (slide: 'cross' | 'compound', ring: Ring): string => (lathe.reads(slide) * ring.lineNumber).toFixed(3);
@@ -139,7 +140,13 @@ export function turnPiece(piece: Piece): Made {
       const { text, true: honest } = read(step.featureId);
       const id = uuid(events.length + 1);
       trueText = new Map([...trueText, [id, honest]]);
-      add({ kind: 'reading', stepId: step.id, raw: { text, unit: 'mm' }, instrumentId: piece.instrumentId, place: 'middle' });
+      add({
+        kind: 'reading',
+        stepId: step.id,
+        raw: { text, unit: 'mm' },
+        instrumentId: piece.instrumentId,
+        place: 'middle',
+      });
       continue;
     }
     if (step.kind === 'measure') {
@@ -155,7 +162,7 @@ export function turnPiece(piece: Piece): Made {
     const body = act.code === 'byHand' ? told.acts.at(-1).body : act.body;
     if (told.move?.kind === 'move') {
       const wound = wind(told.move);
-      if (step.id.includes('-again-') || body.then === 'measure') counts.get(step.featureId)!.extraCuts++;
+      if (step.id.includes('-again-') || body.follows === 'measure') counts.get(step.featureId)!.extraCuts++;
       if (wound) lathe.cut(step.zStopMm);
     }
     add(body);
@@ -172,7 +179,8 @@ export function turnPiece(piece: Piece): Made {
       add({ kind: 'corrected', readingId: doubt.eventId, raw: { text: honest, unit: 'mm' } });
       // corrected it may still be doubted: then it really is so
       const again = ask();
-      if (again.asks.some((a: Answer) => a.eventId === doubt.eventId)) add({ kind: 'confirmed', readingId: doubt.eventId });
+      if (again.asks.some((a: Answer) => a.eventId === doubt.eventId))
+        add({ kind: 'confirmed', readingId: doubt.eventId });
     } else add({ kind: 'confirmed', readingId: doubt.eventId });
   }
   function touch(step: Answer, lookedAgain = false): void {
@@ -189,7 +197,8 @@ export function turnPiece(piece: Piece): Made {
     }
     const mm = lathe.measure(zMm, gauge);
     const honest = mm.toFixed(3);
-    const text = !lookedAgain && chance.even() < habits.readingSlips ? slipped(mm, honest, turnMm, chance.even) : honest;
+    const text =
+      !lookedAgain && chance.even() < habits.readingSlips ? slipped(mm, honest, turnMm, chance.even) : honest;
     add({
       ...{ kind: 'touchedOff', stepId: step.id, diameter: { text, unit: 'mm' }, approach: 'in' },
       ...{ crossNumber: number('cross', rings.crossSlide), endNumber: '0' },

@@ -71,9 +71,7 @@ const after = z.object({
   carriage: z.object({ number: text, fullTurns: number, rest: text, hand: text }).optional(),
   fromEndMm: number.optional(),
   expected: z.object({ mm: number, boundMm: number }).optional(),
-  asks: z.array(
-    z.object({ eventId: text, readMm: number, expectedMm: number, boundMm: number, slips: z.array(slip) }),
-  ),
+  asks: z.array(z.object({ eventId: text, readMm: number, expectedMm: number, boundMm: number, slips: z.array(slip) })),
   measured: z
     .object({
       guardMm: number,
@@ -91,9 +89,7 @@ const after = z.object({
   /** what can be done, as bodies of events; the first is the one next act */
   acts: z.array(z.object({ code: text, body: z.record(text, z.unknown()) })),
   outcomes: z.array(z.object({ featureId: text, sizeMm: number, uncertaintyMm: number, verdict: text, left: text })),
-  spring: z
-    .object({ lowShare: number, bestShare: number, highShare: number, count: number })
-    .optional(),
+  spring: z.object({ lowShare: number, bestShare: number, highShare: number, count: number }).optional(),
   samples: z.array(z.object({ toolId: text, share: number, uncertaintyShare: number })),
   ignored: number,
 });
@@ -223,7 +219,12 @@ export const running = [
         inside: advice.inside === true,
         acts: actsOf(advice).map(({ code, body }) => ({ code, body: { ...body } })),
         spring: belief && {
-          ...{ lowShare: belief.low, bestShare: belief.best, highShare: belief.high, count: belief.count },
+          ...{
+            lowShare: belief.lowShare,
+            bestShare: belief.bestShare,
+            highShare: belief.highShare,
+            count: belief.count,
+          },
         },
       };
     },

@@ -61,7 +61,11 @@ export function doubtReading(
   const candidates: Slip[] = [
     { code: read.unit === 'in' ? 'thou25' : 'halfMillimetre', byMm: 0, meantMm: Number.NaN },
     { code: 'wholeTurn', byMm: sign * turnMm, meantMm: read.mm - sign * turnMm },
-    { code: 'otherUnit', byMm: 0, meantMm: read.unit === 'in' ? read.mm / MM_PER_IN.valueOf() : read.mm * MM_PER_IN.valueOf() },
+    {
+      code: 'otherUnit',
+      byMm: 0,
+      meantMm: read.unit === 'in' ? read.mm / MM_PER_IN.valueOf() : read.mm * MM_PER_IN.valueOf(),
+    },
   ];
   const thimble = read.unit === 'in' ? THIMBLE_TURN_MM : HALF_MM;
   candidates[0] = { ...candidates[0]!, byMm: sign * thimble, meantMm: read.mm - sign * thimble };
@@ -74,7 +78,9 @@ export function doubtReading(
   const explains = candidates.filter((slip) => Math.abs(slip.meantMm - expectedMm) <= boundMm + 1e-9);
   const elsewhere = others
     .filter((other) => Math.abs(other.mm - read.mm) <= boundMm + 1e-9)
-    .map((other): Slip => ({ code: 'otherSurface', byMm: read.mm - expectedMm, meantMm: read.mm, surface: other.name }));
+    .map(
+      (other): Slip => ({ code: 'otherSurface', byMm: read.mm - expectedMm, meantMm: read.mm, surface: other.name }),
+    );
   const near = (slip: Slip) => Math.abs(slip.meantMm - expectedMm);
   return {
     ...{ kind: 'doubted', expectedMm, boundMm, offMm },

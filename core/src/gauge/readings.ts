@@ -63,11 +63,7 @@ function disagreementOf(readings: readonly SizeRead[]): Disagreement | undefined
  * @source FIELD 9; weights 1/U²
  * @example combineReadings([{ mm: 28.412, uncertaintyMm: 0.004 }, { mm: 28.409, uncertaintyMm: 0.004 }]).meanMm // 28.4105
  */
-export function combineReadings(
-  readings: readonly SizeRead[],
-  record?: Recorder,
-  cut: CutSide = 'outside',
-): Combined {
+export function combineReadings(readings: readonly SizeRead[], record?: Recorder, cut: CutSide = 'outside'): Combined {
   if (readings.length === 0) throw new RangeError('no readings');
   const weight = ({ uncertaintyMm }: SizeRead) => 1 / Math.max(1e-6, uncertaintyMm) ** 2;
   const weights = readings.reduce((sum, r) => sum + weight(r), 0);

@@ -2,21 +2,26 @@ import { z } from 'zod';
 import { instrumentSchema } from '../gauge/index.ts';
 import { calibrationSchema, storedLatheSchema } from '../lathe/index.ts';
 import { shopMaterialSchema } from '../material/index.ts';
-import { frozenRunSchema, runEventSchema } from '../run/index.ts';
+import { asFrozenRun, frozenRunSchema, type RunEvent, storedEventSchema, upgradeEvents } from '../run/index.ts';
 import { barSchema } from '../stock/index.ts';
 import { holderRecordSchema, insertRecordSchema, storedToolSchema } from '../tool/index.ts';
 import { jobSchema, settingsSchema } from './schema.ts';
 
 /** A run in a file: the frozen plan it follows and its events. The plan was made by Whelk and is read back as it is. */
-const runFileSchema = z.strictObject({
+const storedRunSchema = z.strictObject({
   id: z.uuid(),
   piece: z.number().int().min(1),
   /** which holding of the job it was; files of older versions know the first alone */
   setup: z.number().int().min(1).max(20).optional(),
   startedAt: z.iso.datetime(),
   frozen: frozenRunSchema,
-  events: z.array(runEventSchema).max(20_000),
+  events: z.array(storedEventSchema).max(20_000),
 });
+/** As it is read: events of older versions say what had been told. */
+const runFileSchema = storedRunSchema.transform((run) => ({
+  ...run,
+  events: [...upgradeEvents(asFrozenRun(run.frozen), run.events)] as RunEvent[],
+}));
 
 /** One job with what it refers to and everything cut for it: `.json`, format `whelk.job`. */
 export const jobFileSchema = z.strictObject({

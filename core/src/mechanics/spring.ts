@@ -78,11 +78,11 @@ export function shownSpring(
   };
 }
 
-/** What is believed of the spring at a place: from `low` to `high`, most likely `best`. */
+/** What is believed of the spring at a place: from `lowShare` to `highShare`, most likely `bestShare`. */
 export interface SpringShare {
-  readonly low: number;
-  readonly best: number;
-  readonly high: number;
+  readonly lowShare: number;
+  readonly bestShare: number;
+  readonly highShare: number;
   /** cuts that it rests on; 0: reckoned only */
   readonly count: number;
 }
@@ -95,16 +95,16 @@ const BEYOND = 3;
 /**
  * The spring that is believed: from nothing to the bound until cuts have shown it; what they show weighs by its uncertainty, and
  * what lies beyond the bound is not taken for spring.
- * @param highest bound: 1.5 times what work, tool and lathe are reckoned to give way
+ * @param highestShare bound: 1.5 times what work, tool and lathe are reckoned to give way
  * @source FIELD 13, learning
  */
-export function believedSpring(shown: readonly ShownSpring[], highest: number): SpringShare {
+export function believedSpring(shown: readonly ShownSpring[], highestShare: number): SpringShare {
   const within = shown.filter(
-    ({ share, uncertaintyShare: u }) => share > -BEYOND * u - 1e-9 && share < highest + BEYOND * u + 1e-9,
+    ({ share, uncertaintyShare: u }) => share > -BEYOND * u - 1e-9 && share < highestShare + BEYOND * u + 1e-9,
   );
   // reckoned: somewhere between nothing and the bound, as likely here as there
-  const prior: ShownSpring = { share: highest / 2, uncertaintyShare: highest / Math.sqrt(12) };
-  if (within.length === 0) return { low: 0, best: prior.share, high: highest, count: 0 };
+  const prior: ShownSpring = { share: highestShare / 2, uncertaintyShare: highestShare / Math.sqrt(12) };
+  if (within.length === 0) return { lowShare: 0, bestShare: prior.share, highShare: highestShare, count: 0 };
   const all = [prior, ...within];
   const weight = ({ uncertaintyShare: u }: ShownSpring) => 1 / Math.max(1e-4, u) ** 2;
   const weights = all.reduce((sum, s) => sum + weight(s), 0);
@@ -112,6 +112,6 @@ export function believedSpring(shown: readonly ShownSpring[], highest: number): 
   // cuts that contradict one another widen the range instead of being averaged away
   const scatter = Math.max(0, ...within.map((s) => Math.abs(s.share - mean) - BEYOND * s.uncertaintyShare));
   const half = COVER / Math.sqrt(weights) + scatter;
-  const clip = (share: number) => Math.min(highest, Math.max(0, share));
-  return { low: clip(mean - half), best: clip(mean), high: clip(mean + half), count: within.length };
+  const clip = (share: number) => Math.min(highestShare, Math.max(0, share));
+  return { lowShare: clip(mean - half), bestShare: clip(mean), highShare: clip(mean + half), count: within.length };
 }

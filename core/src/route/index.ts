@@ -1,5 +1,6 @@
 export { type BentLine, bentLineOf } from './bending.ts';
 export { HANDLING_MIN, passDepths } from './fit-cut.ts';
+export { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
 export type {
   Limiter,
   Loads,
@@ -14,6 +15,5 @@ export type {
   Setting,
 } from './plan.ts';
 export { ownCutSchema } from './plan.ts';
-export { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
 export { planRoute } from './plan-route.ts';
 export type { RecorderFor } from './turning.ts';

@@ -68,7 +68,13 @@ export function lastCutsFor(wish: LastCutsWish, record?: Recorder): LastCuts | T
   for (const f of wish.finenesses) {
     record?.({
       code: 'route.fineness',
-      values: { means: f.means, stepMm: 2 * f.stepMm, toleranceMm, guardMm: 2 * guardOf(f, wish), does: fits(f) ? 'yes' : 'no' },
+      values: {
+        means: f.means,
+        stepMm: 2 * f.stepMm,
+        toleranceMm,
+        guardMm: 2 * guardOf(f, wish),
+        does: fits(f) ? 'yes' : 'no',
+      },
       source: 'guard 3·√(u_read² + 2·u_set²)',
     });
     if (f === fineness) break;
@@ -87,7 +93,12 @@ export function lastCutsFor(wish: LastCutsWish, record?: Recorder): LastCuts | T
   const wanted = Math.max(usual, 2 * cuts * shallowestMm);
   record?.({
     code: 'route.lastCuts',
-    values: { toleranceMm, worstMm: 4 * oneCut, cuts, measurements: cuts + (afterRough ? 1 : 0) + (byCompound ? 1 : 0) },
+    values: {
+      toleranceMm,
+      worstMm: 4 * oneCut,
+      cuts,
+      measurements: cuts + (afterRough ? 1 : 0) + (byCompound ? 1 : 0),
+    },
   });
   return {
     ...{ kind: 'planned', fineness, cuts, afterRough },

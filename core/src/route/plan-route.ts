@@ -122,7 +122,9 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
       recorderFor,
     ),
   );
-  const byCompound = levels.some(({ level: { last } }) => last.kind === 'planned' && last.fineness.slide === 'compound');
+  const byCompound = levels.some(
+    ({ level: { last } }) => last.kind === 'planned' && last.fineness.slide === 'compound',
+  );
   const last = levels.at(-1)?.level.feature;
   if (last && (finisher.id !== rougher.id || byCompound))
     push(wanted, touchAgainOperation(context, last, startMm, regionMm, finisher, byCompound, recorderFor));
@@ -134,7 +136,8 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
         ...{ code: `route.tooFine.${level.last.why}`, path: ['drawing', 'features', level.feature.index, 'limits'] },
         ...{ value: Number(toleranceMm(level.feature.limits).toFixed(4)), unit: 'mm', severity: 'warning' },
       });
-    } else if (level.shoulder) push(wanted, shoulderOperation(context, level, Math.min(outsideMm, stockMm), recorderFor));
+    } else if (level.shoulder)
+      push(wanted, shoulderOperation(context, level, Math.min(outsideMm, stockMm), recorderFor));
   }
   const cutNow = new Set(levels.flatMap(({ level }) => (level.last.kind === 'planned' ? [level.feature.id] : [])));
   for (const feature of edgesNow(part, holding, hold.extent === 'ends' ? undefined : worked, cutNow))

@@ -211,7 +211,8 @@ function measureOperation(
     caution: 'stopToMeasure',
     limits: feature.limits,
     targetMm: aimMm,
-    instrumentId: chooseInstrument(instruments, 'outside', feature.diameterMm, toleranceMm(feature.limits), lathe.unit)?.id,
+    instrumentId: chooseInstrument(instruments, 'outside', feature.diameterMm, toleranceMm(feature.limits), lathe.unit)
+      ?.id,
     last: after === 'finish',
     after,
   };

@@ -45,7 +45,7 @@ export function actsOf(advice: StepAdvice): readonly Act[] {
   const acts: Act[] = [
     {
       code: told.cut === 'springPass' ? 'springPass' : 'pass',
-      body: { kind: 'done', stepId, told, ...(measureFirst ? { then: 'measure' } : {}) },
+      body: { kind: 'done', stepId, told, ...(measureFirst ? { follows: 'measure' } : {}) },
     },
   ];
   if (trial && !unplanned) acts.push({ code: 'trial', body: { kind: 'trial', stepId, told: trial.told } });
@@ -63,7 +63,7 @@ function actsAfterMeasuring({ step, measured, next, inside }: StepAdvice): reado
   if (!decision) return [{ code: 'goOn', body: goOn }];
   if (decision.left === 'gone' && decision.verdict === 'doesNotFit') return [{ code: 'gone', body: goOn }];
   if (!step.last) {
-    const here: Act = { code: 'stopHere', body: { ...goOn, then: 'finished' } };
+    const here: Act = { code: 'stopHere', body: { ...goOn, follows: 'finished' } };
     const on: Act = { code: 'goOn', body: goOn };
     return inside ? [here, on] : [on];
   }

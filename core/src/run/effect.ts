@@ -20,7 +20,10 @@ const EPS_MM = 5e-5;
  * @returns undefined when nothing that matters has changed
  */
 export function effectOf(run: FrozenRun, events: readonly RunEvent[], eventId: string): Effect | undefined {
-  const before = replay(run, events.filter((event) => event.id !== eventId));
+  const before = replay(
+    run,
+    events.filter((event) => event.id !== eventId),
+  );
   const after = replay(run, events);
   const numberOf = (state: typeof after) => {
     const advice = adviseStep(run, state);

@@ -52,7 +52,7 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     told: toldSchema.optional(),
     took: tookSchema.optional(),
     /** a pass that was not the whole of its step is measured, and the step told anew; a size that is right ends its last cuts */
-    then: z.enum(['measure', 'finished']).optional(),
+    follows: z.enum(['measure', 'finished']).optional(),
   }),
   /** a few millimetres were cut at the number told, to be measured before the run along the whole length */
   z.strictObject({ ...now, kind: z.literal('trial'), stepId, told: toldSchema }),

@@ -31,12 +31,9 @@ export function expectedOf(run: FrozenRun, state: RunState, featureId: string | 
 
 /** What is expected of a diameter at touching off: the bar less a light cut, or the length roughed last. */
 export function expectedTouch(run: FrozenRun, state: RunState, step: Step): Expected {
-  if (step.targetMm === undefined)
-    return { mm: run.stockMm - FIRST_CUT_MM / 2, boundMm: FIRST_CUT_MM / 2 + 0.3 };
+  if (step.targetMm === undefined) return { mm: run.stockMm - FIRST_CUT_MM / 2, boundMm: FIRST_CUT_MM / 2 + 0.3 };
   const metal = state.metal[step.featureId ?? ''];
-  return metal
-    ? { mm: metal.diameterMm, boundMm: metal.doubtMm + BESIDES_MM }
-    : { mm: step.targetMm, boundMm: 0.3 };
+  return metal ? { mm: metal.diameterMm, boundMm: metal.doubtMm + BESIDES_MM } : { mm: step.targetMm, boundMm: 0.3 };
 }
 
 /** Compares a size as typed with what is expected. */
@@ -64,4 +61,14 @@ export function doubtOfReading(run: FrozenRun, state: RunState, reading: Reading
   if (reading.lookedAgain || reading.setAside) return { kind: 'believed' };
   const expected = expectedOf(run, state, reading.featureId);
   return doubtOf(run, state, reading, expected, reading.instrumentId, reading.featureId);
+}
+
+/** The doubt of a reading that has not been answered; undefined where it is believed. */
+export function doubted(
+  run: FrozenRun,
+  state: RunState,
+  reading: Reading,
+): Extract<Doubt, { kind: 'doubted' }> | undefined {
+  const doubt = doubtOfReading(run, state, reading);
+  return doubt.kind === 'doubted' ? doubt : undefined;
 }

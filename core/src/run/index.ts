@@ -11,12 +11,12 @@ export {
   storedEventSchema,
   type Told,
 } from './event.ts';
-export { doubtOf, type Expected, expectedTouch } from './expect.ts';
+export { doubted, doubtOf, type Expected, expectedTouch } from './expect.ts';
 export { explainOperation, type FrozenRun, upgradeFrozen } from './frozen.ts';
 export { asFrozenRun, frozenRunSchema } from './frozen-schema.ts';
 export { explainSize, type Measured, measured } from './measured.ts';
 export { type Hands, handsTo } from './move/hands.ts';
-export { type Move, type NoMove } from './move/next.ts';
+export type { Move, NoMove } from './move/next.ts';
 export { believedOf } from './move/spring.ts';
 export { type LockChange, locksThrough, type StandChange, standAfter, standChanges, standNeeded } from './needs.ts';
 export { orderEvents } from './order.ts';

@@ -1,4 +1,4 @@
-import { combineReadings, type Decision, decideBetween, type Doubt, uncertaintyOf } from '../gauge/index.ts';
+import { combineReadings, type Decision, type Doubt, decideBetween, uncertaintyOf } from '../gauge/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { doubtOfReading } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -32,8 +32,7 @@ export function measured(run: FrozenRun, state: RunState, step: Step, record?: R
     record,
   );
   const decision =
-    step.limits &&
-    decideBetween(combined.smallestMm, combined.largestMm, combined.uncertaintyMm, step.limits, record);
+    step.limits && decideBetween(combined.smallestMm, combined.largestMm, combined.uncertaintyMm, step.limits, record);
   const doubts = readings.flatMap((reading) => {
     const doubt = doubtOfReading(run, state, reading);
     return doubt.kind === 'doubted' ? [{ reading, doubt }] : [];

@@ -67,7 +67,14 @@ function cutDone(run: FrozenRun, draft: Draft, step: Step, told: Told, trial: bo
 }
 
 /** A measured size makes the rings' numbers worth a diameter, and shows what the last cut sprang. */
-function takeSize(run: FrozenRun, draft: Draft, featureId: string, sizeMm: number, uncertaintyMm: number, trial: boolean): void {
+function takeSize(
+  run: FrozenRun,
+  draft: Draft,
+  featureId: string,
+  sizeMm: number,
+  uncertaintyMm: number,
+  trial: boolean,
+): void {
   const expected = expectedOf(run, draft, featureId);
   const { lastCut } = draft;
   if (lastCut?.featureId === featureId && draft.crossLines !== undefined) {
@@ -212,7 +219,7 @@ function measureDone(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>
   const { featureId } = step;
   const { sizeMm, uncertaintyMm, decision } = taken;
   takeSize(run, draft, featureId, sizeMm, uncertaintyMm, draft.extra?.kind === 'measure' && draft.extra.trial);
-  const finished = event.then === 'finished';
+  const finished = event.follows === 'finished';
   if ((step.last || finished) && decision)
     draft.outcomes.push({ featureId, stepId: step.id, sizeMm, uncertaintyMm, decision });
   if (draft.extra?.kind === 'measure' && !finished) {
@@ -224,8 +231,7 @@ function measureDone(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>
   }
   moveOn(run, draft, event, step);
   // it is right already: what was still to be cut of this length is not
-  if (finished)
-    while (isCutOf(run.steps[draft.stepIndex], featureId)) draft.stepIndex += 1;
+  if (finished) while (isCutOf(run.steps[draft.stepIndex], featureId)) draft.stepIndex += 1;
   return true;
 }
 
@@ -264,7 +270,7 @@ function done(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>, at: n
     draft.advances.push(event.id);
     return true;
   }
-  if (event.then === 'measure' && isPass(step) && event.told) {
+  if (event.follows === 'measure' && isPass(step) && event.told) {
     draft.extra = { kind: 'measure', stepId: step.id, trial: false };
     draft.advances.push(event.id);
     return true;
@@ -288,7 +294,10 @@ function apply(run: FrozenRun, draft: Draft, event: RunEvent, at: number, later:
     return true;
   }
   if (event.kind === 'corrected' || event.kind === 'setAside')
-    return draft.readings.some((r) => r.eventId === event.readingId) && (event.kind === 'setAside' || readTyped(event.raw).ok);
+    return (
+      draft.readings.some((r) => r.eventId === event.readingId) &&
+      (event.kind === 'setAside' || readTyped(event.raw).ok)
+    );
   if (event.kind === 'confirmed') return confirm(run, draft, event);
   if (event.kind === 'stands') {
     const known = Object.entries({ ...draft.standing, ...event.positions }).filter(([, position]) => position !== '');

@@ -13,12 +13,7 @@ export const twoChucks: Lathe = {
 };
 
 /** A shop with that lathe and one bar of brass. */
-export const shopWith = (
-  diameter: string,
-  length = '900',
-  lathe: Lathe = twoChucks,
-  materialId = 'brass',
-): Shop => ({
+export const shopWith = (diameter: string, length = '900', lathe: Lathe = twoChucks, materialId = 'brass'): Shop => ({
   lathes: [lathe],
   bars: [
     {

@@ -1,4 +1,4 @@
-import type { RunEvent } from '@whelk/core/run';
+import type { StoredEvent } from '@whelk/core/run';
 import type { Knex } from 'knex';
 import type { EventRow, RunRow } from './rows.ts';
 
@@ -42,7 +42,7 @@ export async function insertRun(
   await db('runs').insert(row);
 }
 /** Adds events; one that is already there stays as it is. */
-export async function insertEvents(db: Knex, events: readonly RunEvent[]): Promise<number> {
+export async function insertEvents(db: Knex, events: readonly StoredEvent[]): Promise<number> {
   if (events.length === 0) return 0;
   const rows = events.map((e) => ({
     id: e.id,

@@ -1,4 +1,4 @@
-import { type FrozenRun, type RunEvent, upgradeFrozen } from '@whelk/core/run';
+import { type FrozenRun, type RunEvent, type StoredEvent, upgradeEvents, upgradeFrozen } from '@whelk/core/run';
 
 export interface RunRow {
   id: string;
@@ -45,16 +45,20 @@ export interface StoredRun {
 }
 
 export function toRun(row: RunRow, events: readonly EventRow[]): StoredRun {
+  // written by this application from a plan it made; the schema version says which shape
+  const frozen = upgradeFrozen(row.frozen);
+  const stored = events.map(
+    (event) => ({ ...(event.body as StoredEvent), receivedAt: event.received_at.toISOString() }) as StoredEvent,
+  );
   return {
     id: row.id,
     jobId: row.job_id,
     piece: row.piece,
     setup: row.setup,
-    // written by this application from a plan it made; the schema version says which shape
-    frozen: upgradeFrozen(row.frozen),
+    frozen,
     startedAt: row.started_at.toISOString(),
     endedAt: row.ended_at?.toISOString() ?? null,
-    events: events.map((event) => ({ ...(event.body as RunEvent), receivedAt: event.received_at.toISOString() })),
+    events: upgradeEvents(frozen, stored),
   };
 }
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { freezeJob, planJob } from '@whelk/core/job';
-import { cutMinutes, type RunEvent, replay } from '@whelk/core/run';
+import { cutMinutes, replay, type SpringSample, type StoredEvent } from '@whelk/core/run';
 import type { Knex } from 'knex';
 import { notFound, Refused } from '../answer.ts';
 import { loadJob } from '../jobs/service.ts';
@@ -66,7 +66,8 @@ export async function startRun(
     throw new Refused(409, [{ code: 'run.setupBefore', path: [], value: piece, limit: setup - 1 }]);
   const planned = freezeJob(job, planJob(job, await loadShop(db)), setup);
   if (!planned) throw new Refused(409, [{ code: 'run.planMissing', path: [] }]);
-  const frozen = { ...planned, stand: await loadStand(db, planned.lathe) };
+  const known = await knownSpring(db, planned.lathe.id, planned.material.id);
+  const frozen = { ...planned, ...(known.length > 0 ? { known } : {}), stand: await loadStand(db, planned.lathe) };
   const id = randomUUID();
   try {
     await insertRun(db, {
@@ -91,15 +92,35 @@ export async function startRun(
   return { id, already: false };
 }
 
+/** Runs looked at for what they have shown of spring: an edge does not stay the same for longer. */
+const KNOWN_FROM_RUNS = 30;
+
+/** What earlier runs on a lathe have shown of its tools' spring in a material, since it was last forgotten. */
+async function knownSpring(db: Knex, latheId: string, materialId: string): Promise<SpringSample[]> {
+  const rows = await selectRecentRuns(db, KNOWN_FROM_RUNS);
+  const runs = (await withEvents(db, rows)).filter(
+    ({ frozen }) => frozen.lathe.id === latheId && frozen.material.id === materialId,
+  );
+  const known: SpringSample[] = [];
+  const forgotten = new Set<string>();
+  // latest first
+  for (const run of runs) {
+    const state = replay(run.frozen, run.events);
+    known.push(...state.samples.filter((sample) => !forgotten.has(sample.toolId)));
+    for (const toolId of state.forgotten) forgotten.add(toolId);
+  }
+  return known.slice(0, 500);
+}
+
 /** Takes events of a run in; sending twice changes nothing. The run's end follows from its events. */
-export async function addEvents(db: Knex, runId: string, events: readonly RunEvent[]): Promise<{ taken: number }> {
+export async function addEvents(db: Knex, runId: string, events: readonly StoredEvent[]): Promise<{ taken: number }> {
   if (!(await selectRun(db, runId))) throw notFound();
   if (events.some((e) => e.runId !== runId)) throw new Refused(400, [{ code: 'input.invalid', path: ['events'] }]);
   let taken = 0;
   try {
     taken = await insertEvents(
       db,
-      events.map(({ receivedAt: _ignored, ...event }) => event as RunEvent),
+      events.map(({ receivedAt: _ignored, ...event }) => event as StoredEvent),
     );
   } catch (error) {
     if ((error as { code?: string }).code === '23505')

@@ -1,4 +1,11 @@
-import { askFor, comesTo, type KnownPlace, type Sign, type SpringShare, springPassTakesMm } from '../../mechanics/index.ts';
+import {
+  askFor,
+  comesTo,
+  type KnownPlace,
+  type Sign,
+  type SpringShare,
+  springPassTakesMm,
+} from '../../mechanics/index.ts';
 
 /** Everything that the next number is decided from. Radii in mm; x is the tool's place by the rings. */
 export interface Situation {
@@ -56,7 +63,7 @@ interface Corner {
 /** The corners that can be deepest (`-1`) or shallowest (`+1`): both of them are straight in everything but the spring. */
 function corners(s: Situation, way: 1 | -1): Corner[] {
   const off = s.sign * way;
-  return (['low', 'high'] as const).flatMap((which) => {
+  return (['lowShare', 'highShare'] as const).flatMap((which) => {
     const corner = { share: s.spring[which], knownShare: s.knownSpring[which], touchMm: off * s.known.touchMm };
     const run = { ...corner, beforeMm: s.beforeMm + off * s.beforeDoubtMm };
     return s.zoneMm === undefined || way === 1 ? [run] : [run, { ...corner, beforeMm: s.zoneMm }];
@@ -77,7 +84,7 @@ export function comesOf(s: Situation, xMm: number): Comes {
     corners(s, way)
       .map(at)
       .reduce((a, b) => (s.sign * way * (b - a) > 0 ? b : a));
-  const best = { share: s.spring.best, knownShare: s.knownSpring.best, beforeMm: s.beforeMm, touchMm: 0 };
+  const best = { share: s.spring.bestShare, knownShare: s.knownSpring.bestShare, beforeMm: s.beforeMm, touchMm: 0 };
   return { xMm, bestMm: at(best), deepestMm: furthest(-1), shallowestMm: furthest(1) };
 }
 
@@ -89,7 +96,7 @@ export function aimOf(s: Pick<Situation, 'sign' | 'goneMm' | 'guardMm' | 'wanted
 
 /** Place of the ring for a size, spring as it is most likely. */
 const placeFor = (s: Situation, aimMm: number): number =>
-  askFor(s.sign, { ...s.known, share: s.knownSpring.best }, aimMm, s.beforeMm, s.spring.best);
+  askFor(s.sign, { ...s.known, share: s.knownSpring.bestShare }, aimMm, s.beforeMm, s.spring.bestShare);
 
 /** The mark nearest to a place, as a count from the one that is given. */
 const nearestMark = (s: Situation, xMm: number): number => Math.round((xMm - s.markMm) / s.stepMm);
@@ -111,17 +118,17 @@ export function markFor(s: Situation, aimMm: number): Comes | undefined {
 /**
  * The next number: to size where a mark is safe that ends inside; else half of what is left to the aim, as long as that is enough
  * for the edge; else the same number again, where what it may take leaves the guard; else none, by name.
- * @param same place of the ring where it stands, when the last pass over this metal was cut there and measured
+ * @param sameMm place of the ring where it stands, when the last pass over this metal was cut there and measured
  * @source FIELD 13, never below
  */
-export function choose(s: Situation, same?: number): Choice {
+export function choose(s: Situation, sameMm?: number): Choice {
   const aimMm = aimOf(s);
   const leftMm = s.sign * (s.beforeMm - aimMm);
   const inside = (comes: Comes) => s.sign * (s.metalMm - comes.bestMm) >= 0;
   // inside at its worst too, with one standard uncertainty: else a further equal cut between makes it so
   const surely = (comes: Comes) => s.sign * (s.metalMm - comes.shallowestMm) >= s.guardMm / 3;
   const takesMm = (comes: Comes) => s.sign * (s.beforeMm - comes.bestMm);
-  const isSame = (comes: Comes) => same !== undefined && Math.abs(comes.xMm - same) < 1e-6;
+  const isSame = (comes: Comes) => sameMm !== undefined && Math.abs(comes.xMm - sameMm) < 1e-6;
   const final = markFor(s, aimMm);
   const half = leftMm / 2 >= s.shallowestMm - 1e-9 ? markFor(s, (s.beforeMm + aimMm) / 2) : undefined;
   const halves = half && takesMm(half) >= s.shallowestMm - 1e-9 && !isSame(half) ? half : undefined;
@@ -130,9 +137,9 @@ export function choose(s: Situation, same?: number): Choice {
     if (takesMm(final) >= s.shallowestMm - 1e-9) return { kind: 'final', comes: final, aimMm };
   }
   if (halves) return { kind: 'half', comes: halves, aimMm };
-  if (same !== undefined && s.known.depthMm > 0) {
-    const again = comesOf(s, same);
-    const mostMm = springPassTakesMm(s.known.depthMm, s.spring.high);
+  if (sameMm !== undefined && s.known.depthMm > 0) {
+    const again = comesOf(s, sameMm);
+    const mostMm = springPassTakesMm(s.known.depthMm, s.spring.highShare);
     const takes = s.sign * (s.beforeMm - again.deepestMm);
     // it must be able to help: at its best it takes something worth measuring
     if (s.sign * (again.deepestMm - s.goneMm) >= s.guardMm - 1e-9 && takes > 0.001 && mostMm > 0.001)
@@ -154,6 +161,10 @@ export function chooseHalf(s: Situation, leavesMm?: number): Choice {
 /** A roughing pass: the mark nearest to its size, no deeper even if nothing springs. */
 export function chooseRough(s: Situation): Comes {
   const aim = s.wantedMm;
-  const stiff: Situation = { ...s, spring: { ...s.spring, best: s.spring.low }, knownSpring: { ...s.knownSpring, best: s.knownSpring.low } };
+  const stiff: Situation = {
+    ...s,
+    spring: { ...s.spring, bestShare: s.spring.lowShare },
+    knownSpring: { ...s.knownSpring, bestShare: s.knownSpring.lowShare },
+  };
   return comesOf(stiff, s.markMm + nearestMark(s, placeFor(stiff, aim)) * s.stepMm);
 }

@@ -43,7 +43,12 @@ export function linesFor(lathe: Pick<Lathe, 'slides'>, fineness: Fineness, place
 }
 
 /** The move of a ring from where it stands to a line of it, come to from outside. @source FIELD 0, slack */
-export function handsTo(lathe: Pick<Lathe, 'slides'>, slide: Hands['slide'], fromLines: number, toLines: number): Hands {
+export function handsTo(
+  lathe: Pick<Lathe, 'slides'>,
+  slide: Hands['slide'],
+  fromLines: number,
+  toLines: number,
+): Hands {
   const dial = lathe.slides[slide];
   const { lineTravelMm, lineNumber, decimals } = dialScale(dial);
   const lineMm = lineTravelMm.valueOf();

@@ -1,6 +1,6 @@
+import { shallowestCutMm } from '../../cutting/index.ts';
 import { FINE_ANGLE_SHARE, type Fineness, finenessOf, guardMm, TOUCH_MM } from '../../lathe/index.ts';
 import type { SpringShare } from '../../mechanics/index.ts';
-import { shallowestCutMm } from '../../cutting/index.ts';
 import type { Recorder } from '../../working/index.ts';
 import type { Told } from '../event.ts';
 import type { FrozenRun } from '../frozen.ts';
@@ -160,17 +160,21 @@ function tell(
   record({
     code: 'run.spring',
     values: {
-      ...{ lowShare: s.spring.low, bestShare: s.spring.best, highShare: s.spring.high, count: s.spring.count },
+      ...{
+        lowShare: s.spring.lowShare,
+        bestShare: s.spring.bestShare,
+        highShare: s.spring.highShare,
+        count: s.spring.count,
+      },
       reckonedShare: reckonedShare(step),
     },
-    source: 'held between 0 and 1.5 times what work, tool and lathe are reckoned to give way',
   });
   record({
     code: 'run.next',
     values: {
       ...{ nowMm: 2 * known.rMm, lastDepthMm: known.depthMm, beforeMm: 2 * s.beforeMm, aimMm: 2 * aimMm },
       ...{ depthMm: s.sign * (s.beforeMm - comes.bestMm), travelMm: s.sign * (known.xMm - comes.xMm) },
-      ...{ springMm: s.spring.best * (known.depthMm - s.sign * (s.beforeMm - comes.bestMm)) },
+      ...{ springMm: s.spring.bestShare * (known.depthMm - s.sign * (s.beforeMm - comes.bestMm)) },
       by: state.reference?.by === 'touchOff' ? 'touchOff' : state.reference?.trial ? 'trial' : 'measured',
     },
     source: 'x2 = x1 − [a2 − k·(a1 − a2)]',

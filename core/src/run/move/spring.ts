@@ -29,19 +29,14 @@ export function believedOf(run: FrozenRun, state: RunState, toolId: string | und
 
 /** The belief at a place where `reckoned` is expected of the depth. */
 export const springAt = (belief: SpringShare, reckoned: number): SpringShare => ({
-  low: belief.low * reckoned,
-  best: belief.best * reckoned,
-  high: belief.high * reckoned,
+  lowShare: belief.lowShare * reckoned,
+  bestShare: belief.bestShare * reckoned,
+  highShare: belief.highShare * reckoned,
   count: belief.count,
 });
 
 /** What a cut just measured shows together with the one measured before it; undefined when both were about equally deep. */
-export function sampleOf(
-  sign: Sign,
-  before: MeasuredCut,
-  now: MeasuredCut,
-  toolId: string,
-): SpringSample | undefined {
+export function sampleOf(sign: Sign, before: MeasuredCut, now: MeasuredCut, toolId: string): SpringSample | undefined {
   const reckoned = (before.springShare + now.springShare) / 2;
   const shown = shownSpring(
     missMm(sign, before.placeMm, before.diameterMm / 2),

@@ -34,8 +34,7 @@ function move(run: FrozenRun, draft: Draft, step: Step, depthMm: number): { toLi
   const targetMm = step.targetMm!;
   const fromDepth = (reference.diameterMm - targetMm) / 2;
   const springNow = last && last.depthMm > 0 ? last.gotMm - last.askedMm : 0;
-  const ratio =
-    last && last.depthMm > 0 ? Math.min(SPRING_RATIO_CAP, Math.max(0, fromDepth / last.depthMm)) : 1;
+  const ratio = last && last.depthMm > 0 ? Math.min(SPRING_RATIO_CAP, Math.max(0, fromDepth / last.depthMm)) : 1;
   const expectedMm = last ? 0 : 2 * depthMm * (run.lathe.rigidity.springShare ?? 0);
   const travelMm = fromDepth + (springNow > 0 ? springNow * (ratio - 1) : expectedMm) / 2;
   const nearest = (inMm: number) => {
@@ -79,7 +78,11 @@ function sizeAt(run: FrozenRun, draft: Draft, step: Step) {
   const { upperMm, lowerMm } = step.limits;
   const fits = sizeMm <= upperMm - uncertaintyMm + 1e-9 && sizeMm >= lowerMm + uncertaintyMm - 1e-9;
   const out = sizeMm > upperMm + uncertaintyMm + 1e-9 || sizeMm < lowerMm - uncertaintyMm - 1e-9;
-  return { sizeMm, uncertaintyMm, verdict: fits ? ('fits' as const) : out ? ('doesNotFit' as const) : ('cannotSay' as const) };
+  return {
+    sizeMm,
+    uncertaintyMm,
+    verdict: fits ? ('fits' as const) : out ? ('doesNotFit' as const) : ('cannotSay' as const),
+  };
 }
 
 function take(draft: Draft, step: Step, sizeMm: number): void {
@@ -125,7 +128,12 @@ function done(run: FrozenRun, draft: Draft, step: Step): Pick<Extract<RunEvent, 
   return { told };
 }
 
-function touchedOff(run: FrozenRun, draft: Draft, step: Step, event: Extract<FirstEvent, { kind: 'touchedOff' }>): void {
+function touchedOff(
+  run: FrozenRun,
+  draft: Draft,
+  step: Step,
+  event: Extract<FirstEvent, { kind: 'touchedOff' }>,
+): void {
   const diameter = readTyped(event.diameter);
   const cross = readDialNumber(run.lathe.slides.crossSlide, event.crossNumber);
   const { carriage } = run.lathe.slides;

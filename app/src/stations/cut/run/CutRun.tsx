@@ -1,14 +1,17 @@
-import { adviseStep, type FrozenRun, type RunEvent } from '@whelk/core/run';
+import { actsOf, adviseStep, doubted, type FrozenRun, isPass, type RunEvent } from '@whelk/core/run';
 import { useEffect, useMemo, useState } from 'react';
 import { cautionText, materialCautionText } from '../../../messages/cautions.ts';
 import { minutes } from '../../../ui/format.ts';
 import { fromJson } from '../../../ui/from-json.tsx';
 import { Acts, KeyMark } from './Acts.tsx';
+import { Changed } from './Changed.tsx';
 import { CutStrip } from './CutStrip.tsx';
+import { Doubts } from './Doubts.tsx';
 import { EndedRun } from './EndedRun.tsx';
-import { MeasureNow } from './MeasureNow.tsx';
+import { MeasureNow, type TakenNow } from './MeasureNow.tsx';
 import { MeasureStep } from './MeasureStep.tsx';
 import { NotePanel } from './NotePanel.tsx';
+import { ReadingsPanel } from './ReadingsPanel.tsx';
 import { SetPanel } from './SetPanel.tsx';
 import { StepPanel } from './StepPanel.tsx';
 import { StopPanel } from './StopPanel.tsx';
@@ -28,33 +31,57 @@ interface Props {
   readonly keys: boolean;
 }
 
+/** Words of the one next act of a step that is not measured. */
+const mainText: Record<string, string> = {
+  pass: 'Pass is cut',
+  springPass: 'Spring pass is cut',
+  leaveSo: 'Leave it so, measure it',
+  done: 'Done',
+};
+
 /** At the lathe: one step at a time, big; everything by keyboard or by touch; every act is kept at once. */
 function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   const run = useRun(id, piece, frozen, events);
   const { state } = run;
   const advice = useMemo(() => adviseStep(frozen, state), [frozen, state]);
-  const [panel, setPanel] = useState<'note' | 'measure' | 'stop' | 'trouble'>();
+  const [panel, setPanel] = useState<'note' | 'measure' | 'stop' | 'trouble' | 'readings'>();
+  const [trial, setTrial] = useState(false);
   const close = () => setPanel(undefined);
   const step = advice?.step;
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new step begins at the top
   useEffect(() => {
     // scrolling answers with a promise in newer browsers, which React would take for a clean-up
     void scrollTo(0, 0);
+    setTrial(false);
   }, [step?.id]);
   const back =
     state.advances.length > 0 ? () => run.add({ kind: 'undone', eventId: state.advances.at(-1)! }) : undefined;
-  const done =
-    step && step.kind !== 'touchOff' && step.kind !== 'measure'
-      ? () => run.add({ kind: 'done', stepId: step.id })
-      : undefined;
-  const canMeasure = done !== undefined && state.crossLines !== undefined;
-  useKeys(keys, {
-    ' ': done,
+  const plain = step && step.kind !== 'touchOff' && step.kind !== 'measure';
+  const acts = advice && plain ? actsOf(advice) : [];
+  const trialAct = acts.find((act) => act.code === 'trial');
+  const act = trial ? trialAct : acts[0];
+  const doIt = act ? () => run.add(act.body) : undefined;
+  const pass = step && isPass(step);
+  const canMeasure = plain && (state.lastCut !== undefined || (pass && advice?.move?.kind === 'move'));
+  useKeys(keys && !!plain, {
+    ' ': doIt,
+    enter: doIt,
     n: () => setPanel('note'),
     b: back,
-    t: done ? () => setPanel('trouble') : undefined,
+    t: plain ? () => setPanel('trouble') : undefined,
     m: canMeasure ? () => setPanel('measure') : undefined,
   });
+  /** A size measured now: of a short cut at the number told, which was then a trial cut, or of what the last pass left. */
+  const takeNow = ({ text, unit, instrumentId, of }: TakenNow) => {
+    if (!step || !advice) return;
+    const reading = { kind: 'reading', raw: { text, unit }, instrumentId, place: 'any place' } as const;
+    if (of === 'trial' && advice.move?.kind === 'move') {
+      run.add({ kind: 'trial', stepId: step.id, told: advice.move.told });
+      run.add({ ...reading, stepId: `${step.id}-check-${(state.rounds[step.id] ?? 0) + 1}` });
+    } else run.add({ ...reading, stepId: step.id });
+    close();
+  };
+  const asked = plain ? state.readings.find((r) => r.stepId === step.id && doubted(frozen, state, r)) : undefined;
   const count = frozen.steps.length;
   const firstChips = step?.kind === 'face';
   const caution =
@@ -80,6 +107,11 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
               ? `${run.waiting} waiting for the server`
               : 'not taken'}
         </span>
+        {state.readings.length > 0 && (
+          <button type="button" onClick={() => setPanel('readings')}>
+            Readings
+          </button>
+        )}
         {!state.ended && (
           <button type="button" onClick={() => setPanel('stop')}>
             Stop piece
@@ -94,6 +126,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
           {run.refusal} What was done here is kept in this browser.
         </p>
       )}
+      <Changed frozen={frozen} events={run.events} />
       <main className="flex flex-1 flex-col">
         <h1 className="visually-hidden">
           {frozen.title}, piece {piece}
@@ -124,10 +157,12 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
           <TouchOffStep
             key={step.id}
             frozen={frozen}
+            state={state}
             advice={advice}
             add={run.add}
             onBack={back}
             onNote={() => setPanel('note')}
+            keys={keys}
             caution={caution}
           />
         ) : (
@@ -138,13 +173,37 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
                 advice={advice}
                 onStands={(positions, besides) => run.add({ kind: 'stands', stepId: step.id, positions, besides })}
               />
-              <StepPanel frozen={frozen} advice={advice} state={state} />
+              {asked ? (
+                <section aria-label="A doubted reading" className="px-6 py-4">
+                  <Doubts
+                    doubts={[{ reading: asked, doubt: doubted(frozen, state, asked)! }]}
+                    unit={asked.unit}
+                    places={asked.unit === 'mm' ? 3 : 4}
+                    add={run.add}
+                  />
+                </section>
+              ) : (
+                <StepPanel
+                  frozen={frozen}
+                  advice={advice}
+                  state={state}
+                  trial={trial}
+                  onForget={() =>
+                    step.toolId && run.add({ kind: 'forgotSpring', stepId: step.id, toolId: step.toolId })
+                  }
+                />
+              )}
             </div>
             <Acts caution={caution}>
-              <button type="button" className="act main" onClick={done}>
-                {step.passNumber !== undefined || step.kind === 'finish' ? 'Pass is cut' : 'Done'}{' '}
+              <button type="button" className="act main" onClick={doIt} disabled={!doIt || asked !== undefined}>
+                {trial ? 'Short cut is made, measure it' : act ? mainText[act.code] : 'Done'}{' '}
                 <KeyMark keys={keys}>space</KeyMark>
               </button>
+              {trialAct && (
+                <button type="button" className="act" onClick={() => setTrial(!trial)}>
+                  {trial ? 'Whole pass instead' : 'Trial cut first'}
+                </button>
+              )}
               <button type="button" className="act" onClick={() => setPanel('measure')} disabled={!canMeasure}>
                 Measure <KeyMark keys={keys}>M</KeyMark>
               </button>
@@ -171,17 +230,10 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
           notes={state.notes}
         />
       )}
-      {panel === 'measure' && step && (
-        <MeasureNow
-          frozen={frozen}
-          step={step}
-          onTake={(text, unit, instrumentId) => {
-            run.add({ kind: 'reading', stepId: step.id, raw: { text, unit }, instrumentId, place: 'any place' });
-            close();
-          }}
-          onClose={close}
-        />
+      {panel === 'measure' && advice && (
+        <MeasureNow frozen={frozen} state={state} advice={advice} onTake={takeNow} onClose={close} />
       )}
+      {panel === 'readings' && <ReadingsPanel frozen={frozen} state={state} add={run.add} onClose={close} />}
       {panel === 'trouble' && (
         <TroublePanel
           frozen={frozen}

@@ -1,24 +1,37 @@
-import type { Instrument } from '@whelk/core/gauge';
+import { type Instrument, type Measurand, measures, tellsNumber, UNLISTED_UNCERTAINTY_MM } from '@whelk/core/gauge';
+import { measure } from '../../../ui/format.ts';
 
-/** Which gauge a reading is taken with. */
+/** Id that a reading carries when its instrument is not in the shop's list. */
+export const UNLISTED = 'unlisted';
+
+/** Instruments of a shop that measure such a thing and tell a number. */
+export const instrumentsFor = (instruments: readonly Instrument[], what: Measurand): readonly Instrument[] =>
+  instruments.filter((i) => measures(i, what) && tellsNumber(i));
+
+/** Which gauge a reading is taken with; one that nobody listed serves too. */
 export function InstrumentSelect({
   instruments,
   value,
+  unit,
   onChange,
 }: {
   instruments: readonly Instrument[];
   value: string;
+  unit: 'mm' | 'in';
   onChange: (id: string) => void;
 }) {
   return (
     <label className="mt-3 block text-sm">
       Instrument
       <select className="select mt-0.5 flex h-12 w-full" value={value} onChange={(e) => onChange(e.target.value)}>
-        {instruments.map((i) => (
+        {instrumentsFor(instruments, 'outside').map((i) => (
           <option key={i.id} value={i.id}>
             {i.name}
           </option>
         ))}
+        <option value={UNLISTED}>
+          one not listed, taken for ± {measure(UNLISTED_UNCERTAINTY_MM, unit, unit === 'mm' ? 2 : 4)} {unit}
+        </option>
       </select>
     </label>
   );

@@ -8,6 +8,8 @@ interface Props {
   readonly nowMm: number | undefined;
   readonly uncertaintyMm: number;
   readonly targetMm: number | undefined;
+  /** decimals that the gauge shows */
+  readonly places?: number;
 }
 const W = 296;
 const H = 430;
@@ -17,7 +19,7 @@ const X = 132;
  * The tolerance ladder. The limits always take at least a fifth of it; a size far above them is shown at the top with a
  * break in the line, so that the zone stays readable.
  */
-export function Ladder({ limits, unit, readingsMm, nowMm, uncertaintyMm, targetMm }: Props) {
+export function Ladder({ limits, unit, readingsMm, nowMm, uncertaintyMm, targetMm, places }: Props) {
   const zone = limits.upperMm - limits.lowerMm;
   const reach = zone * 1.15;
   const highest = Math.max(limits.upperMm + reach, ...(nowMm !== undefined ? [nowMm + zone * 0.25] : []));
@@ -32,7 +34,9 @@ export function Ladder({ limits, unit, readingsMm, nowMm, uncertaintyMm, targetM
     const from = broken ? breakY + 24 : top;
     return from + ((upTo - mm) / (upTo - lowest)) * (bottom - from);
   };
-  const f = (mm: number) => measure(mm, unit, unit === 'mm' ? 3 : 4);
+  const f = (mm: number) => measure(mm, unit, places ?? (unit === 'mm' ? 3 : 4));
+  // limits are the drawing's and keep all their digits
+  const limit = (mm: number) => measure(mm, unit, unit === 'mm' ? 3 : 4);
   const upper = y(limits.upperMm);
   const lower = y(limits.lowerMm);
   const now = nowMm === undefined ? undefined : y(nowMm);
@@ -42,7 +46,7 @@ export function Ladder({ limits, unit, readingsMm, nowMm, uncertaintyMm, targetM
       ? 7
       : Math.max(3, Math.abs(y(limits.upperMm) - y(limits.upperMm - uncertaintyMm)));
   const nowLabelY = now === undefined ? 0 : spread(now, [upper, lower]);
-  const text = `Limits ${f(limits.lowerMm)} to ${f(limits.upperMm)} ${unit}.${nowMm === undefined ? ' No reading yet.' : ` Measured ${f(nowMm)} plus or minus ${f(uncertaintyMm)}.`}${targetMm === undefined ? '' : ` To take off: ${f((nowMm ?? 0) - targetMm)}.`}`;
+  const text = `Limits ${limit(limits.lowerMm)} to ${limit(limits.upperMm)} ${unit}.${nowMm === undefined ? ' No reading yet.' : ` Measured ${f(nowMm)} plus or minus ${f(uncertaintyMm)}.`}${targetMm === undefined ? '' : ` To take off: ${f((nowMm ?? 0) - targetMm)}.`}`;
   return (
     <svg className="pic" viewBox={`0 0 ${W} ${H}`} role="img" aria-label={text}>
       <text className="ladder-small" x={W / 2} y={20} textAnchor="middle">
@@ -61,10 +65,10 @@ export function Ladder({ limits, unit, readingsMm, nowMm, uncertaintyMm, targetM
         />
       )}
       <text className="ladder-text" x={X + 44} y={upper + 5}>
-        {f(limits.upperMm)}
+        {limit(limits.upperMm)}
       </text>
       <text className="ladder-text" x={X + 44} y={lower + 5}>
-        {f(limits.lowerMm)}
+        {limit(limits.lowerMm)}
       </text>
       {readingsMm.map((mm, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: readings in their order

@@ -1,19 +1,21 @@
-import { chooseInstrument, fitness } from '@whelk/core/gauge';
+import { chooseInstrument, fitness, uncertaintyOf } from '@whelk/core/gauge';
 import { decimalsOf, type Problem, parseLength } from '@whelk/core/quantity';
-import { adviseStep, explainSize, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
-import { useState } from 'react';
-import { fitnessText, verdictText } from '../../../messages/words.ts';
+import { actsOf, explainSize, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
+import { useEffect, useRef, useState } from 'react';
+import { fitnessText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Working } from '../../../ui/working/Working.tsx';
 import { Acts, KeyMark } from './Acts.tsx';
-import { InstrumentSelect } from './InstrumentSelect.tsx';
+import { Doubts } from './Doubts.tsx';
+import { GonePanel } from './GonePanel.tsx';
+import { InstrumentSelect, UNLISTED } from './InstrumentSelect.tsx';
 import { Ladder } from './Ladder.tsx';
 import { ReadingRow } from './ReadingRow.tsx';
-import { DialRow } from './StepPanel.tsx';
-import { nameOf } from './titles.ts';
+import { measuredAfterText, nameOf } from './titles.ts';
 import { useKeys } from './useKeys.ts';
 import type { useRun } from './useRun.ts';
+import { Verdict } from './Verdict.tsx';
 
 interface Props {
   readonly frozen: FrozenRun;
@@ -25,89 +27,101 @@ interface Props {
   readonly keys: boolean;
 }
 const PLACES = ['any place', 'shoulder end', 'middle', 'free end'];
+/** Words of what can be done once it is measured. */
+const actText: Record<string, string> = {
+  goOn: 'Set the dial, go on',
+  stopHere: 'Stop here: it is inside',
+  fits: 'Fits, go on',
+  accept: 'Accept as it is, go on',
+  cutAgain: 'Cut once more',
+  byHand: 'File or emery it, then read again',
+};
 
 /** Measuring: readings on a ladder beside the limits, the verdict, and at once the next number on the dial. */
 export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }: Props) {
-  const { step, measured, nextCross, nextTargetMm, fine } = advice;
-  const limits = step.limits!;
-  const tolerance = limits.upperMm - limits.lowerMm;
+  const { step, measured, next } = advice;
+  const { limits } = step;
+  const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
   const feature = frozen.part.features.find((f) => f.id === step.featureId)!;
   const usual =
     step.instrumentId ??
-    chooseInstrument(frozen.instruments, feature.diameterMm, tolerance, frozen.lathe.unit)?.id ??
-    frozen.instruments[0]?.id ??
-    '';
+    chooseInstrument(frozen.instruments, 'outside', feature.diameterMm, tolerance, frozen.lathe.unit)?.id ??
+    UNLISTED;
   const [instrumentId, setInstrumentId] = useState(measured?.readings.at(-1)?.instrumentId ?? usual);
   const [text, setText] = useState('');
   const [place, setPlace] = useState(PLACES[0]!);
+  const [ending, setEnding] = useState(false);
+  const tookAt = useRef(0);
+  const form = useRef<HTMLFormElement>(null);
+  const field = () => form.current?.querySelector<HTMLInputElement>('[data-field="reading"]');
+  // biome-ignore lint/correctness/useExhaustiveDependencies: on arrival only
+  useEffect(() => {
+    if (!measured) field()?.focus({ preventScroll: true });
+  }, []);
   const instrument = frozen.instruments.find((i) => i.id === instrumentId);
   const unit = instrument?.unit ?? frozen.lathe.unit;
+  const uncertaintyMm = uncertaintyOf(frozen.instruments, instrumentId);
   const read = parseLength(text, unit);
-  const reaches =
+  const beyond =
     read.ok && instrument && (read.mm.valueOf() < instrument.fromMm - 0.5 || read.mm.valueOf() > instrument.toMm + 0.5);
   const problem: Problem | undefined =
     text === ''
       ? undefined
       : !read.ok
         ? { code: read.code, path: [], value: read.value }
-        : reaches
+        : beyond
           ? { code: 'gauge.outOfRange', path: [], value: text, limit: `${instrument.name}` }
           : undefined;
   const take = (event: React.FormEvent) => {
     event.preventDefault();
-    if (!read.ok || reaches || !instrument) return;
+    if (!read.ok || beyond) return;
     add({ kind: 'reading', stepId: step.id, raw: { text: text.trim(), unit }, instrumentId, place });
     setText('');
+    tookAt.current = event.timeStamp;
+    // what was read is taken; the keys do the acts from here on
+    field()?.blur();
   };
-  const decision = measured?.decision;
-  const gone = decision?.side === 'tooSmall' && decision.verdict === 'doesNotFit';
-  const canCutAgain = step.last && decision?.side === 'tooLarge' && nextCross !== undefined;
-  const goOn =
-    measured && !(step.last && decision?.verdict === 'doesNotFit')
-      ? () => add({ kind: 'done', stepId: step.id })
-      : undefined;
-  const again = canCutAgain ? () => add({ kind: 'cutAgain', stepId: step.id }) : undefined;
-  const scrap = gone
-    ? () =>
-        add({
-          kind: 'ended',
-          outcome: 'cannotBePutBack',
-          reason: `${nameOf(frozen, step.featureId)} ${measure(measured!.combined.meanMm, unit)} ${unit}, lower limit ${measure(limits.lowerMm, unit)}`,
-        })
-    : undefined;
-  const main = gone ? scrap : decision?.verdict === 'doesNotFit' && again ? again : goOn;
-  useKeys(keys, { ' ': main, c: again });
-  const places = unit === 'mm' ? 3 : 4;
+  const acts = actsOf(advice);
+  const gone = acts[0]?.code === 'gone';
+  const main = gone || !acts[0] ? undefined : () => add(acts[0]!.body);
+  const focusField = () => field()?.focus();
+  useKeys(keys, { ' ': main, enter: main, m: focusField, n: onNote, b: onBack }, tookAt);
   const shownPlaces = instrument
-    ? Math.max(decimalsOf(unit === 'mm' ? instrument.resolutionMm : instrument.resolutionMm / 25.4), 2)
-    : places;
+    ? Math.max(
+        decimalsOf(unit === 'mm' ? instrument.resolutionMm : instrument.resolutionMm / 25.4),
+        unit === 'mm' ? 2 : 3,
+      )
+    : unit === 'mm'
+      ? 3
+      : 4;
+  const fit = fitness(tolerance, uncertaintyMm);
   return (
     <>
-      <div className="grid flex-1 content-start md:grid-cols-[320px_minmax(0,1fr)] lg:grid-cols-[320px_minmax(0,300px)_minmax(0,1fr)] lg:content-stretch">
+      <div className="grid flex-1 content-start md:grid-cols-[320px_minmax(0,1fr)] lg:grid-cols-[320px_minmax(0,280px)_minmax(0,1fr)] lg:content-stretch">
         <section aria-label="Readings" className="border-r border-[var(--line)] bg-[var(--bench)] px-5 py-4">
           <h2 className="text-2xl">
             {nameOf(frozen, step.featureId)} Ø
             {measure(feature.diameterMm, frozen.drawing.unit, frozen.drawing.unit === 'mm' ? 2 : 3)}
           </h2>
-          <p className="muted">{step.last ? 'After the last cut' : 'Between the two equal cuts'}; two places.</p>
+          <p className="muted">{capital(measuredAfterText(step))}; two places.</p>
           <p className="field-warning mt-1 text-[0.95rem] font-semibold">
             ▲ Stop the spindle. Wipe the work. Never measure moving work.
           </p>
-          <InstrumentSelect instruments={frozen.instruments} value={instrumentId} onChange={setInstrumentId} />
-          {instrument && (
-            <p
-              className={
-                fitness(tolerance, instrument.uncertaintyMm) === 'tooCoarse' ? 'field-warning mt-1' : 'muted text-sm'
-              }
-            >
-              ± {measure(instrument.uncertaintyMm, unit, places)} {unit},{' '}
-              {fitnessText[fitness(tolerance, instrument.uncertaintyMm)]}:{' '}
-              {(tolerance / instrument.uncertaintyMm).toFixed(1)} times in the limits
+          <InstrumentSelect
+            instruments={frozen.instruments}
+            value={instrumentId}
+            unit={frozen.lathe.unit}
+            onChange={setInstrumentId}
+          />
+          {limits && (
+            <p className={fit === 'tooCoarse' ? 'field-warning mt-1' : 'muted text-sm'}>
+              ± {measure(uncertaintyMm, unit, unit === 'mm' ? 3 : 4)} {unit}, {fitnessText[fit]}:{' '}
+              {(tolerance / uncertaintyMm).toFixed(1)} times in the limits
             </p>
           )}
           <h3 className="mt-4 text-sm">Readings, {unit}</h3>
           <ol>
-            {measured?.readings.map((r, i) => (
+            {measured?.all.map((r, i) => (
               <ReadingRow
                 key={r.eventId}
                 number={i + 1}
@@ -115,18 +129,19 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
                 onCorrect={(typed) =>
                   add({ kind: 'corrected', readingId: r.eventId, raw: { text: typed, unit: r.unit } })
                 }
+                onSetAside={() => add({ kind: 'setAside', readingId: r.eventId })}
               />
             ))}
           </ol>
-          <form onSubmit={take} className="mt-2 flex flex-wrap items-start gap-2">
+          <form ref={form} onSubmit={take} className="mt-2 flex flex-wrap items-start gap-2">
             <TextField
               className="w-32"
-              label="Next reading"
+              label={measured ? 'Next reading' : 'Reading'}
               value={text}
               problem={problem}
               onChange={setText}
               inputClass="h-14 text-2xl font-bold"
-              inputMode="decimal"
+              inputMode={unit === 'mm' ? 'decimal' : 'text'}
               data="reading"
             />
             <label className="text-sm">
@@ -147,9 +162,10 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
           </form>
           {measured && (
             <p className="mt-3">
-              Together <b>{measure(measured.combined.meanMm, unit, shownPlaces)}</b> ±{' '}
-              {measure(measured.combined.uncertaintyMm, unit, places)} {unit}
-              <Working of="verdict" tell={(record) => explainSize(frozen, state, step.id, record)} />
+              {measured.combined.disagreement ? 'The guarding one ' : 'Together '}
+              <b>{measure(measured.combined.guardMm, unit, shownPlaces)}</b> ±{' '}
+              {measure(measured.combined.uncertaintyMm, unit, unit === 'mm' ? 3 : 4)} {unit}{' '}
+              <Working of="size" tell={(record) => explainSize(frozen, state, step.id, record)} />
               {measured.combined.count > 1 && (
                 <span className="muted block text-sm">
                   spread {measure(measured.combined.spreadMm, unit, shownPlaces)}
@@ -158,89 +174,56 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
             </p>
           )}
         </section>
-        <section aria-label="Tolerance ladder" className="border-r border-[var(--line)] bg-base-100 px-2 py-3">
-          <div className="mx-auto max-w-[300px]">
-            <Ladder
-              limits={limits}
-              unit={unit}
-              readingsMm={measured?.readings.map((r) => r.mm) ?? []}
-              nowMm={measured?.combined.meanMm}
-              uncertaintyMm={measured?.combined.uncertaintyMm ?? instrument?.uncertaintyMm ?? 0}
-              targetMm={nextTargetMm}
-            />
-          </div>
-        </section>
+        {limits ? (
+          <section aria-label="Tolerance ladder" className="border-r border-[var(--line)] bg-base-100 px-2 py-3">
+            <div className="mx-auto max-w-[300px]">
+              <Ladder
+                limits={limits}
+                unit={unit}
+                readingsMm={measured?.readings.map((r) => r.mm) ?? []}
+                nowMm={measured?.combined.guardMm}
+                uncertaintyMm={measured?.combined.uncertaintyMm ?? uncertaintyMm}
+                targetMm={next?.kind === 'move' && !advice.inside ? next.told.comesToMm : undefined}
+                places={shownPlaces}
+              />
+            </div>
+          </section>
+        ) : (
+          <div />
+        )}
         <section
           aria-label="Verdict and next move"
-          className="px-6 md:col-span-2 lg:col-span-1 py-4"
+          className="px-6 py-4 md:col-span-2 lg:col-span-1"
           aria-live="polite"
         >
-          {!measured && (
-            <p className="muted text-lg">Take a reading: the verdict and the next dial move follow at once.</p>
-          )}
-          {measured && decision && (
-            <>
-              <h2 className="text-2xl">
-                {step.last
-                  ? gone
-                    ? 'Too small: cannot be put back'
-                    : verdictText[decision.verdict]
-                  : gone
-                    ? 'Too small already: cannot be put back'
-                    : 'One more cut, as planned'}
-              </h2>
-              <p className="mt-1 text-lg">{sentence(decision, step.last === true)}</p>
-              {nextCross && nextTargetMm !== undefined && (!step.last || canCutAgain) && (
-                <div className="mt-4">
-                  <p className="mb-2 text-lg">
-                    Take <b>{measure(measured.combined.meanMm - nextTargetMm, unit, shownPlaces)}</b> {unit} off the
-                    diameter for <b>{measure(nextTargetMm, unit, shownPlaces)}</b>, the middle.
-                    <Working of="next move" tell={(record) => void adviseStep(frozen, state, record)} />
-                  </p>
-                  <DialRow
-                    name="Cross-slide"
-                    dial={frozen.lathe.slides.crossSlide}
-                    move={nextCross}
-                    note="where the next cut will be set"
-                    stacked
-                    sub={`Wind out ${nextCross.outTurns} whole turn${nextCross.outTurns > 1 ? 's' : ''} first, then come in. This line gives Ø${measure(nextTargetMm - 2 * nextCross.offByMm, unit, shownPlaces)}`}
-                  />
-                  {fine && (
-                    <p className="mt-3 border-l-4 border-[var(--brass)] pl-3">
-                      Finer than this dial: swing the compound to {fine.angleDeg.toFixed(2)}° from the bed. Then{' '}
-                      {fine.reading} {frozen.lathe.slides.compound.unit} on it ({fine.lines} lines) takes the last{' '}
-                      {measure(2 * fine.radialMm, unit, shownPlaces)} {unit} off the diameter; the tool shifts{' '}
-                      {measure(fine.shiftAlongZMm, unit, 2)} {unit} along.
-                    </p>
-                  )}
-                </div>
-              )}
-            </>
+          {measured && measured.doubts.length > 0 ? (
+            <Doubts doubts={measured.doubts} unit={unit} places={shownPlaces} add={add} />
+          ) : (
+            <Verdict frozen={frozen} state={state} advice={advice} unit={unit} places={shownPlaces} />
           )}
         </section>
       </div>
       <Acts>
         {gone ? (
-          <button type="button" className="act main" onClick={scrap}>
-            End this piece: cannot be put back <KeyMark keys={keys}>space</KeyMark>
-          </button>
+          <>
+            <button type="button" className="act main" onClick={focusField}>
+              Read it once more <KeyMark keys={keys}>M</KeyMark>
+            </button>
+            <button type="button" className="act" onClick={() => setEnding(true)}>
+              It cannot be put back …
+            </button>
+          </>
         ) : (
           <button type="button" className="act main" onClick={main} disabled={!main}>
-            {main === again && again
-              ? 'Cut once more'
-              : step.last
-                ? decision?.verdict === 'cannotSay'
-                  ? 'Accept, go on'
-                  : 'Fits, go on'
-                : 'Set the dial, go on'}{' '}
-            <KeyMark keys={keys}>space</KeyMark>
+            {measured && acts[0] ? actText[acts[0].code] : 'Take a reading first'} <KeyMark keys={keys}>space</KeyMark>
           </button>
         )}
-        {again && main !== again && (
-          <button type="button" className="act" onClick={again}>
-            Cut once more <KeyMark keys={keys}>C</KeyMark>
-          </button>
-        )}
+        {!gone &&
+          acts.slice(1).map((act) => (
+            <button key={act.code} type="button" className="act" onClick={() => add(act.body)}>
+              {act.code === 'goOn' ? 'Cut on to the middle' : actText[act.code]}
+            </button>
+          ))}
         <button type="button" className="act" onClick={onNote}>
           Note <KeyMark keys={keys}>N</KeyMark>
         </button>
@@ -248,18 +231,22 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
           Back <KeyMark keys={keys}>B</KeyMark>
         </button>
       </Acts>
+      {ending && measured && limits && (
+        <GonePanel
+          name={nameOf(frozen, step.featureId)}
+          read={`${measure(measured.combined.guardMm, unit, shownPlaces)} ${unit}`}
+          limit={`${measure(limits.lowerMm, unit, shownPlaces)} ${unit}`}
+          onClose={() => setEnding(false)}
+          onReadAgain={() => {
+            setEnding(false);
+            focusField();
+          }}
+          onEnd={(reason) => add({ kind: 'ended', outcome: 'cannotBePutBack', reason })}
+          onAccept={() => add(acts[0]!.body)}
+        />
+      )}
     </>
   );
 }
 
-function sentence({ verdict, side }: { verdict: string; side: string }, last: boolean): string {
-  if (side === 'tooSmall' && verdict === 'doesNotFit')
-    return 'It is below the lower limit by more than the gauge can err. Check the reading once more; then end this piece. It is kept in the log.';
-  if (side === 'tooSmall')
-    return 'It reads below the lower limit, by less than the gauge can err. Measure again, or with a finer gauge, before deciding.';
-  if (!last) return 'The second cut is as deep as the first, so that the spring of both is the same and cancels.';
-  if (verdict === 'fits') return 'Inside the limits even if the gauge errs.';
-  if (verdict === 'cannotSay')
-    return 'So near to a limit that the gauge cannot tell. Measure again or with a finer gauge; or take it as it is.';
-  return 'Too large: metal can still come off.';
-}
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

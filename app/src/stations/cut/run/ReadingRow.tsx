@@ -2,61 +2,81 @@ import { parseLength } from '@whelk/core/quantity';
 import type { Reading } from '@whelk/core/run';
 import { useState } from 'react';
 
-/** One reading as it was typed. Correcting keeps what stood there before. */
+/** One reading as it was typed. Correcting keeps what stood there before; set aside it stays in the record and counts no more. */
 export function ReadingRow({
   number,
   reading,
+  name,
   onCorrect,
+  onSetAside,
 }: {
   number: number;
   reading: Reading;
+  name?: string;
   onCorrect: (text: string) => void;
+  onSetAside: () => void;
 }) {
   const [text, setText] = useState<string>();
   const ok = text !== undefined && parseLength(text, reading.unit).ok;
+  const small = 'quiet min-h-12 text-sm';
   return (
-    <li className="flex min-h-12 flex-wrap items-center gap-3 border-b border-[var(--line)]">
+    <li className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-[var(--line)]">
       <span className="muted w-4 text-sm">{number}</span>
       {text === undefined ? (
         <>
-          <span className="text-2xl font-semibold">{reading.text}</span>
+          {reading.setAside ? (
+            <s className="muted text-2xl" title="set aside: does not count">
+              {reading.text}
+            </s>
+          ) : (
+            <span className="text-2xl font-semibold">{reading.text}</span>
+          )}
           {reading.was.length > 0 && (
             <s className="muted text-sm" title="before it was corrected">
               {reading.was.join(', ')}
             </s>
           )}
-          <span className="muted text-sm">{reading.place}</span>
-          <button
-            type="button"
-            className="quiet ml-auto min-h-10 text-sm"
-            onClick={() => setText(reading.text)}
-            aria-label={`Correct reading ${number}`}
-          >
-            correct
-          </button>
+          <span className="muted min-w-0 flex-1 text-sm">
+            {name ? `${name}, ` : ''}
+            {reading.place}
+            {reading.setAside ? ', set aside' : ''}
+          </span>
+          {!reading.setAside && (
+            <>
+              <button type="button" className={small} onClick={() => setText(reading.text)}>
+                correct
+              </button>
+              <button type="button" className={small} onClick={onSetAside} aria-label={`set ${reading.text} aside`}>
+                set aside
+              </button>
+            </>
+          )}
         </>
       ) : (
         <form
-          className="flex items-center gap-2"
+          className="flex flex-wrap items-center gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            if (ok) onCorrect(text.trim());
-            if (ok) setText(undefined);
+            if (!ok) return;
+            if (text.trim() !== reading.text) onCorrect(text.trim());
+            setText(undefined);
           }}
         >
           <input
-            className="input h-11 w-28 text-xl"
-            value={text}
+            className="input h-12 w-28 text-xl"
             aria-label={`Reading ${number}, corrected`}
-            aria-invalid={!ok}
+            value={text}
             inputMode="decimal"
+            data-field="correct"
             onChange={(e) => setText(e.target.value)}
+            // biome-ignore lint/a11y/noAutofocus: it was asked for by the button just pressed
+            autoFocus
           />
-          <button type="submit" className="btn btn-sm h-11" disabled={!ok}>
-            Save
+          <button type="submit" className="btn min-h-12" disabled={!ok}>
+            Keep
           </button>
-          <button type="button" className="quiet" onClick={() => setText(undefined)}>
-            Cancel
+          <button type="button" className={small} onClick={() => setText(undefined)}>
+            as it was
           </button>
         </form>
       )}

@@ -1,52 +1,72 @@
 import { type Dial, dialMove, dialScale } from '@whelk/core/lathe';
 import {
   adviseStep,
-  type CrossMove,
   explainOperation,
   type FrozenRun,
+  type Move,
+  type NoMove,
   type RunState,
   type StepAdvice,
 } from '@whelk/core/run';
 import type { Recorder } from '@whelk/core/working';
 import { DialWindow } from '../../../ui/dial-window/DialWindow.tsx';
+import { HandsList, wayText } from '../../../ui/dial-window/HandsList.tsx';
 import { byRule, measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
-import { againText, diameter, stepTitle } from './titles.ts';
+import { refusalText } from './refusals.ts';
+import { againText, stepTitle } from './titles.ts';
 
 interface Props {
   readonly frozen: FrozenRun;
   readonly state: RunState;
   readonly advice: StepAdvice;
+  /** the number for a short cut first, instead of the pass */
+  readonly trial: boolean;
+  readonly onForget: () => void;
 }
 
 /** The step itself: what it takes off, and where both hands go. */
-export function StepPanel({ frozen, state, advice }: Props) {
-  const { step, cross, carriage, fromEndMm } = advice;
+export function StepPanel({ frozen, state, advice, trial, onForget }: Props) {
+  const { step, carriage, fromEndMm } = advice;
+  const move = trial ? advice.trial : advice.move;
   const { lathe } = frozen;
   const { unit } = lathe;
   const carriageMeans = lathe.slides.carriage;
   return (
     <section aria-label="This step" className="px-6 py-4">
-      <h2 className="text-2xl">{stepTitle(step, frozen)}</h2>
-      {step.fromMm !== undefined && step.targetMm !== undefined && (
-        <p className="mt-1 text-lg">
-          Takes <b>{measure(step.fromMm - step.targetMm, unit, unit === 'mm' ? 2 : 3)}</b> {unit} off the diameter:{' '}
-          {diameter(step.fromMm, unit)} → <b>{diameter(step.targetMm, unit)}</b>
-          <Working of="this cut" tell={(record) => void adviseStep(frozen, state, record)} />
-        </p>
+      <h2 className="text-2xl">
+        {trial
+          ? `Trial cut: ${stepTitle(step, frozen)}`
+          : stepTitle(step, frozen, move?.kind === 'move' ? move : undefined)}
+      </h2>
+      {move?.kind === 'move' && (
+        <Takes
+          frozen={frozen}
+          move={move}
+          trial={trial}
+          onForget={onForget}
+          tell={(r) => void adviseStep(frozen, state, r)}
+        />
       )}
-      <div className="mt-3 flex flex-col gap-5">
-        {cross && <CrossRow dial={lathe.slides.crossSlide} move={cross} />}
-        {fromEndMm !== undefined && carriage && carriageMeans.means === 'dial' && (
+      {move?.kind === 'none' && <Refused frozen={frozen} move={move} />}
+      <div className="mt-3 flex flex-col gap-4">
+        {move?.kind === 'move' && <MoveHands frozen={frozen} move={move} />}
+        {trial && (
+          <p className="text-lg">
+            Run 3 to 6 mm along, wind the carriage clear to the right, <b>leave the ring alone</b>, stop and measure the
+            short length.
+          </p>
+        )}
+        {!trial && fromEndMm !== undefined && carriage && carriageMeans.means === 'dial' && (
           <DialRow
             name="Carriage"
             dial={carriageMeans}
             move={carriage}
-            note={`${dialScale(carriageMeans).lineNumber.valueOf()} ${carriageMeans.unit} a line; turns counted from ${state.endLines === undefined ? 'the faced end' : 'the number at the faced end'}`}
+            note={`${dialScale(carriageMeans).lineNumber.valueOf()} ${carriageMeans.unit} a line; counted from the number at the faced end`}
             sub={`${measure(fromEndMm, unit, unit === 'mm' ? 1 : 3)} ${unit} from the faced end`}
           />
         )}
-        {fromEndMm !== undefined && !carriage && (
+        {!trial && fromEndMm !== undefined && !carriage && (
           <p className="text-xl">
             Carriage: {step.kind === 'shoulder' ? 'square the shoulder at' : 'cut to'} the line{' '}
             <b>{measure(fromEndMm, unit, unit === 'mm' ? 1 : 3)}</b> {unit} from the faced end.
@@ -61,17 +81,94 @@ export function StepPanel({ frozen, state, advice }: Props) {
   );
 }
 
-function CrossRow({ dial, move }: { dial: Dial; move: CrossMove }) {
-  const { lineNumber } = dialScale(dial);
-  const out = `Wind out ${move.outTurns} whole turn${move.outTurns > 1 ? 's' : ''} first: the same number comes back. Then come in`;
+/** Decimals of a diameter that a move can stand for: the ring's own, one more by the swung compound. */
+const placesOf = (move: Move, unit: 'mm' | 'in'): number =>
+  (unit === 'mm' ? 2 : 3) + (move.fineness.slide === 'compound' ? 1 : 0);
+
+/** What the cut takes off, from what stands there to what it should come to, as it was measured and not as it was planned. */
+function Takes({
+  frozen,
+  move,
+  trial,
+  onForget,
+  tell,
+}: {
+  frozen: FrozenRun;
+  move: Move;
+  trial: boolean;
+  onForget: () => void;
+  tell: (record: Recorder) => void;
+}) {
+  const { unit } = frozen.lathe;
+  const f = (mm: number) => measure(mm, unit, placesOf(move, unit));
+  const { comesToMm, smallestMm, largestMm, cut } = move.told;
+  const { spring } = move;
+  const percent = (share: number) => `${(100 * share).toFixed(0)} %`;
   return (
-    <DialRow
-      name="Cross-slide"
-      dial={dial}
-      move={move}
-      note={`${dial.kind === 'diameter' ? 'diameter' : 'radius'} dial, ${lineNumber.valueOf()} ${dial.unit} a line`}
-      sub={out}
-    />
+    <>
+      <p className="mt-1 text-lg">
+        Takes <b>{f(move.beforeMm - comesToMm)}</b> {unit} off the diameter: Ø{f(move.beforeMm)} →{' '}
+        <b>Ø{f(comesToMm)}</b>
+        {cut === 'half' && !trial ? ', half of what is left; then measure' : ''}
+        {cut === 'springPass' ? ': the same number again, for what still springs' : ''}
+        <Working of="this cut" tell={tell} />
+      </p>
+      {cut !== 'rough' && (
+        <p className="muted text-base">
+          It will come out between {f(smallestMm)} and {f(largestMm)}. Spring {percent(spring.bestShare)} of the depth
+          {spring.count > 0
+            ? ` (${percent(spring.lowShare)} to ${percent(spring.highShare)}), from ${spring.count} cut${spring.count > 1 ? 's' : ''}`
+            : `: not known yet, at most ${percent(spring.highShare)}`}
+          {spring.count > 0 && (
+            <button type="button" className="quiet ml-2 text-sm underline" onClick={() => onForget()}>
+              forget it
+            </button>
+          )}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** Why no number is told, and what can be done instead. */
+export function Refused({ frozen, move }: { frozen: FrozenRun; move: NoMove }) {
+  const { title, reason, ways } = refusalText(move, frozen.lathe.unit);
+  return (
+    <div className="mt-2 border-l-4 border-[var(--brass)] pl-4">
+      <p className="text-xl font-bold">{title}</p>
+      <p className="text-lg">{reason}</p>
+      <ul className="list-inside list-disc text-lg">
+        {ways.map((way) => (
+          <li key={way}>{way}</li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** The wheel that sets the depth, as the hands move it. */
+export function MoveHands({ frozen, move }: { frozen: FrozenRun; move: Move }) {
+  const { slide } = move.hands;
+  const dial = frozen.lathe.slides[slide];
+  const half = move.fineness.everyLines < 1;
+  if (slide === 'crossSlide')
+    return (
+      <HandsList
+        name="Cross-slide"
+        dial={dial}
+        hands={move.hands}
+        note={
+          half ? `set to half a line${move.fineness.means === 'halfLinesWithCare' ? ', under a glass' : ''}` : undefined
+        }
+      />
+    );
+  return (
+    <HandsList name="Compound, swung to 5.74°" dial={dial} hands={move.hands} note="a line is a tenth of it across">
+      <p className="text-base">
+        The cross-slide stays locked where it stands: go out and in by the compound alone. It shifts along ten times
+        what it moves in: stay clear of the shoulder.
+      </p>
+    </HandsList>
   );
 }
 
@@ -88,42 +185,35 @@ interface RowProps {
   };
   readonly note: string;
   readonly sub: string;
-  /** name, window and number under one another, where there is little room beside */
-  readonly stacked?: boolean;
 }
 
 /** A dial window with its number to go to, told in turns and divisions as the hand makes them. */
-export function DialRow({ name, dial, move, note, sub, stacked }: RowProps) {
-  const turns =
-    move.fullTurns > 0
-      ? `${move.fullTurns} full turn${move.fullTurns > 1 ? 's' : ''}, then ${move.rest} more`
-      : `${move.rest}, less than a turn`;
+function DialRow({ name, dial, move, note, sub }: RowProps) {
   return (
-    <div className={`grid items-center gap-x-6 gap-y-1 ${stacked ? '' : 'xl:grid-cols-[11rem_440px_1fr]'}`}>
-      <div>
-        <h3 className="text-xl font-bold">{name}</h3>
-        <p className="muted text-sm">{note}</p>
-      </div>
-      <div className="max-w-[640px]">
-        <DialWindow name={name} dial={dial} {...move} />
-      </div>
-      <div>
-        <p className="text-[3.2rem] font-bold leading-none text-[var(--now)]">
+    <section aria-label={name}>
+      <h3 className="text-xl font-bold">
+        {name} <span className="muted text-sm font-normal">{note}</span>
+      </h3>
+      <p className="flex flex-wrap items-baseline gap-x-4">
+        <span className="hands-value">
           {move.number}
           <span className="unit">{dial.unit}</span>
-        </p>
-        <p className="mt-1 text-lg font-semibold">
-          {turns}
+        </span>
+        <span className="hands-how">
+          {wayText(move.fullTurns, move.rest)}
           {move.hand === 'none' ? '' : `, ${move.hand}`}
-        </p>
-        <p className="muted">{sub}</p>
+        </span>
+        <span className="muted">{sub}</span>
+      </p>
+      <div className="max-w-[620px]">
+        <DialWindow name={name} dial={dial} {...move} />
       </div>
-    </div>
+    </section>
   );
 }
 
 /** What is done without a dial reading: mounting, facing, centring, chamfering. */
-function Words({ frozen, advice, state }: Props) {
+function Words({ frozen, advice, state }: Pick<Props, 'frozen' | 'advice' | 'state'>) {
   const { step } = advice;
   const { lathe } = frozen;
   const { crossSlide } = lathe.slides;

@@ -1,12 +1,14 @@
 import { numbersPerTurn, readDialNumber } from '@whelk/core/lathe';
 import { type Problem, parseLength } from '@whelk/core/quantity';
-import type { FrozenRun, StepAdvice } from '@whelk/core/run';
-import { useState } from 'react';
+import { doubtOf, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
+import { useEffect, useRef, useState } from 'react';
 import { measure } from '../../../ui/format.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Acts } from './Acts.tsx';
 import { SetPanel } from './SetPanel.tsx';
+import { TouchDoubt } from './TouchDoubt.tsx';
 import { diameter as diameterOf, stepTitle } from './titles.ts';
+import { useKeys } from './useKeys.ts';
 import type { useRun } from './useRun.ts';
 
 interface Props {
@@ -16,61 +18,76 @@ interface Props {
   readonly onBack: (() => void) | undefined;
   readonly onNote: () => void;
   readonly caution: string | undefined;
+  readonly state: RunState;
+  readonly keys: boolean;
 }
 
-/** A size farther from what is expected than this is asked about: a slip of the unit or of a turn of the micrometer. */
-const FAR_OFF_MM = 1.5;
-
 /** Touching off: the diameter measured, the numbers noted, and the direction come from. All later moves start here. */
-export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: Props) {
+export function TouchOffStep({ frozen, state, advice, add, onBack, onNote, caution, keys }: Props) {
   const { lathe } = frozen;
-  const { crossSlide, carriage } = lathe.slides;
-  const [diameter, setDiameter] = useState('');
+  const { crossSlide, carriage, compound } = lathe.slides;
+  const again = advice.step.targetMm !== undefined;
+  // what was measured after roughing need not be measured and typed again
+  const metal = again ? state.metal[advice.step.featureId ?? ''] : undefined;
+  const measured =
+    metal?.by === 'measured'
+      ? state.readings.findLast((r) => r.featureId === advice.step.featureId && !r.setAside)
+      : undefined;
+  const [diameter, setDiameter] = useState(measured && measured.unit === lathe.unit ? measured.text : '');
+  const [sure, setSure] = useState('');
+  const byCompound = advice.step.sizes?.compoundDeg !== undefined;
+  const [fine, setFine] = useState('');
+  const form = useRef<HTMLFormElement>(null);
+  useEffect(() => {
+    const fields = [...(form.current?.querySelectorAll<HTMLInputElement>('input[data-field]') ?? [])];
+    fields.find((field) => field.value === '')?.focus({ preventScroll: true });
+  }, []);
+  useKeys(keys, { n: onNote, b: onBack });
   const [cross, setCross] = useState(crossSlide.resettable ? '0' : '');
   const [end, setEnd] = useState(carriage.means === 'dial' && carriage.resettable ? '0' : '');
   const [tried, setTried] = useState(false);
   const read = parseLength(diameter, lathe.unit);
-  const above = read.ok && read.mm.valueOf() > frozen.stockMm + 1.5;
   const number = (dial: typeof crossSlide, text: string): Problem | undefined => {
     const noted = readDialNumber(dial, text);
     return noted.ok ? undefined : { code: noted.code, path: [], value: text, limit: noted.limit };
   };
-  const expectedMm = advice.step.targetMm ?? frozen.stockMm;
-  const farOff = read.ok && Math.abs(read.mm.valueOf() - expectedMm) > FAR_OFF_MM;
-  const diameterProblem: Problem | undefined = !read.ok
-    ? { code: read.code, path: [], value: read.value }
-    : above
-      ? { code: 'stock.diameterAboveBar', path: [], value: read.mm.valueOf(), limit: frozen.stockMm }
-      : farOff
-        ? {
-            code: 'touch.farOff',
-            path: [],
-            limit: diameterOf(expectedMm, lathe.unit),
-            unit: lathe.unit,
-            severity: 'warning',
-          }
-        : undefined;
+  const doubt = read.ok
+    ? doubtOf(
+        frozen,
+        state,
+        { mm: read.mm.valueOf(), text: diameter, unit: lathe.unit },
+        advice.expected,
+        undefined,
+        advice.step.featureId,
+      )
+    : undefined;
+  const farOff = doubt?.kind === 'doubted' ? doubt : undefined;
+  const diameterProblem: Problem | undefined = read.ok ? undefined : { code: read.code, path: [], value: read.value };
   const crossProblem = number(crossSlide, cross);
   const endProblem = carriage.means === 'dial' ? number(carriage, end) : undefined;
+  const fineProblem = byCompound ? number(compound, fine) : undefined;
   const shown = (typed: string, problem: Problem | undefined) => (tried || typed !== '' ? problem : undefined);
   const save = (event: React.FormEvent) => {
     event.preventDefault();
     setTried(true);
-    if ((diameterProblem && diameterProblem.severity !== 'warning') || crossProblem || endProblem) return;
+    if (diameterProblem || crossProblem || endProblem || fineProblem) return;
+    // asked once: the same figure again means that it was looked at
+    if (farOff && sure !== diameter) return;
     add({
       kind: 'touchedOff',
       stepId: advice.step.id,
       diameter: { text: diameter.trim(), unit: lathe.unit },
       crossNumber: cross.trim(),
       endNumber: carriage.means === 'dial' ? end.trim() : '',
+      ...(byCompound ? { compoundNumber: fine.trim() } : {}),
       approach: 'in',
+      ...(farOff ? { lookedAgain: true } : {}),
     });
   };
-  const again = advice.step.targetMm !== undefined;
   const roughed = again ? diameterOf(advice.step.targetMm!, lathe.unit) : '';
   const turnHand = crossSlide.clockwiseMoves === 'in' ? 'clockwise' : 'anticlockwise';
   return (
-    <form className="flex flex-1 flex-col" onSubmit={save}>
+    <form ref={form} className="flex flex-1 flex-col" onSubmit={save}>
       <div className="grid flex-1 content-start lg:grid-cols-[minmax(230px,300px)_1fr] lg:content-stretch">
         <SetPanel
           frozen={frozen}
@@ -79,6 +96,13 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
         />
         <section aria-label="Touch off" className="px-6 py-4">
           <h2 className="text-2xl">{stepTitle(advice.step, frozen)}</h2>
+          {byCompound && (
+            <p className="mt-2 max-w-2xl text-lg">
+              First <b>swing the compound to 5.74° from the bed</b>, clamp it, wind it out and in again so that its
+              slack is taken up, and leave it. The last cuts are set with it, since the limits are finer than the
+              cross-slide’s lines. Park it so that nothing strikes.
+            </p>
+          )}
           <ol className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg">
             <li>
               {again
@@ -98,14 +122,14 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
                 : 'Lengths will be scribed from the faced end.'}
             </li>
           </ol>
-          <div className="mt-5 grid max-w-3xl gap-4 sm:grid-cols-3">
+          <div className={`mt-5 grid max-w-4xl gap-4 ${byCompound ? 'sm:grid-cols-4' : 'sm:grid-cols-3'}`}>
             <TextField
               label={`Diameter measured, ${lathe.unit}`}
               value={diameter}
               problem={shown(diameter, diameterProblem)}
               onChange={setDiameter}
               inputClass="h-14 text-2xl font-bold"
-              inputMode="decimal"
+              inputMode={lathe.unit === 'mm' ? 'decimal' : 'text'}
               data="touch-diameter"
             />
             <TextField
@@ -118,6 +142,18 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
               inputMode="decimal"
               data="touch-cross"
             />
+            {byCompound && (
+              <TextField
+                label={`Compound reads, ${compound.unit}`}
+                note={`0 to ${numbersPerTurn(compound).toString()}`}
+                value={fine}
+                problem={shown(fine, fineProblem)}
+                onChange={setFine}
+                inputClass="h-14 text-2xl font-bold"
+                inputMode="decimal"
+                data="touch-compound"
+              />
+            )}
             {carriage.means === 'dial' && (
               <TextField
                 label={`Carriage reads at the end, ${carriage.unit}`}
@@ -131,6 +167,15 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
               />
             )}
           </div>
+          {farOff && (tried || diameter.length > 2) && (
+            <TouchDoubt
+              doubt={farOff}
+              unit={lathe.unit}
+              text={diameter}
+              sure={sure === diameter}
+              onSure={() => setSure(diameter)}
+            />
+          )}
           <p className="muted mt-3">
             Come to every later number the same way: winding in, {turnHand}. Its slack of{' '}
             {measure(crossSlide.slackMm, lathe.unit, lathe.unit === 'mm' ? 2 : 3)} {lathe.unit} is taken up so.
@@ -138,7 +183,7 @@ export function TouchOffStep({ frozen, advice, add, onBack, onNote, caution }: P
         </section>
       </div>
       <Acts caution={caution}>
-        <button type="submit" className="act main">
+        <button type="submit" className="act main" disabled={farOff !== undefined && sure !== diameter}>
           Touched off
         </button>
         <button type="button" className="act" onClick={onNote}>

@@ -1,4 +1,4 @@
-import type { FrozenRun, Step } from '@whelk/core/run';
+import type { FrozenRun, Move, Step } from '@whelk/core/run';
 import { protectionText } from '../../../messages/words.ts';
 import { aimed, byRule, measure } from '../../../ui/format.ts';
 
@@ -9,8 +9,16 @@ export const nameOf = (frozen: FrozenRun, featureId: string | undefined): string
   return bore ? bore.name || `${bore.index + 1} from the ${bore.side}` : '';
 };
 
-/** What the step is, in a line. */
-export function stepTitle(step: Step, frozen: FrozenRun): string {
+/** What a measurement follows. */
+export function measuredAfterText(step: Step): string {
+  if (step.id.includes('-check-')) return 'before the rest is cut';
+  if (step.last) return 'after the last cut';
+  if (step.after === 'rough') return 'after roughing';
+  return step.after === 'near' ? 'before the compound takes over' : 'between the two equal cuts';
+}
+
+/** What the step is, in a line; a cut as it was told, where it is known. */
+export function stepTitle(step: Step, frozen: FrozenRun, move?: Move): string {
   const { unit } = frozen.lathe;
   const name = nameOf(frozen, step.featureId);
   switch (step.kind) {
@@ -25,19 +33,25 @@ export function stepTitle(step: Step, frozen: FrozenRun): string {
     case 'touchOff':
       return step.targetMm === undefined
         ? 'Touch off: a short cut, measure it, note the dials'
-        : 'Touch off again with the finishing tool';
+        : step.sizes?.compoundDeg === undefined
+          ? 'Touch off again with the finishing tool'
+          : 'Swing the compound to 5.74°, then touch off with the finishing tool';
     case 'rough':
       return `Rough ${name}${step.passCount && step.passCount > 1 ? `, pass ${step.passNumber} of ${step.passCount}` : ''}`;
     case 'semiFinish':
-      return `${name}: first of two equal cuts`;
+      return step.leavesMm === undefined
+        ? `${name}: first of two equal cuts`
+        : `${name}: down to ${aimed(step.leavesMm, unit)} ${unit} above size`;
     case 'finish':
+      if (move?.told.cut === 'springPass') return `${name}: spring pass, the same number again`;
+      if (move?.told.cut === 'half') return `${name}: half of what is left`;
       return step.id.includes('-again-') ? `${name}: one more cut` : `${name}: the last cut`;
     case 'shoulder':
       return `Square the shoulder of ${name}, feeding outwards`;
     case 'chamfer':
       return `Chamfer ${name}: ${aimed(step.sizes?.lengthMm ?? 0, unit)} ${unit} × ${step.sizes?.angleDeg}°`;
     case 'measure':
-      return `Measure ${name}${step.last ? '' : ', between the two cuts'}`;
+      return `Measure ${name}, ${measuredAfterText(step)}`;
   }
 }
 

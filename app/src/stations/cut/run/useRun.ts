@@ -1,14 +1,9 @@
-import { type FrozenRun, type RunEvent, replay } from '@whelk/core/run';
+import { type EventBody, type FrozenRun, type RunEvent, replay } from '@whelk/core/run';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ask } from '../../../ui/api.ts';
 import { deviceId, keepWaiting, nextSeq, readWaiting } from './event-store.ts';
 
 export type Sending = 'saved' | 'waiting' | 'refused';
-type Body = RunEvent extends infer E
-  ? E extends RunEvent
-    ? Omit<E, 'schema' | 'id' | 'runId' | 'piece' | 'device' | 'seq' | 'parents' | 'at' | 'receivedAt'>
-    : never
-  : never;
 const RETRY_MS = 3000;
 /** The server takes so many events in one post. */
 const POST_MOST = 500;
@@ -74,12 +69,12 @@ export function useRun(runId: string, piece: number, frozen: FrozenRun, stored: 
   }, [runId, send, setQueue]);
 
   const add = useCallback(
-    (body: Body) => {
+    (body: EventBody) => {
       const device = deviceId();
       const heads = headsOf(all.current);
       const event = {
         ...body,
-        schema: 1,
+        schema: 2,
         id: crypto.randomUUID(),
         runId,
         piece,
@@ -97,7 +92,7 @@ export function useRun(runId: string, piece: number, frozen: FrozenRun, stored: 
     },
     [piece, runId, send, setQueue],
   );
-  return { state, add, sending, refusal, waiting: waiting.length, eventCount: events.length };
+  return { state, events, add, sending, refusal, waiting: waiting.length };
 }
 
 /** Events that no other one follows yet: the parents of the next. */

@@ -1,0 +1,93 @@
+import { type Dial, dialScale } from '@whelk/core/lathe';
+import { DialWindow } from './DialWindow.tsx';
+
+/** What both hands do with a wheel, in their order. Structural, so that any ring's move fits. */
+export interface HandsShown {
+  readonly fromLines: number;
+  readonly toLines: number;
+  readonly now: string;
+  readonly number: string;
+  readonly outTurns: number;
+  readonly outHand: 'clockwise' | 'anticlockwise';
+  readonly fullTurns: number;
+  readonly rest: string;
+  readonly hand: 'clockwise' | 'anticlockwise';
+}
+
+const COUNTS = [
+  'no',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+];
+/** Whole turns in words, as they are counted at the wheel. */
+export const turnsText = (turns: number, whole = true): string =>
+  `${COUNTS[turns] ?? turns} ${whole ? 'whole ' : ''}turn${turns === 1 ? '' : 's'}`;
+
+/** How far the wheel is turned: whole turns and the rest on the ring. */
+export function wayText(fullTurns: number, rest: string): string {
+  const nothing = Number(rest) === 0;
+  if (fullTurns === 0) return nothing ? 'nothing' : `${rest}, less than a turn`;
+  return nothing ? turnsText(fullTurns) : `${turnsText(fullTurns, false)} and ${rest}`;
+}
+
+/** A move of a wheel as the hands make it: out first, then in to a number, both told alike, and the ring rolled to that number. */
+export function HandsList({
+  name,
+  dial,
+  hands,
+  note,
+  children,
+}: {
+  name: string;
+  dial: Dial;
+  hands: HandsShown;
+  note?: string;
+  children?: React.ReactNode;
+}) {
+  const { lineNumber } = dialScale(dial);
+  const { outTurns, outHand, number, fullTurns, rest, hand, now } = hands;
+  return (
+    <section aria-label={name} className="hands">
+      <h3 className="text-xl font-bold">
+        {name}{' '}
+        <span className="muted text-sm font-normal">
+          {dial.kind === 'diameter' ? 'diameter' : 'radius'} dial, {lineNumber.valueOf()} {dial.unit} a line
+          {note ? `; ${note}` : ''}
+        </span>
+      </h3>
+      <ol className="hands-list">
+        <li>
+          <span className="hands-verb">Out</span>
+          <span className="hands-value">{turnsText(outTurns)}</span>
+          <span className="hands-how">
+            {outHand}, and it reads {now} again
+          </span>
+        </li>
+        <li>
+          <span className="hands-verb">In to</span>
+          <span className="hands-value" data-told={number}>
+            {number}
+            <span className="unit">{dial.unit}</span>
+          </span>
+          <span className="hands-how">
+            {hand}: {wayText(fullTurns, rest)}
+          </span>
+        </li>
+      </ol>
+      <div className="max-w-[620px]">
+        <DialWindow name={name} dial={dial} {...hands} />
+      </div>
+      {children}
+    </section>
+  );
+}
