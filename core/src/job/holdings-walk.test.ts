@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { setupSchema } from '../hold/index.ts';
 import { materials } from '../material/index.ts';
-import { adviseStep, asFrozenRun, type FrozenRun, frozenRunSchema, type RunEvent, replay } from '../run/index.ts';
+import { asFrozenRun, type FrozenRun, frozenRunSchema } from '../run/index.ts';
+import { AtTheLathe } from '../testing/at-the-lathe.ts';
 import { jobOf, shopWith } from '../testing/jobs.ts';
 import { feature } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
@@ -16,35 +17,18 @@ const first = jobOf([feature(1, 30, 40, 'h9'), feature(2, 42, 12), feature(3, 28
 const setup = nextSetup(planJob(first, shop).setups, uuid(1))!;
 const job = { ...first, hold: { ...first.hold, further: [setup] } };
 
-/** Follows a run to its end: every cut comes out as it was aimed at. */
+/** Follows a run to its end: every cut comes out as it was told. */
 function follow(run: FrozenRun) {
-  const events: RunEvent[] = [];
-  const add = (body: object) => {
-    const n = events.length + 1;
-    const head = { schema: 1 as const, id: uuid(100 + n), runId: uuid(2), piece: 1, device: uuid(3), seq: n };
-    events.push({ ...head, parents: [], at: '2026-01-12T09:00:00.000Z', ...body } as unknown as RunEvent);
-  };
+  const lathe = new AtTheLathe(run);
   const seen: { kind: string; stopMm?: number; setting?: string }[] = [];
   for (let guard = 0; guard < 200; guard++) {
-    const state = replay(run, events);
-    const advice = adviseStep(run, state);
-    if (!advice) return { state, seen };
-    const { step } = advice;
-    seen.push({ kind: step.kind, stopMm: step.zStopMm, setting: step.setting?.speedLabel });
-    const length = (mm: number) => ({ text: mm.toFixed(3), unit: 'mm' });
-    if (step.kind === 'touchOff')
-      add({
-        ...{ kind: 'touchedOff', stepId: step.id, diameter: length(step.targetMm ?? 44.7) },
-        ...{ crossNumber: '0', endNumber: '0', approach: 'in' },
-      });
-    else {
-      if (step.kind === 'measure')
-        add({
-          ...{ kind: 'reading', stepId: step.id, raw: length(step.targetMm!), place: 'middle' },
-          instrumentId: run.instruments[0]!.id,
-        });
-      add({ kind: 'done', stepId: step.id });
-    }
+    const { advice } = lathe;
+    if (!advice) return { state: lathe.state, seen };
+    const { step, expected, measured } = advice;
+    if (!measured) seen.push({ kind: step.kind, stopMm: step.zStopMm, setting: step.setting?.speedLabel });
+    if (step.kind === 'touchOff') lathe.touch(step.targetMm === undefined ? 44.7 : expected!.mm, '0', '0');
+    else if (step.kind === 'measure' && !measured) lathe.read(expected!.mm);
+    else lathe.act();
   }
   throw new Error('it does not come to its end');
 }

@@ -40,6 +40,7 @@ describe('holdings of a job', () => {
       'face',
       'touchOff',
       'f1-rough',
+      'f1-roughed',
       'touchOff-finisher',
       'f1-semi',
       'f1-between',

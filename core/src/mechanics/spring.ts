@@ -19,7 +19,7 @@ export interface KnownPlace {
  * Where a pass comes out: metal at `beforeMm`, ring asked to `xMm`. A tool that does not reach the metal cuts nothing.
  * @param share spring of this pass, k ≥ 0
  * @returns radius after the pass, mm; r = (x + σ·c + k·before)/(1 + k) with σ·c = r1 − x1 − σ·k1·a1
- * @example comesTo(1, { xMm: 10, rMm: 10.01, depthMm: 0.2, share: 0.05 }, 9.8, 10.01, 0.05) // about 9.81
+ * @example comesTo(1, { xMm: 10, rMm: 10.01, depthMm: 0.2, share: 0.05 }, 9.8, 10.01, 0.05) // 9.81
  */
 export function comesTo(sign: Sign, known: KnownPlace, xMm: number, beforeMm: number, share: number): number {
   const fixedMm = known.rMm - known.xMm - sign * known.share * known.depthMm;
@@ -60,7 +60,7 @@ export const missMm = (sign: Sign, xMm: number, rMm: number): number => sign * (
  * @returns undefined for equal depths, which show only c + k·a
  * @source k = (miss1 − miss2)/(a1 − a2), which over the same metal is [σ(x2 − x1) + a2]/(a1 − a2);
  *   u² ≈ (2·u_set² + 2·u_read²)/(a1 − a2)²
- * @example shownSpring(0.015, 0.0053, 0.3, 0.105, 0.002, 0.001)?.share // 0.0497…
+ * @example shownSpring(0.018, 0.008, 0.3, 0.1, 0.002, 0.001)?.share // 0.05
  */
 export function shownSpring(
   miss1Mm: number,

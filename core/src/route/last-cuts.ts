@@ -49,7 +49,7 @@ export interface LastCutsWish {
 }
 
 /** Guard of a way of setting; by the compound with its angle's doubt. */
-function guardOf(f: Fineness, { uncertaintyMm, shallowestMm }: LastCutsWish): number {
+function guardOf(f: Fineness, { uncertaintyMm }: LastCutsWish, shallowestMm: number): number {
   const cutMm = Math.max(COMPOUND_CUT_MM, shallowestMm);
   return guardMm(uncertaintyMm, f.setMm, f.slide === 'compound' ? FINE_ANGLE_SHARE * cutMm : 0);
 }
@@ -63,7 +63,9 @@ function guardOf(f: Fineness, { uncertaintyMm, shallowestMm }: LastCutsWish): nu
 export function lastCutsFor(wish: LastCutsWish, record?: Recorder): LastCuts | TooFine {
   const { toleranceMm, roomMm, uncertaintyMm, highestShare, shallowestMm } = wish;
   if (wish.listed && fitness(toleranceMm, uncertaintyMm) === 'tooCoarse') return { kind: 'tooFine', why: 'gauge' };
-  const fits = (f: Fineness) => 2 * f.stepMm <= toleranceMm - 2 * guardOf(f, wish) + 1e-9;
+  const fitsWith = (edgeMm: number) => (f: Fineness) =>
+    2 * f.stepMm <= toleranceMm - 2 * guardOf(f, wish, edgeMm) + 1e-9;
+  const fits = fitsWith(shallowestMm);
   const fineness = wish.finenesses.find(fits);
   for (const f of wish.finenesses) {
     record?.({
@@ -72,18 +74,21 @@ export function lastCutsFor(wish: LastCutsWish, record?: Recorder): LastCuts | T
         means: f.means,
         stepMm: 2 * f.stepMm,
         toleranceMm,
-        guardMm: 2 * guardOf(f, wish),
+        guardMm: 2 * guardOf(f, wish, shallowestMm),
         does: fits(f) ? 'yes' : 'no',
       },
       source: 'guard 3·√(u_read² + 2·u_set²)',
     });
     if (f === fineness) break;
   }
-  if (!fineness) return { kind: 'tooFine', why: toleranceMm <= 2 * guardMm(uncertaintyMm, 0) ? 'gauge' : 'ring' };
+  if (!fineness) {
+    if (toleranceMm <= 2 * guardMm(uncertaintyMm, 0)) return { kind: 'tooFine', why: 'gauge' };
+    return { kind: 'tooFine', why: wish.finenesses.some(fitsWith(0)) ? 'edge' : 'ring' };
+  }
   const byCompound = fineness.slide === 'compound';
   // an edge that wants a deeper cut than the angle can be trusted for
   if (byCompound && shallowestMm > 2 * COMPOUND_CUT_MM) return { kind: 'tooFine', why: 'edge' };
-  const guard = guardOf(fineness, wish);
+  const guard = guardOf(fineness, wish, shallowestMm);
   const room = Number(roomMm.toFixed(9));
   const quarter = toleranceMm / 4;
   const oneCut = TOUCH_MM + guard + fineness.stepMm / 2 + (highestShare / 2) * (ALLOWANCE_ONE_CUT_MM / 2);

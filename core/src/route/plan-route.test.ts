@@ -29,6 +29,8 @@ describe('planRoute', () => {
       'touchOff-finisher',
       'f2-finish',
       'f2-after',
+      'f3-near',
+      'f3-neared',
       'f3-semi',
       'f3-between',
       'f3-finish',
@@ -78,7 +80,7 @@ describe('planRoute', () => {
     expect(machine!.passes).toBeLessThan(rule!.passes);
   });
   it('puts the work on the tail centre when it would bend too much without', () => {
-    const slender = planInput([feature(1, 8, 36, 'h6')], 10);
+    const slender = planInput([feature(1, 8, 36, 'h8')], 10);
     expect(planRoute({ ...slender, hold: { ...slender.hold, clearanceMm: 1, kerfMm: 1 } }).holding.why).toMatch(
       /bends|longOverhang/,
     );

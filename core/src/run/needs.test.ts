@@ -38,7 +38,7 @@ const stepOf = (run: FrozenRun, kind: string) => run.steps.find((s) => s.kind ==
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 function event(n: number, body: object): RunEvent {
   return runEventSchema.parse({
-    ...{ schema: 1, id: uuid(n), runId: uuid(900), piece: 1, device: uuid(901), seq: n },
+    ...{ schema: 2, id: uuid(n), runId: uuid(900), piece: 1, device: uuid(901), seq: n },
     ...{ parents: n > 1 ? [uuid(n - 1)] : [], at: '2026-01-12T09:00:00.000Z', ...body },
   });
 }
@@ -172,14 +172,19 @@ describe('a run leaves the lathe', () => {
       ...{ kind: 'touchedOff', stepId: 'touchOff', diameter: { text: '29.6', unit: 'mm' } },
       ...{ crossNumber: '0.30', endNumber: '5.0', approach: 'in' },
     });
-    const cut = event(4, { kind: 'done', stepId: short.steps[3]!.id });
+    // 74 lines of 0.02 further in than the 0.30 it was touched at
+    const told = {
+      slide: 'crossSlide',
+      lines: 15 + 74,
+      comesToMm: 26.6,
+      smallestMm: 26.6,
+      largestMm: 26.7,
+      cut: 'rough',
+    };
+    const cut = event(4, { kind: 'done', stepId: short.steps[3]!.id, told });
     const state = replay(short, [...doneSteps(short, 2), touch, cut]);
     expect(state.ignored).toBe(0);
-    const inMm = (29.6 - short.steps[3]!.targetMm!) / 2;
-    expect(Number(standAfter(short, state, stand).slides.crossSlide)).toBeCloseTo(
-      (0.3 + Math.round(inMm / 0.02) * 0.02) % 2,
-      9,
-    );
+    expect(standAfter(short, state, stand).slides.crossSlide).toBe('1.78');
     expect(after(short, doneSteps(short, 1), stand).slides.crossSlide).toBe('');
   });
 });

@@ -1,0 +1,82 @@
+import {
+  actsOf,
+  adviseStep,
+  type EventBody,
+  type FrozenRun,
+  type RunEvent,
+  type RunState,
+  replay,
+  type Step,
+  type StepAdvice,
+} from '../run/index.ts';
+
+const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+
+/** Makes events in a row, each following the one before, as one device at the lathe does. */
+export class AtTheLathe {
+  readonly events: RunEvent[] = [];
+  readonly run: FrozenRun;
+  constructor(run: FrozenRun) {
+    this.run = run;
+  }
+  add(body: EventBody): RunEvent {
+    const n = this.events.length + 1;
+    const event = {
+      ...{ schema: 2, id: uuid(n), runId: uuid(999_999), piece: 1, device: uuid(500), seq: n },
+      ...{ parents: n > 1 ? [uuid(n - 1)] : [], at: '2026-01-12T09:00:00.000Z', ...body },
+    } as RunEvent;
+    this.events.push(event);
+    return event;
+  }
+  get state(): RunState {
+    return replay(this.run, this.events);
+  }
+  get advice(): StepAdvice | undefined {
+    return adviseStep(this.run, this.state);
+  }
+  get step(): Step | undefined {
+    return this.advice?.step;
+  }
+  /** reads a size at the present step */
+  read(mm: number | string, more: Partial<Extract<RunEvent, { kind: 'reading' }>> = {}): RunEvent {
+    return this.add({
+      kind: 'reading',
+      stepId: this.step!.id,
+      raw: { text: typeof mm === 'string' ? mm : mm.toFixed(3), unit: 'mm' },
+      instrumentId: this.run.instruments[0]?.id ?? 'unlisted',
+      place: 'middle',
+      ...more,
+    });
+  }
+  touch(mm: number, crossNumber = '0.30', endNumber = '5.0'): RunEvent {
+    const { step } = this;
+    return this.add({
+      ...{
+        kind: 'touchedOff',
+        stepId: step!.id,
+        diameter: { text: mm.toFixed(4), unit: 'mm' },
+        crossNumber,
+        endNumber,
+      },
+      ...(step!.sizes?.compoundDeg === undefined ? {} : { compoundNumber: '0.50' }),
+      approach: 'in',
+    });
+  }
+  /** does the one next act, or the one of that name */
+  act(code?: string): RunEvent {
+    const acts = actsOf(this.advice!);
+    const act = code === undefined ? acts[0] : acts.find((a) => a.code === code);
+    if (!act) throw new Error(`no act ${code ?? ''} at ${this.step?.id}, only ${acts.map((a) => a.code).join(', ')}`);
+    return this.add(act.body);
+  }
+  /** does steps until one of that id is the present one; measuring finds what the dial lets expect */
+  to(id: string): this {
+    for (let guard = 0; this.step && this.step.id !== id && guard < 400; guard++) {
+      const { step, expected, measured } = this.advice!;
+      if (step.kind === 'touchOff') this.touch(step.targetMm === undefined ? this.run.stockMm - 0.4 : expected!.mm);
+      else if (step.kind === 'measure' && !measured) this.read(expected!.mm);
+      else this.act();
+    }
+    return this;
+  }
+}
