@@ -10,7 +10,7 @@ export default defineConfig({
           // properties take many runs, and a shared machine may be slow
           testTimeout: 60_000,
           setupFiles: ['./vitest.setup.ts'],
-          include: ['core/src/**/*.test.ts', 'app/src/**/*.test.{ts,tsx}'],
+          include: ['core/src/**/*.test.ts', 'core/bench/**/*.test.ts', 'app/src/**/*.test.{ts,tsx}'],
         },
       },
       {

@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { freezeJob, planJob, shopFileSchema, usualSettings } from '../core/src/job/index.ts';
-import { adviseStep, type RunEvent, replay } from '../core/src/run/index.ts';
+import { actsOf, adviseStep, type EventBody, type RunEvent, replay } from '../core/src/run/index.ts';
 import { jobs } from './jobs.ts';
 import { grey, long, small } from './lathes.ts';
 import { bars, holders, inserts, instruments, tools } from './rack.ts';
@@ -31,63 +31,44 @@ for (const [key, doc] of jobs) {
     const runId = demoId('run-spindle'),
       device = demoId('device');
     const events: RunEvent[] = [];
-    let seq = 0;
-    const add = (e: object) => {
-      seq++;
+    const add = (body: EventBody) => {
+      const seq = events.length + 1;
       events.push({
-        schema: 1,
-        id: demoId(`ev${seq}`),
-        runId,
-        piece: 1,
-        device,
-        seq,
-        parents: events.slice(-1).map((e) => e.id),
-        at: new Date(Date.UTC(2026, 0, 12, 9, seq * 4)).toISOString(),
-        ...e,
+        ...{ schema: 2, id: demoId(`ev${seq}`), runId, piece: 1, device, seq },
+        ...{
+          parents: events.slice(-1).map((e) => e.id),
+          at: new Date(Date.UTC(2026, 0, 12, 9, seq * 4)).toISOString(),
+        },
+        ...body,
       } as RunEvent);
     };
-    for (let guard = 0; guard < 40; guard++) {
-      const state = replay(frozen, events);
-      const advice = adviseStep(frozen, state)!;
-      const s = advice.step;
-      if (s.kind === 'touchOff')
+    const read = (stepId: string, mm: number | string, instrumentId: string, place: string) =>
+      add({
+        ...{ kind: 'reading', stepId, instrumentId, place },
+        raw: length(typeof mm === 'string' ? mm : mm.toFixed(3)),
+      });
+    for (let guard = 0; guard < 80; guard++) {
+      const advice = adviseStep(frozen, replay(frozen, events))!;
+      const { step, expected, measured } = advice;
+      if (step.kind === 'touchOff')
         add({
-          kind: 'touchedOff',
-          stepId: s.id,
-          diameter: length(s.targetMm ? (s.targetMm + 0.02).toFixed(2) : '44.62'),
-          crossNumber: '0.00',
-          endNumber: '0.0',
-          approach: 'in',
+          ...{ kind: 'touchedOff', stepId: step.id, crossNumber: '0.00', endNumber: '0.0', approach: 'in' },
+          diameter: length(step.targetMm ? expected!.mm.toFixed(3) : '44.62'),
+          ...(step.sizes?.compoundDeg === undefined ? {} : { compoundNumber: '0.40' }),
         });
-      else if (s.kind === 'measure') {
-        if (s.id === 'f3-between') {
-          add({
-            kind: 'reading',
-            stepId: s.id,
-            raw: length('28.412'),
-            instrumentId: instruments[1]!.id,
-            place: 'shoulder end',
-          });
-          add({
-            kind: 'reading',
-            stepId: s.id,
-            raw: length('28.409'),
-            instrumentId: instruments[1]!.id,
-            place: 'free end',
-          });
+      else if (step.kind === 'measure' && !measured) {
+        // a few hundredths of spring
+        const mm = expected!.mm + 0.012;
+        const gauge = step.instrumentId!;
+        if (step.id === 'f3-between') {
+          read(step.id, mm + 0.002, gauge, 'shoulder end');
+          read(step.id, mm - 0.001, gauge, 'free end');
           break;
         }
-        add({
-          kind: 'reading',
-          stepId: s.id,
-          raw: length((s.targetMm! + 0.02).toFixed(2)),
-          instrumentId: s.instrumentId!,
-          place: 'middle',
-        });
-        add({ kind: 'done', stepId: s.id });
-      } else add({ kind: 'done', stepId: s.id });
+        read(step.id, mm, gauge, 'middle');
+      } else add(actsOf(advice)[0]!.body);
       if (guard === 3)
-        add({ kind: 'note', stepId: s.id, text: 'Bar slightly bowed; ran it true to 0.1 before the centre.' });
+        add({ kind: 'note', stepId: step.id, text: 'Bar slightly bowed; ran it true to 0.1 before the centre.' });
     }
     runs.push({ id: runId, piece: 1, startedAt: '2026-01-12T09:00:00.000Z', frozen, events });
   }

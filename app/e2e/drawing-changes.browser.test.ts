@@ -195,7 +195,7 @@ describe('a drawing holds', () => {
     const event = (body: object) => {
       const id = `6a1f0000-0000-4000-8000-${String(++seq).padStart(12, '0')}`;
       const made = {
-        schema: 1,
+        schema: 2,
         id,
         runId: run.id,
         piece: run.piece,
@@ -221,6 +221,7 @@ describe('a drawing holds', () => {
         raw: { text: '27.990', unit: 'mm' },
         instrumentId: await micrometer(),
         place: 'middle',
+        lookedAgain: true,
       }),
       event({ kind: 'done', stepId: step.id }),
     );

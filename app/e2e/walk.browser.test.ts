@@ -159,6 +159,9 @@ describe('at the lathe', () => {
     // too large first: the same page offers one more cut
     await type(page, 'reading', '24.400');
     await page.keyboard.press('Enter');
+    // not what the dial lets expect: asked about before it is believed
+    await sees(page, 'Look again: is it 24.400?');
+    await press(page, 'I looked again');
     await sees(page, 'metal can still come off');
     await press(page, 'Cut once more');
     await sees(page, 'one more cut');
@@ -166,13 +169,19 @@ describe('at the lathe', () => {
     await page.waitForSelector('[data-field="reading"]');
     await type(page, 'reading', '23.1');
     await page.keyboard.press('Enter');
-    await sees(page, 'cannot be put back');
+    await press(page, 'I looked again');
+    await sees(page, 'read it once more');
+    // never by a key alone: neither of these ends it
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Space');
+    await press(page, 'It cannot be put back');
+    await sees(page, 'this piece counts as lost');
     await press(page, 'End this piece');
     await sees(page, 'Cannot be put back');
     await page.waitForFunction(() => document.querySelector('header')?.innerText.includes('saved'));
     await visit(page, `${shop.url}/log?find=axles`);
     await sees(page, 'Cannot be put back');
-    await sees(page, '23.100');
+    await sees(page, '23.1 mm read, not judged');
     await page.close();
   });
 });

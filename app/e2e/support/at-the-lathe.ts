@@ -4,36 +4,66 @@ import { press, sees, textOf, type } from './browser.ts';
 /** Number of the present step as the page says it. */
 export const stepOf = async (page: Page): Promise<number> =>
   Number(/^(\d+) of (\d+)/.exec(await textOf(page))?.[1] ?? 0);
-/** Does the present step: touches off, measures what the limits want, or says done. */
+
+/** What every length came to, as the pages told it when it was cut: the piece that is pretended to be in the lathe. */
+const pieces = new WeakMap<Page, Map<string, number>>();
+
+/** Remembers what the pass on this page leaves, by the length's name. */
+async function cut(page: Page): Promise<void> {
+  const found = await page.evaluate(() => {
+    const title = document.querySelector('section[aria-label="This step"] h2')?.textContent ?? '';
+    const to = /→ Ø([\d.]+)/.exec(document.querySelector('section[aria-label="This step"]')?.textContent ?? '');
+    return { name: title.replace(/^Rough /, '').replace(/[:,].*$/, ''), to: to ? Number(to[1]) : undefined };
+  });
+  if (found.to === undefined) return;
+  const piece = pieces.get(page) ?? new Map<string, number>();
+  piece.set(found.name, found.to);
+  pieces.set(page, piece);
+}
+
+/** A key as a hand presses it the next time: the page takes a second press within 0.4 s for a bounce. */
+async function aMomentLater(page: Page, key: 'Space' | 'Enter'): Promise<void> {
+  await page.evaluate(
+    (began) => new Promise((resolve) => setTimeout(resolve, Math.max(0, 420 - (performance.now() - began)))),
+    await page.evaluate(() => performance.now()),
+  );
+  await page.keyboard.press(key);
+}
+
+/** Does the present step: touches off, reads what was cut, or says done. */
 export async function doStep(page: Page, by: 'click' | 'key', barMm = 30): Promise<void> {
   const before = await textOf(page, 'header');
   const has = (field: string) => page.$(`[data-field="${field}"]`);
   if (await has('touch-diameter')) {
-    await type(page, 'touch-diameter', String(barMm - 0.3));
+    const expected = /about Ø([\d.]+)/.exec(await textOf(page))?.[1];
+    const typed = await page.$eval('[data-field="touch-diameter"]', (e) => (e as HTMLInputElement).value);
+    if (typed === '') await type(page, 'touch-diameter', expected ?? String(barMm - 0.3));
     await type(page, 'touch-cross', '0');
+    if (await has('touch-compound')) await type(page, 'touch-compound', '0');
     if (await has('touch-end')) await type(page, 'touch-end', '0');
     await page.keyboard.press('Enter');
   } else if (await has('reading')) {
-    const [lower, upper] = await page.$eval('section[aria-label="Tolerance ladder"] svg', (e) =>
-      /Limits ([\d.]+) to ([\d.]+)/
-        .exec(e.getAttribute('aria-label') ?? '')!
-        .slice(1, 3)
-        .map(Number),
-    );
-    const between = (await textOf(page)).includes('Between the two equal cuts');
-    await type(page, 'reading', ((lower! + upper!) / 2 + (between ? 0.4 : 0)).toFixed(3));
+    const name = await page.$eval('section[aria-label="Readings"] h2', (e) => e.textContent!.replace(/ Ø[\d.]+$/, ''));
+    // it springs a little, and the gauge is not quite still
+    const size = pieces.get(page)?.get(name);
+    if (size === undefined) throw new Error(`${name} is measured and was never cut`);
+    await type(page, 'reading', (size + 0.004).toFixed(3));
     await page.keyboard.press('Enter');
     await sees(page, 'Together');
-    if (by === 'key') {
-      await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-      await page.keyboard.press('Space');
-    } else await press(page, between ? 'Set the dial' : 'Fits, go on');
-  } else if (by === 'key') await page.keyboard.press('Space');
-  else await page.click('button.act.main');
+    // the press that took the reading does not accept it too
+    if (by === 'key') await aMomentLater(page, 'Enter');
+    else await page.click('button.act.main');
+  } else {
+    await cut(page);
+    if (by === 'key') await aMomentLater(page, 'Space');
+    else await page.click('button.act.main');
+  }
   await page.waitForFunction(
     (b) =>
       document.querySelector('header')?.innerText.replace(/\d+ waiting for the server|saved/, '') !==
-        b.replace(/\d+ waiting for the server|saved/, '') || document.body.innerText.includes('All that can be turned'),
+        b.replace(/\d+ waiting for the server|saved/, '') ||
+      document.body.innerText.includes('All that can be turned') ||
+      document.querySelector('[data-field="reading"]') !== null,
     {},
     before,
   );

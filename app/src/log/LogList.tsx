@@ -62,7 +62,7 @@ function Sizes({ line }: { line: LogLine }) {
   return (
     <div>
       <h3 className="text-sm font-semibold">Sizes</h3>
-      {line.outcomes.length === 0 && <p className="muted text-sm">none measured yet</p>}
+      {line.outcomes.length + line.read.length === 0 && <p className="muted text-sm">none measured yet</p>}
       <ul>
         {line.outcomes.map((o) => (
           <li key={o.stepId}>
@@ -71,8 +71,13 @@ function Sizes({ line }: { line: LogLine }) {
             <AskedWorking of={`size of ${o.name}`} at={`/api/runs/${line.id}/working/${o.stepId}`} />
           </li>
         ))}
+        {line.read.map((r) => (
+          <li key={r.featureId}>
+            {r.name} <b>{r.text}</b> {r.unit} <span className="muted">read, not judged</span>
+          </li>
+        ))}
       </ul>
-      {line.outcomes.length > 0 && (
+      {line.outcomes.length + line.read.length > 0 && (
         <a className="link text-sm" href={`/api/runs/${line.id}/readings.csv`} download>
           Readings .csv
         </a>

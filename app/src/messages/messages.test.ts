@@ -59,7 +59,7 @@ describe('words', () => {
         code: 'gauge.combine',
         values: { count: 2, meanMm: 142.0235, spreadMm: 0.003, uncertaintyMm: 0.004 },
       }),
-    ).toMatchObject({ formula: 'mean of 2: 142.0235 mm, spread 0.003 mm, ± 0.004 mm' });
+    ).toMatchObject({ formula: 'mean of 2, weighed by their gauges: 142.0235 mm, spread 0.003 mm, ± 0.004 mm' });
   });
 });
 

@@ -50,7 +50,9 @@ describe('rows', () => {
       step_index: 4,
       step_count: 9,
     };
-    const run = toRun(row, [{ id: 'e', run_id: 'r', device: 'd', seq: 1, body: { kind: 'note' }, received_at: now }]);
+    const run = toRun(row, [
+      { id: 'e', run_id: 'r', device: 'd', seq: 1, body: { schema: 2, kind: 'note' }, received_at: now },
+    ]);
     expect(run).toMatchObject({
       jobId: 'j',
       piece: 2,

@@ -55,7 +55,7 @@ describe('a draft', () => {
 describe('waiting events', () => {
   const RUN = '00000000-0000-4000-8000-000000000002';
   const event = (seq: number): RunEvent => ({
-    schema: 1,
+    schema: 2,
     id: `00000000-0000-4000-8000-00000000010${seq}`,
     runId: RUN,
     piece: 1,

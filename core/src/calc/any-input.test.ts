@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { shopWith } from '../testing/jobs.ts';
+import { jobOf, shopWith } from '../testing/jobs.ts';
 import { drawingOf, feature, instruments, metricLathe, tools } from '../testing/shop.ts';
-import { calculate, catalogue } from './catalogue.ts';
+import { calculate, calculationNamed, catalogue } from './catalogue.ts';
 
 /** A good input for each calculation; a new one without an example here fails the first test. */
 const dial = metricLathe.slides.crossSlide;
@@ -19,6 +19,14 @@ const cut = {
   diameterMm: 30,
   overhangMm: 70,
   bendAllowedMm: 0.05,
+};
+const { materials: _none, ...shop } = shopWith('25', '900', metricLathe);
+const job = jobOf([feature(1, 24, 20), feature(2, 18, 30, 'h9')]);
+const onIt = { ...job, hold: { ...job.hold, latheId: metricLathe.id } };
+const begun = calculate(calculationNamed('run.begin')!, { job: onIt, shop });
+const event = {
+  ...{ schema: 2, id: '00000000-0000-4000-8000-000000000201', runId: '00000000-0000-4000-8000-000000000202' },
+  ...{ piece: 1, device: '00000000-0000-4000-8000-000000000203', seq: 1, parents: [], at: '2026-01-12T09:00:00.000Z' },
 };
 const good: Record<string, Record<string, unknown>> = {
   'length.read': { text: '1 3/8', unit: 'in' },
@@ -131,6 +139,11 @@ const good: Record<string, Record<string, unknown>> = {
   'hold.ways': { ...held },
   'hold.holdings': { ...held },
   'hold.gripPlaces': { ...held },
+  'run.begin': { job: onIt, shop },
+  'run.after': {
+    run: begun.ok ? (begun.result as { run: unknown }).run : null,
+    events: [{ ...event, kind: 'done', stepId: 'mount' }],
+  },
   'route.plan': { drawing, materialId: 'brass', lathe: metricLathe, tools, instruments, stockMm: 25 },
 };
 

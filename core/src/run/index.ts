@@ -14,7 +14,7 @@ export {
 export { doubted, doubtOf, type Expected, expectedTouch } from './expect.ts';
 export { explainOperation, type FrozenRun, upgradeFrozen } from './frozen.ts';
 export { asFrozenRun, frozenRunSchema } from './frozen-schema.ts';
-export { explainSize, type Measured, measured } from './measured.ts';
+export { explainSize, type Measured, measured, sizesRead } from './measured.ts';
 export { type Hands, handsTo } from './move/hands.ts';
 export type { Move, NoMove } from './move/next.ts';
 export { believedOf } from './move/spring.ts';

@@ -45,3 +45,19 @@ export function explainSize(run: FrozenRun, state: RunState, stepId: string, rec
   const step = run.steps.find((s) => s.id === stepId);
   if (step?.limits) measured(run, state, step, record);
 }
+
+/** Sizes of a piece as far as they were read: judged ones, and of other lengths the last reading that counts, mm. */
+export function sizesRead(
+  state: Pick<RunState, 'outcomes' | 'readings'>,
+): readonly {
+  readonly featureId: string;
+  readonly sizeMm: number;
+  readonly text: string;
+  readonly unit: 'mm' | 'in';
+}[] {
+  const judged = new Set(state.outcomes.map((o) => o.featureId));
+  const last = new Map(
+    state.readings.filter((r) => !r.setAside && !judged.has(r.featureId)).map((r) => [r.featureId, r]),
+  );
+  return [...last.values()].map(({ featureId, mm, text, unit }) => ({ featureId, sizeMm: mm, text, unit }));
+}

@@ -46,6 +46,7 @@ describe('the demo shop', () => {
     const state = replay(frozen, runs[0]!.events);
     expect([state.ignored, state.ended]).toEqual([0, undefined]);
     expect(state.stepIndex / frozen.steps.length).toBeGreaterThan(0.4);
-    expect(adviseStep(frozen, state)!.nextCross).toMatchObject({ number: '1.28', fullTurns: 1, hand: 'clockwise' });
+    const { next } = adviseStep(frozen, state)!;
+    expect(next).toMatchObject({ hands: { slide: 'compound', number: '1.58', outTurns: 1, hand: 'clockwise' } });
   });
 });

@@ -1,4 +1,4 @@
-import { replay } from '@whelk/core/run';
+import { replay, sizesRead } from '@whelk/core/run';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
 import { recentRuns } from './service.ts';
@@ -40,6 +40,11 @@ export async function loadLog(db: Knex, find: string) {
         outcomes: state.outcomes.map((o) => ({
           ...o,
           name: frozen.part.features.find((f) => f.id === o.featureId)?.name ?? o.featureId,
+        })),
+        // of lengths that were never judged: what was read last, as it was typed
+        read: sizesRead(state).map((r) => ({
+          ...r,
+          name: frozen.part.features.find((f) => f.id === r.featureId)?.name ?? r.featureId,
         })),
         notes: state.notes.map((n) => n.text),
         tools: used,

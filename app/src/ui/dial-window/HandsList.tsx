@@ -41,19 +41,7 @@ export function wayText(fullTurns: number, rest: string): string {
 }
 
 /** A move of a wheel as the hands make it: out first, then in to a number, both told alike, and the ring rolled to that number. */
-export function HandsList({
-  name,
-  dial,
-  hands,
-  note,
-  children,
-}: {
-  name: string;
-  dial: Dial;
-  hands: HandsShown;
-  note?: string;
-  children?: React.ReactNode;
-}) {
+export function HandsList({ name, dial, hands, note }: { name: string; dial: Dial; hands: HandsShown; note?: string }) {
   const { lineNumber } = dialScale(dial);
   const { outTurns, outHand, number, fullTurns, rest, hand, now } = hands;
   return (
@@ -70,7 +58,7 @@ export function HandsList({
           <span className="hands-verb">Out</span>
           <span className="hands-value">{turnsText(outTurns)}</span>
           <span className="hands-how">
-            {outHand}, and it reads {now} again
+            {outHand}: it reads {now} again
           </span>
         </li>
         <li>
@@ -87,7 +75,6 @@ export function HandsList({
       <div className="max-w-[620px]">
         <DialWindow name={name} dial={dial} {...hands} />
       </div>
-      {children}
     </section>
   );
 }

@@ -15,7 +15,7 @@ export function Acts({ caution, children }: { caution?: string; children: React.
 /** The key that does the same as its button, where single keys are on. */
 export function KeyMark({ keys, children }: { keys: boolean; children: React.ReactNode }) {
   return keys ? (
-    <span className="key" aria-hidden="true">
+    <span className="key max-lg:hidden" aria-hidden="true">
       {children}
     </span>
   ) : null;

@@ -201,7 +201,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
               </button>
               {trialAct && (
                 <button type="button" className="act" onClick={() => setTrial(!trial)}>
-                  {trial ? 'Whole pass instead' : 'Trial cut first'}
+                  {trial ? 'Whole pass' : 'Trial cut'}
                 </button>
               )}
               <button type="button" className="act" onClick={() => setPanel('measure')} disabled={!canMeasure}>

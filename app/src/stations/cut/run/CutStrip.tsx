@@ -19,7 +19,7 @@ export function CutStrip({ frozen, state, step }: { frozen: FrozenRun; state: Ru
       : undefined;
   const picture = stripPicture(frozen.part, {
     width,
-    height: 190,
+    height: 150,
     textSize: 14,
     labels: [],
     overall: '',

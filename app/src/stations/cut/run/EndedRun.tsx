@@ -1,4 +1,4 @@
-import { explainSize, type FrozenRun, type RunState } from '@whelk/core/run';
+import { explainSize, type FrozenRun, type RunState, sizesRead } from '@whelk/core/run';
 import { outcomeText, verdictText, waitingText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
@@ -19,6 +19,12 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
   const { ended } = state;
   const { unit } = frozen.drawing;
   const f = (mm: number) => measure(mm, unit);
+  // a piece that was stopped, or lost, shows what was read of it
+  const read = sizesRead(state);
+  const limitsOf = (id: string): string => {
+    const feature = frozen.part.features.find((x) => x.id === id);
+    return feature ? `${f(feature.limits.lowerMm)} … ${f(feature.limits.upperMm)}` : '';
+  };
   return (
     <>
       <section className="page w-full flex-1" aria-label="How it came out">
@@ -29,7 +35,7 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
         <div className="mt-4 grid gap-8 lg:grid-cols-2">
           <div>
             <h3 className="font-bold">Sizes</h3>
-            {state.outcomes.length === 0 ? (
+            {state.outcomes.length + read.length === 0 ? (
               <p className="muted">None measured.</p>
             ) : (
               <table className="table">
@@ -45,7 +51,6 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
                 </thead>
                 <tbody>
                   {state.outcomes.map((o) => {
-                    const feature = frozen.part.features.find((x) => x.id === o.featureId);
                     return (
                       <tr key={o.stepId}>
                         <th scope="row">{nameOf(frozen, o.featureId)}</th>
@@ -56,7 +61,7 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
                             tell={(record) => explainSize(frozen, state, o.stepId, record)}
                           />
                         </td>
-                        <td>{feature ? `${f(feature.limits.lowerMm)} … ${f(feature.limits.upperMm)}` : ''}</td>
+                        <td>{limitsOf(o.featureId)}</td>
                         <td>
                           {o.decision.verdict === 'fits' ? '✓ ' : o.decision.verdict === 'cannotSay' ? '? ' : '✕ '}
                           {verdictText[o.decision.verdict]}
@@ -64,6 +69,14 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
                       </tr>
                     );
                   })}
+                  {read.map((r) => (
+                    <tr key={r.featureId}>
+                      <th scope="row">{nameOf(frozen, r.featureId)}</th>
+                      <td className="text-right">{f(r.sizeMm)}</td>
+                      <td>{limitsOf(r.featureId)}</td>
+                      <td className="muted">read, not judged</td>
+                    </tr>
+                  ))}
                 </tbody>
               </table>
             )}
@@ -74,7 +87,9 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
             </p>
           </div>
           <div>
-            <h3 className="font-bold">Waits for another holding</h3>
+            <h3 className="font-bold">
+              {ended && ended.outcome !== 'finished' ? 'Was still to come' : 'Waits for another holding'}
+            </h3>
             {frozen.plan.waiting.length === 0 && <p>Nothing more.</p>}
             <ul className="list-inside list-disc">
               {frozen.plan.waiting.map((w) => (

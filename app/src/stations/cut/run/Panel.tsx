@@ -16,6 +16,8 @@ export function Panel({
   const id = useId();
   useEffect(() => {
     dialog.current?.showModal();
+    // what is typed comes first, whatever stands above it
+    dialog.current?.querySelector<HTMLElement>('input[data-field], textarea')?.focus();
   }, []);
   return (
     <dialog

@@ -18,7 +18,7 @@ export function ReadingRow({
 }) {
   const [text, setText] = useState<string>();
   const ok = text !== undefined && parseLength(text, reading.unit).ok;
-  const small = 'quiet min-h-12 text-sm';
+  const small = 'quiet min-h-12 px-2 text-sm';
   return (
     <li className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-[var(--line)]">
       <span className="muted w-4 text-sm">{number}</span>
@@ -36,21 +36,21 @@ export function ReadingRow({
               {reading.was.join(', ')}
             </s>
           )}
-          <span className="muted min-w-0 flex-1 text-sm">
-            {name ? `${name}, ` : ''}
-            {reading.place}
-            {reading.setAside ? ', set aside' : ''}
-          </span>
           {!reading.setAside && (
-            <>
+            <span className="ml-auto flex">
               <button type="button" className={small} onClick={() => setText(reading.text)}>
                 correct
               </button>
               <button type="button" className={small} onClick={onSetAside} aria-label={`set ${reading.text} aside`}>
                 set aside
               </button>
-            </>
+            </span>
           )}
+          <span className="muted -mt-2 mb-1 w-full pl-7 text-sm">
+            {name ? `${name}, ` : ''}
+            {reading.place}
+            {reading.setAside ? ', set aside' : ''}
+          </span>
         </>
       ) : (
         <form

@@ -14,7 +14,7 @@ import { HandsList, wayText } from '../../../ui/dial-window/HandsList.tsx';
 import { byRule, measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
 import { refusalText } from './refusals.ts';
-import { againText, stepTitle } from './titles.ts';
+import { againText, nameOf, stepTitle } from './titles.ts';
 
 interface Props {
   readonly frozen: FrozenRun;
@@ -36,7 +36,7 @@ export function StepPanel({ frozen, state, advice, trial, onForget }: Props) {
     <section aria-label="This step" className="px-6 py-4">
       <h2 className="text-2xl">
         {trial
-          ? `Trial cut: ${stepTitle(step, frozen)}`
+          ? `Trial cut: ${nameOf(frozen, step.featureId)}`
           : stepTitle(step, frozen, move?.kind === 'move' ? move : undefined)}
       </h2>
       {move?.kind === 'move' && (
@@ -49,10 +49,10 @@ export function StepPanel({ frozen, state, advice, trial, onForget }: Props) {
         />
       )}
       {move?.kind === 'none' && <Refused frozen={frozen} move={move} />}
-      <div className="mt-3 flex flex-col gap-4">
+      <div className="mt-3 grid items-start gap-x-8 gap-y-4 md:grid-cols-2">
         {move?.kind === 'move' && <MoveHands frozen={frozen} move={move} />}
         {trial && (
-          <p className="text-lg">
+          <p className="max-w-xl text-lg">
             Run 3 to 6 mm along, wind the carriage clear to the right, <b>leave the ring alone</b>, stop and measure the
             short length.
           </p>
@@ -163,12 +163,12 @@ export function MoveHands({ frozen, move }: { frozen: FrozenRun; move: Move }) {
       />
     );
   return (
-    <HandsList name="Compound, swung to 5.74°" dial={dial} hands={move.hands} note="a line is a tenth of it across">
-      <p className="text-base">
-        The cross-slide stays locked where it stands: go out and in by the compound alone. It shifts along ten times
-        what it moves in: stay clear of the shoulder.
-      </p>
-    </HandsList>
+    <HandsList
+      name="Compound, at 5.74°"
+      dial={dial}
+      hands={move.hands}
+      note="the cross-slide stays locked where it stands; clear of the shoulder, it shifts along ten times what it moves in"
+    />
   );
 }
 
@@ -194,17 +194,15 @@ function DialRow({ name, dial, move, note, sub }: RowProps) {
       <h3 className="text-xl font-bold">
         {name} <span className="muted text-sm font-normal">{note}</span>
       </h3>
-      <p className="flex flex-wrap items-baseline gap-x-4">
-        <span className="hands-value">
-          {move.number}
-          <span className="unit">{dial.unit}</span>
-        </span>
-        <span className="hands-how">
-          {wayText(move.fullTurns, move.rest)}
-          {move.hand === 'none' ? '' : `, ${move.hand}`}
-        </span>
-        <span className="muted">{sub}</span>
+      <p className="hands-value mt-1">
+        {move.number}
+        <span className="unit">{dial.unit}</span>
       </p>
+      <p className="hands-how mb-2">
+        {wayText(move.fullTurns, move.rest)}
+        {move.hand === 'none' ? '' : `, ${move.hand}`}
+      </p>
+      <p className="muted mb-1">{sub}</p>
       <div className="max-w-[620px]">
         <DialWindow name={name} dial={dial} {...move} />
       </div>

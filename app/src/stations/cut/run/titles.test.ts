@@ -30,7 +30,7 @@ describe('titles of the steps', () => {
     expect(titlesOf(inches)[0]).toMatch(/\d+\/\d+|\d+ in standing/);
     const all = demo.jobs.flatMap((_, i) => titlesOf(i));
     expect(all.some((t) => /, pass 1 of \d/.test(t))).toBe(true);
-    expect(all.some((t) => /^Measure .+, between the two cuts$/.test(t))).toBe(true);
+    expect(all.some((t) => /^Measure .+, between the two equal cuts$/.test(t))).toBe(true);
     expect(all.some((t) => /^Chamfer .+ × \d+°$/.test(t))).toBe(true);
   });
 });

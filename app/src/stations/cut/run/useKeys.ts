@@ -1,12 +1,12 @@
 import { useEffect, useRef } from 'react';
 
-/** Acts closer together than this count once: a bouncing key, or the one press that was meant for the act before. */
+/** The same act closer together than this counts once: a bouncing key, or the one press that was meant for the act before. */
 export const ONCE_MS = 400;
 
 /**
  * Single keys for the acts at the lathe: silent inside inputs and on buttons, never with the browser's own modifiers. Escape leaves a
- * field, so that the keys work again. A key that is held, and a second one within a moment of an act, do nothing.
- * @param tookAt when something was last taken in by typing; an act right after it waits too
+ * field, so that the keys work again. A key that is held, or pressed again within a moment, does nothing; what takes in a reading never also goes on.
+ * @param tookAt when something was last taken in by typing; going on right after it waits too
  */
 export function useKeys(
   on: boolean,
@@ -15,7 +15,7 @@ export function useKeys(
 ): void {
   const now = useRef(acts);
   now.current = acts;
-  const last = useRef(0);
+  const last = useRef({ act: '', at: 0 });
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
@@ -28,11 +28,15 @@ export function useKeys(
       if (!on) return;
       // space and enter on a focused button or link are that button's own
       if ((event.key === ' ' || event.key === 'Enter') && target.closest('button, a, summary')) return;
-      const act = now.current[event.key.toLowerCase()];
+      const key = event.key.toLowerCase();
+      const act = now.current[key];
       if (!act) return;
       event.preventDefault();
-      if (event.timeStamp - Math.max(last.current, tookAt?.current ?? 0) < ONCE_MS) return;
-      last.current = event.timeStamp;
+      const goesOn = key === ' ' || key === 'enter';
+      const name = goesOn ? 'on' : key;
+      const since = Math.max(last.current.act === name ? last.current.at : 0, goesOn ? (tookAt?.current ?? 0) : 0);
+      if (event.timeStamp - since < ONCE_MS) return;
+      last.current = { act: name, at: event.timeStamp };
       act();
     };
     addEventListener('keydown', listen);

@@ -1,0 +1,172 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { calculate, calculationNamed } from '../../src/calc/index.ts';
+import type { Dial, Lathe } from '../../src/lathe/index.ts';
+import type { Screw, World } from '../../src/simulate/index.ts';
+import { jobOf, shopWith, twoChucks } from '../../src/testing/jobs.ts';
+import { feature, instruments, metricLathe } from '../../src/testing/shop.ts';
+import { byRule } from './plain-rules.ts';
+import { cutMany, GAUGE, pieceOf, type Row, runOf, worldOf } from './rows.ts';
+import { turnPiece } from './turner.ts';
+
+/** A small part of what `npm run judge` prints; the whole table is cut there. */
+const PIECES = 40;
+const limitsOf = (run: object) =>
+  (run as { part: { features: { limits: { upperMm: number; lowerMm: number } }[] } }).part.features[0]!.limits;
+
+describe('a turner who does exactly what he is told', () => {
+  const rows: Row[] = ['h7', 'h8', 'h9', 'h10', '±0.1'].flatMap((limits) =>
+    [0, 0.06, 0.1].map((springShare) => ({ limits, springShare, handLines: limits === 'h8' ? 0.05 : 0.1 })),
+  );
+  it.each(rows)('ends inside $limits where it springs by $springShare of the depth, and never below', (row) => {
+    const { run } = runOf(row, twoChucks);
+    const counted = cutMany(row, run, PIECES, limitsOf(run));
+    expect(counted.undersize).toBe(0);
+    expect(counted.unfinished).toBe(0);
+    expect(counted.inside).toBeGreaterThanOrEqual(PIECES - 2);
+    // measure after roughing and halve takes three
+    expect(counted.measurements / PIECES).toBeLessThanOrEqual(4);
+  });
+  it('is told beforehand what cannot be held, and does not cut it in hope', () => {
+    const { run, warnings } = runOf({ limits: 'h6', springShare: 0, handLines: 0.1 }, twoChucks);
+    expect(warnings).toContain('route.tooFine.gauge');
+    expect((run as { steps: { kind: string }[] }).steps.some((s) => s.kind === 'finish')).toBe(false);
+  });
+  it('is asked about readings that slip, and spoils nothing by them', () => {
+    const row = { limits: 'h9', springShare: 0.05, handLines: 0.1, readingSlips: 0.15 };
+    const { run } = runOf(row, twoChucks);
+    const counted = cutMany(row, run, 2 * PIECES, limitsOf(run));
+    expect([counted.undersize, counted.unfinished]).toEqual([0, 0]);
+  });
+  it('is asked at the next reading about what his hand did wrong', () => {
+    const row = { limits: 'h9', springShare: 0.05, handLines: 0.1, handSlips: 0.1 };
+    const { run } = runOf(row, twoChucks);
+    const counted = cutMany(row, run, 3 * PIECES, limitsOf(run));
+    expect(counted.slipped).toBeGreaterThan(15);
+    expect(counted.asked / counted.slipped).toBeGreaterThanOrEqual(0.9);
+  });
+  it('does better than by plain rules in the same world, which spoil pieces there', () => {
+    const row = { limits: 'h7', springShare: 0, handLines: 0.1 };
+    const { run } = runOf(row, twoChucks);
+    const limits = limitsOf(run);
+    const middleMm = (limits.upperMm + limits.lowerMm) / 2;
+    const spoiled = Array.from({ length: 300 }, (_, i) =>
+      byRule('dialOnly', worldOf(row, i + 1), GAUGE, middleMm, 1),
+    ).filter((piece) => piece.smallestMm < limits.lowerMm);
+    expect(spoiled.length).toBeGreaterThan(50);
+  });
+});
+
+describe('in worlds that are not so kind', () => {
+  const row: Row = { limits: 'h9', springShare: 0.04, handLines: 0.1 };
+  const { run } = runOf(row, twoChucks);
+  const limits = limitsOf(run);
+  const cutIn = (seed: number, more: Partial<World>) => {
+    const piece = pieceOf(row, run, seed);
+    return turnPiece({ ...piece, world: { ...piece.world, ...more } });
+  };
+  it.each([
+    ['a work that springs more towards its free end', { springShare: (z: number) => 0.02 + z * 0.0008 }],
+    ['a tailstock a little off', { taper: 0.0001 }],
+    ['an edge that wears', { wearMmPerM: 0.0001 }],
+    [
+      'a rougher that springs three times as much',
+      { springShare: (_z: number, t: string) => (t.endsWith('11') ? 0.12 : 0.04) },
+    ],
+  ] as const)('with %s nothing goes below', (_what, more) => {
+    for (let seed = 1; seed <= 30; seed++) {
+      const [made] = cutIn(seed, more).features;
+      expect([seed, made!.smallestMm >= limits.lowerMm]).toEqual([seed, true]);
+    }
+  });
+});
+
+describe('rings of every kind', () => {
+  const begin = calculationNamed('run.begin')!;
+  const inchDial: Dial = {
+    ...metricLathe.slides.crossSlide,
+    ...{ unit: 'in', travelPerTurn: '0.100', divisions: 100, resettable: false, slackMm: 0.25 },
+  };
+  const diameterDial: Dial = {
+    ...metricLathe.slides.crossSlide,
+    ...{ travelPerTurn: '0.5', divisions: 50, kind: 'diameter', slackMm: 0.06 },
+  };
+  const screwOf = (dial: Dial, across: number): Screw => ({
+    lineMm: ((dial.unit === 'in' ? 25.4 : 1) * Number(dial.travelPerTurn)) / dial.divisions,
+    linesPerTurn: dial.divisions,
+    slackMm: dial.slackMm,
+    clockwiseIn: dial.clockwiseMoves === 'in',
+    risesClockwise: dial.numbersRise === 'clockwise',
+    across,
+  });
+  const ringOf = (dial: Dial) => ({
+    lineNumber: ((dial.kind === 'diameter' ? 2 : 1) * Number(dial.travelPerTurn)) / dial.divisions,
+    divisions: dial.divisions,
+  });
+  const shaft = [
+    feature(1, 40, 40, '±0.2'),
+    feature(2, 30, 40, 'h10'),
+    feature(3, 22, 30, 'h11'),
+    feature(4, 15, 15, '±0.2'),
+  ];
+  const dials = fc.record({
+    base: fc.constantFrom(metricLathe.slides.crossSlide, inchDial, diameterDial),
+    clockwiseMoves: fc.constantFrom('in' as const, 'out' as const),
+    numbersRise: fc.constantFrom('clockwise' as const, 'anticlockwise' as const),
+    slackMm: fc.double({ min: 0.02, max: 0.45, noNaN: true }),
+  });
+  it('lead to the limits: either hand, either sense, any slack, numbers of radius or of diameter, inches', () => {
+    fc.assert(
+      fc.property(
+        dials,
+        fc.integer({ min: 0, max: 10 }),
+        fc.integer({ min: 1, max: 9999 }),
+        ({ base, ...sense }, percent, seed) => {
+          const dial: Dial = { ...base, ...sense };
+          const lathe: Lathe = { ...metricLathe, slides: { ...metricLathe.slides, crossSlide: dial } };
+          const job = jobOf(shaft);
+          const answer = calculate(begin, {
+            job: { ...job, hold: { ...job.hold, latheId: lathe.id } },
+            shop: shopWith('45', '900', lathe, 'medium-carbon-steel'),
+          });
+          if (!answer.ok) throw new Error(JSON.stringify(answer.problems));
+          const { run } = answer.result as {
+            run: {
+              part: {
+                features: {
+                  id: string;
+                  zFromMm: number;
+                  zToMm: number;
+                  limits: { upperMm: number; lowerMm: number };
+                }[];
+              };
+            };
+          };
+          const { features } = run.part;
+          const made = turnPiece({
+            run,
+            world: {
+              seed,
+              cross: screwOf(dial, 1),
+              compound: screwOf(lathe.slides.compound, 0.1),
+              ...{ barMm: 45, lengthMm: 125, shortMm: 0.002, touchMm: 0.02, handLines: 0.1 },
+              springShare: () => percent / 100,
+            },
+            rings: { crossSlide: ringOf(dial), compound: ringOf(lathe.slides.compound) },
+            gauge: GAUGE,
+            instrumentId: instruments[0]!.id,
+            features: features.map(({ id, zFromMm, zToMm }) => ({ id, zFromMm, zToMm })),
+            habits: { readingSlips: 0, handSlips: 0 },
+          });
+          expect(made.finished).toBe(true);
+          for (const f of features) {
+            const size = made.features.find((x) => x.id === f.id)!;
+            expect([f.id, size.smallestMm >= f.limits.lowerMm - 1e-9]).toEqual([f.id, true]);
+            expect([f.id, size.largestMm <= f.limits.upperMm + 0.006]).toEqual([f.id, true]);
+          }
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});
