@@ -45,7 +45,7 @@ describe('holdings of a job', () => {
     await page.select(means, 'betweenCentres');
     await sees(page, 'both ends want a centre hole');
     await page.select(means, 'auto');
-    await sees(page, '12 operations');
+    await sees(page, '13 operations');
     expect(errors).toEqual([]);
     await page.close();
   });

@@ -90,13 +90,35 @@ describe('runs', () => {
       kind: 'done',
       stepId: 'mount',
     };
-    expect((await shop.ask('POST', `/api/runs/${runId}/events`, { events: [event] })).body).toEqual({ taken: 1 });
-    expect((await shop.ask('POST', `/api/runs/${runId}/events`, { events: [event, event] })).body).toEqual({
-      taken: 0,
-    });
-    expect(
-      codes(await shop.ask('POST', `/api/runs/${runId}/events`, { events: [{ ...event, id: crypto.randomUUID() }] })),
-    ).toEqual([409, 'run.sameSequence']);
+    const send = async (...events: unknown[]) =>
+      (await shop.ask('POST', `/api/runs/${runId}/events`, { events })).body as {
+        taken: string[];
+        refused: { id: string; problems: { code: string; path: string[]; what: string }[] }[];
+      };
+    expect(await send(event)).toEqual({ taken: [event.id], refused: [] });
+    expect((await send(event, event)).taken).toEqual([event.id, event.id]);
+    // each is looked at by itself: what cannot be taken holds none of the others up
+    const note = (seq: number, text: unknown) => {
+      const { stepId, ...rest } = event;
+      return { ...rest, schema: 2, id: crypto.randomUUID(), seq, kind: 'note', stepId, text };
+    };
+    const [long, good, clash] = [
+      note(7, 'x'.repeat(2001)),
+      note(8, 'half \uD83D, nul \0'),
+      { ...event, id: crypto.randomUUID() },
+    ];
+    const answered = await send(long, good, clash, 'nonsense');
+    expect(answered.taken).toEqual([good.id]);
+    expect(answered.refused.map((r) => [r.id, r.problems[0]!.code])).toEqual([
+      [long.id, 'input.tooBig'],
+      ['', 'input.wrongType'],
+      [clash.id, 'run.sameSequence'],
+    ]);
+    expect(answered.refused.every((r) => r.problems[0]!.what.length > 5)).toBe(true);
+    const kept = (await shop.ask('GET', `/api/runs/${runId}/events`)).body as unknown as {
+      events: { text?: string }[];
+    };
+    expect(kept.events.find((e) => e.text)?.text).toBe('half \uFFFD, nul \uFFFD');
     const { version, job } = await load(id);
     await shop.ask('PUT', `/api/jobs/${id}`, { version, job: { ...job, drawing: { ...job.drawing, features: [] } } });
     expect((await shop.ask('GET', `/runs/${runId}`)).text).toContain('Gland follower blank');

@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
+import { aMomentLater } from './support/at-the-lathe.ts';
 import { hydrated, sees, textOf, visit } from './support/browser.ts';
 import { demoInBrowser } from './support/demo-in-browser.ts';
 
@@ -98,7 +99,7 @@ describe('by keyboard alone', () => {
     await page.keyboard.press('Enter');
     await arrive(page, '/runs/');
     for (const next of ['Face the end', 'Touch off']) {
-      await page.keyboard.press('Space');
+      await aMomentLater(page, 'Space');
       await sees(page, next);
     }
     await tabTo(page, 'Diameter measured');
@@ -176,7 +177,7 @@ describe('on a tablet held upright', () => {
     expect(Math.min(...heights)).toBeGreaterThanOrEqual(48);
     // while measuring, the next dial move is as readable as at a cut: the window is wide, and lies inside the page
     const { left, right } = await page.$eval(
-      'section[aria-label="Verdict and next move"] svg[aria-label^="Cross-slide"]',
+      'section[aria-label="Verdict and next move"] svg[aria-label^="Compound"]',
       (e) => e.getBoundingClientRect().toJSON(),
     );
     expect(right - left).toBeGreaterThan(400);

@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { press, sees, textOf, type } from './browser.ts';
+import { sees, textOf, type } from './browser.ts';
 
 /** Number of the present step as the page says it. */
 export const stepOf = async (page: Page): Promise<number> =>
@@ -22,7 +22,7 @@ async function cut(page: Page): Promise<void> {
 }
 
 /** A key as a hand presses it the next time: the page takes a second press within 0.4 s for a bounce. */
-async function aMomentLater(page: Page, key: 'Space' | 'Enter'): Promise<void> {
+export async function aMomentLater(page: Page, key: 'Space' | 'Enter'): Promise<void> {
   await page.evaluate(
     (began) => new Promise((resolve) => setTimeout(resolve, Math.max(0, 420 - (performance.now() - began)))),
     await page.evaluate(() => performance.now()),

@@ -345,7 +345,10 @@ const wordings: Record<string, Wording> = {
     right: 'Finish drawing, stock, hold and route first.',
   }),
   'run.open': () => ({ what: 'This piece is already being cut.', right: 'Go on with it.' }),
-  'run.sameSequence': () => ({ what: 'An event came twice with different contents.', right: 'Load the page again.' }),
+  'run.sameSequence': () => ({
+    what: 'Another device has used this number already.',
+    right: 'It is given a number of its own and sent again.',
+  }),
   'record.inUse': (p) => ({
     what: `${plain(p.value)} job(s) still use it.`,
     right: 'Choose another one in those jobs first.',

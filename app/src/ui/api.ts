@@ -5,20 +5,26 @@ export type Answered<T> =
   | { ok: true; data: T }
   | { ok: false; status: number; problems: (Problem & Worded)[]; body: Record<string, unknown> };
 
+/** A plan of a large job or a big file takes some seconds; nothing takes longer than this. */
+const USUAL_LIMIT_MS = 60_000;
+
 /**
  * Asks the shop's server. A server or database that is away answers status 503 as well, so that callers have one case.
  * @param path below the server's root
+ * @param limitMs how long an answer is waited for: a line that is dead without closing counts as away
  */
 export async function ask<T>(
   method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   path: string,
   body?: unknown,
   keepalive = false,
+  limitMs = USUAL_LIMIT_MS,
 ): Promise<Answered<T>> {
   try {
     const response = await fetch(path, {
       method,
       keepalive,
+      signal: AbortSignal.timeout(limitMs),
       headers: body === undefined ? {} : { 'content-type': 'application/json' },
       body: body === undefined ? undefined : JSON.stringify(body),
     });

@@ -47,9 +47,7 @@ export function explainSize(run: FrozenRun, state: RunState, stepId: string, rec
 }
 
 /** Sizes of a piece as far as they were read: judged ones, and of other lengths the last reading that counts, mm. */
-export function sizesRead(
-  state: Pick<RunState, 'outcomes' | 'readings'>,
-): readonly {
+export function sizesRead(state: Pick<RunState, 'outcomes' | 'readings'>): readonly {
   readonly featureId: string;
   readonly sizeMm: number;
   readonly text: string;

@@ -1,7 +1,10 @@
 import { randomUUID } from 'node:crypto';
+import { problemsOf } from '@whelk/core/calc';
 import { freezeJob, planJob } from '@whelk/core/job';
-import { cutMinutes, replay, type SpringSample, type StoredEvent } from '@whelk/core/run';
+import type { Problem } from '@whelk/core/quantity';
+import { cutMinutes, replay, type SpringSample, type StoredEvent, storedEventSchema } from '@whelk/core/run';
 import type { Knex } from 'knex';
+import { tellProblem, type Worded } from '../../messages/problems.ts';
 import { notFound, Refused } from '../answer.ts';
 import { loadJob } from '../jobs/service.ts';
 import { leaveStanding, loadStand } from '../lathes/service.ts';
@@ -112,22 +115,45 @@ async function knownSpring(db: Knex, latheId: string, materialId: string): Promi
   return known.slice(0, 500);
 }
 
-/** Takes events of a run in; sending twice changes nothing. The run's end follows from its events. */
-export async function addEvents(db: Knex, runId: string, events: readonly StoredEvent[]): Promise<{ taken: number }> {
+/** An event that was not taken, and why. */
+export interface RefusedEvent {
+  /** as it came, empty where it had none */
+  readonly id: string;
+  readonly problems: readonly (Problem & Worded)[];
+}
+
+/**
+ * Takes events of a run in, each by itself: what cannot be taken is answered with its reasons and holds none of the others up.
+ * Sending twice changes nothing. The run's end follows from its events.
+ * @throws Refused 404 when there is no such run
+ */
+export async function addEvents(
+  db: Knex,
+  runId: string,
+  sent: readonly unknown[],
+): Promise<{ taken: readonly string[]; refused: readonly RefusedEvent[] }> {
   if (!(await selectRun(db, runId))) throw notFound();
-  if (events.some((e) => e.runId !== runId)) throw new Refused(400, [{ code: 'input.invalid', path: ['events'] }]);
-  let taken = 0;
-  try {
-    taken = await insertEvents(
-      db,
-      events.map(({ receivedAt: _ignored, ...event }) => event as StoredEvent),
-    );
-  } catch (error) {
-    if ((error as { code?: string }).code === '23505')
-      throw new Refused(409, [{ code: 'run.sameSequence', path: ['events'] }]);
-    throw error;
+  const refused: RefusedEvent[] = [];
+  const good: StoredEvent[] = [];
+  for (const raw of sent) {
+    const parsed = storedEventSchema.safeParse(raw);
+    const id = String((raw as { id?: unknown } | null)?.id ?? '');
+    if (!parsed.success) refused.push({ id, problems: problemsOf(parsed.error).slice(0, 5).map(tellProblem) });
+    else if (parsed.data.runId !== runId)
+      refused.push({ id, problems: [tellProblem({ code: 'input.invalid', path: ['runId'] })] });
+    else {
+      const { receivedAt: _ignored, ...event } = parsed.data;
+      good.push(event as StoredEvent);
+    }
   }
-  if (taken > 0) {
+  const taken = await insertEach(db, good);
+  for (const event of good)
+    if (!taken.ids.includes(event.id))
+      refused.push({
+        id: event.id,
+        problems: [tellProblem({ code: 'run.sameSequence', path: ['seq'], value: event.seq })],
+      });
+  if (taken.fresh > 0) {
     const run = await loadRun(db, runId);
     const state = replay(run.frozen, run.events);
     const { ended, stepIndex } = state;
@@ -138,7 +164,27 @@ export async function addEvents(db: Knex, runId: string, events: readonly Stored
       step_index: stepIndex,
     });
   }
-  return { taken };
+  return { taken: taken.ids, refused };
+}
+
+/** Inserts events together, or one by one where one of them stands on another's number. */
+async function insertEach(db: Knex, events: readonly StoredEvent[]): Promise<{ ids: string[]; fresh: number }> {
+  const sameNumber = (error: unknown): boolean => (error as { code?: string }).code === '23505';
+  try {
+    return { ids: events.map((e) => e.id), fresh: await insertEvents(db, events) };
+  } catch (error) {
+    if (!sameNumber(error)) throw error;
+  }
+  const ids: string[] = [];
+  let fresh = 0;
+  for (const event of events)
+    try {
+      fresh += await insertEvents(db, [event]);
+      ids.push(event.id);
+    } catch (error) {
+      if (!sameNumber(error)) throw error;
+    }
+  return { ids, fresh };
 }
 
 /** Minutes that each tool has cut since it was last sharpened, by its id. */

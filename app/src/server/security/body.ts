@@ -1,5 +1,6 @@
 import { problemsOf } from '@whelk/core/calc';
 import type { z } from 'zod';
+import { parseJson } from '../../exchange/text.ts';
 import { Refused } from '../answer.ts';
 
 const USUAL_BYTES = 1_000_000;
@@ -50,7 +51,7 @@ export async function readJson(request: Request, limit = USUAL_BYTES): Promise<u
   const text = await readText(request, limit);
   if (tooDeep(text)) throw new Refused(400, [{ code: 'input.tooDeep', path: [], limit: DEEPEST }]);
   try {
-    return JSON.parse(text);
+    return parseJson(text);
   } catch {
     throw new Refused(400, [{ code: 'input.notJson', path: [] }]);
   }

@@ -8,6 +8,7 @@ import { Changed } from './Changed.tsx';
 import { CutStrip } from './CutStrip.tsx';
 import { Doubts } from './Doubts.tsx';
 import { EndedRun } from './EndedRun.tsx';
+import { KeptNotices, KeptStatus, Quarantine } from './KeptStatus.tsx';
 import { MeasureNow, type TakenNow } from './MeasureNow.tsx';
 import { MeasureStep } from './MeasureStep.tsx';
 import { NotePanel } from './NotePanel.tsx';
@@ -44,7 +45,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   const run = useRun(id, piece, frozen, events);
   const { state } = run;
   const advice = useMemo(() => adviseStep(frozen, state), [frozen, state]);
-  const [panel, setPanel] = useState<'note' | 'measure' | 'stop' | 'trouble' | 'readings'>();
+  const [panel, setPanel] = useState<'note' | 'measure' | 'stop' | 'trouble' | 'readings' | 'refused'>();
   const [trial, setTrial] = useState(false);
   const close = () => setPanel(undefined);
   const step = advice?.step;
@@ -56,14 +57,14 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   }, [step?.id]);
   const back =
     state.advances.length > 0 ? () => run.add({ kind: 'undone', eventId: state.advances.at(-1)! }) : undefined;
-  const plain = step && step.kind !== 'touchOff' && step.kind !== 'measure';
+  const plain = step !== undefined && step.kind !== 'touchOff' && step.kind !== 'measure';
   const acts = advice && plain ? actsOf(advice) : [];
   const trialAct = acts.find((act) => act.code === 'trial');
   const act = trial ? trialAct : acts[0];
   const doIt = act ? () => run.add(act.body) : undefined;
   const pass = step && isPass(step);
   const canMeasure = plain && (state.lastCut !== undefined || (pass && advice?.move?.kind === 'move'));
-  useKeys(keys && !!plain, {
+  useKeys(keys && (!step || plain === true), {
     ' ': doIt,
     enter: doIt,
     n: () => setPanel('note'),
@@ -100,13 +101,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
           {frozen.title}, piece {piece}
           {setup > 1 ? `, holding ${setup}` : ''} · {frozen.lathe.name}
         </span>
-        <span role="status" className="rounded border border-current px-2 py-0.5 text-sm">
-          {run.sending === 'saved'
-            ? 'saved'
-            : run.sending === 'waiting'
-              ? `${run.waiting} waiting for the server`
-              : 'not taken'}
-        </span>
+        <KeptStatus run={run} onRefused={() => setPanel('refused')} />
         {state.readings.length > 0 && (
           <button type="button" onClick={() => setPanel('readings')}>
             Readings
@@ -121,11 +116,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
           Leave
         </a>
       </header>
-      {run.sending === 'refused' && (
-        <p role="alert" className="notice">
-          {run.refusal} What was done here is kept in this browser.
-        </p>
-      )}
+      <KeptNotices run={run} />
       <Changed frozen={frozen} events={run.events} />
       <main className="flex flex-1 flex-col">
         <h1 className="visually-hidden">
@@ -145,6 +136,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
         ) : step.kind === 'measure' ? (
           <MeasureStep
             key={`${step.id}-${state.rounds[step.id] ?? 0}`}
+            keepAs={id}
             frozen={frozen}
             state={state}
             advice={advice}
@@ -156,6 +148,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
         ) : step.kind === 'touchOff' ? (
           <TouchOffStep
             key={step.id}
+            keepAs={id}
             frozen={frozen}
             state={state}
             advice={advice}
@@ -222,6 +215,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
       </main>
       {panel === 'note' && step && (
         <NotePanel
+          keepAs={id}
           onSave={(text) => {
             run.add({ kind: 'note', stepId: step.id, text });
             close();
@@ -234,6 +228,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
         <MeasureNow frozen={frozen} state={state} advice={advice} onTake={takeNow} onClose={close} />
       )}
       {panel === 'readings' && <ReadingsPanel frozen={frozen} state={state} add={run.add} onClose={close} />}
+      {panel === 'refused' && <Quarantine run={run} onClose={close} />}
       {panel === 'trouble' && (
         <TroublePanel
           frozen={frozen}

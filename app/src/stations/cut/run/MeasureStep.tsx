@@ -4,6 +4,7 @@ import { actsOf, explainSize, type FrozenRun, type RunState, type StepAdvice } f
 import { useEffect, useRef, useState } from 'react';
 import { fitnessText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
+import { useKeptText } from '../../../ui/keep/useKeptText.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Working } from '../../../ui/working/Working.tsx';
 import { Acts, KeyMark } from './Acts.tsx';
@@ -18,6 +19,8 @@ import type { useRun } from './useRun.ts';
 import { Verdict } from './Verdict.tsx';
 
 interface Props {
+  /** the run, under which a reading that is being typed is kept */
+  readonly keepAs: string;
   readonly frozen: FrozenRun;
   readonly state: RunState;
   readonly advice: StepAdvice;
@@ -38,7 +41,7 @@ const actText: Record<string, string> = {
 };
 
 /** Measuring: readings on a ladder beside the limits, the verdict, and at once the next number on the dial. */
-export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }: Props) {
+export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote, keys }: Props) {
   const { step, measured, next } = advice;
   const { limits } = step;
   const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
@@ -48,10 +51,10 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
     chooseInstrument(frozen.instruments, 'outside', feature.diameterMm, tolerance, frozen.lathe.unit)?.id ??
     UNLISTED;
   const [instrumentId, setInstrumentId] = useState(measured?.readings.at(-1)?.instrumentId ?? usual);
-  const [text, setText] = useState('');
+  const [text, setText, dropText] = useKeptText(`${keepAs}.${step.id}.reading`);
   const [place, setPlace] = useState(PLACES[0]!);
   const [ending, setEnding] = useState(false);
-  const tookAt = useRef(0);
+  const tookAt = useRef(Number.NEGATIVE_INFINITY);
   const form = useRef<HTMLFormElement>(null);
   const field = () => form.current?.querySelector<HTMLInputElement>('[data-field="reading"]');
   // biome-ignore lint/correctness/useExhaustiveDependencies: on arrival only
@@ -76,7 +79,7 @@ export function MeasureStep({ frozen, state, advice, add, onBack, onNote, keys }
     event.preventDefault();
     if (!read.ok || beyond) return;
     add({ kind: 'reading', stepId: step.id, raw: { text: text.trim(), unit }, instrumentId, place });
-    setText('');
+    dropText();
     tookAt.current = event.timeStamp;
     // what was read is taken; the keys do the acts from here on
     field()?.blur();

@@ -1,15 +1,18 @@
-import { useState } from 'react';
+import { cutText } from '../../../exchange/text.ts';
+import { useKeptText } from '../../../ui/keep/useKeptText.ts';
 import { Panel } from './Panel.tsx';
 
 interface Props {
+  /** the run, under which the typed note is kept until it is entered */
+  readonly keepAs: string;
   readonly notes: readonly { readonly text: string }[];
   readonly onSave: (text: string) => void;
   readonly onClose: () => void;
 }
 
 /** A note on this step; kept with the run and shown in the log. */
-export function NotePanel({ notes, onSave, onClose }: Props) {
-  const [text, setText] = useState('');
+export function NotePanel({ keepAs, notes, onSave, onClose }: Props) {
+  const [text, setText, dropText] = useKeptText(`${keepAs}.note`);
   return (
     <Panel title="Note" onClose={onClose}>
       {notes.length > 0 && (
@@ -23,7 +26,9 @@ export function NotePanel({ notes, onSave, onClose }: Props) {
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          if (text.trim() !== '') onSave(text.trim());
+          if (text.trim() === '') return;
+          onSave(cutText(text.trim(), 2000));
+          dropText();
         }}
       >
         <label htmlFor="note" className="visually-hidden">
@@ -32,7 +37,6 @@ export function NotePanel({ notes, onSave, onClose }: Props) {
         <textarea
           id="note"
           className="input h-32 w-full whitespace-pre-wrap p-2"
-          maxLength={2000}
           value={text}
           onChange={(e) => setText(e.target.value)}
         />

@@ -41,7 +41,7 @@ export function ReadingRow({
               <button type="button" className={small} onClick={() => setText(reading.text)}>
                 correct
               </button>
-              <button type="button" className={small} onClick={onSetAside} aria-label={`set ${reading.text} aside`}>
+              <button type="button" className={small} onClick={onSetAside} aria-label={`set aside ${reading.text}`}>
                 set aside
               </button>
             </span>

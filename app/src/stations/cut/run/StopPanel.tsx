@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { cutText } from '../../../exchange/text.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Panel } from './Panel.tsx';
 
@@ -11,7 +12,7 @@ export function StopPanel({ onStop, onClose }: { onStop: (reason: string) => voi
         className="flex flex-col gap-3"
         onSubmit={(event) => {
           event.preventDefault();
-          onStop(reason.trim().slice(0, 400));
+          onStop(cutText(reason.trim(), 400));
         }}
       >
         <p>What was cut stays in the log. To go on later, close this and use Leave instead.</p>

@@ -3,6 +3,7 @@ import { type Problem, parseLength } from '@whelk/core/quantity';
 import { doubtOf, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
 import { useEffect, useRef, useState } from 'react';
 import { measure } from '../../../ui/format.ts';
+import { useKeptText } from '../../../ui/keep/useKeptText.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Acts } from './Acts.tsx';
 import { SetPanel } from './SetPanel.tsx';
@@ -12,6 +13,8 @@ import { useKeys } from './useKeys.ts';
 import type { useRun } from './useRun.ts';
 
 interface Props {
+  /** the run, under which what is typed is kept until it is entered */
+  readonly keepAs: string;
   readonly frozen: FrozenRun;
   readonly advice: StepAdvice;
   readonly add: ReturnType<typeof useRun>['add'];
@@ -23,9 +26,10 @@ interface Props {
 }
 
 /** Touching off: the diameter measured, the numbers noted, and the direction come from. All later moves start here. */
-export function TouchOffStep({ frozen, state, advice, add, onBack, onNote, caution, keys }: Props) {
+export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNote, caution, keys }: Props) {
   const { lathe } = frozen;
   const { crossSlide, carriage, compound } = lathe.slides;
+  const at = `${keepAs}.${advice.step.id}`;
   const again = advice.step.targetMm !== undefined;
   // what was measured after roughing need not be measured and typed again
   const metal = again ? state.metal[advice.step.featureId ?? ''] : undefined;
@@ -33,18 +37,21 @@ export function TouchOffStep({ frozen, state, advice, add, onBack, onNote, cauti
     metal?.by === 'measured'
       ? state.readings.findLast((r) => r.featureId === advice.step.featureId && !r.setAside)
       : undefined;
-  const [diameter, setDiameter] = useState(measured && measured.unit === lathe.unit ? measured.text : '');
+  const [diameter, setDiameter, dropDiameter] = useKeptText(
+    `${at}.diameter`,
+    measured && measured.unit === lathe.unit ? measured.text : '',
+  );
   const [sure, setSure] = useState('');
   const byCompound = advice.step.sizes?.compoundDeg !== undefined;
-  const [fine, setFine] = useState('');
+  const [fine, setFine, dropFine] = useKeptText(`${at}.compound`);
   const form = useRef<HTMLFormElement>(null);
   useEffect(() => {
     const fields = [...(form.current?.querySelectorAll<HTMLInputElement>('input[data-field]') ?? [])];
     fields.find((field) => field.value === '')?.focus({ preventScroll: true });
   }, []);
   useKeys(keys, { n: onNote, b: onBack });
-  const [cross, setCross] = useState(crossSlide.resettable ? '0' : '');
-  const [end, setEnd] = useState(carriage.means === 'dial' && carriage.resettable ? '0' : '');
+  const [cross, setCross, dropCross] = useKeptText(`${at}.cross`, crossSlide.resettable ? '0' : '');
+  const [end, setEnd, dropEnd] = useKeptText(`${at}.end`, carriage.means === 'dial' && carriage.resettable ? '0' : '');
   const [tried, setTried] = useState(false);
   const read = parseLength(diameter, lathe.unit);
   const number = (dial: typeof crossSlide, text: string): Problem | undefined => {
@@ -83,6 +90,7 @@ export function TouchOffStep({ frozen, state, advice, add, onBack, onNote, cauti
       approach: 'in',
       ...(farOff ? { lookedAgain: true } : {}),
     });
+    for (const drop of [dropDiameter, dropCross, dropEnd, dropFine]) drop();
   };
   const roughed = again ? diameterOf(advice.step.targetMm!, lathe.unit) : '';
   const turnHand = crossSlide.clockwiseMoves === 'in' ? 'clockwise' : 'anticlockwise';

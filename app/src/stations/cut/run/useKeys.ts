@@ -15,7 +15,7 @@ export function useKeys(
 ): void {
   const now = useRef(acts);
   now.current = acts;
-  const last = useRef({ act: '', at: 0 });
+  const last = useRef({ act: '', at: Number.NEGATIVE_INFINITY });
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
@@ -34,7 +34,11 @@ export function useKeys(
       event.preventDefault();
       const goesOn = key === ' ' || key === 'enter';
       const name = goesOn ? 'on' : key;
-      const since = Math.max(last.current.act === name ? last.current.at : 0, goesOn ? (tookAt?.current ?? 0) : 0);
+      const never = Number.NEGATIVE_INFINITY;
+      const since = Math.max(
+        last.current.act === name ? last.current.at : never,
+        goesOn ? (tookAt?.current ?? never) : never,
+      );
       if (event.timeStamp - since < ONCE_MS) return;
       last.current = { act: name, at: event.timeStamp };
       act();

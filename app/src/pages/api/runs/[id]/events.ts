@@ -1,4 +1,3 @@
-import { storedEventSchema } from '@whelk/core/run';
 import type { APIRoute } from 'astro';
 import { z } from 'zod';
 import { answer, guarded } from '../../../../server/answer.ts';
@@ -7,7 +6,8 @@ import { idOf } from '../../../../server/params.ts';
 import { addEvents, loadRun } from '../../../../server/runs/service.ts';
 import { readBody } from '../../../../server/security/body.ts';
 
-const schema = z.strictObject({ events: z.array(storedEventSchema).min(1).max(500) });
+/** Each event is looked at by itself: one that cannot be taken holds none of the others up. */
+const schema = z.strictObject({ events: z.array(z.unknown()).min(1).max(500) });
 
 export const GET: APIRoute = ({ params }) =>
   guarded(async () => answer({ events: (await loadRun(database(), idOf(params.id))).events }));

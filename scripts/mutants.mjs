@@ -1,0 +1,180 @@
+import { spawn } from 'node:child_process';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import ts from 'typescript';
+import { ensurePackages } from './lib/install.mjs';
+import { ROOT } from './lib/places.mjs';
+import { run, say } from './lib/say.mjs';
+
+/**
+ * Changes one sign, figure or comparison at a time in the rooms given and runs their tests: what nothing notices is printed.
+ * `npm run mutants -- core/src/run core/src/gauge`; `--count 300`, `--seed 1`. Works on copies; the checkout is not touched.
+ */
+const args = process.argv.slice(2);
+const option = (name, usual) => {
+  const at = args.indexOf(`--${name}`);
+  return at < 0 ? usual : Number(args.splice(at, 2)[1]);
+};
+const COUNT = option('count', 300);
+const SEED = option('seed', 1);
+const rooms = args.length > 0 ? args : ['core/src/run', 'core/src/gauge'];
+const LANES = Math.max(1, Math.min(4, os.availableParallelism()));
+/** Schemas and tables are held by the tests of what they let in, not by these; frozen old rules by their fixture. */
+const LEFT_OUT = /(\.test\.ts|index\.ts|-schema\.ts|\/event\.ts|\/standard\/)/;
+/** Mutants that behave as the original does: a file, the line's text and the change. */
+const EQUIVALENT = JSON.parse(fs.readFileSync(path.join(ROOT, 'scripts/equivalent-mutants.json'), 'utf8'));
+
+const SWAPS = new Map([
+  [ts.SyntaxKind.PlusToken, '-'],
+  [ts.SyntaxKind.MinusToken, '+'],
+  [ts.SyntaxKind.AsteriskToken, '/'],
+  [ts.SyntaxKind.SlashToken, '*'],
+  [ts.SyntaxKind.LessThanToken, '<='],
+  [ts.SyntaxKind.LessThanEqualsToken, '<'],
+  [ts.SyntaxKind.GreaterThanToken, '<='],
+  [ts.SyntaxKind.GreaterThanEqualsToken, '<'],
+  [ts.SyntaxKind.EqualsEqualsEqualsToken, '!=='],
+  [ts.SyntaxKind.ExclamationEqualsEqualsToken, '==='],
+  [ts.SyntaxKind.AmpersandAmpersandToken, '||'],
+  [ts.SyntaxKind.BarBarToken, '&&'],
+]);
+
+/** All places of a file that can be changed, each with its text and what it becomes. */
+function placesOf(file) {
+  const text = fs.readFileSync(path.join(ROOT, file), 'utf8');
+  const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
+  const places = [];
+  const add = (start, end, to) => {
+    const { line } = source.getLineAndCharacterOfPosition(start);
+    places.push({
+      file,
+      start,
+      end,
+      to,
+      from: text.slice(start, end),
+      line: line + 1,
+      says: text.split('\n')[line].trim(),
+    });
+  };
+  const visit = (node) => {
+    if (ts.isImportDeclaration(node) || ts.isTypeNode(node)) return;
+    if (ts.isBinaryExpression(node) && SWAPS.has(node.operatorToken.kind)) {
+      // text put together is told, not counted
+      const told = node.operatorToken.kind === ts.SyntaxKind.PlusToken && /['"`]/.test(node.getText());
+      if (!told) add(node.operatorToken.getStart(), node.operatorToken.getEnd(), SWAPS.get(node.operatorToken.kind));
+    }
+    if (ts.isPrefixUnaryExpression(node) && node.operator === ts.SyntaxKind.MinusToken)
+      add(node.getStart(), node.getStart() + 1, '+');
+    if (ts.isPrefixUnaryExpression(node) && node.operator === ts.SyntaxKind.ExclamationToken)
+      add(node.getStart(), node.getStart() + 1, '');
+    if (ts.isNumericLiteral(node) && !ts.isEnumMember(node.parent)) {
+      const value = Number(node.text);
+      add(node.getStart(), node.getEnd(), value === 0 ? '1' : String(Number((value * 1.5).toPrecision(6))));
+    }
+    if (ts.isPropertyAccessExpression(node) && node.expression.getText() === 'Math') {
+      const other = { min: 'max', max: 'min', ceil: 'floor', floor: 'ceil' }[node.name.text];
+      if (other) add(node.name.getStart(), node.name.getEnd(), other);
+    }
+    ts.forEachChild(node, visit);
+  };
+  visit(source);
+  return places;
+}
+
+function filesOf(room) {
+  return fs
+    .readdirSync(path.join(ROOT, room), { recursive: true })
+    .map((name) => path.join(room, String(name)))
+    .filter((name) => name.endsWith('.ts') && !LEFT_OUT.test(name));
+}
+
+/** The same order for the same seed. */
+function shuffled(list) {
+  let state = SEED >>> 0;
+  const even = () => {
+    state = (state * 1664525 + 1013904223) >>> 0;
+    return state / 4294967296;
+  };
+  return list
+    .map((value) => ({ value, by: even() }))
+    .sort((a, b) => a.by - b.by)
+    .map((x) => x.value);
+}
+
+/** A copy of core in which one lane changes things; packages are shared. */
+function laneOf(index) {
+  const dir = fs.mkdtempSync(path.join(os.tmpdir(), `whelk-mutants-${index}-`));
+  fs.cpSync(path.join(ROOT, 'core'), path.join(dir, 'core'), {
+    recursive: true,
+    filter: (from) => !from.includes(`${path.sep}node_modules`),
+  });
+  for (const name of ['vitest.config.ts', 'vitest.setup.ts', 'package.json', 'tsconfig.base.json'])
+    fs.copyFileSync(path.join(ROOT, name), path.join(dir, name));
+  fs.symlinkSync(path.join(ROOT, 'node_modules'), path.join(dir, 'node_modules'));
+  return dir;
+}
+
+/** Runs tests in a lane; true when one fails. */
+function fails(dir, what) {
+  return new Promise((resolve) => {
+    const child = spawn(
+      process.execPath,
+      [
+        path.join(ROOT, 'node_modules/vitest/vitest.mjs'),
+        'run',
+        '--project',
+        'unit',
+        '--bail',
+        '1',
+        '--no-isolate',
+        ...what,
+      ],
+      { cwd: dir, stdio: 'ignore', env: { ...process.env, CI: '1' } },
+    );
+    // a change that never ends is noticed too
+    const timer = setTimeout(() => child.kill('SIGKILL'), 90_000);
+    child.on('close', (code) => {
+      clearTimeout(timer);
+      resolve(code !== 0);
+    });
+  });
+}
+
+const equivalent = ({ file, says, from, to }) =>
+  EQUIVALENT.some((e) => e.file === file && e.says === says && e.from === from && e.to === to);
+
+await run(async () => {
+  ensurePackages();
+  const began = Date.now();
+  const all = rooms.flatMap((room) => filesOf(room).flatMap(placesOf));
+  const chosen = shuffled(all.filter((place) => !equivalent(place))).slice(0, COUNT);
+  say(`${chosen.length} of ${all.length} places in ${rooms.join(', ')}, seed ${SEED}, ${LANES} at a time`);
+  const survived = [];
+  let next = 0;
+  const lanes = Array.from({ length: LANES }, (_, i) => laneOf(i));
+  await Promise.all(
+    lanes.map(async (dir) => {
+      for (;;) {
+        const place = chosen[next++];
+        if (!place) return;
+        const target = path.join(dir, place.file);
+        const text = fs.readFileSync(target, 'utf8');
+        fs.writeFileSync(target, text.slice(0, place.start) + place.to + text.slice(place.end));
+        // the room's own tests first; the judge cuts pieces only for what those let through
+        const noticed = (await fails(dir, rooms)) || (await fails(dir, ['core/bench/judge', 'core/src/job']));
+        fs.writeFileSync(target, text);
+        if (!noticed) survived.push(place);
+      }
+    }),
+  );
+  for (const dir of lanes) fs.rmSync(dir, { recursive: true, force: true });
+  for (const { file, line, from, to, says } of survived.sort((a, b) => a.file.localeCompare(b.file) || a.line - b.line))
+    say(`${file}:${line}  ${from} → ${to || '(nothing)'}    ${says}`);
+  const killed = chosen.length - survived.length;
+  const share = killed / chosen.length;
+  say(
+    `${killed} of ${chosen.length} noticed, ${(100 * share).toFixed(1)} %; ${EQUIVALENT.length} known to change nothing; ${((Date.now() - began) / 60_000).toFixed(1)} min`,
+  );
+  return share >= 0.85 ? 0 : 1;
+});
