@@ -271,6 +271,14 @@ const wordings: Record<string, Wording> = {
     what: 'That is too far from what is written down to be a correction.',
     right: 'Read once more; if it is so, change the description.',
   }),
+  'calibration.notSmaller': () => ({
+    what: 'This diameter is not smaller than the one before it.',
+    right: 'Read them in their order: before, after the shallow cut, after the deep one.',
+  }),
+  'calibration.depthsAlike': () => ({
+    what: 'Both cuts are about as deep: they show nothing of the spring.',
+    right: 'Make the second several times as deep as the first, as 0.1 and 0.5 mm.',
+  }),
   'calibration.springNegative': () => ({
     what: 'The cut took off more than was asked: that is no spring.',
     right: 'Take up the slack from the same side and try again.',

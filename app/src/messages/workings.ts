@@ -258,6 +258,10 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: 'Spindle',
     formula: `mean of ${v.count}: ${n(v.rpm, 1)} rpm; written down as ${n(v.marked)}`,
   }),
+  'calibration.twoDepths': (v) => ({
+    title: 'Spring',
+    formula: `(moved ${n(v.movedInMm, 4)} − came off ${n(v.depth2Mm, 4)}) ÷ (${n(v.depth2Mm, 4)} − ${n(v.depth1Mm, 4)}) = ${n(v.sharePercent, 1)} % of the depth`,
+  }),
   'calibration.spring': (v) => ({
     title: 'Spring',
     formula: `${n(v.springMm, 4)} mm too large after ${n(v.depthMm)} mm on the radius: ${n(v.sharePercent, 1)} % of the depth`,

@@ -70,6 +70,10 @@ export interface Waiting {
   readonly featureId?: string;
   readonly why: 'behindLarger' | 'inJaws' | 'otherEnd' | 'asBar' | 'shape' | 'otherSetup' | 'tooFine';
 }
+/** Whether another holding can bring it on; what is of a shape that is not planned, or too fine, is left to the turner. */
+export const helpedByHolding = ({ what, why }: Waiting): boolean =>
+  what !== 'detail' && what !== 'bore' && why !== 'shape' && why !== 'tooFine' && why !== 'asBar';
+
 export interface Reach {
   /** largest first, which is from the chuck to the tail */
   readonly reachable: readonly Turned[];

@@ -14,7 +14,7 @@ export { type CentreHole, centreHole, centrePilots } from './centre-hole.ts';
 export { type CentreChoice, centreForLoad } from './centre-load.ts';
 export { type FacingToCentre, facingToCentre } from './facing-to-centre.ts';
 export { type GripPlace, gripPlaces } from './grip-places.ts';
-export { type Holding, holdingFor, type Reach, reachFromTail, type Waiting } from './holding.ts';
+export { type Holding, helpedByHolding, holdingFor, type Reach, reachFromTail, type Waiting } from './holding.ts';
 export { type RealBlank, realBlank } from './real-blank.ts';
 export { runsAt } from './runs-at.ts';
 export {

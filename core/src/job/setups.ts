@@ -106,7 +106,11 @@ export function planSetups(
       },
       again: { setup, worked },
     };
-    const plan = planRoute(input, recorderFor(i + 2));
+    const route = planRoute(input, recorderFor(i + 2));
+    const head = opposite[tail];
+    // an edge that was broken before waits for nothing
+    const waits = (w: Waiting) => w.what !== 'leftEdge' || !done.edges.includes(`${w.featureId}-${head}`);
+    const plan = { ...route, waiting: route.waiting.filter(waits) };
     planned.push({
       ...{ number: i + 2, setup, tail, part, input, plan, before: done },
       faces: turned ? facesEndForEnd(first.faces) : first.faces,

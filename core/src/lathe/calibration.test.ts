@@ -1,8 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { cutForces } from '../cutting/index.ts';
+import { materialById } from '../material/index.ts';
 import { metricLathe, mm } from '../testing/shop.ts';
+import { collectWorking } from '../working/index.ts';
 import { type Calibration, calibrated, withCalibrations } from './calibration.ts';
 import { dialScale } from './dial.ts';
+import { CALIBRATION_N_PER_MM, latheGivesMmPerN } from './fineness.ts';
 import type { Lathe } from './schema.ts';
 import { feedsOf, fixedSpeeds } from './settings.ts';
 import { standOn, unknownStand } from './stand.ts';
@@ -63,6 +67,33 @@ describe('calibrations', () => {
     expect(fixedSpeeds(inForce(metricLathe, speed)).map((s) => s.rpm)).toEqual([
       45, 70, 100, 155, 222, 335, 500, 750, 1100, 1600,
     ]);
+  });
+  it('know spring from a stiff bar cut at two depths: what the ring asked beyond what came off, over how much deeper', () => {
+    // 0.1 and 0.5 mm on the radius, 4 % spring and a touch that is nowhere in it: the ring moved 0.5 + 0.04·0.4
+    const cuts = { before: mm('40'), shallow: mm('39.8'), deep: mm('38.8'), movedIn: mm('0.516') };
+    expect(inForce(metricLathe, made({ kind: 'twoDepths', ...cuts })).rigidity.springShare).toBeCloseTo(0.04, 9);
+    const { steps, record } = collectWorking();
+    calibrated(metricLathe, made({ kind: 'twoDepths', ...cuts }), record);
+    expect(steps[0]).toMatchObject({ code: 'calibration.twoDepths', values: { depth1Mm: expect.closeTo(0.1, 9) } });
+    const says = (more: object) => {
+      const found = calibrated(metricLathe, made({ kind: 'twoDepths', ...cuts, ...more }));
+      return found.ok ? found.value : [found.code, found.path.join('.')];
+    };
+    expect(says({ movedIn: mm('0.497') })).toBe(0);
+    expect(says({ movedIn: mm('0.4') })).toEqual(['calibration.springNegative', 'movedIn']);
+    expect(says({ movedIn: mm('0.9') })).toEqual(['calibration.farOff', 'movedIn']);
+    expect(says({ deep: mm('39.5') })).toEqual(['calibration.depthsAlike', 'deep']);
+    expect(says({ deep: mm('39.9') })).toEqual(['calibration.notSmaller', 'deep']);
+    expect(says({ shallow: mm('40.1') })).toEqual(['calibration.notSmaller', 'shallow']);
+    expect(says({ before: mm('much') })).toEqual(['length.notALength', 'before']);
+  });
+  it('takes the force of a calibration’s cut for what the formula gives for such a cut', () => {
+    const steel = materialById('medium-carbon-steel')!;
+    const cut = { depthMm: 0.3, feedMmPerRev: 0.1, kappaDeg: 90, noseRadiusMm: 0.8 };
+    expect(cutForces(steel, 'hss', cut).radialN / 0.3 / CALIBRATION_N_PER_MM).toBeCloseTo(1, 1);
+    expect(latheGivesMmPerN(metricLathe)).toEqual({ mmPerN: 0.00025, by: 'assumed' });
+    const stiff = { rigidity: { ...metricLathe.rigidity, springShare: 0 } };
+    expect(latheGivesMmPerN(stiff)).toEqual({ mmPerN: 0.01 / CALIBRATION_N_PER_MM, by: 'calibrated' });
   });
   it('know spring as a share of the depth', () => {
     const spring = made({ kind: 'spring', asked: mm('30'), got: mm('30.02'), depth: mm('0.5') });

@@ -55,7 +55,16 @@ export const calibrationSchema = z.discriminatedUnion('kind', [
     spindleAt: positionsSchema,
     rpms: z.array(z.number().positive().max(20_000)).min(1).max(20),
   }),
-  /** a trial cut: the diameter asked for, and the one measured */
+  /** a stiff bar cut at two depths with the same tool and feed: three diameters, and how far the ring moved in between the cuts */
+  z.strictObject({
+    ...common,
+    kind: z.literal('twoDepths'),
+    before: typedLengthSchema,
+    shallow: typedLengthSchema,
+    deep: typedLengthSchema,
+    movedIn: typedLengthSchema,
+  }),
+  /** one trial cut, as an earlier version took it: touch and spring are not told apart by it */
   z.strictObject({
     ...common,
     kind: z.literal('spring'),
@@ -165,6 +174,37 @@ function springFound(_lathe: Lathe, c: Of<'spring'>, record?: Recorder): Calibra
   return found('spring', Number(share.toFixed(5)), undefined);
 }
 
+/** Depths that differ by less than this show nothing of the spring, mm on the radius. */
+const APART_MM = 0.1;
+
+function twoDepthsFound(c: Of<'twoDepths'>, record?: Recorder): Calibrated {
+  const sizes: Record<string, number> = {};
+  for (const key of ['before', 'shallow', 'deep', 'movedIn'] as const) {
+    const read = readTyped(c[key]);
+    if (!read.ok) return fault(read.code, key);
+    sizes[key] = read.mm.valueOf();
+  }
+  const { before, shallow, deep, movedIn } = sizes as {
+    before: number;
+    shallow: number;
+    deep: number;
+    movedIn: number;
+  };
+  const [depth1Mm, depth2Mm] = [(before - shallow) / 2, (shallow - deep) / 2];
+  if (depth1Mm <= 0) return fault('calibration.notSmaller', 'shallow');
+  if (depth2Mm <= 0) return fault('calibration.notSmaller', 'deep');
+  if (depth2Mm - depth1Mm < APART_MM) return fault('calibration.depthsAlike', 'deep');
+  const share = (movedIn - depth2Mm) / (depth2Mm - depth1Mm);
+  if (share < -0.02) return fault('calibration.springNegative', 'movedIn');
+  if (share > 0.5) return fault('calibration.farOff', 'movedIn');
+  record?.({
+    code: 'calibration.twoDepths',
+    values: { movedInMm: movedIn, depth1Mm, depth2Mm, sharePercent: share * 100 },
+    source: 'k = (travel − a2)/(a2 − a1)',
+  });
+  return found('spring', Number(Math.max(0, share).toFixed(5)), undefined);
+}
+
 /**
  * What a calibration found on a lathe: mm per rev for a feed, true travel over the ring's for a dial, mm of slack, rpm for a
  * speed, and for spring the share of a cut's depth that it falls short by.
@@ -181,6 +221,8 @@ export function calibrated(lathe: Lathe, calibration: Calibration, record?: Reco
       return slackFound(lathe, calibration, record);
     case 'speed':
       return speedFound(lathe, calibration, record);
+    case 'twoDepths':
+      return twoDepthsFound(calibration, record);
     case 'spring':
       return springFound(lathe, calibration, record);
   }

@@ -46,8 +46,10 @@ export function finenessOf(lathe: Pick<Lathe, 'slides'>, means: Fineness['means'
 
 /** What a lathe of which nothing is known gives way under a radial force, mm per newton: a light one, in use for long. provenance: recalled */
 const UNKNOWN_GIVES_MM_PER_N = 0.00025;
-/** Radial force of the calibration's cut in newtons for each millimetre of depth: medium carbon steel, 0.1 mm a turn. */
-const CALIBRATION_N_PER_MM = 200;
+/** Radial force of the calibration's cuts, newtons for each millimetre of depth: medium carbon steel, 0.1 mm a turn, nose 0.8. */
+export const CALIBRATION_N_PER_MM = 260;
+/** What a calibration leaves open: a share that is found to be nothing is not taken for none at all. */
+const LEAST_SHARE = 0.01;
 
 /**
  * What the lathe itself (bearings, slides, post) gives way at the tool, mm of radius per newton of radial force: as calibrated, else
@@ -59,7 +61,7 @@ export function latheGivesMmPerN({ rigidity }: Pick<Lathe, 'rigidity'>): {
 } {
   return rigidity.springShare === undefined
     ? { mmPerN: UNKNOWN_GIVES_MM_PER_N, by: 'assumed' }
-    : { mmPerN: rigidity.springShare / CALIBRATION_N_PER_MM, by: 'calibrated' };
+    : { mmPerN: Math.max(LEAST_SHARE, rigidity.springShare) / CALIBRATION_N_PER_MM, by: 'calibrated' };
 }
 
 /** How surely a tool finds a surface by touching it, half-width on the radius, mm. provenance: recalled */

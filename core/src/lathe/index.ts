@@ -24,6 +24,7 @@ export {
 export type { FeedSetting } from './feed-schema.ts';
 export { latheFileSchema } from './file.ts';
 export {
+  CALIBRATION_N_PER_MM,
   FINE_ANGLE_DEG,
   FINE_ANGLE_SHARE,
   type Fineness,

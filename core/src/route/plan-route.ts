@@ -90,7 +90,7 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
       ? lengthMm
       : (part.features.find((f) => done.has(f.id) && f.zFromMm >= feature.zToMm - 1e-9)?.zFromMm ?? lengthMm);
   const wanted = openingOperations(context, reachable.at(-1), recorderFor);
-  const levels: { level: Level; outsideMm: number }[] = [];
+  const levels: { level: Level; outsideMm: number; square: boolean }[] = [];
   let startMm = stockMm;
   let regionMm = input.rough ? Number.NaN : lengthMm;
   for (const feature of reachable) {
@@ -107,12 +107,14 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
         : !shoulder && (left !== undefined || holding.headEndMm !== undefined)
           ? 1
           : 0;
-    const zFromMm = Math.max(feature.zFromMm - runPast, holding.jawsMm + 0.5);
+    // a round in the corner is not planned: it keeps its metal
+    const cornerMm = shoulder ? (feature.leftRoundMm ?? 0) : 0;
+    const zFromMm = Math.max(feature.zFromMm + cornerMm - runPast, holding.jawsMm + 0.5);
     const level = levelOf(context, feature, zFromMm, shoulder, startMm, recorderFor);
     const rough = roughLevel(context, level, startMm, endMm, recorderFor);
     if (rough) wanted.push(rough);
     startMm = Math.min(startMm, Number((level.targetMm + level.allowanceMm).toFixed(9)));
-    levels.push({ level, outsideMm: left?.diameterMm ?? stockMm });
+    levels.push({ level, outsideMm: left?.diameterMm ?? stockMm, square: cornerMm === 0 });
   }
   const rougher = toolFor(tools, 'rougher')!;
   wanted.push(
@@ -128,7 +130,7 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
   const last = levels.at(-1)?.level.feature;
   if (last && (finisher.id !== rougher.id || byCompound))
     push(wanted, touchAgainOperation(context, last, startMm, regionMm, finisher, byCompound, recorderFor));
-  for (const { level, outsideMm } of levels) {
+  for (const { level, outsideMm, square } of levels) {
     wanted.push(...finishLevel(context, level, recorderFor));
     if (level.last.kind === 'tooFine') {
       waiting.push({ what: 'feature', featureId: level.feature.id, why: 'tooFine' });
@@ -136,7 +138,7 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
         ...{ code: `route.tooFine.${level.last.why}`, path: ['drawing', 'features', level.feature.index, 'limits'] },
         ...{ value: Number(toleranceMm(level.feature.limits).toFixed(4)), unit: 'mm', severity: 'warning' },
       });
-    } else if (level.shoulder)
+    } else if (level.shoulder && square)
       push(wanted, shoulderOperation(context, level, Math.min(outsideMm, stockMm), recorderFor));
   }
   const cutNow = new Set(levels.flatMap(({ level }) => (level.last.kind === 'planned' ? [level.feature.id] : [])));

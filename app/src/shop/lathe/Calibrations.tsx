@@ -137,7 +137,7 @@ function AddCalibration({ lathe, onAdded }: { lathe: Lathe; onAdded: (c: Calibra
         >
           <p>{calibrationKinds[kind].how}</p>
           <div className="mt-2 flex flex-wrap items-start gap-3">
-            {kind !== 'spring' && (
+            {kind !== 'spring' && kind !== 'twoDepths' && (
               <label className="text-sm">
                 Of
                 <select className="select mt-0.5 flex w-56" value={of} onChange={(e) => setOf(e.target.value)}>

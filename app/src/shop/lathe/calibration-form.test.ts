@@ -72,6 +72,7 @@ describe('what can be calibrated', () => {
     expect(subjects(grey, 'feed')).toHaveLength(grey.feeds.settings.length);
     expect(subjects(long, 'dial').map(([key]) => key)).toEqual(expect.arrayContaining(['crossSlide', 'compound']));
     expect(subjects(long, 'spring')).toEqual([['', 'a trial cut']]);
+    expect(subjects(long, 'twoDepths')).toEqual([['', 'two cuts']]);
   });
   it('is nothing where there is nothing: no power feed, no fixed speed, no ring', () => {
     expect([subjects(small, 'feed'), subjects(small, 'speed')]).toEqual([[], []]);
@@ -89,6 +90,7 @@ describe('what can be calibrated', () => {
       ['slack', 'crossSlide'],
       ['speed', positionsKey(long.spindle.settings[4]!.at)],
       ['spring', ''],
+      ['twoDepths', ''],
     ];
     expect(examples.map(([kind]) => kind).sort()).toEqual(Object.keys(calibrationKinds).sort());
     for (const [kind, of] of examples) {

@@ -51,9 +51,19 @@ export const calibrationKinds: Record<
     how: 'Running free, warm. Several readings.',
     fields: [['rpms', 'rpm, with commas', '226, 228']],
   },
+  twoDepths: {
+    name: 'Spring, a stiff bar at two depths',
+    how: 'A stiff bar standing out little, medium carbon steel, about 0.1 mm a turn. Cut it clean and measure; a shallow cut, measure; then move the ring in by a noted travel for a deep cut, and measure. The touch is not in it.',
+    fields: [
+      ['before', 'Ø before', '40'],
+      ['shallow', 'Ø after the shallow cut', '39.8'],
+      ['deep', 'Ø after the deep cut', '38.8'],
+      ['movedIn', 'Ring moved in between them, on the radius', '0.516'],
+    ],
+  },
   spring: {
-    name: 'Spring, from a trial cut',
-    how: 'One cut at a usual depth, then measure what it left.',
+    name: 'Spring, from one cut',
+    how: 'One cut at a usual depth, then measure what it left. Touch and spring are not told apart: two depths say more.',
     fields: [
       ['asked', 'Ø the dial stood for', '30'],
       ['got', 'Ø measured', '30.02'],
@@ -78,6 +88,8 @@ export function bodyOf(kind: CalibrationKind, of: string, texts: Record<string, 
     const at = lathe.spindle.settings.find((s) => positionsKey(s.at) === of)?.at ?? {};
     return { kind, spindleAt: at, rpms: list('rpms').map(Number) };
   }
+  if (kind === 'twoDepths')
+    return { kind, before: typed('before'), shallow: typed('shallow'), deep: typed('deep'), movedIn: typed('movedIn') };
   if (kind === 'spring') return { kind, asked: typed('asked'), got: typed('got'), depth: typed('depth') };
   const [a, b] = kind === 'dial' ? [list('byDial'), list('byIndicator')] : [list('fromOut'), list('fromIn')];
   const pairs = a.map((first, i) => [first, b[i] ?? ''] as const);
@@ -110,6 +122,7 @@ export function valueText(calibration: Calibration, value: number): string {
       return `${value.toFixed(3)} mm`;
     case 'speed':
       return `${value.toFixed(0)} rpm`;
+    case 'twoDepths':
     case 'spring':
       return `${(value * 100).toFixed(1)} % of the depth`;
   }
@@ -119,6 +132,7 @@ export function valueText(calibration: Calibration, value: number): string {
 export function subjectOf(lathe: Lathe, c: Calibration): string {
   if (c.kind === 'feed') return positionsLabel(lathe.feeds.controls, c.feedAt) || 'feed';
   if (c.kind === 'speed') return positionsLabel(lathe.spindle.controls, c.spindleAt);
+  if (c.kind === 'twoDepths') return 'two cuts';
   return c.kind === 'spring' ? 'a trial cut' : dialNames[c.dial];
 }
 
@@ -134,6 +148,7 @@ export function subjects(lathe: Lathe, kind: CalibrationKind): readonly (readonl
       .filter((s) => s.kind === 'fixed')
       .map((s) => [positionsKey(s.at), positionsLabel(lathe.spindle.controls, s.at)]);
   if (kind === 'spring') return [['', 'a trial cut']];
+  if (kind === 'twoDepths') return [['', 'two cuts']];
   return (Object.keys(dialNames) as DialName[])
     .filter((name) => dialNamed(lathe, name))
     .map((name) => [name, dialNames[name]]);

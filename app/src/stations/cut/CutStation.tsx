@@ -7,6 +7,7 @@ import { ask } from '../../ui/api.ts';
 import { minutes } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
+import { NotCut } from '../frame/NotCut.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
 
@@ -66,6 +67,19 @@ function CutStation({ id, stored, shop, runs }: StationProps) {
             </ul>
           </section>
         ))}
+        {setups.map((s) =>
+          s.plan.operations.length === 0 ? null : (
+            <section key={`not-${s.number}`} aria-label={`Not cut in holding ${s.number}`} className="mt-4">
+              <h3 className="font-bold">Not cut{setups.length > 1 ? ` in holding ${s.number}` : ''}</h3>
+              <NotCut
+                waiting={s.plan.waiting}
+                nameOf={(id) =>
+                  s.part.features.find((f) => f.id === id)?.name ?? s.part.bores.find((b) => b.id === id)?.name ?? ''
+                }
+              />
+            </section>
+          ),
+        )}
         {setups.length > 1 && (
           <p className="muted mt-4 text-sm">
             Each holding on all pieces before the next: what is set is set once. A piece goes into a holding when it has

@@ -1,13 +1,15 @@
 import { usualPolicy } from '@whelk/core/cutting';
+import { helpedByHolding } from '@whelk/core/hold';
 import { planJob, stationOf, stillWaiting } from '@whelk/core/job';
 import type { Operation } from '@whelk/core/route';
 import { useState } from 'react';
-import { schoolNames, schoolNotes, waitingText } from '../../messages/words.ts';
+import { schoolNames, schoolNotes } from '../../messages/words.ts';
 import { minutes } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { PolicyFields } from '../../ui/PolicyFields.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
+import { NotCut } from '../frame/NotCut.tsx';
 import { Problems } from '../frame/Problems.tsx';
 import { SetupBar } from '../frame/SetupBar.tsx';
 import { useJob } from '../frame/useJob.ts';
@@ -124,14 +126,9 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
             }
           />
           <section className="px-5 py-4" aria-labelledby="waits">
-            <h2 id="waits">{several ? 'Not planned in any holding' : 'Waits for a second holding'}</h2>
-            <ul className="mt-1 list-inside list-disc">
-              {waiting.length === 0 && <li>Nothing: all of it is cut.</li>}
-              {waiting.map((w) => (
-                <li key={`${w.what}${w.featureId ?? ''}`}>{waitingText(w, nameOf)}</li>
-              ))}
-            </ul>
-            {!several && (
+            <h2 id="waits">{several ? 'Not planned in any holding' : 'Not cut in this holding'}</h2>
+            <NotCut waiting={waiting} nameOf={nameOf} />
+            {!several && waiting.some(helpedByHolding) && (
               <p className="mt-2">
                 <a className="link" href={`/jobs/${id}/hold`}>
                   Add a holding for it

@@ -1,7 +1,8 @@
 import { explainSize, type FrozenRun, type RunState, sizesRead } from '@whelk/core/run';
-import { outcomeText, verdictText, waitingText } from '../../../messages/words.ts';
+import { outcomeText, verdictText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
+import { NotCut } from '../../frame/NotCut.tsx';
 import { Acts } from './Acts.tsx';
 import { nameOf } from './titles.ts';
 
@@ -88,14 +89,9 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
           </div>
           <div>
             <h3 className="font-bold">
-              {ended && ended.outcome !== 'finished' ? 'Was still to come' : 'Waits for another holding'}
+              {ended && ended.outcome !== 'finished' ? 'Was still to come' : 'Left undone in this holding'}
             </h3>
-            {frozen.plan.waiting.length === 0 && <p>Nothing more.</p>}
-            <ul className="list-inside list-disc">
-              {frozen.plan.waiting.map((w) => (
-                <li key={`${w.what}${w.featureId ?? ''}`}>{waitingText(w, (x) => nameOf(frozen, x))}</li>
-              ))}
-            </ul>
+            <NotCut waiting={frozen.plan.waiting} nameOf={(x) => nameOf(frozen, x)} />
             {state.notes.length > 0 && (
               <>
                 <h3 className="mt-4 font-bold">Notes</h3>
