@@ -196,6 +196,10 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: 'Never beyond',
     formula: `${size(v.guardMm)} mm kept from ${size(v.goneMm)}; this mark comes to ${size(v.comesToMm)}, at its worst ${size(v.deepestMm)}; marks are ${size(v.stepMm)} mm of diameter apart`,
   }),
+  'gauge.felt': (v) => ({
+    title: 'By gauges without a number',
+    formula: `${v.count} tries: between ${size(v.smallestMm)} and ${size(v.largestMm)} mm; ${size(v.guardMm)} mm guards the limit`,
+  }),
   'gauge.doubt': (v) => ({
     title: 'Against what the dial says',
     formula: `read ${size(v.readMm)}, expected ${size(v.expectedMm)} ± ${size(v.boundMm)} mm: ${size(v.offMm)} mm off`,

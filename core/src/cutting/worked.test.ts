@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { CALIBRATION_N_PER_MM, latheGivesMmPerN } from '../lathe/index.ts';
 import { type Material, materialById } from '../material/index.ts';
+import { metricLathe } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { chipLook } from './chip.ts';
 import { correctedSpeed } from './corrected-speed.ts';
@@ -218,5 +220,16 @@ describe('where work bends most', () => {
     const bend = (share: number) => share ** 3 * (1 - share) ** 2 * (4 - share);
     const worst = Array.from({ length: 999 }, (_, i) => (i + 1) / 1000).reduce((a, b) => (bend(b) > bend(a) ? b : a));
     expect(Math.abs(worst - 0.6)).toBeLessThan(0.05);
+  });
+});
+
+describe('the lathe’s own giving', () => {
+  it('takes the force of a calibration’s cut for what the formula gives for such a cut', () => {
+    const steel = materialById('medium-carbon-steel')!;
+    const cut = { depthMm: 0.3, feedMmPerRev: 0.1, kappaDeg: 90, noseRadiusMm: 0.8 };
+    expect(cutForces(steel, 'hss', cut).radialN / 0.3 / CALIBRATION_N_PER_MM).toBeCloseTo(1, 1);
+    expect(latheGivesMmPerN(metricLathe)).toEqual({ mmPerN: 0.00025, by: 'assumed' });
+    const stiff = { rigidity: { ...metricLathe.rigidity, springShare: 0 } };
+    expect(latheGivesMmPerN(stiff)).toEqual({ mmPerN: 0.01 / CALIBRATION_N_PER_MM, by: 'calibrated' });
   });
 });

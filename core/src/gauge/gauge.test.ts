@@ -4,6 +4,7 @@ import { instruments } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { decide, decideBetween } from './decide.ts';
 import { doubtReading } from './doubt.ts';
+import { combineFelt } from './felt.ts';
 import { chooseInstrument, fitness, measures, tellsNumber, uncertaintyOf } from './instrument.ts';
 import { combineReadings } from './readings.ts';
 
@@ -110,6 +111,31 @@ describe('combineReadings', () => {
     expect(combineReadings(barrel).disagreement).toMatchObject({ kind: 'bell', middle: 'large' });
     const hollow = of([30, 'free end'], [29.97, 'middle'], [30.002, 'shoulder end']);
     expect(combineReadings(hollow).disagreement).toMatchObject({ kind: 'bell', middle: 'small' });
+  });
+});
+
+describe('gauges without a number', () => {
+  const felt = (mm: number, feel: 'large' | 'touches' | 'small') => ({ mm, feel, uncertaintyMm: 0.02 });
+  it('narrow the size from either side, and the dial closes what they leave open', () => {
+    const both = combineFelt([felt(30.1, 'large'), felt(30.2, 'small')]);
+    expect([both.smallestMm, both.largestMm, both.guardMm, both.count]).toEqual([30.1, 30.2, 30.1, 2]);
+    expect(combineFelt([felt(30.1, 'large')], { mm: 30.3, boundMm: 0.1 })).toMatchObject({
+      ...{ guardMm: 30.1, largestMm: expect.closeTo(30.4, 9) },
+    });
+    const loose = combineFelt([felt(30.1, 'small')], { mm: 30, boundMm: 0.05 });
+    expect([loose.guardMm, loose.largestMm]).toEqual([expect.closeTo(29.95, 9), 30.1]);
+  });
+  it('take a touch for the size, as surely as it is felt; a bore is guarded by the largest', () => {
+    const touch = combineFelt([felt(30.1, 'touches')]);
+    expect([touch.smallestMm, touch.largestMm]).toEqual([30.08, 30.12].map((x) => expect.closeTo(x, 9)));
+    expect(combineFelt([felt(30.1, 'touches')], undefined, undefined, 'inside').guardMm).toBeCloseTo(30.12, 9);
+    expect(() => combineFelt([])).toThrow(RangeError);
+  });
+  it('that contradict one another leave the whole between them', () => {
+    expect(combineFelt([felt(30.2, 'large'), felt(30.1, 'small')])).toMatchObject({
+      smallestMm: 30.1,
+      largestMm: 30.2,
+    });
   });
 });
 

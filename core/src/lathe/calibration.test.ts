@@ -1,12 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cutForces } from '../cutting/index.ts';
-import { materialById } from '../material/index.ts';
 import { metricLathe, mm } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { type Calibration, calibrated, withCalibrations } from './calibration.ts';
 import { dialScale } from './dial.ts';
-import { CALIBRATION_N_PER_MM, latheGivesMmPerN } from './fineness.ts';
 import type { Lathe } from './schema.ts';
 import { feedsOf, fixedSpeeds } from './settings.ts';
 import { standOn, unknownStand } from './stand.ts';
@@ -86,14 +83,6 @@ describe('calibrations', () => {
     expect(says({ deep: mm('39.9') })).toEqual(['calibration.notSmaller', 'deep']);
     expect(says({ shallow: mm('40.1') })).toEqual(['calibration.notSmaller', 'shallow']);
     expect(says({ before: mm('much') })).toEqual(['length.notALength', 'before']);
-  });
-  it('takes the force of a calibration’s cut for what the formula gives for such a cut', () => {
-    const steel = materialById('medium-carbon-steel')!;
-    const cut = { depthMm: 0.3, feedMmPerRev: 0.1, kappaDeg: 90, noseRadiusMm: 0.8 };
-    expect(cutForces(steel, 'hss', cut).radialN / 0.3 / CALIBRATION_N_PER_MM).toBeCloseTo(1, 1);
-    expect(latheGivesMmPerN(metricLathe)).toEqual({ mmPerN: 0.00025, by: 'assumed' });
-    const stiff = { rigidity: { ...metricLathe.rigidity, springShare: 0 } };
-    expect(latheGivesMmPerN(stiff)).toEqual({ mmPerN: 0.01 / CALIBRATION_N_PER_MM, by: 'calibrated' });
   });
   it('know spring as a share of the depth', () => {
     const spring = made({ kind: 'spring', asked: mm('30'), got: mm('30.02'), depth: mm('0.5') });

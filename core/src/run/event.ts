@@ -77,6 +77,8 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     raw: typedLengthSchema,
     instrumentId,
     place: z.string().max(40),
+    /** a gauge that tells no number: `raw` is what it is set or made to; large: it does not go, touches: tight, small: loose */
+    feel: z.enum(['large', 'touches', 'small']).optional(),
     lookedAgain: z.boolean().optional(),
   }),
   z.strictObject({ ...now, kind: z.literal('corrected'), readingId: z.uuid(), raw: typedLengthSchema }),

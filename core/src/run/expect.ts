@@ -58,7 +58,7 @@ export function doubtOf(
 
 /** Doubt of a reading that was taken; one that was looked at again is believed. */
 export function doubtOfReading(run: FrozenRun, state: RunState, reading: Reading): Doubt {
-  if (reading.lookedAgain || reading.setAside) return { kind: 'believed' };
+  if (reading.lookedAgain || reading.setAside || reading.feel !== undefined) return { kind: 'believed' };
   const expected = expectedOf(run, state, reading.featureId);
   return doubtOf(run, state, reading, expected, reading.instrumentId, reading.featureId);
 }

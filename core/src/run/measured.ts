@@ -1,6 +1,14 @@
-import { combineReadings, type Decision, type Doubt, decideBetween, uncertaintyOf } from '../gauge/index.ts';
+import {
+  combineFelt,
+  combineReadings,
+  type Decision,
+  type Doubt,
+  decideBetween,
+  type Felt,
+  uncertaintyOf,
+} from '../gauge/index.ts';
 import type { Recorder } from '../working/index.ts';
-import { doubtOfReading } from './expect.ts';
+import { doubtOfReading, expectedOf } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
 import type { Reading, RunState } from './state.ts';
 import type { Step } from './step.ts';
@@ -23,14 +31,14 @@ export function measured(run: FrozenRun, state: RunState, step: Step, record?: R
   const all = state.readings.filter((r) => r.stepId === step.id && r.round === round);
   const readings = all.filter((r) => !r.setAside);
   if (readings.length === 0) return undefined;
-  const combined = combineReadings(
-    readings.map((r) => ({
-      mm: r.mm,
-      uncertaintyMm: uncertaintyOf(run.instruments, r.instrumentId),
-      place: r.place,
-    })),
-    record,
-  );
+  const sizes = readings.map((r) => ({
+    ...{ mm: r.mm, uncertaintyMm: uncertaintyOf(run.instruments, r.instrumentId), place: r.place, feel: r.feel },
+  }));
+  const numbers = sizes.filter((s) => s.feel === undefined);
+  // a number says more than how a gauge went on
+  const expected = expectedOf(run, state, step.featureId);
+  const combined =
+    numbers.length > 0 ? combineReadings(numbers, record) : combineFelt(sizes as Felt[], expected, record);
   const decision =
     step.limits && decideBetween(combined.smallestMm, combined.largestMm, combined.uncertaintyMm, step.limits, record);
   const doubts = readings.flatMap((reading) => {

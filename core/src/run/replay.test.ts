@@ -273,6 +273,24 @@ describe('replay', () => {
     lathe.add({ kind: 'done', stepId: 'mount' });
     expect(lathe.state).toMatchObject({ ignored: 2 });
   });
+  it('takes how preset calipers went on for a reading, and moves by what it may be at the least', () => {
+    const lathe = at('f2-between');
+    const { mm, boundMm } = lathe.advice!.expected!;
+    lathe.read(mm - 0.02, { feel: 'large' });
+    const { measured, next } = lathe.advice!;
+    expect(measured!.combined.guardMm).toBeCloseTo(Number((mm - 0.02).toFixed(3)), 9);
+    expect(measured!.combined.largestMm).toBeCloseTo(mm + boundMm, 3);
+    expect(measured!.decision).toMatchObject({ left: 'metalOn' });
+    // smaller than the calipers it can be as small as the dial lets it: no deeper than that is safe
+    const loose = at('f2-between');
+    loose.read(mm, { feel: 'small' });
+    const other = loose.advice!.next!;
+    if (next?.kind !== 'move' || other.kind !== 'move') throw new Error('no move');
+    expect(other.told.lines).toBeLessThanOrEqual(next.told.lines);
+    // a number beside it says more
+    loose.read(mm + 0.01);
+    expect(loose.advice!.measured!.combined.guardMm).toBeCloseTo(Number((mm + 0.01).toFixed(3)), 9);
+  });
   it('measures with an instrument that nobody listed, less surely', () => {
     const lathe = new AtTheLathe({ ...run, instruments: [] }).to('f2-after');
     lathe.read(27.97, { instrumentId: 'unlisted' });

@@ -169,6 +169,7 @@ function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'readin
     place: event.place,
     at: event.at,
     was: corrections.length > 0 ? [event.raw.text, ...corrections.slice(0, -1).map((c) => c.text)] : [],
+    ...(event.feel ? { feel: event.feel } : {}),
     lookedAgain: event.lookedAgain === true,
     setAside: later.setAside.has(event.id),
   };
@@ -182,7 +183,8 @@ function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'readin
 
 /** A size taken between planned measurements counts at once, unless it is doubted or set aside. */
 function believeNow(run: FrozenRun, draft: Draft, reading: Reading): void {
-  if (reading.setAside || doubtOfReading(run, draft, reading).kind === 'doubted') return;
+  // how a gauge went on narrows a size; it is none by itself
+  if (reading.setAside || reading.feel !== undefined || doubtOfReading(run, draft, reading).kind === 'doubted') return;
   takeSize(run, draft, reading.featureId, reading.mm, uncertaintyOf(run.instruments, reading.instrumentId), false);
 }
 

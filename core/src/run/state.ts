@@ -17,6 +17,8 @@ export interface Reading {
   readonly at: string;
   /** what was typed before it was corrected, oldest first */
   readonly was: readonly string[];
+  /** of a gauge that tells no number: how it went on, `mm` being what it is set or made to */
+  readonly feel?: 'large' | 'touches' | 'small';
   /** looked at again after it was doubted */
   readonly lookedAgain: boolean;
   /** taken back, or an outlier: kept in the record, not counted */

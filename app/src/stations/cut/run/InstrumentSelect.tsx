@@ -4,9 +4,11 @@ import { measure } from '../../../ui/format.ts';
 /** Id that a reading carries when its instrument is not in the shop's list. */
 export const UNLISTED = 'unlisted';
 
-/** Instruments of a shop that measure such a thing and tell a number. */
-export const instrumentsFor = (instruments: readonly Instrument[], what: Measurand): readonly Instrument[] =>
-  instruments.filter((i) => measures(i, what) && tellsNumber(i));
+/** Instruments of a shop that measure such a thing, those that tell a number first. */
+const instrumentsFor = (instruments: readonly Instrument[], what: Measurand): readonly Instrument[] => {
+  const fit = instruments.filter((i) => measures(i, what));
+  return [...fit.filter(tellsNumber), ...fit.filter((i) => !tellsNumber(i))];
+};
 
 /** Which gauge a reading is taken with; one that nobody listed serves too. */
 export function InstrumentSelect({

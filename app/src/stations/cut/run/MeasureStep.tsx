@@ -1,4 +1,4 @@
-import { chooseInstrument, fitness, uncertaintyOf } from '@whelk/core/gauge';
+import { chooseInstrument, fitness, tellsNumber, uncertaintyOf } from '@whelk/core/gauge';
 import { decimalsOf, type Problem, parseLength } from '@whelk/core/quantity';
 import { actsOf, explainSize, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
 import { useEffect, useRef, useState } from 'react';
@@ -9,6 +9,7 @@ import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Working } from '../../../ui/working/Working.tsx';
 import { Acts, KeyMark } from './Acts.tsx';
 import { Doubts } from './Doubts.tsx';
+import { FeltReading } from './FeltReading.tsx';
 import { GonePanel } from './GonePanel.tsx';
 import { InstrumentSelect, UNLISTED } from './InstrumentSelect.tsx';
 import { Ladder } from './Ladder.tsx';
@@ -85,6 +86,9 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
     field()?.blur();
   };
   const acts = actsOf(advice);
+  const feels = instrument !== undefined && !tellsNumber(instrument);
+  const feel = (how: 'large' | 'touches' | 'small', setTo: string) =>
+    add({ kind: 'reading', stepId: step.id, raw: { text: setTo, unit }, instrumentId, place, feel: how });
   const gone = acts[0]?.code === 'gone';
   const main = gone || !acts[0] ? undefined : () => add(acts[0]!.body);
   const focusField = () => field()?.focus();
@@ -136,7 +140,15 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
               />
             ))}
           </ol>
-          <form ref={form} onSubmit={take} className="mt-2 flex flex-wrap items-start gap-2">
+          {feels && (
+            <FeltReading
+              key={instrumentId}
+              unit={unit}
+              usual={measure(limits?.upperMm ?? feature.diameterMm, unit, unit === 'mm' ? 3 : 4)}
+              onFeel={feel}
+            />
+          )}
+          <form hidden={feels} ref={form} onSubmit={take} className="mt-2 flex flex-wrap items-start gap-2">
             <TextField
               className="w-32"
               label={measured ? 'Next reading' : 'Reading'}
@@ -165,7 +177,11 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
           </form>
           {measured && (
             <p className="mt-3">
-              {measured.combined.disagreement ? 'The guarding one ' : 'Together '}
+              {measured.combined.disagreement
+                ? 'The guarding one '
+                : measured.readings.every((r) => r.feel)
+                  ? 'At least '
+                  : 'Together '}
               <b>{measure(measured.combined.guardMm, unit, shownPlaces)}</b> ±{' '}
               {measure(measured.combined.uncertaintyMm, unit, unit === 'mm' ? 3 : 4)} {unit}{' '}
               <Working of="size" tell={(record) => explainSize(frozen, state, step.id, record)} />

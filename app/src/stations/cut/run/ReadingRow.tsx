@@ -2,6 +2,9 @@ import { parseLength } from '@whelk/core/quantity';
 import type { Reading } from '@whelk/core/run';
 import { useState } from 'react';
 
+/** How a gauge without a number went on. */
+const feltText = { large: 'does not go', touches: 'tight', small: 'loose' } as const;
+
 /** One reading as it was typed. Correcting keeps what stood there before; set aside it stays in the record and counts no more. */
 export function ReadingRow({
   number,
@@ -48,6 +51,7 @@ export function ReadingRow({
           )}
           <span className="muted -mt-2 mb-1 w-full pl-7 text-sm">
             {name ? `${name}, ` : ''}
+            {reading.feel ? `${feltText[reading.feel]}, ` : ''}
             {reading.place}
             {reading.setAside ? ', set aside' : ''}
           </span>
