@@ -232,9 +232,7 @@ function JobRow({ line, onDuplicate, onAct, onRenamed }: RowProps) {
       >
         <a className="font-bold" href={href}>
           {stationNames[progress.now]}: {nextText[progress.next]}
-          {progress.next === 'startPiece' && progress.pieceNow && progress.pieceNow > 1
-            ? `, piece ${progress.pieceNow}`
-            : ''}
+          {progress.pieceNow && line.quantity > 1 ? `, piece ${progress.pieceNow} of ${line.quantity}` : ''}
           {progress.setupNow ? `, holding ${progress.setupNow}` : ''}
         </a>
         <p className="muted text-sm">

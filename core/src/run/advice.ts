@@ -3,6 +3,7 @@ import type { Recorder } from '../working/index.ts';
 import { carriageMove } from './carriage-move.ts';
 import { type Expected, expectedOf, expectedTouch } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
+import { type CheckCut, checkCut } from './living.ts';
 import { type Measured, measured } from './measured.ts';
 import { type Move, moveFor, type NoMove } from './move/next.ts';
 import { knownBesides, type StandChange, standChanges } from './needs.ts';
@@ -30,6 +31,8 @@ export interface StepAdvice {
   readonly trial?: Move;
   readonly carriage?: DialMove;
   readonly fromEndMm?: number;
+  /** touching off, where the numbers of the piece before live on: the short cut that checks them */
+  readonly check?: CheckCut;
   /** what a measurement should find */
   readonly expected?: Expected;
   readonly measured?: Measured;
@@ -62,7 +65,8 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
     newTool: step.toolId !== undefined && step.toolId !== state.toolId,
     besides: standChanges(run, step, knownBesides(run, state)),
   };
-  if (step.kind === 'touchOff') return { ...advice, expected: expectedTouch(run, state, step) };
+  if (step.kind === 'touchOff')
+    return { ...advice, expected: expectedTouch(run, state, step), check: checkCut(run, state, step) };
   if (step.kind === 'measure') return { ...advice, ...afterReadings(run, state, step, record) };
   const move = moveFor(run, state, step, false, record);
   const trial = move?.kind === 'move' && step.kind !== 'rough' ? moveFor(run, state, step, true) : undefined;

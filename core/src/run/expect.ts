@@ -2,6 +2,7 @@ import { type Doubt, doubtReading, uncertaintyOf } from '../gauge/index.ts';
 import { dialScale } from '../lathe/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FrozenRun } from './frozen.ts';
+import { checkCut, STILL_HOLDS_MM } from './living.ts';
 import { metalOn } from './move/next.ts';
 import type { Reading, RunState } from './state.ts';
 import type { Step } from './step.ts';
@@ -31,6 +32,9 @@ export function expectedOf(run: FrozenRun, state: RunState, featureId: string | 
 
 /** What is expected of a diameter at touching off: the bar less a light cut, or the length roughed last. */
 export function expectedTouch(run: FrozenRun, state: RunState, step: Step): Expected {
+  // by the numbers of the piece before it is known more nearly
+  const check = checkCut(run, state, step);
+  if (check) return { mm: check.diameterMm, boundMm: STILL_HOLDS_MM };
   if (step.targetMm === undefined) return { mm: run.stockMm - FIRST_CUT_MM / 2, boundMm: FIRST_CUT_MM / 2 + 0.3 };
   const metal = state.metal[step.featureId ?? ''];
   return metal ? { mm: metal.diameterMm, boundMm: metal.doubtMm + BESIDES_MM } : { mm: step.targetMm, boundMm: 0.3 };

@@ -187,6 +187,20 @@ export const frozenRunSchema = z
       .array(z.strictObject({ toolId: z.uuid(), share: number, uncertaintyShare: number.positive() }))
       .max(2000)
       .optional(),
+    living: z
+      .array(
+        z.strictObject({
+          toolId: z.uuid(),
+          reference: z.strictObject({
+            rings: z.strictObject({ crossSlide: number, compound: number.optional() }),
+            diameterMm: z.number().positive(),
+          }),
+          endLines: number.optional(),
+          crossLines: number.optional(),
+        }),
+      )
+      .max(50)
+      .optional(),
     hold: holdChoiceSchema,
     school: z.enum(['shopRule', 'conditions', 'machineFirst']),
     policy: speedPolicySchema.optional(),

@@ -7,7 +7,7 @@ import { type Drawing, type Part, upgradeDrawing, upgradePart } from '../part/in
 import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
 import { type Tool, upgradeTool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
-import type { SpringSample } from './state.ts';
+import type { LivingReference, SpringSample } from './state.ts';
 import type { Step } from './step.ts';
 
 /** All that a run follows, as it was when the cut was started; replanning the job does not touch it. */
@@ -33,6 +33,8 @@ export interface FrozenRun {
   readonly steps: readonly Step[];
   /** spring that earlier runs of these tools on this lathe have shown */
   readonly known?: readonly SpringSample[];
+  /** what the tools' numbers were worth when the piece before of this batch was done, with nothing else cut since */
+  readonly living?: readonly LivingReference[];
   /** how the lathe stood when the run was begun; unknown in runs of the first version */
   readonly stand?: Stand;
 }

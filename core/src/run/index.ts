@@ -14,6 +14,7 @@ export {
 export { doubted, doubtOf, type Expected, expectedTouch } from './expect.ts';
 export { explainOperation, type FrozenRun, upgradeFrozen } from './frozen.ts';
 export { asFrozenRun, frozenRunSchema } from './frozen-schema.ts';
+export { type CheckCut, livingAfter } from './living.ts';
 export { explainSize, type Measured, measured, sizesRead } from './measured.ts';
 export { type Hands, handsTo } from './move/hands.ts';
 export type { Move, NoMove } from './move/next.ts';
@@ -21,7 +22,14 @@ export { believedOf } from './move/spring.ts';
 export { type LockChange, locksThrough, type StandChange, standAfter, standChanges, standNeeded } from './needs.ts';
 export { orderEvents } from './order.ts';
 export { replay } from './replay.ts';
-export { currentStep, type Outcome, type Reading, type RunState, type SpringSample } from './state.ts';
+export {
+  currentStep,
+  type LivingReference,
+  type Outcome,
+  type Reading,
+  type RunState,
+  type SpringSample,
+} from './state.ts';
 export { isPass, type Step, stepsOf } from './step.ts';
 export { upgradeEvents } from './upgrade/first-events.ts';
 export { cutMinutes } from './wear.ts';

@@ -93,6 +93,7 @@ function takeSize(
       ...{ rings, diameterMm: sizeMm, depthMm, springShare: lastCut.springShare, uncertaintyMm },
       ...{ by: 'measured', featureId, ...(trial ? { trial } : {}) },
     };
+    keepLiving(draft, lastCut.toolId, sizeMm);
   }
   if (trial) return;
   const offMm = expected ? Math.max(0, Math.abs(sizeMm - expected.mm) - expected.boundMm) : 0;
@@ -107,6 +108,16 @@ function takeSize(
         )
       : draft.metal;
   draft.metal = { ...metal, [featureId]: { diameterMm: sizeMm, doubtMm: uncertaintyMm, by: 'measured' } };
+}
+
+/** What the tool's numbers are worth now, for the next piece. */
+function keepLiving(draft: Draft, toolId: string | undefined, diameterMm: number): void {
+  if (toolId === undefined) return;
+  const endLines = draft.endLines === undefined ? {} : { endLines: draft.endLines };
+  draft.living = {
+    ...draft.living,
+    [toolId]: { toolId, reference: { rings: ringsOf(draft), diameterMm }, ...endLines },
+  };
 }
 
 function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOff'>): boolean {
@@ -131,6 +142,7 @@ function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOf
   draft.compoundLines = fine?.ok ? fine.lines : undefined;
   draft.endLines = end?.ok ? end.lines : undefined;
   draft.reference = { rings: ringsOf(draft), diameterMm: mm, depthMm: 0, uncertaintyMm, by: 'touchOff' };
+  keepLiving(draft, step.toolId, mm);
   // the first short cut is not the length; the second time a roughed length is measured
   if (step.featureId !== undefined)
     draft.metal = { ...draft.metal, [step.featureId]: { diameterMm: mm, doubtMm: uncertaintyMm, by: 'measured' } };

@@ -48,6 +48,16 @@ export interface Reference {
   readonly trial?: boolean;
 }
 
+/** What a tool's numbers were worth when a piece was done: they are still worth it for the next, if nothing was disturbed. */
+export interface LivingReference {
+  readonly toolId: string;
+  readonly reference: Pick<Reference, 'rings' | 'diameterMm'>;
+  /** where the carriage's ring stood at the faced end */
+  readonly endLines?: number;
+  /** where the cross-slide stands, of whichever tool was last */
+  readonly crossLines?: number;
+}
+
 /** Metal that stands on a length now. */
 export interface Metal {
   readonly diameterMm: number;
@@ -104,6 +114,8 @@ export interface RunState {
   readonly extra?: Extra;
   readonly rounds: Readonly<Record<string, number>>;
   readonly reference?: Reference;
+  /** what each tool's numbers are worth, for the next piece of the batch */
+  readonly living: Readonly<Record<string, LivingReference>>;
   /** where the rings stand, in lines of the rising sense */
   readonly crossLines?: number;
   readonly compoundLines?: number;
@@ -139,6 +151,7 @@ export function startState(stand?: Stand): RunState {
   return {
     stepIndex: 0,
     rounds: {},
+    living: {},
     metal: {},
     cuts: [],
     samples: [],

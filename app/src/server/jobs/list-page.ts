@@ -11,6 +11,7 @@ export interface JobLine {
   readonly meta: string;
   readonly picture: Picture;
   readonly features: number;
+  readonly quantity: number;
   readonly progress: Pick<Progress, 'done' | 'now' | 'next' | 'pieceNow' | 'setupNow'> & {
     readonly problemCode?: Progress['problem'];
   };
@@ -49,6 +50,7 @@ export async function loadJobLines(db: Knex, archived: boolean, find: string): P
       archived,
       picture: silhouettePicture(planned.part, 380, 104),
       features: planned.part.features.length,
+      quantity: job.quantity,
       progress: { done, now, next, pieceNow, setupNow, problemCode: problem },
       openRun: open && { id: open.id, step: Math.min(open.stepIndex + 1, open.stepCount), steps: open.stepCount },
     };

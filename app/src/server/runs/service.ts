@@ -2,7 +2,15 @@ import { randomUUID } from 'node:crypto';
 import { problemsOf } from '@whelk/core/calc';
 import { freezeJob, planJob } from '@whelk/core/job';
 import type { Problem } from '@whelk/core/quantity';
-import { cutMinutes, replay, type SpringSample, type StoredEvent, storedEventSchema } from '@whelk/core/run';
+import {
+  cutMinutes,
+  type LivingReference,
+  livingAfter,
+  replay,
+  type SpringSample,
+  type StoredEvent,
+  storedEventSchema,
+} from '@whelk/core/run';
 import type { Knex } from 'knex';
 import { tellProblem, type Worded } from '../../messages/problems.ts';
 import { notFound, Refused } from '../answer.ts';
@@ -70,7 +78,13 @@ export async function startRun(
   const planned = freezeJob(job, planJob(job, await loadShop(db)), setup);
   if (!planned) throw new Refused(409, [{ code: 'run.planMissing', path: [] }]);
   const known = await knownSpring(db, planned.lathe.id, planned.material.id);
-  const frozen = { ...planned, ...(known.length > 0 ? { known } : {}), stand: await loadStand(db, planned.lathe) };
+  const living = await livingOn(db, planned.lathe.id, jobId, setup);
+  const frozen = {
+    ...planned,
+    ...(known.length > 0 ? { known } : {}),
+    ...(living.length > 0 ? { living } : {}),
+    stand: await loadStand(db, planned.lathe),
+  };
   const id = randomUUID();
   try {
     await insertRun(db, {
@@ -93,6 +107,15 @@ export async function startRun(
     return { id: other.id, already: true };
   }
   return { id, already: false };
+}
+
+/** What the tools' numbers are worth from the piece before of this batch, where nothing else was cut on the lathe since. */
+async function livingOn(db: Knex, latheId: string, jobId: string, setup: number): Promise<readonly LivingReference[]> {
+  const rows = await selectRecentRuns(db, KNOWN_FROM_RUNS);
+  const last = rows.find((row) => (row.frozen as { lathe?: { id?: string } }).lathe?.id === latheId);
+  if (!last || last.job_id !== jobId || last.setup !== setup || last.outcome !== 'finished') return [];
+  const [run] = await withEvents(db, [last]);
+  return livingAfter(replay(run!.frozen, run!.events));
 }
 
 /** Runs looked at for what they have shown of spring: an edge does not stay the same for longer. */

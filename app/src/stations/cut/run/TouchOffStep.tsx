@@ -6,6 +6,7 @@ import { measure } from '../../../ui/format.ts';
 import { useKeptText } from '../../../ui/keep/useKeptText.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Acts } from './Acts.tsx';
+import { CheckFirst } from './CheckFirst.tsx';
 import { SetPanel } from './SetPanel.tsx';
 import { TouchDoubt } from './TouchDoubt.tsx';
 import { diameter as diameterOf, stepTitle } from './titles.ts';
@@ -28,6 +29,7 @@ interface Props {
 /** Touching off: the diameter measured, the numbers noted, and the direction come from. All later moves start here. */
 export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNote, caution, keys }: Props) {
   const { lathe } = frozen;
+  const { check } = advice;
   const { crossSlide, carriage, compound } = lathe.slides;
   const at = `${keepAs}.${advice.step.id}`;
   const again = advice.step.targetMm !== undefined;
@@ -50,8 +52,11 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
     fields.find((field) => field.value === '')?.focus({ preventScroll: true });
   }, []);
   useKeys(keys, { n: onNote, b: onBack });
-  const [cross, setCross, dropCross] = useKeptText(`${at}.cross`, crossSlide.resettable ? '0' : '');
-  const [end, setEnd, dropEnd] = useKeptText(`${at}.end`, carriage.means === 'dial' && carriage.resettable ? '0' : '');
+  const [cross, setCross, dropCross] = useKeptText(`${at}.cross`, check?.number ?? (crossSlide.resettable ? '0' : ''));
+  const [end, setEnd, dropEnd] = useKeptText(
+    `${at}.end`,
+    check?.endNumber ?? (carriage.means === 'dial' && carriage.resettable ? '0' : ''),
+  );
   const [tried, setTried] = useState(false);
   const read = parseLength(diameter, lathe.unit);
   const number = (dial: typeof crossSlide, text: string): Problem | undefined => {
@@ -111,7 +116,11 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
               cross-slide’s lines. Park it so that nothing strikes.
             </p>
           )}
-          <ol className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg">
+          {check && <CheckFirst frozen={frozen} check={check} again={again} />}
+          <ol
+            hidden={check !== undefined}
+            className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg"
+          >
             <li>
               {again
                 ? `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`
