@@ -111,7 +111,7 @@ describe('runs', () => {
     expect(answered.taken).toEqual([good.id]);
     expect(answered.refused.map((r) => [r.id, r.problems[0]!.code])).toEqual([
       [long.id, 'input.tooBig'],
-      ['', 'input.wrongType'],
+      ['', 'input.invalid'],
       [clash.id, 'run.sameSequence'],
     ]);
     expect(answered.refused.every((r) => r.problems[0]!.what.length > 5)).toBe(true);

@@ -1,9 +1,8 @@
-import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 import { ROOT } from './places.mjs';
-import { Plain, say } from './say.mjs';
+import { Plain, quietly, say } from './say.mjs';
 
 function* files(dir) {
   for (const entry of fs.readdirSync(dir, { withFileTypes: true })) {
@@ -34,11 +33,10 @@ export function ensureBuilt() {
   const stamp = sourceStamp();
   if (fs.existsSync(stampFile) && fs.readFileSync(stampFile, 'utf8') === stamp) return;
   say('Building (about half a minute, after changes only)');
-  const result = spawnSync(process.execPath, [path.join(ROOT, 'node_modules/astro/astro.js'), 'build', '--silent'], {
+  const built = quietly(process.execPath, [path.join(ROOT, 'node_modules/astro/astro.js'), 'build', '--silent'], {
     cwd: path.join(ROOT, 'app'),
-    stdio: ['ignore', 'inherit', 'inherit'],
     env: { ...process.env, NODE_ENV: 'production', ASTRO_TELEMETRY_DISABLED: '1', ASTRO_DISABLE_UPDATE_CHECK: 'true' },
   });
-  if (result.status !== 0) throw new Plain('The build failed; what is wrong stands above.');
+  if (!built) throw new Plain('The build failed; what is wrong stands above.');
   fs.writeFileSync(stampFile, stamp);
 }

@@ -1,10 +1,9 @@
-import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 import { ROOT } from './places.mjs';
 import { installedVersions } from './postgres.mjs';
-import { Plain, say } from './say.mjs';
+import { Plain, quietly, say } from './say.mjs';
 
 function stampOf(file) {
   return createHash('sha256').update(fs.readFileSync(file)).digest('hex');
@@ -16,20 +15,15 @@ export function ensurePackages() {
   const wanted = stampOf(path.join(ROOT, 'package-lock.json'));
   if (fs.existsSync(stamp) && fs.readFileSync(stamp, 'utf8') === wanted) return;
   say('Installing npm packages (about a minute, once)');
-  const result = spawnSync('npm', ['ci', '--include=dev', '--no-audit', '--no-fund'], {
+  const installed = quietly('npm', ['ci', '--include=dev', '--no-audit', '--no-fund'], {
     cwd: ROOT,
-    stdio: ['ignore', 'inherit', 'inherit'],
     env: { ...process.env, NODE_ENV: 'development' },
   });
-  if (result.status !== 0) throw new Plain('The npm packages could not be installed. Run: npm ci');
+  if (!installed) throw new Plain('The npm packages could not be installed. Run: npm ci');
   fs.writeFileSync(stamp, wanted);
 }
 
-const apt = (args) =>
-  spawnSync('apt-get', args, {
-    stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-  }).status === 0;
+const apt = (args) => quietly('apt-get', args, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
 
 function aptInstall(packages, what) {
   const command = `apt-get install -y --no-install-recommends ${packages.join(' ')}`;

@@ -1,3 +1,5 @@
+import { spawnSync } from 'node:child_process';
+
 /** A failure that is told in one plain line and ends the command; no stack. */
 export class Plain extends Error {}
 
@@ -20,4 +22,15 @@ export async function run(main) {
     else console.error(error);
     process.exitCode = 1;
   }
+}
+
+/**
+ * Runs a command whose own words are nobody's to read while it does well; all of them when it does not.
+ * @returns whether it did
+ */
+export function quietly(command, args, options = {}) {
+  const result = spawnSync(command, args, { ...options, stdio: ['ignore', 'pipe', 'pipe'], maxBuffer: 1e8 });
+  if (result.status === 0) return true;
+  process.stderr.write(`${result.stdout ?? ''}${result.stderr ?? ''}`);
+  return false;
 }

@@ -188,6 +188,10 @@ const steps: Record<string, (v: V) => Omit<WordedStep, 'source'>> = {
     title: 'Spring',
     formula: `${n(Number(v.bestShare) * 100, 1)} % of the depth, between ${n(Number(v.lowShare) * 100, 1)} and ${n(Number(v.highShare) * 100, 1)} %; ${Number(v.count) > 0 ? `shown by ${v.count} cuts` : 'no cut has shown it yet'}; held between nothing and 1.5 times the ${n(Number(v.reckonedShare) * 100, 1)} % that are reckoned from force, work and lathe`,
   }),
+  'run.otherPlan': () => ({
+    title: 'Planned by an earlier version',
+    formula: 'this one would plan it otherwise; how the number came about then was not kept',
+  }),
   'run.next': (v) => ({
     title: { measured: 'From the measured size', trial: 'From the trial cut' }[String(v.by)] ?? 'From the touch-off',
     formula: `from Ø${size(v.beforeMm)} to Ø${size(v.aimMm)}: ${size(v.depthMm)} mm deep on the radius; the last number stood for Ø${size(v.nowMm)} after ${size(v.lastDepthMm)} mm; difference of spring ${size(v.springMm)} mm: ${size(v.travelMm)} mm further in`,

@@ -6,7 +6,7 @@ import { type Material, upgradeMaterial } from '../material/index.ts';
 import { type Drawing, type Part, upgradeDrawing, upgradePart } from '../part/index.ts';
 import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
 import { type Tool, upgradeTool } from '../tool/index.ts';
-import type { Recorder } from '../working/index.ts';
+import { collectWorking, type Recorder } from '../working/index.ts';
 import type { LivingReference, SpringSample } from './state.ts';
 import type { Step } from './step.ts';
 
@@ -39,12 +39,22 @@ export interface FrozenRun {
   readonly stand?: Stand;
 }
 
+/** What of an operation is told at the lathe: planned anew it has to be the same, or its working is another plan's. */
+const toldOf = (plan: Plan, operationId: string): string => {
+  const operation = plan.operations.find((o) => o.id === operationId);
+  return JSON.stringify(operation ? [operation.passes, operation.setting, operation.minutes] : [plan.holding.method]);
+};
+
 /**
- * Tells the working of one operation of a frozen plan, by planning it again from what was frozen with it.
+ * Tells the working of one operation of a frozen plan, by planning it again from what was frozen with it. Where a later version
+ * plans it otherwise, that is told and nothing else: the number at the lathe is not explained by another plan.
  * @param operationId as in the plan
  */
 export function explainOperation(run: FrozenRun, operationId: string, record: Recorder): void {
-  planRoute(run, (id) => (id === operationId ? record : undefined));
+  const { steps, record: collect } = collectWorking();
+  const plan = planRoute(run, (id) => (id === operationId ? collect : undefined));
+  if (toldOf(plan, operationId) === toldOf(run.plan, operationId)) for (const step of steps) record(step);
+  else record({ code: 'run.otherPlan', values: {} });
 }
 
 /**

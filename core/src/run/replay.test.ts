@@ -54,6 +54,11 @@ describe('replay', () => {
     explainOperation(run, 'f2-rough', record);
     const rpm = run.plan.operations.find((o) => o.id === 'f2-rough')!.setting!.rpm;
     expect(steps.find((s) => s.code === 'cutting.chosenSpeed')!.values.rpm).toBe(rpm);
+    // a plan that this version would make otherwise is not explained by what it would do
+    const operations = run.plan.operations.map((o) => (o.id === 'f2-rough' ? { ...o, minutes: o.minutes + 1 } : o));
+    const other = collectWorking();
+    explainOperation({ ...run, plan: { ...run.plan, operations } }, 'f2-rough', other.record);
+    expect(other.steps.map((s) => s.code)).toEqual(['run.otherPlan']);
     const told = collectWorking();
     adviseStep(run, at('f2-finish-1').state, told.record);
     expect(told.steps.map((s) => s.code)).toEqual(['run.spring', 'run.next', 'run.guard', 'lathe.dialMove']);

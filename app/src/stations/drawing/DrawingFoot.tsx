@@ -3,6 +3,7 @@ import { readTyped, shortLength } from '@whelk/core/quantity';
 import { wordProblem } from '../../messages/problems.ts';
 import { GeneralTolerance } from '../../ui/GeneralTolerance.tsx';
 import { TextField } from '../../ui/number-field/TextField.tsx';
+import { PiecesField } from './PiecesField.tsx';
 
 /** The checks in one line, the whole length, and what holds for all sizes. */
 export function DrawingFoot({
@@ -62,15 +63,7 @@ export function DrawingFoot({
           <option value="in">inch</option>
         </select>
       </label>
-      <TextField
-        className="w-24"
-        label="Pieces"
-        inputMode="numeric"
-        value={String(job.quantity)}
-        onChange={(text) =>
-          change((j) => ({ ...j, quantity: Math.min(1000, Math.max(1, Number.parseInt(text, 10) || 1)) }), 'quantity')
-        }
-      />
+      <PiecesField quantity={job.quantity} onChange={(quantity) => change((j) => ({ ...j, quantity }), 'quantity')} />
       <TextField
         className="w-24"
         label="Issue"
