@@ -82,7 +82,7 @@ describe('holdings of a job', () => {
     await press(page, 'Done');
     await sees(page, 'whole length is then');
     await visit(page, `${shop.url}/`);
-    await sees(page, 'Go on cutting, holding 2');
+    await sees(page, 'Go on cutting, piece 1 of 2, holding 2');
     // the file of the job carries both, and comes back the same
     const file = (await shop.ask('GET', `/api/jobs/${pins}/export`)).body as { runs: { setup?: number }[] };
     expect(file.runs.map((r) => r.setup)).toEqual([1, 2]);

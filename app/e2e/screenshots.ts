@@ -64,6 +64,11 @@ try {
   await keep(page, 'route');
   await visit(page, `${shop.url}${openRun}`);
   await keep(page, 'measure');
+  // the cut after it, a few millimetres first
+  await press(page, 'Set the dial, go on');
+  await press(page, 'Trial cut');
+  await keep(page, 'trial-cut');
+  await press(page, 'Back');
   await visit(page, await startRun('Guide roller axles'));
   await toTouchOff(page);
   await type(page, 'touch-diameter', '24.72');
@@ -74,7 +79,6 @@ try {
   for (const [url, name] of [
     ['/tools', 'tools'],
     ['/bench-book/speeds', 'speeds'],
-    ['/bench-book/inserts', 'inserts'],
   ] as const) {
     await visit(page, `${shop.url}${url}`);
     await keep(page, name);

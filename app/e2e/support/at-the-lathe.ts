@@ -30,9 +30,13 @@ export async function aMomentLater(page: Page, key: 'Space' | 'Enter'): Promise<
   await page.keyboard.press(key);
 }
 
+/** Which step the page shows: its number and its heading, which a further cut or measurement changes too. */
+const whereItIs = (): string =>
+  `${document.querySelector('header b')?.textContent} ${document.querySelector('main h2')?.textContent}`;
+
 /** Does the present step: touches off, reads what was cut, or says done. */
 export async function doStep(page: Page, by: 'click' | 'key', barMm = 30): Promise<void> {
-  const before = await textOf(page, 'header');
+  const before = await page.evaluate(whereItIs);
   const has = (field: string) => page.$(`[data-field="${field}"]`);
   if (await has('touch-diameter')) {
     const expected = /about Ø([\d.]+)/.exec(await textOf(page))?.[1];
@@ -59,11 +63,7 @@ export async function doStep(page: Page, by: 'click' | 'key', barMm = 30): Promi
     else await page.click('button.act.main');
   }
   await page.waitForFunction(
-    (b) =>
-      document.querySelector('header')?.innerText.replace(/\d+ waiting for the server|saved/, '') !==
-        b.replace(/\d+ waiting for the server|saved/, '') ||
-      document.body.innerText.includes('All that can be turned') ||
-      document.querySelector('[data-field="reading"]') !== null,
+    (b) => `${document.querySelector('header b')?.textContent} ${document.querySelector('main h2')?.textContent}` !== b,
     {},
     before,
   );

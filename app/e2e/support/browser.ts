@@ -48,7 +48,7 @@ export async function openPage(
   // tsx marks functions with a helper that the page does not have
   await page.evaluateOnNewDocument('globalThis.__name = (f) => f');
   await page.setViewport({ width, height });
-  page.setDefaultTimeout(15_000);
+  page.setDefaultTimeout(30_000);
   return { page, errors };
 }
 

@@ -210,6 +210,44 @@ function DialRow({ name, dial, move, note, sub }: RowProps) {
   );
 }
 
+const FACE_CUT_MM = 0.5;
+
+/** Facing: so many cuts, each set by the compound along the bed, from the rim to the centre. */
+function Facing({ frozen, offMm }: { frozen: FrozenRun; offMm: number }) {
+  const { unit, slides } = frozen.lathe;
+  const dial = slides.compound;
+  const f = (mm: number) => `${measure(mm, unit, unit === 'mm' ? 2 : 3)} ${unit}`;
+  const count = Math.max(1, Math.ceil(offMm / FACE_CUT_MM - 1e-9));
+  const move = dialMove(dial, 0, offMm / count);
+  return (
+    <>
+      <p className="max-w-xl text-lg">
+        Compound along the bed, its slack taken up. Touch the raw end{dial.resettable ? ' and set its ring to 0' : ''},
+        then{' '}
+        <b>
+          {count === 1 ? 'one cut' : `${count} cuts`} of {f(offMm / count)}
+        </b>
+        , {f(offMm)} in all, from the rim to the centre, until it is clean.
+        {frozen.again && ` The whole length is then ${f(frozen.part.lengthMm)}: measure before the last cut.`}
+      </p>
+      {dial.resettable ? (
+        <DialRow
+          name={count === 1 ? 'Compound' : 'Compound, for each cut'}
+          dial={dial}
+          move={move}
+          note={`${dialScale(dial).lineNumber.valueOf()} ${dial.unit} a line`}
+          sub="from 0, where it touched or where the cut before stood"
+        />
+      ) : (
+        <p className="hands-how">
+          Note the compound’s number where it touches. For each cut {wayText(move.fullTurns, move.rest)} {dial.unit}{' '}
+          further, {move.hand}.
+        </p>
+      )}
+    </>
+  );
+}
+
 /** What is done without a dial reading: mounting, facing, centring, chamfering. */
 function Words({ frozen, advice, state }: Pick<Props, 'frozen' | 'advice' | 'state'>) {
   const { step } = advice;
@@ -241,15 +279,7 @@ function Words({ frozen, advice, state }: Pick<Props, 'frozen' | 'advice' | 'sta
         {unit}. <Working of="grip" tell={only('route.grip')} />
       </p>
     );
-  if (step.kind === 'face')
-    return (
-      <p className="text-lg">
-        Touch the raw end, then feed in {measure(step.sizes?.offMm ?? 0, unit, unit === 'mm' ? 2 : 3)} {unit} in all
-        with the compound, in two or three light cuts until it is clean. Face from the rim to the centre.
-        {frozen.again &&
-          ` The whole length is then ${measure(frozen.part.lengthMm, unit, unit === 'mm' ? 2 : 3)} ${unit}: measure before the last cut.`}
-      </p>
-    );
+  if (step.kind === 'face') return <Facing frozen={frozen} offMm={step.sizes?.offMm ?? 0} />;
   if (step.kind === 'centre')
     return (
       <p className="text-lg">
