@@ -2,7 +2,7 @@ import { onTailCentre } from '../hold/index.ts';
 import { dialNumber, type Stand, type StandBesides, standOn, usualChuck } from '../lathe/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import type { RunState } from './state.ts';
-import type { Step } from './step.ts';
+import { isPass, type Step } from './step.ts';
 
 type Lock = keyof Stand['locks'];
 
@@ -46,7 +46,8 @@ export function standNeeded(run: FrozenRun, step: Step): StandBesides {
     direction: 'forward',
     locks: {
       carriage: slide === 'carriage',
-      crossSlide: false,
+      // the last cuts by the swung compound: the cross-slide stays where it stands
+      crossSlide: isPass(step) && step.fineness === 'compound',
       ...(supported ? { tailstock: true, quill: true } : {}),
     },
   };

@@ -37,9 +37,9 @@ export function KeptNotices({ run }: { run: Run }) {
       {run.refused.length > 0 && (
         <p role="alert" className="notice">
           <b>
-            {run.refused.length === 1 ? 'One thing was' : `${run.refused.length} things were`} not taken by the server
+            {run.refused.length === 1 ? 'One thing was' : `${run.refused.length} things were`} not taken by the server.
           </b>{' '}
-          and does not count. It is kept here; the rest went on. Open “not taken” to put it right.
+          What was refused is kept here and does not count; the rest went on. Open “not taken” to put it right.
         </p>
       )}
     </>

@@ -234,7 +234,12 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
           </>
         ) : (
           <button type="button" className="act main" onClick={main} disabled={!main}>
-            {measured && acts[0] ? actText[acts[0].code] : 'Take a reading first'} <KeyMark keys={keys}>space</KeyMark>
+            {measured && acts[0]
+              ? actText[acts[0].code]
+              : measured
+                ? 'Answer about the reading first'
+                : 'Take a reading first'}{' '}
+            <KeyMark keys={keys}>space</KeyMark>
           </button>
         )}
         {!gone &&

@@ -28,7 +28,7 @@ export function ReadingRow({
       {text === undefined ? (
         <>
           {reading.setAside ? (
-            <s className="muted text-2xl" title="set aside: does not count">
+            <s className="muted py-2 text-2xl" title="set aside: does not count">
               {reading.text}
             </s>
           ) : (

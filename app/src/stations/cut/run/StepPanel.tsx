@@ -167,7 +167,7 @@ export function MoveHands({ frozen, move }: { frozen: FrozenRun; move: Move }) {
       name="Compound, at 5.74°"
       dial={dial}
       hands={move.hands}
-      note="the cross-slide stays locked where it stands; clear of the shoulder, it shifts along ten times what it moves in"
+      note="cross-slide locked; it shifts along ten times as far as across"
     />
   );
 }
