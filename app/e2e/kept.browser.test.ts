@@ -83,7 +83,7 @@ describe('what was done and read', () => {
     await two.keyboard.press('n');
     await sees(two, 'from the second');
     await sees(two, 'from the first');
-    const { events } = (await shop.ask('GET', url.slice(shop.url.length).replace('/runs/', '/api/runs/') + '/events'))
+    const { events } = (await shop.ask('GET', `${url.slice(shop.url.length).replace('/runs/', '/api/runs/')}/events`))
       .body as unknown as { events: { device: string; seq: number }[] };
     expect(events.map((e) => e.seq)).toEqual([1, 2, 3, 4]);
     expect(new Set(events.map((e) => e.device)).size).toBe(1);
@@ -120,7 +120,7 @@ describe('what was done and read', () => {
       await note(page, 'a note');
       await saved(page);
     }
-    const { events } = (await shop.ask('GET', url.slice(shop.url.length).replace('/runs/', '/api/runs/') + '/events'))
+    const { events } = (await shop.ask('GET', `${url.slice(shop.url.length).replace('/runs/', '/api/runs/')}/events`))
       .body as unknown as { events: { device: string }[] };
     expect(events).toHaveLength(2);
     expect(new Set(events.map((e) => e.device)).size).toBe(2);

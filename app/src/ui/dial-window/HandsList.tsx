@@ -1,18 +1,6 @@
 import { type Dial, dialScale } from '@whelk/core/lathe';
+import type { Hands } from '@whelk/core/run';
 import { DialWindow } from './DialWindow.tsx';
-
-/** What both hands do with a wheel, in their order. Structural, so that any ring's move fits. */
-export interface HandsShown {
-  readonly fromLines: number;
-  readonly toLines: number;
-  readonly now: string;
-  readonly number: string;
-  readonly outTurns: number;
-  readonly outHand: 'clockwise' | 'anticlockwise';
-  readonly fullTurns: number;
-  readonly rest: string;
-  readonly hand: 'clockwise' | 'anticlockwise';
-}
 
 const COUNTS = [
   'no',
@@ -41,7 +29,7 @@ export function wayText(fullTurns: number, rest: string): string {
 }
 
 /** A move of a wheel as the hands make it: out first, then in to a number, both told alike, and the ring rolled to that number. */
-export function HandsList({ name, dial, hands, note }: { name: string; dial: Dial; hands: HandsShown; note?: string }) {
+export function HandsList({ name, dial, hands, note }: { name: string; dial: Dial; hands: Hands; note?: string }) {
   const { lineNumber } = dialScale(dial);
   const { outTurns, outHand, number, fullTurns, rest, hand, now } = hands;
   return (
