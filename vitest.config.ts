@@ -7,6 +7,8 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
+          // one kind after the other: each has its own number of workers
+          sequence: { groupOrder: 0 },
           // properties take many runs, and a shared machine may be slow
           testTimeout: 60_000,
           setupFiles: ['./vitest.setup.ts'],
@@ -16,6 +18,7 @@ export default defineConfig({
       {
         test: {
           name: 'endpoint',
+          sequence: { groupOrder: 1 },
           include: ['app/e2e/**/*.endpoint.test.ts'],
           testTimeout: 60_000,
           hookTimeout: 120_000,
@@ -25,6 +28,7 @@ export default defineConfig({
       {
         test: {
           name: 'browser',
+          sequence: { groupOrder: 2 },
           include: ['app/e2e/**/*.browser.test.ts'],
           testTimeout: 240_000,
           hookTimeout: 120_000,
