@@ -42,7 +42,11 @@ export interface FrozenRun {
 /** What of an operation is told at the lathe: planned anew it has to be the same, or its working is another plan's. */
 const toldOf = (plan: Plan, operationId: string): string => {
   const operation = plan.operations.find((o) => o.id === operationId);
-  return JSON.stringify(operation ? [operation.passes, operation.setting, operation.minutes] : [plan.holding.method]);
+  if (!operation) return plan.holding.method;
+  // figure by figure: a database keeps the keys of an object in an order of its own
+  const { passes, setting, minutes } = operation;
+  const figures = passes.flatMap((p) => [p.diameterBeforeMm, p.diameterAfterMm]);
+  return JSON.stringify([figures, setting?.rpm, setting?.feedMmPerRev, setting?.speedLabel, minutes]);
 };
 
 /**

@@ -59,6 +59,11 @@ describe('replay', () => {
     const other = collectWorking();
     explainOperation({ ...run, plan: { ...run.plan, operations } }, 'f2-rough', other.record);
     expect(other.steps.map((s) => s.code)).toEqual(['run.otherPlan']);
+    // the same figures in another order of keys are the same plan
+    const turned = run.plan.operations.map((o) => Object.fromEntries(Object.entries(o).toReversed()) as typeof o);
+    const same = collectWorking();
+    explainOperation({ ...run, plan: { ...run.plan, operations: turned } }, 'f2-rough', same.record);
+    expect(same.steps.map((s) => s.code)).toContain('cutting.chosenSpeed');
     const told = collectWorking();
     adviseStep(run, at('f2-finish-1').state, told.record);
     expect(told.steps.map((s) => s.code)).toEqual(['run.spring', 'run.next', 'run.guard', 'lathe.dialMove']);
