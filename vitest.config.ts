@@ -32,8 +32,7 @@ export default defineConfig({
           include: ['app/e2e/**/*.browser.test.ts'],
           testTimeout: 240_000,
           hookTimeout: 120_000,
-          // each file has a shop and a browser of its own; two at a time is what two cores bear
-          maxWorkers: 2,
+          fileParallelism: false,
         },
       },
     ],

@@ -250,6 +250,10 @@ describe('the bench book', () => {
     await page.type('form .input', 'Sluice shaft steel');
     await press(page, 'Keep');
     await page.waitForFunction(() => document.querySelector('h2.text-2xl')?.textContent === 'Sluice shaft steel');
+    // it is shown at once; the next page knows it when the server has it
+    await page.waitForFunction(async () =>
+      (await (await fetch('/bench-book/materials')).text()).includes('Sluice shaft steel'),
+    );
     await visit(page, `${shop.url}/stock`);
     await press(page, 'Add');
     await page.waitForFunction(() =>
