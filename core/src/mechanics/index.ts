@@ -18,6 +18,7 @@ export {
   missMm,
   type ShownSpring,
   type Sign,
+  SPRING_BOUND_FACTOR,
   type SpringShare,
   shownSpring,
   springPassTakesMm,

@@ -45,6 +45,9 @@ export function springPassTakesMm(depthMm: number, share: number): number {
 /** How much lower the short zone of a trial cut comes out than the run that follows. @source k·a1/(1 + k) */
 export const trialZoneLowerMm = springPassTakesMm;
 
+/** Spring is bounded by so many times what work, tool and lathe are reckoned to give way. provenance: recalled */
+export const SPRING_BOUND_FACTOR = 1.5;
+
 /** Spring as two cuts of different depth over the same metal show it, with its standard uncertainty. */
 export interface ShownSpring {
   readonly share: number;

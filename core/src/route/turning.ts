@@ -3,6 +3,7 @@ import { chooseInstrument, UNLISTED_UNCERTAINTY_MM } from '../gauge/index.ts';
 import { onTailCentre } from '../hold/index.ts';
 import { finenessesOf, latheGivesMmPerN } from '../lathe/index.ts';
 import { middleMm, toleranceMm } from '../limit/index.ts';
+import { SPRING_BOUND_FACTOR } from '../mechanics/index.ts';
 import type { Turned } from '../part/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { toolFor } from '../tool/index.ts';
@@ -31,9 +32,6 @@ export interface Level {
   readonly targetMm: number;
 }
 
-/** Bound of the spring against what work, tool and lathe are reckoned to give way. FIELD 13 */
-const BOUND_FACTOR = 1.5;
-
 /** Decides allowance, last cuts and their means. Two equal cuts must each be deep enough for the edge. */
 export function levelOf(
   context: FitContext,
@@ -58,7 +56,7 @@ export function levelOf(
       ...{ toleranceMm: tolerance, roomMm: startMm - targetMm, shallowestMm },
       ...{ uncertaintyMm: gauge?.uncertaintyMm ?? UNLISTED_UNCERTAINTY_MM, listed: gauge !== undefined },
       finenesses: finenessesOf(input.lathe),
-      highestShare: BOUND_FACTOR * perMmN * (bend.perN / 2 + latheGivesMmPerN(input.lathe).mmPerN),
+      highestShare: SPRING_BOUND_FACTOR * perMmN * (bend.perN / 2 + latheGivesMmPerN(input.lathe).mmPerN),
     },
     record,
   );

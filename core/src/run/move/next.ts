@@ -1,4 +1,5 @@
 import { shallowestCutMm } from '../../cutting/index.ts';
+import { type CutSide, limitsBySide, signOf } from '../../gauge/index.ts';
 import { FINE_ANGLE_SHARE, type Fineness, finenessOf, guardMm, TOUCH_MM } from '../../lathe/index.ts';
 import type { SpringShare } from '../../mechanics/index.ts';
 import type { Recorder } from '../../working/index.ts';
@@ -60,14 +61,16 @@ export function situationOf(
   const tool = run.tools.find((t) => t.id === step.toolId);
   const onThis = reference.featureId === step.featureId && reference.by === 'measured';
   const rings = ringsOf(state);
-  const { limits } = step;
+  // the route cuts outsides; a bore is the same with the other side
+  const side: CutSide = 'outside';
+  const bySide = limitsBySide(step.limits ?? { lowerMm: step.targetMm, upperMm: step.targetMm }, side);
   const leftMm = Math.max(0, (metal.diameterMm - step.targetMm) / 2);
   const angleMm = fineness.slide === 'compound' ? FINE_ANGLE_SHARE * leftMm : 0;
   return {
     fineness,
     same: onThis && !reference.trial ? placeOf(run.lathe, rings) : undefined,
     s: {
-      sign: 1,
+      sign: signOf(side),
       known: {
         xMm: placeOf(run.lathe, reference.rings),
         rMm: reference.diameterMm / 2,
@@ -79,9 +82,9 @@ export function situationOf(
       beforeMm: metal.diameterMm / 2,
       beforeDoubtMm: metal.doubtMm / 2,
       ...(reference.trial && onThis ? { zoneMm: reference.diameterMm / 2 } : {}),
-      goneMm: (limits?.lowerMm ?? step.targetMm) / 2,
-      metalMm: (limits?.upperMm ?? step.targetMm) / 2,
-      wantedMm: (limits ? (limits.upperMm + limits.lowerMm) / 2 : step.targetMm) / 2,
+      goneMm: bySide.goneMm / 2,
+      metalMm: bySide.metalMm / 2,
+      wantedMm: (bySide.goneMm + bySide.metalMm) / 4,
       guardMm: rough ? 0 : guardMm(reference.uncertaintyMm, fineness.setMm, angleMm),
       stepMm: fineness.stepMm,
       markMm: placeOf(run.lathe, { ...rings, [fineness.slide]: 0 }),

@@ -1,10 +1,15 @@
-import { believedSpring, missMm, type Sign, type SpringShare, shownSpring } from '../../mechanics/index.ts';
+import {
+  believedSpring,
+  missMm,
+  type Sign,
+  SPRING_BOUND_FACTOR,
+  type SpringShare,
+  shownSpring,
+} from '../../mechanics/index.ts';
 import type { FrozenRun } from '../frozen.ts';
 import type { MeasuredCut, RunState, SpringSample } from '../state.ts';
 import type { Step } from '../step.ts';
 
-/** Spring is bounded by so many times what work, tool and lathe are reckoned to give way. FIELD 13 */
-export const BOUND_FACTOR = 1.5;
 /** Reckoned where a plan of an earlier version did not say: a light lathe on ordinary work. */
 export const UNKNOWN_SHARE = 0.08;
 /** What was learned on another day or piece counts for less: the edge has worn, the tool was set anew. */
@@ -24,7 +29,7 @@ export function believedOf(run: FrozenRun, state: RunState, toolId: string | und
     : (run.known ?? [])
         .filter((s) => s.toolId === toolId)
         .map((s) => ({ ...s, uncertaintyShare: s.uncertaintyShare * OTHER_RUN_FACTOR }));
-  return believedSpring([...known, ...state.samples.filter((s) => s.toolId === toolId)], BOUND_FACTOR);
+  return believedSpring([...known, ...state.samples.filter((s) => s.toolId === toolId)], SPRING_BOUND_FACTOR);
 }
 
 /** The belief at a place where `reckoned` is expected of the depth. */

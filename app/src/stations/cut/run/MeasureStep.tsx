@@ -235,7 +235,9 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
         ) : (
           <button type="button" className="act main" onClick={main} disabled={!main}>
             {measured && acts[0]
-              ? actText[acts[0].code]
+              ? acts[0].code === 'goOn' && next?.kind !== 'move'
+                ? 'Go on'
+                : actText[acts[0].code]
               : measured
                 ? 'Answer about the reading first'
                 : 'Take a reading first'}{' '}
