@@ -89,6 +89,9 @@ describe('replay', () => {
     const { move } = lathe.advice!;
     if (move?.kind !== 'move') throw new Error('no move');
     expect(move.told.cut).toBe('final');
+    // gauge and hand leave more open than the spring of two equal cuts: two of the guard's three standard uncertainties
+    expect(move.told.smallestMm - move.likely.smallestMm).toBeCloseTo((2 / 3) * move.guardMm, 6);
+    expect(move.likely.largestMm - move.told.largestMm).toBeCloseTo((2 / 3) * move.guardMm, 6);
     expect(move.told.lines - lines).toBeCloseTo(Math.round(((now - middle) / 2 / 0.02) * 2) / 2, 9);
     expect(Math.abs(move.told.comesToMm - middle)).toBeLessThanOrEqual(0.0101);
     expect(lathe.state.reference).toMatchObject({ by: 'measured', diameterMm: Number(now.toFixed(3)) });

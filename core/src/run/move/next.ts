@@ -23,6 +23,8 @@ export interface Move {
   readonly spring: SpringShare;
   /** kept from the limit that cannot be put back, on the diameter */
   readonly guardMm: number;
+  /** between what it will come out 19 times in 20: spring at its worst, with reading and setting at two standard uncertainties */
+  readonly likely: { readonly smallestMm: number; readonly largestMm: number };
 }
 /** No number is safe, and why. */
 export interface NoMove {
@@ -144,6 +146,10 @@ export function moveFor(
     beforeMm: 2 * s.beforeMm,
     spring: s.spring,
     guardMm: 2 * s.guardMm,
+    likely: {
+      smallestMm: 2 * Math.min(comes.deepestMm, comes.shallowestMm) - (4 / 3) * s.guardMm,
+      largestMm: 2 * Math.max(comes.deepestMm, comes.shallowestMm) + (4 / 3) * s.guardMm,
+    },
   };
 }
 

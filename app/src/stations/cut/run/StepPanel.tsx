@@ -101,7 +101,8 @@ function Takes({
 }) {
   const { unit } = frozen.lathe;
   const f = (mm: number) => measure(mm, unit, placesOf(move, unit));
-  const { comesToMm, smallestMm, largestMm, cut } = move.told;
+  const { comesToMm, cut } = move.told;
+  const { smallestMm, largestMm } = move.likely;
   const { spring } = move;
   const percent = (share: number) => `${(100 * share).toFixed(0)} %`;
   return (
