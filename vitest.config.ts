@@ -1,6 +1,6 @@
 import { defineConfig } from 'vitest/config';
 
-/** Three kinds of test: unit beside the code, endpoints on real PostgreSQL, the interface in real Chromium. */
+/** Two kinds of test: units beside the code; a whole shop on real PostgreSQL, asked by programs and seen in real Chromium. */
 export default defineConfig({
   test: {
     projects: [
@@ -17,22 +17,14 @@ export default defineConfig({
       },
       {
         test: {
-          name: 'endpoint',
+          name: 'shop',
           sequence: { groupOrder: 1 },
-          include: ['app/e2e/**/*.endpoint.test.ts'],
-          testTimeout: 60_000,
-          hookTimeout: 120_000,
-          fileParallelism: false,
-        },
-      },
-      {
-        test: {
-          name: 'browser',
-          sequence: { groupOrder: 2 },
-          include: ['app/e2e/**/*.browser.test.ts'],
+          include: ['app/e2e/**/*.{endpoint,browser}.test.ts'],
+          globalSetup: ['app/e2e/support/shared.ts'],
           testTimeout: 240_000,
           hookTimeout: 120_000,
-          fileParallelism: false,
+          // two shops and two pages at a time: more of them wait for each other on two processors
+          maxWorkers: 2,
         },
       },
     ],

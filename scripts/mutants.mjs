@@ -1,11 +1,11 @@
-import { spawn } from 'node:child_process';
+import { fork } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import ts from 'typescript';
 import { ensurePackages } from './lib/install.mjs';
 import { ROOT } from './lib/places.mjs';
-import { run, say } from './lib/say.mjs';
+import { Plain, run, say } from './lib/say.mjs';
 
 /**
  * Changes one sign, figure or comparison at a time in the rooms given and runs their tests: what nothing notices is printed.
@@ -115,32 +115,43 @@ function laneOf(index) {
   return dir;
 }
 
-/** Runs tests in a lane; true when one fails. */
-function fails(dir, what) {
-  return new Promise((resolve) => {
-    const child = spawn(
-      process.execPath,
-      [
-        path.join(ROOT, 'node_modules/vitest/vitest.mjs'),
-        'run',
-        '--project',
-        'unit',
-        '--bail',
-        '1',
-        '--no-isolate',
-        ...what,
-      ],
-      { cwd: dir, stdio: 'ignore', env: { ...process.env, CI: '1' } },
-    );
-    // a change that never ends is noticed too
-    const timer = setTimeout(() => child.kill('SIGKILL'), 90_000);
-    child.on('close', (code) => {
-      clearTimeout(timer);
-      resolve(code !== 0);
-    });
+/** How long one change may take before it counts as never ending. */
+const PATIENCE_MS = 90_000;
+
+/** A process that keeps the tests warm in its own copy of core; resolves when the unchanged code passes them. */
+async function openLane(dir) {
+  const child = fork(path.join(ROOT, 'scripts/lib/mutant-lane.mjs'), [rooms.join(','), 'core/bench/judge'], {
+    cwd: dir,
+    stdio: 'ignore',
+    env: { ...process.env, CI: '1' },
   });
+  const answer = () =>
+    new Promise((resolve) => {
+      const done = (value) => {
+        clearTimeout(timer);
+        child.off('message', done);
+        child.off('exit', gone);
+        resolve(value);
+      };
+      const gone = () => done(null);
+      const timer = setTimeout(() => child.kill('SIGKILL'), PATIENCE_MS);
+      child.once('message', done);
+      child.once('exit', gone);
+    });
+  const first = await answer();
+  if (!first?.ready) throw new Plain('The tests of these rooms fail before anything is changed.');
+  return {
+    /** true, false, or null when the change never ended and the process had to go */
+    notices: (place) => {
+      const answered = answer();
+      child.send({ ...place, file: path.join(dir, place.file) });
+      return answered.then((value) => (value === null ? null : value.noticed));
+    },
+    close: () => child.kill(),
+  };
 }
 
+const minutes = (since) => ((Date.now() - since) / 60_000).toFixed(1);
 const equivalent = ({ file, says, from, to }) =>
   EQUIVALENT.some((e) => e.file === file && e.says === says && e.from === from && e.to === to);
 
@@ -152,29 +163,31 @@ await run(async () => {
   say(`${chosen.length} of ${all.length} places in ${rooms.join(', ')}, seed ${SEED}, ${LANES} at a time`);
   const survived = [];
   let next = 0;
-  const lanes = Array.from({ length: LANES }, (_, i) => laneOf(i));
+  let done = 0;
   await Promise.all(
-    lanes.map(async (dir) => {
-      for (;;) {
-        const place = chosen[next++];
-        if (!place) return;
-        const target = path.join(dir, place.file);
-        const text = fs.readFileSync(target, 'utf8');
-        fs.writeFileSync(target, text.slice(0, place.start) + place.to + text.slice(place.end));
-        // the room's own tests first; the judge cuts pieces only for what those let through
-        const noticed = (await fails(dir, rooms)) || (await fails(dir, ['core/bench/judge', 'core/src/job']));
-        fs.writeFileSync(target, text);
-        if (!noticed) survived.push(place);
+    Array.from({ length: LANES }, async (_, index) => {
+      const dir = laneOf(index);
+      let lane = await openLane(dir);
+      for (let place = chosen[next++]; place; place = chosen[next++]) {
+        const whole = fs.readFileSync(path.join(ROOT, place.file), 'utf8');
+        const noticed = await lane.notices(place);
+        if (noticed === false) survived.push(place);
+        if (noticed === null) {
+          fs.writeFileSync(path.join(dir, place.file), whole);
+          lane = await openLane(dir);
+        }
+        if (++done % 25 === 0) say(`${done} tried, ${survived.length} not noticed, ${minutes(began)} min`);
       }
+      lane.close();
+      fs.rmSync(dir, { recursive: true, force: true });
     }),
   );
-  for (const dir of lanes) fs.rmSync(dir, { recursive: true, force: true });
   for (const { file, line, from, to, says } of survived.sort((a, b) => a.file.localeCompare(b.file) || a.line - b.line))
     say(`${file}:${line}  ${from} → ${to || '(nothing)'}    ${says}`);
   const killed = chosen.length - survived.length;
   const share = killed / chosen.length;
   say(
-    `${killed} of ${chosen.length} noticed, ${(100 * share).toFixed(1)} %; ${EQUIVALENT.length} known to change nothing; ${((Date.now() - began) / 60_000).toFixed(1)} min`,
+    `${killed} of ${chosen.length} noticed, ${(100 * share).toFixed(1)} %; ${EQUIVALENT.length} known to change nothing; ${minutes(began)} min`,
   );
   return share >= 0.85 ? 0 : 1;
 });

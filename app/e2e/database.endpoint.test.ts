@@ -9,8 +9,7 @@ import { TestShop } from './support/shop.ts';
 let shop: TestShop;
 let db: Knex;
 beforeAll(async () => {
-  shop = new TestShop();
-  shop.databaseUrl = await shop.cluster.start({ fast: true });
+  shop = await new TestShop().startDatabase('bare');
   db = connect(shop.databaseUrl);
 });
 afterAll(async () => {

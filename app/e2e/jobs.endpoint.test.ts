@@ -5,7 +5,7 @@ import { TestShop } from './support/shop.ts';
 
 let shop: TestShop;
 beforeAll(async () => {
-  shop = await new TestShop().start('demo');
+  shop = await new TestShop().start('demo', { ownCluster: true });
 });
 afterAll(() => shop.end());
 

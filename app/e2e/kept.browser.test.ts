@@ -35,7 +35,7 @@ async function note(page: Page, text: string): Promise<void> {
 describe('what was done and read', () => {
   it('is kept in the browser before the page moves on: killed without a server, all of it is there again', async () => {
     const url = await begin(11);
-    const context = await browser().createBrowserContext();
+    const context = await browser().browser().createBrowserContext();
     const page = await pageIn(context);
     await visit(page, url);
     await sees(page, 'Put the blank in');
@@ -57,7 +57,7 @@ describe('what was done and read', () => {
   });
   it('has one queue in all tabs of a device: both go on from what either did', async () => {
     const url = await begin(12);
-    const context = await browser().createBrowserContext();
+    const context = await browser().browser().createBrowserContext();
     const [one, two] = [await pageIn(context), await pageIn(context)];
     await two.bringToFront();
     await visit(two, url);
@@ -93,7 +93,7 @@ describe('what was done and read', () => {
     const url = await begin(13);
     const copied = 'aaaaaaaa-0000-4000-8000-000000000001';
     const opened = async () => {
-      const context = await browser().createBrowserContext();
+      const context = await browser().browser().createBrowserContext();
       const page = await pageIn(context);
       await visit(page, url);
       await page.evaluate(
@@ -148,7 +148,7 @@ describe('what was done and read', () => {
       ],
     ] as const) {
       const url = await begin(piece);
-      const context = await browser().createBrowserContext();
+      const context = await browser().browser().createBrowserContext();
       const page = await pageIn(context, before);
       await visit(page, url);
       await aMomentLater(page, 'Space');

@@ -1,4 +1,6 @@
-import { writeFileSync } from 'node:fs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { hydrated, press, sees, textOf, type, visit } from './support/browser.ts';
@@ -114,13 +116,15 @@ describe('a lathe that is odd', () => {
     });
     // and its file comes in again through the page
     await visit(page, `${shop.url}/lathes`);
-    const path = `${shop.dir}/lathe.json`;
-    writeFileSync(path, file.text);
+    const dir = mkdtempSync(path.join(os.tmpdir(), 'whelk-lathe-'));
+    const at = path.join(dir, 'lathe.json');
+    writeFileSync(at, file.text);
     const chooser = (await page.$('input[type="file"]')) as import('puppeteer-core').ElementHandle<HTMLInputElement>;
-    await chooser.uploadFile(path);
+    await chooser.uploadFile(at);
     await page.waitForFunction(() => /\/lathes\/[0-9a-f-]{36}$/.test(location.pathname));
     await hydrated(page);
     await sees(page, '1 calibrations in force');
+    rmSync(dir, { recursive: true });
     await page.close();
   });
 });

@@ -5,7 +5,7 @@ import { demoInBrowser } from './support/demo-in-browser.ts';
 let jobUrl: string;
 let runUrl: string;
 let latheUrl: string;
-const { shop, openPage, browser, jobIdOf } = demoInBrowser();
+const { shop, openPage, browser, jobIdOf } = demoInBrowser({ ownCluster: true });
 beforeAll(async () => {
   jobUrl = `${shop.url}/jobs/${await jobIdOf('Winding spindle')}`;
   runUrl = `${shop.url}${/\/runs\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/log')).text)![0]}`;
@@ -125,7 +125,7 @@ describe('the drawing while typing', () => {
   });
   it('shows both versions when a second tab saved first, and keeps the one chosen', async () => {
     const one = (await openPage()).page;
-    const context = await browser().createBrowserContext();
+    const context = await browser().browser().createBrowserContext();
     const two = await context.newPage();
     await two.setViewport({ width: 1280, height: 800 });
     await visit(one, `${jobUrl}/drawing`);

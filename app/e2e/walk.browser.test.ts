@@ -3,7 +3,7 @@ import { cutToTheEnd, doStep, stepOf } from './support/at-the-lathe.ts';
 import { hydrated, press, sees, station, textOf, type, visit } from './support/browser.ts';
 import { demoInBrowser } from './support/demo-in-browser.ts';
 
-const { shop, openPage, jobIdOf } = demoInBrowser();
+const { shop, openPage, jobIdOf } = demoInBrowser({ ownCluster: true });
 
 describe('an own three-step shaft', () => {
   it('goes from nothing to the log with typing and clicks, through reload and restarts in the middle', async () => {

@@ -1,44 +1,37 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import os from 'node:os';
-import path from 'node:path';
-import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import puppeteer, { type BrowserContext, type Page } from 'puppeteer-core';
+import { launchChromium } from './chromium.ts';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-/** A fresh headless Chromium; `end` closes it and removes its folder. */
-export async function openBrowser(): Promise<{ browser: Browser; end: () => Promise<void> }> {
-  const dir = mkdtempSync(path.join(os.tmpdir(), 'whelk-chromium-'));
-  const browser = await puppeteer.launch({
-    executablePath: '/usr/bin/chromium',
-    headless: true,
-    userDataDir: dir,
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
+/** A browser with nothing in it yet: a context of the one that all tests share, or one of its own. */
+export async function openBrowser(): Promise<{ browser: BrowserContext; end: () => Promise<void> }> {
+  const shared = process.env.WHELK_TEST_CHROMIUM;
+  if (!shared) {
+    const { browser, end } = await launchChromium();
+    return { browser: browser.defaultBrowserContext(), end };
+  }
+  const browser = await puppeteer.connect({ browserWSEndpoint: shared, defaultViewport: null });
+  const context = await browser.createBrowserContext();
   return {
-    browser,
+    browser: context,
     end: async () => {
-      await browser.close();
-      rmSync(dir, { recursive: true, force: true });
+      await context.close();
+      await browser.disconnect();
     },
   };
 }
 
 /** A page that collects what goes wrong in it. */
 export async function openPage(
-  browser: Browser,
+  browser: BrowserContext,
   width = 1280,
   height = 800,
 ): Promise<{ page: Page; errors: string[] }> {
   const page = await browser.newPage();
+  // pages of other tests stand in windows beside it: each believes it has the keyboard
+  await page.emulateFocusedPage(true);
   const errors: string[] = [];
   page.on('pageerror', (error) => errors.push(error instanceof Error ? error.message : String(error)));
   page.on('console', (message) => {

@@ -1,5 +1,5 @@
 import type { Job } from '@whelk/core/job';
-import type { Browser, Page } from 'puppeteer-core';
+import type { BrowserContext, Page } from 'puppeteer-core';
 import { afterAll, beforeAll } from 'vitest';
 import { openBrowser, openPage } from './browser.ts';
 import { TestShop } from './shop.ts';
@@ -8,12 +8,12 @@ import { TestShop } from './shop.ts';
  * A demo shop and a browser of their own for the tests of one file: started before the first of them, gone after the last.
  * Called at the top of the file, before hooks of its own.
  */
-export function demoInBrowser() {
+export function demoInBrowser(options?: { ownCluster: boolean }) {
   const shop = new TestShop();
-  let browser: Browser | undefined;
+  let browser: BrowserContext | undefined;
   let end: (() => Promise<void>) | undefined;
   beforeAll(async () => {
-    await shop.start('demo');
+    await shop.start('demo', options);
     ({ browser, end } = await openBrowser());
   });
   afterAll(async () => {
@@ -24,7 +24,7 @@ export function demoInBrowser() {
     (await shop.ask('GET', `/api/jobs/${id}`)).body as unknown as { job: Job; version: number };
   return {
     shop,
-    browser: (): Browser => browser!,
+    browser: (): BrowserContext => browser!,
     openPage: (width?: number, height?: number): Promise<{ page: Page; errors: string[] }> =>
       openPage(browser!, width, height),
     /** A new job with nothing drawn. @returns its id */

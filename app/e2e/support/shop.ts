@@ -1,4 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import net from 'node:net';
 import os from 'node:os';
@@ -20,14 +21,20 @@ export function freePort(): Promise<number> {
   });
 }
 
-/** A whole shop of its own: cluster, data and server, beside any that runs. */
+interface TestCluster {
+  start(o?: object): Promise<string>;
+  stop(mode?: string): void;
+  running(): boolean;
+  attach(): string;
+  addDatabase(name: string, from?: string): string;
+  dropDatabase(name: string): void;
+}
+
+/** A shop of its own, data and server, beside any that runs: a database in the tests' cluster, or a whole cluster to spoil. */
 export class TestShop {
-  readonly dir = mkdtempSync(path.join(os.tmpdir(), 'whelk-test-'));
-  readonly cluster = new Cluster(this.dir) as {
-    start(o?: object): Promise<string>;
-    stop(mode?: string): void;
-    running(): boolean;
-  };
+  #dir = '';
+  #cluster?: TestCluster;
+  #database = '';
   databaseUrl = '';
   port = 0;
   #server?: ChildProcess;
@@ -35,9 +42,29 @@ export class TestShop {
   get url(): string {
     return `http://127.0.0.1:${this.port}`;
   }
-  async start(what: 'demo' | 'empty'): Promise<this> {
-    this.databaseUrl = await this.cluster.start({ fast: true });
-    setUp(this.databaseUrl, what);
+  /** The cluster that this shop alone has. */
+  get cluster(): TestCluster {
+    if (!this.#dir) throw new Error('This shop shares its cluster: start it with { ownCluster: true }.');
+    return this.#cluster!;
+  }
+  /** @param what nothing at all, an empty shop, or the demo */
+  async startDatabase(what: 'bare' | 'demo' | 'empty', { ownCluster = false } = {}): Promise<this> {
+    const shared = process.env.WHELK_TEST_CLUSTER;
+    if (shared && !ownCluster) {
+      this.#cluster = new Cluster(shared) as TestCluster;
+      this.#cluster.attach();
+      this.#database = `whelk_${randomBytes(6).toString('hex')}`;
+      this.databaseUrl = this.#cluster.addDatabase(this.#database, what === 'bare' ? undefined : `whelk_${what}`);
+      return this;
+    }
+    this.#dir = mkdtempSync(path.join(os.tmpdir(), 'whelk-test-'));
+    this.#cluster = new Cluster(this.#dir) as TestCluster;
+    this.databaseUrl = await this.#cluster.start({ fast: true });
+    if (what !== 'bare') setUp(this.databaseUrl, what);
+    return this;
+  }
+  async start(what: 'demo' | 'empty', options?: { ownCluster: boolean }): Promise<this> {
+    await this.startDatabase(what, options);
     this.port = await freePort();
     await this.startServer();
     return this;
@@ -66,8 +93,10 @@ export class TestShop {
   }
   async end(): Promise<void> {
     await this.stopServer();
-    this.cluster.stop('immediate');
-    rmSync(this.dir, { recursive: true, force: true });
+    if (this.#database) this.#cluster?.dropDatabase(this.#database);
+    if (!this.#dir) return;
+    this.#cluster?.stop('immediate');
+    rmSync(this.#dir, { recursive: true, force: true });
   }
   /** asks as a program would, without a browser's headers */
   async ask(
