@@ -151,6 +151,7 @@ async function openLane(dir) {
   };
 }
 
+const told = ({ file, line, from, to, says }) => `${file}:${line}  ${from} → ${to || '(nothing)'}    ${says}`;
 const minutes = (since) => ((Date.now() - since) / 60_000).toFixed(1);
 const equivalent = ({ file, says, from, to }) =>
   EQUIVALENT.some((e) => e.file === file && e.says === says && e.from === from && e.to === to);
@@ -171,7 +172,10 @@ await run(async () => {
       for (let place = chosen[next++]; place; place = chosen[next++]) {
         const whole = fs.readFileSync(path.join(ROOT, place.file), 'utf8');
         const noticed = await lane.notices(place);
-        if (noticed === false) survived.push(place);
+        if (noticed === false) {
+          survived.push(place);
+          say(told(place));
+        }
         if (noticed === null) {
           fs.writeFileSync(path.join(dir, place.file), whole);
           lane = await openLane(dir);
@@ -182,8 +186,9 @@ await run(async () => {
       fs.rmSync(dir, { recursive: true, force: true });
     }),
   );
-  for (const { file, line, from, to, says } of survived.sort((a, b) => a.file.localeCompare(b.file) || a.line - b.line))
-    say(`${file}:${line}  ${from} → ${to || '(nothing)'}    ${says}`);
+  say(`Not noticed, ${survived.length}:`);
+  for (const place of survived.sort((a, b) => a.file.localeCompare(b.file) || a.line - b.line))
+    console.log(`  ${told(place)}`);
   const killed = chosen.length - survived.length;
   const share = killed / chosen.length;
   say(

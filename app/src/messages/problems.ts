@@ -78,15 +78,6 @@ const wordings: Record<string, Wording> = {
     what: `${text(p)} is not a finish.`,
     right: 'Type Ra 1.6, 1.6, Rz 6.3 or N7; Ra 0.025 to 50.',
   }),
-  'stock.noBar': () => ({ what: 'No bar is chosen.', right: 'Choose one from the rack.' }),
-  'stock.diameterAboveBar': (p) => ({
-    what: `Ø${size(p.value)} is larger than the bar, Ø${size(p.limit)}.`,
-    right: 'Choose a thicker bar or a smaller diameter.',
-  }),
-  'stock.longerThanBar': (p) => ({
-    what: `The blank and its saw cut want ${size(p.value)}, the bar has ${size(p.limit)}.`,
-    right: 'Choose a longer bar, less grip, or grip on the part.',
-  }),
   'material.unknown': (p) => ({
     what: `${text(p)} is not a known material.`,
     right: 'Choose one from the list of materials.',

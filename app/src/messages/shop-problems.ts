@@ -10,6 +10,19 @@ const atPosition = (p: Problem): string => {
 
 /** Words for what is wrong with stock, holders and inserts. */
 export const shopWordings: Record<string, Wording> = {
+  'stock.noBar': () => ({ what: 'No bar is chosen.', right: 'Choose one from the rack.' }),
+  'stock.diameterAboveBar': (p) => ({
+    what: `Ø${size(p.value)} is larger than the bar, Ø${size(p.limit)}.`,
+    right: 'Choose a thicker bar or a smaller diameter.',
+  }),
+  'stock.longerThanBar': (p) => ({
+    what: `The blank and its saw cut want ${size(p.value)}, the bar has ${size(p.limit)}.`,
+    right: 'Choose a longer bar, less grip, or grip on the part.',
+  }),
+  'stock.sawnShort': (p) => ({
+    what: `The blanks were sawn ${size(p.value)} long; as it is chosen now the part wants ${size(p.limit)}.`,
+    right: 'Take less grip, air or facing, or saw new ones: set Sawn to none on Stock.',
+  }),
   'stock.mayNotCleanUp': (p) => ({
     what: `The bar of Ø${size(p.value)} may not clean up all round: runout, bow and skin want Ø${size(p.limit)}.`,
     right: 'Run it true in a four-jaw chuck, straighten it, or take a thicker bar.',

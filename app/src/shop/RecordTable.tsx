@@ -1,35 +1,8 @@
-import type { Problem } from '@whelk/core/quantity';
 import { Pencil, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { wordProblem } from '../messages/problems.ts';
 import { ask } from '../ui/api.ts';
-import { TextField } from '../ui/number-field/TextField.tsx';
-
-/** A column of a shop's list: how it is shown and typed. */
-export interface Column<T> {
-  readonly key: string;
-  readonly label: string;
-  readonly show: (record: T) => string;
-  /** text to type in, or choices to pick from */
-  readonly edit: (record: T) => string;
-  readonly choices?: readonly (readonly [string, string])[];
-  /** shown beside others in one column of the list, and only typed on its own */
-  readonly onlyTyped?: true;
-  /** shown in the list and not typed */
-  readonly onlyShown?: true;
-  /** so short that it stands on one line however narrow the page is */
-  readonly short?: true;
-}
-export interface RecordKindView<T> {
-  readonly kind: 'bar' | 'tool' | 'instrument' | 'holder' | 'insert';
-  readonly name: string;
-  readonly columns: readonly Column<T>[];
-  /** typed texts into a record, or what is wrong with them by column */
-  readonly read: (
-    texts: Readonly<Record<string, string>>,
-    id: string,
-  ) => { ok: true; record: T } | { ok: false; problems: Readonly<Record<string, Problem>> };
-}
+import { RecordForm } from '../ui/records/RecordForm.tsx';
+import { beginTyping, type RecordKindView, type Typing } from '../ui/records/record-view.ts';
 
 /** A list of the shop's with adding, changing and removing. What is typed is checked while it is typed. */
 export function RecordTable<T extends { id: string }>({
@@ -47,10 +20,9 @@ export function RecordTable<T extends { id: string }>({
     keep(next);
     onRecords?.(next);
   };
-  const [editing, setEditing] = useState<{ id: string; texts: Record<string, string>; fresh: boolean }>();
+  const [editing, setEditing] = useState<Typing>();
   const [told, setTold] = useState<{ text: string; undo?: () => void }>();
   const listed = view.columns.filter((c) => !c.onlyTyped);
-  const checked = editing && view.read(editing.texts, editing.id);
   const put = async (record: T) => {
     const result = await ask('PUT', `/api/records/${view.kind}`, { record });
     if (!result.ok)
@@ -75,14 +47,7 @@ export function RecordTable<T extends { id: string }>({
       undo: () => void put(record),
     });
   };
-  const begin = (record?: T) =>
-    setEditing({
-      id: record?.id ?? crypto.randomUUID(),
-      fresh: !record,
-      texts: Object.fromEntries(
-        view.columns.map((c) => [c.key, record ? c.edit(record) : (c.choices?.[0]?.[0] ?? '')]),
-      ),
-    });
+  const begin = (record?: T) => setEditing(beginTyping(view, record));
   return (
     <section aria-labelledby={`list-${view.kind}`} className="mt-6">
       <div className="flex items-center gap-4">
@@ -101,59 +66,14 @@ export function RecordTable<T extends { id: string }>({
           )}
         </p>
       )}
-      {editing && checked && (
-        <form
-          className="sheet mt-3 flex flex-wrap items-start gap-3 p-4"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (checked.ok) void put(checked.record);
-          }}
-        >
-          {view.columns.map((c) => {
-            if (c.onlyShown) return null;
-            const set = (text: string) => setEditing({ ...editing, texts: { ...editing.texts, [c.key]: text } });
-            const value = editing.texts[c.key] ?? '';
-            return c.choices ? (
-              <label key={c.key} className="text-sm">
-                {c.label}
-                <select className="select mt-0.5 flex" value={value} onChange={(e) => set(e.target.value)}>
-                  {c.choices.map(([id, name]) => (
-                    <option key={id} value={id}>
-                      {name}
-                    </option>
-                  ))}
-                </select>
-              </label>
-            ) : (
-              <TextField
-                key={c.key}
-                className="w-44"
-                label={c.label}
-                value={value}
-                problem={value === '' || checked.ok ? undefined : checked.problems[c.key]}
-                onChange={set}
-                data={`${view.kind}-${c.key}`}
-              />
-            );
-          })}
-          <div className="flex w-full items-center gap-2">
-            <button type="submit" className="btn btn-primary" disabled={!checked.ok}>
-              {editing.fresh ? 'Add' : 'Save'}
-            </button>
-            <button type="button" className="btn" onClick={() => setEditing(undefined)}>
-              Cancel
-            </button>
-            {!checked.ok && (
-              <span className="muted text-sm">
-                {Object.entries(checked.problems)
-                  .slice(0, 1)
-                  .map(
-                    ([key, p]) => `${view.columns.find((c) => c.key === key)?.label ?? key}: ${wordProblem(p).right}`,
-                  )}
-              </span>
-            )}
-          </div>
-        </form>
+      {editing && (
+        <RecordForm
+          key={editing.id}
+          view={view}
+          begun={editing}
+          onSave={(record) => void put(record)}
+          onCancel={() => setEditing(undefined)}
+        />
       )}
       {records.length === 0 ? (
         <p className="muted mt-2">Nothing here yet. Add the first one.</p>

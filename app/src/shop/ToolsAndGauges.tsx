@@ -4,11 +4,12 @@ import type { HolderRecord, InsertRecord, Tool } from '@whelk/core/tool';
 import { useMemo, useState } from 'react';
 import { toolMaterialNames } from '../messages/words.ts';
 import { ask } from '../ui/api.ts';
+import { fieldReader, same } from '../ui/records/read-fields.ts';
+import type { RecordKindView } from '../ui/records/record-view.ts';
 import { holdersView, insertsView } from './drawer.ts';
 import { GaugeZeros } from './GaugeZeros.tsx';
 import { gaugesWith } from './gauges.ts';
-import { type RecordKindView, RecordTable } from './RecordTable.tsx';
-import { fieldReader, same } from './read-fields.ts';
+import { RecordTable } from './RecordTable.tsx';
 
 const toolsWith = (known: readonly Tool[]): RecordKindView<Tool> => ({
   kind: 'tool',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { fieldReader } from '../ui/records/read-fields.ts';
 import { holdersView, insertsView } from './drawer.ts';
 import { gaugesWith } from './gauges.ts';
-import { fieldReader } from './read-fields.ts';
 
 const ID = '00000000-0000-4000-8000-000000000001';
 

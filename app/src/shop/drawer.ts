@@ -10,8 +10,8 @@ import {
 } from '@whelk/core/tool';
 import { clampingNames, formNames } from '../messages/inserts.ts';
 import { toolMaterialNames } from '../messages/words.ts';
-import type { RecordKindView } from './RecordTable.tsx';
-import { fieldReader } from './read-fields.ts';
+import { fieldReader } from '../ui/records/read-fields.ts';
+import type { RecordKindView } from '../ui/records/record-view.ts';
 
 /** Keys that the form has for what the checks name. */
 const formKey: Readonly<Record<string, string>> = { leastBoreMm: 'least', usedEdges: 'used' };

@@ -1,6 +1,6 @@
 import { calibrationDue, INSTRUMENT_KINDS, type Instrument } from '@whelk/core/gauge';
-import type { RecordKindView } from './RecordTable.tsx';
-import { fieldReader, same } from './read-fields.ts';
+import { fieldReader, same } from '../ui/records/read-fields.ts';
+import type { RecordKindView } from '../ui/records/record-view.ts';
 
 const places = (i: Instrument, mm: number) => (i.unit === 'mm' ? `${mm} mm` : `${Number((mm / 25.4).toFixed(5))} in`);
 /** The list of gauges; what is not typed here, as zero checks, is kept. */

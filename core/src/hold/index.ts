@@ -1,4 +1,5 @@
 export { heldAgain, heldInside, onTailCentre, withMeans } from './again.ts';
+export { choiceAsSawn } from './as-sawn.ts';
 export {
   type Blank,
   type BlankLine,

@@ -1,4 +1,4 @@
-import { checkBarFor } from '../hold/index.ts';
+import { checkBarFor, choiceAsSawn } from '../hold/index.ts';
 import { usualChuck, withChuckOn } from '../lathe/index.ts';
 import { familyOf, type Material } from '../material/index.ts';
 import { type Part, resolveDrawing, type SeenEnd, type SeenFaces } from '../part/index.ts';
@@ -46,6 +46,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   if (!lathe) problems.push({ code: 'hold.noLathe', path: ['hold', 'latheId'] });
   if (bar && !sizes)
     problems.push(...checkBar(bar).map((p): Problem => ({ ...p, code: 'stock.badBar', path: ['stock', 'barId'] })));
+  const sawnMm = (job.stock.sawn ?? 0) > 0 ? job.stock.sawnMm : undefined;
   const rough = sizes && roughShape(part, sizes);
   const stockMm = rough ? Math.max(0, ...Object.values(rough)) : sizes?.cornersMm;
   if (!lathe || !material || stockMm === undefined || drawn.some((p) => p.severity !== 'warning')) {
@@ -63,6 +64,18 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     ...shop.tools.filter((t) => familyOf(t.material) !== job.route.tools),
   ];
   const spigots = { leftMm: faces.left.spigot?.lengthMm ?? 0, rightMm: faces.right.spigot?.lengthMm ?? 0 };
+  const sawn =
+    sawnMm !== undefined && !rough
+      ? choiceAsSawn(part, stockMm, job.hold.choice, usualChuck(lathe).jawLengthMm, sawnMm, spigots)
+      : undefined;
+  if (sawn && !sawn.ok)
+    problems.push({
+      code: 'stock.sawnShort',
+      path: ['stock', 'sawnMm'],
+      value: sawnMm,
+      limit: Number((sawnMm! + sawn.missingMm).toFixed(2)),
+      unit: 'mm',
+    });
   const input: PlanInput = {
     part,
     material,
@@ -72,7 +85,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     stockMm,
     ...(spigots.leftMm + spigots.rightMm > 0 ? { spigots } : {}),
     ...(rough ? { rough } : {}),
-    hold: rough ? castHold(job.hold.choice, sizes!.allowanceMm!) : job.hold.choice,
+    hold: rough ? castHold(job.hold.choice, sizes!.allowanceMm!) : sawn?.ok ? sawn.choice : job.hold.choice,
     school: job.route.school,
     policy: job.route.policy,
     own: job.route.own,

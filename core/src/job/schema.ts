@@ -28,6 +28,8 @@ export const jobSchema = z.strictObject({
     barId: z.uuid().nullable(),
     /** blanks that were cut off already and booked from the rack */
     sawn: z.number().int().min(0).max(1000).optional(),
+    /** how long they were sawn: what is chosen later has to fit into it */
+    sawnMm: z.number().positive().max(10_000).optional(),
     /** the piece that lies on the bench, as it was measured */
     real: z.strictObject({ diameter: typedLengthSchema, length: typedLengthSchema }).optional(),
   }),

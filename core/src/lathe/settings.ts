@@ -73,7 +73,7 @@ export function feedOf(setting: FeedSetting, lathe: Lathe, record?: Recorder): R
   record?.({
     code: 'lathe.gearFeed',
     values: {
-      train: setting.pairs.map((pair) => pair.join('/')).join(' × '),
+      train: trainText(setting.pairs),
       ratio: ratio.toFraction(),
       leadMm: leadMm.valueOf(),
       feedMmPerRev: feed.valueOf(),
@@ -83,13 +83,20 @@ export function feedOf(setting: FeedSetting, lathe: Lathe, record?: Recorder): R
   return feed;
 }
 
+/** A gear train as it is written down. @example trainText([[20, 80], [30, 90]]) // '20/80 × 30/90' */
+function trainText(pairs: readonly (readonly [number, number])[]): string {
+  return pairs.map((pair) => pair.join('/')).join(' × ');
+}
+
 /** Every power feed of the lathe that is known, finest first. A hand-fed lathe has none. */
 export function feedsOf(lathe: Lathe): readonly Feed[] {
   return lathe.feeds.settings
     .flatMap((setting) => {
       const exactMmPerRev = feedOf(setting, lathe);
       if (!exactMmPerRev) return [];
-      const label = positionsLabel(lathe.feeds.controls, setting.at);
+      const levers = positionsLabel(lathe.feeds.controls, setting.at);
+      // gears are named by their train, drivers over driven
+      const label = setting.kind === 'gears' ? [trainText(setting.pairs), levers].filter(Boolean).join(', ') : levers;
       return [{ setting, exactMmPerRev, mmPerRev: exactMmPerRev.valueOf(), label }];
     })
     .sort((a, b) => a.mmPerRev - b.mmPerRev);

@@ -3,6 +3,7 @@ import type { Recorder } from '../working/index.ts';
 import { carriageMove } from './carriage-move.ts';
 import { type Expected, expectedOf, expectedTouch } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
+import { type LengthAdvice, lengthAt } from './length.ts';
 import { type CheckCut, checkCut } from './living.ts';
 import { type Measured, measured } from './measured.ts';
 import { type Move, moveFor, type NoMove } from './move/next.ts';
@@ -31,6 +32,8 @@ export interface StepAdvice {
   readonly trial?: Move;
   readonly carriage?: DialMove;
   readonly fromEndMm?: number;
+  /** facing to length, or a shoulder: what is read of it and what is left */
+  readonly length?: LengthAdvice;
   /** touching off, where the numbers of the piece before live on: the short cut that checks them */
   readonly check?: CheckCut;
   /** what a measurement should find */
@@ -76,7 +79,8 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
     fromEndMm !== undefined && state.endLines !== undefined
       ? carriageMove(run.lathe, state.endLines, fromEndMm, record)
       : undefined;
-  return { ...advice, move, trial: trial?.kind === 'move' ? trial : undefined, carriage, fromEndMm };
+  const length = lengthAt(run, state, step, record);
+  return { ...advice, length, move, trial: trial?.kind === 'move' ? trial : undefined, carriage, fromEndMm };
 }
 
 /** The cut that follows an accepted size: the step's own again after a check, the next planned, or a further one. */

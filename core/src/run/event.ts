@@ -81,6 +81,8 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     feel: z.enum(['large', 'touches', 'small']).optional(),
     lookedAgain: z.boolean().optional(),
   }),
+  /** a length along the axis, read while its face is being cut */
+  z.strictObject({ ...now, kind: z.literal('lengthRead'), stepId, raw: typedLengthSchema, instrumentId }),
   z.strictObject({ ...now, kind: z.literal('corrected'), readingId: z.uuid(), raw: typedLengthSchema }),
   /** a doubted reading was looked at again and is so */
   z.strictObject({ ...now, kind: z.literal('confirmed'), readingId: z.uuid() }),

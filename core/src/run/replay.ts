@@ -200,6 +200,17 @@ function believeNow(run: FrozenRun, draft: Draft, reading: Reading): void {
   takeSize(run, draft, reading.featureId, reading.mm, uncertaintyOf(run.instruments, reading.instrumentId), false);
 }
 
+function takeLength(draft: Draft, step: Step, event: Of<'lengthRead'>): boolean {
+  const mm = sizeOf(event.raw);
+  if (mm === undefined || (step.kind !== 'face' && step.kind !== 'shoulder')) return false;
+  const { text, unit } = event.raw;
+  const { id: eventId, instrumentId, at } = event;
+  const of = step.kind === 'shoulder' ? { featureId: step.featureId } : {};
+  draft.lengths.push({ eventId, stepId: step.id, mm, text, unit, instrumentId, at, ...of });
+  draft.advances.push(event.id);
+  return true;
+}
+
 function confirm(run: FrozenRun, draft: Draft, event: Of<'confirmed'>): boolean {
   const at = draft.readings.findIndex((r) => r.eventId === event.readingId);
   const old = draft.readings[at];
@@ -277,6 +288,7 @@ function done(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>, at: n
   if (step.kind === 'touchOff') return false;
   if (step.kind === 'measure') return measureDone(run, draft, step, event, at, later);
   if (event.told && isPass(step)) cutDone(run, draft, step, event.told, false);
+  else if (isPass(step)) draft.leftSo.push({ stepId: step.id, featureId: step.featureId });
   const { extra } = draft;
   if (extra) {
     draft.extra = undefined;
@@ -334,6 +346,7 @@ function apply(run: FrozenRun, draft: Draft, event: RunEvent, at: number, later:
   if (event.kind === 'undone' || !step || event.stepId !== step.id) return false;
   if (event.kind === 'touchedOff') return touchOff(run, draft, step, event);
   if (event.kind === 'reading') return takeReading(run, draft, step, event, later);
+  if (event.kind === 'lengthRead') return takeLength(draft, step, event);
   if (event.kind === 'byHand') return byHand(run, draft, step, event);
   if (event.kind === 'trial') return trial(run, draft, step, event);
   if (event.kind === 'cutAgain') return cutAgain(run, draft, step, event, at, later);

@@ -25,6 +25,19 @@ export interface Reading {
   readonly setAside: boolean;
 }
 
+/** A length along the axis that was read while its face was being cut. */
+export interface LengthReading {
+  readonly eventId: string;
+  readonly stepId: string;
+  /** what the step makes: a shoulder of this length, none where it is the whole piece */
+  readonly featureId?: string;
+  readonly mm: number;
+  readonly text: string;
+  readonly unit: 'mm' | 'in';
+  readonly instrumentId: string;
+  readonly at: string;
+}
+
 /** The rings with which the tool's place is known: lines of each, as they stood when it was. */
 export interface Rings {
   readonly crossSlide: number;
@@ -127,7 +140,10 @@ export interface RunState {
   /** tools whose spring was forgotten in this run */
   readonly forgotten: readonly string[];
   readonly readings: readonly Reading[];
+  readonly lengths: readonly LengthReading[];
   readonly outcomes: readonly Outcome[];
+  /** cuts that were passed over: what stands there was left as it was */
+  readonly leftSo: readonly { readonly stepId: string; readonly featureId?: string }[];
   readonly notes: readonly { readonly stepId: string; readonly text: string; readonly at: string }[];
   /** a diameter at touching off that was doubted and has not been looked at again */
   readonly touchDoubted?: { readonly eventId: string; readonly text: string; readonly mm: number };
@@ -157,7 +173,9 @@ export function startState(stand?: Stand): RunState {
     samples: [],
     forgotten: [],
     readings: [],
+    lengths: [],
     outcomes: [],
+    leftSo: [],
     notes: [],
     advances: [],
     standing: stand?.controls ?? {},

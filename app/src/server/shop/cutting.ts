@@ -37,7 +37,14 @@ export const sawnSchema = z.strictObject({
         lengthMm: z.number().positive().max(50_000),
         leftMm: z.number().min(0).max(50_000),
         cuts: z
-          .array(z.strictObject({ jobId: z.uuid().nullable(), count: z.number().int().min(1).max(1000) }))
+          .array(
+            z.strictObject({
+              jobId: z.uuid().nullable(),
+              count: z.number().int().min(1).max(1000),
+              /** of the blanks: from now on they are so long */
+              lengthMm: z.number().positive().max(10_000).optional(),
+            }),
+          )
           .max(500),
       }),
     )
@@ -71,13 +78,15 @@ export async function bookSawn(db: Knex, sawn: Sawn): Promise<{ bars: readonly B
           written.push(document);
         }
     }
-    const counts = new Map<string, number>();
-    for (const cut of sawn.bars.flatMap((b) => b.cuts))
-      if (cut.jobId) counts.set(cut.jobId, (counts.get(cut.jobId) ?? 0) + cut.count);
-    for (const [jobId, count] of counts) {
+    const counts = new Map<string, { count: number; lengthMm?: number }>();
+    for (const { jobId, count, lengthMm } of sawn.bars.flatMap((b) => b.cuts))
+      if (jobId) counts.set(jobId, { count: (counts.get(jobId)?.count ?? 0) + count, lengthMm });
+    for (const [jobId, { count, lengthMm }] of counts) {
       const { job, version } = await loadJob(trx, jobId);
       const have = Math.min(1000, (job.stock.sawn ?? 0) + count);
-      await saveJob(trx, jobId, version, { ...job, stock: { ...job.stock, sawn: have } });
+      const sawnMm = ((job.stock.sawn ?? 0) > 0 ? job.stock.sawnMm : undefined) ?? lengthMm;
+      const stock = { ...job.stock, sawn: have, ...(sawnMm === undefined ? {} : { sawnMm }) };
+      await saveJob(trx, jobId, version, { ...job, stock });
     }
     return { bars: written };
   });

@@ -42,6 +42,11 @@ export async function loadShop(db: Knex): Promise<Shop> {
   };
 }
 
+/** Records of one kind, in the shop's order. */
+export async function loadRecords(db: Knex, kind: RecordKind): Promise<unknown[]> {
+  return (await selectRecords(db)).filter((row) => row.kind === kind).map((row) => row.document);
+}
+
 /** What the shop keeps about materials: its own, and figures it knows better. */
 export async function loadMaterialRecords(db: Knex): Promise<ShopMaterial[]> {
   return (await selectRecords(db)).filter((row) => row.kind === 'material').map((row) => row.document as ShopMaterial);

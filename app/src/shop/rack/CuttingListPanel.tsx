@@ -70,7 +70,7 @@ export function CuttingListPanel({ bars, waiting, own, unit, onBooked }: Props) 
       keepMm,
       bars: list.bars.map(({ barId, lengthMm, leftMm, cuts }) => ({
         ...{ barId, lengthMm, leftMm },
-        cuts: cuts.map((c) => ({ jobId: c.id === OTHER ? null : c.id, count: c.count })),
+        cuts: cuts.map((c) => ({ jobId: c.id === OTHER ? null : c.id, count: c.count, lengthMm: c.lengthMm })),
       })),
     });
     if (!result.ok) return setTold(result.problems.map((p) => `${p.what} ${p.right}`).join(' '));

@@ -47,16 +47,7 @@ export function BarChoice({ job, shop, planned, blankMm, onChoose }: Props) {
         Number(a.verdict.startsWith('✕')) - Number(b.verdict.startsWith('✕')) ||
         (a.sizes?.acrossMm ?? 0) - (b.sizes?.acrossMm ?? 0),
     );
-  if (bars.length === 0)
-    return (
-      <p>
-        The rack is empty.{' '}
-        <a className="link" href="/stock">
-          Add a bar
-        </a>
-        .
-      </p>
-    );
+  if (bars.length === 0) return <p>The rack is empty: add a bar, or take one of the usual ones below.</p>;
   return (
     <div className="max-h-[26rem] overflow-auto">
       <table className="table table-sm">

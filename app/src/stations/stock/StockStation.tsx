@@ -2,7 +2,8 @@ import { blankFor, cutOffMm } from '@whelk/core/hold';
 import { planJob, stationOf } from '@whelk/core/job';
 import { usualChuck, withChuckOn } from '@whelk/core/lathe';
 import { shortLength } from '@whelk/core/quantity';
-import { barMassKg, cleanUpOf, sectionMm2 } from '@whelk/core/stock';
+import { type Bar, barMassKg, cleanUpOf, sectionMm2 } from '@whelk/core/stock';
+import { useMemo } from 'react';
 import { materialCautionText } from '../../messages/cautions.ts';
 import { blankLineText } from '../../messages/stock.ts';
 import { aimed } from '../../ui/format.ts';
@@ -13,17 +14,21 @@ import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { Problems } from '../frame/Problems.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
+import { AddBar } from './AddBar.tsx';
 import { BarChoice } from './BarChoice.tsx';
 import { RealBlankCheck } from './RealBlankCheck.tsx';
 import { mass, UsualBars } from './UsualBars.tsx';
+import { useBars } from './useBars.ts';
 
 /** A piece heavier than this is not lifted into a chuck by one pair of hands, kg. */
 const HEAVY_KG = 20;
 
 /** Stock: which bar, how long a blank to cut from it, and whether the piece on the bench does. */
-function StockStation({ id, stored, shop, runs }: StationProps) {
+function StockStation({ id, stored, shop: given, runs }: StationProps) {
   const editor = useJob(id, stored);
   const { job } = editor;
+  const rack = useBars(given.bars);
+  const shop = useMemo(() => ({ ...given, bars: rack.bars }), [given, rack.bars]);
   const { planned, progress } = usePlanned(job, shop, runs);
   const { part, plan, barSizes: sizes, cleanUp } = planned;
   const { unit } = job.drawing;
@@ -40,6 +45,19 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
     editor.change((j) => ({ ...j, hold: { ...j.hold, choice: { ...j.hold.choice, ...more } } }), field);
   // a piece that was begun was sawn, booked or not
   const sawn = Math.max(job.stock.sawn ?? 0, runs.filter((r) => r.setup === 1).length);
+  const choose = (barId: string) => editor.change((j) => ({ ...j, stock: { ...j.stock, barId } }));
+  const addBar = async (bar: Bar) => {
+    const wrong = await rack.add(bar);
+    if (!wrong) choose(bar.id);
+    return wrong;
+  };
+  /** So many lie ready; the first one says how long they all are. */
+  const setSawn = (count: number) =>
+    editor.change((j) => {
+      const { sawnMm: before, ...stock } = j.stock;
+      const sawnMm = count === 0 ? undefined : (before ?? blank?.lengthMm);
+      return { ...j, stock: { ...stock, sawn: count, ...(sawnMm === undefined ? {} : { sawnMm }) } };
+    });
   const area = sizes && sectionMm2(sizes.shape, sizes.acrossMm, sizes.boreMm);
   const kg = blank && area && planned.material && barMassKg(area, blank.lengthMm, planned.material.densityKgPerM3);
   const fastestRpm = Math.max(0, ...(plan?.operations ?? []).map((o) => o.setting?.rpm ?? 0));
@@ -54,19 +72,44 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
           <BarChoice
             {...{ job, shop, planned }}
             blankMm={sawn >= job.quantity ? undefined : blank?.lengthMm}
-            onChoose={(barId) => editor.change((j) => ({ ...j, stock: { ...j.stock, barId } }))}
+            onChoose={choose}
           />
-          <p className="mt-3 text-sm">
-            <a className="link" href="/stock">
-              Stock rack
-            </a>
-            : add bars; the cutting list for several jobs, and what is left.
-          </p>
-          <UsualBars {...{ planned, unit }} runoutMm={chuck?.runoutMm ?? 0.1} lengthMm={blank?.lengthMm} />
+          <AddBar materials={shop.materials} onAdd={addBar} />
+          <UsualBars
+            {...{ planned, unit, shop }}
+            title={job.title}
+            runoutMm={chuck?.runoutMm ?? 0.1}
+            lengthMm={blank?.lengthMm}
+            wholeMm={
+              blank && lathe ? (job.quantity - Math.min(sawn, job.quantity - 1)) * (blank.lengthMm + lostMm) : undefined
+            }
+            onTake={addBar}
+          />
         </section>
         <section aria-labelledby="blank">
           <h2 id="blank">Blank</h2>
           <Problems problems={planned.problems.filter((p) => stationOf(p) === 'stock')} />
+          {!lathe && (
+            <label className="notice mt-2 block rounded text-sm">
+              Which lathe? Its jaws say how long the grip must be, and so how long the blank is.
+              <select
+                className="select mt-1 flex w-full"
+                aria-label="Lathe"
+                value=""
+                onChange={(e) => {
+                  const latheId = e.target.value;
+                  editor.change((j) => ({ ...j, hold: { ...j.hold, latheId } }));
+                }}
+              >
+                <option value="">choose</option>
+                {shop.lathes.map((l) => (
+                  <option key={l.id} value={l.id}>
+                    {l.name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
           {blank ? (
             <>
               <p className="figure mt-1">
@@ -164,20 +207,23 @@ function StockStation({ id, stored, shop, runs }: StationProps) {
                     <button
                       type="button"
                       className="quiet ml-3 text-sm"
-                      onClick={() => editor.change((j) => ({ ...j, stock: { ...j.stock, sawn: sawn + 1 } }))}
+                      disabled={!lathe}
+                      onClick={() => setSawn(sawn + 1)}
                     >
                       One more lies ready
                     </button>
                   )}
                   {sawn > 0 && (
-                    <button
-                      type="button"
-                      className="quiet ml-1 text-sm"
-                      onClick={() => editor.change((j) => ({ ...j, stock: { ...j.stock, sawn: sawn - 1 } }))}
-                    >
+                    <button type="button" className="quiet ml-1 text-sm" onClick={() => setSawn(sawn - 1)}>
                       One less
                     </button>
                   )}
+                  {sawn > 0 && job.stock.sawnMm !== undefined && (
+                    <span className="muted block text-sm">
+                      {aimed(job.stock.sawnMm, unit)} {unit} long: what is chosen from now on has to fit into that.
+                    </span>
+                  )}
+                  {!lathe && <span className="muted block text-sm">Choose the lathe before anything is sawn.</span>}
                 </dd>
               </dl>
               {planned.material && planned.material.cautions.length > 0 && (

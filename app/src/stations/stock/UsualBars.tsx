@@ -1,7 +1,7 @@
 import { largestTurnedMm, throughHoleMm } from '@whelk/core/hold';
-import type { PlannedJob } from '@whelk/core/job';
-import { type LengthUnit, shortLength } from '@whelk/core/quantity';
-import { barMassKg, cleanUpOf, nearestBar, type StandardBar } from '@whelk/core/stock';
+import { materialsOf, type PlannedJob, type Shop } from '@whelk/core/job';
+import { inchFraction, type LengthUnit, shortLength } from '@whelk/core/quantity';
+import { type Bar, barMassKg, cleanUpOf, nearestBar, type StandardBar } from '@whelk/core/stock';
 import { useState } from 'react';
 
 /** Bright bars are this far out of straight, mm per metre. */
@@ -10,16 +10,30 @@ const BRIGHT_BOW = 1;
 /** What to buy: the nearest usual bars that clean up to this part, in both systems, and what must come off each. */
 export function UsualBars({
   planned,
+  shop,
+  title,
   runoutMm,
   lengthMm,
+  wholeMm,
   unit,
+  onTake,
 }: {
   planned: PlannedJob;
+  shop: Shop;
+  /** of the job, for which it is taken */
+  title: string;
   runoutMm: number;
   lengthMm: number | undefined;
+  /** of all blanks that are still to be sawn, their cuts counted; none before the lathe is known */
+  wholeMm: number | undefined;
   unit: LengthUnit;
+  onTake: (bar: Bar) => Promise<string | undefined>;
 }) {
-  const { part, material } = planned;
+  const { part } = planned;
+  const materials = materialsOf(shop);
+  const [chosen, setChosen] = useState<string>();
+  const [told, setTold] = useState<string>();
+  const material = materials.find((m) => m.id === (chosen ?? planned.material?.id));
   const [shape, setShape] = useState<StandardBar['shape']>('round');
   const holeMm = throughHoleMm(part);
   const outMm = planned.plan?.holding.overhangMm ?? part.lengthMm;
@@ -35,6 +49,19 @@ export function UsualBars({
     <section aria-labelledby="usual" className="mt-6">
       <div className="flex flex-wrap items-center gap-3">
         <h2 id="usual">Nearest usual bar</h2>
+        <select
+          className="select select-sm h-9"
+          aria-label="Material of a usual bar"
+          value={material?.id ?? ''}
+          onChange={(e) => setChosen(e.target.value)}
+        >
+          {!material && <option value="">of which material?</option>}
+          {materials.map((m) => (
+            <option key={m.id} value={m.id}>
+              {m.name}
+            </option>
+          ))}
+        </select>
         <label className="flex items-center gap-2 text-sm">
           <span className="visually-hidden">Section</span>
           <select
@@ -65,6 +92,9 @@ export function UsualBars({
             <th scope="col" className="text-right">
               Mass of the blank
             </th>
+            <th scope="col">
+              <span className="visually-hidden">Take it</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -79,12 +109,60 @@ export function UsualBars({
                   ? mass(barMassKg(bar.areaMm2, lengthMm, material.densityKgPerM3), unit)
                   : ''}
               </td>
+              <td className="text-right">
+                {bar && (
+                  <button
+                    type="button"
+                    className="btn btn-sm"
+                    aria-label={`Take ${bar.text}`}
+                    disabled={!material || wholeMm === undefined}
+                    title={
+                      wholeMm === undefined
+                        ? 'Choose the lathe first: the blank’s length follows from it.'
+                        : material
+                          ? undefined
+                          : 'Say of which material.'
+                    }
+                    onClick={async () => {
+                      const taken = barFrom(bar, material!.id, wholeMm!, title);
+                      const wrong = await onTake(taken);
+                      setTold(
+                        wrong ??
+                          `On the rack and chosen: ${bar.text}, ${taken.length.text} ${taken.length.unit} long. Put its real length right on the stock rack when it is there.`,
+                      );
+                    }}
+                  >
+                    Take it
+                  </button>
+                )}
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
+      {told && (
+        <p role="status" className="mt-1 text-sm">
+          {told}
+        </p>
+      )}
     </section>
   );
+}
+
+/** A usual bar as a record of the rack, long enough for what is to be sawn of it, rounded up to what one orders. */
+function barFrom(bar: StandardBar, materialId: string, wholeMm: number, title: string): Bar {
+  const unit = bar.system;
+  const size = (mm: number) => ({ text: unit === 'mm' ? String(mm) : inchFraction(mm, 64), unit });
+  const long = unit === 'mm' ? Math.ceil(wholeMm / 10) * 10 : Math.ceil(wholeMm / 25.4);
+  return {
+    id: crypto.randomUUID(),
+    materialId,
+    diameter: size(bar.acrossMm),
+    length: { text: String(long), unit },
+    note: `for ${title}`.slice(0, 120),
+    ...(bar.shape === 'round' ? {} : { shape: bar.shape }),
+    ...(bar.boreMm > 0 ? { bore: size(bar.boreMm) } : {}),
+  };
 }
 
 /** A mass as scales show it: kg, or pounds where the drawing is in inches. */

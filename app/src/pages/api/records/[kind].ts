@@ -5,8 +5,15 @@ import { database } from '../../../server/db/connection.ts';
 import { idOf } from '../../../server/params.ts';
 import { readBody } from '../../../server/security/body.ts';
 import { isListedKind, recordSchemas } from '../../../server/shop/rows.ts';
-import { removeRecord, saveRecord } from '../../../server/shop/service.ts';
+import { loadRecords, removeRecord, saveRecord } from '../../../server/shop/service.ts';
 
+/** What the shop has of a kind now. */
+export const GET: APIRoute = ({ params }) =>
+  guarded(async () => {
+    const { kind } = params;
+    if (!isListedKind(kind)) throw notFound();
+    return answer({ records: await loadRecords(database(), kind) });
+  });
 /** Adds or changes a record of the shop. */
 export const PUT: APIRoute = ({ params, request }) =>
   guarded(async () => {

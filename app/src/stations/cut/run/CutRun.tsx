@@ -177,6 +177,8 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
                 </section>
               ) : (
                 <StepPanel
+                  keepAs={id}
+                  add={run.add}
                   frozen={frozen}
                   advice={advice}
                   state={state}

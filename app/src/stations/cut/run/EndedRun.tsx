@@ -4,7 +4,7 @@ import { measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
 import { NotCut } from '../../frame/NotCut.tsx';
 import { Acts } from './Acts.tsx';
-import { nameOf } from './titles.ts';
+import { cutOffText, nameOf } from './titles.ts';
 
 interface Props {
   readonly id: string;
@@ -22,6 +22,7 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
   const f = (mm: number) => measure(mm, unit);
   // a piece that was stopped, or lost, shows what was read of it
   const read = sizesRead(state);
+  const left = [...new Set(state.leftSo.map((l) => l.featureId ?? ''))].filter((id) => id !== '');
   const limitsOf = (id: string): string => {
     const feature = frozen.part.features.find((x) => x.id === id);
     return feature ? `${f(feature.limits.lowerMm)} … ${f(feature.limits.upperMm)}` : '';
@@ -36,7 +37,7 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
         <div className="mt-4 grid gap-8 lg:grid-cols-2">
           <div>
             <h3 className="font-bold">Sizes</h3>
-            {state.outcomes.length + read.length === 0 ? (
+            {state.outcomes.length + read.length + state.lengths.length === 0 ? (
               <p className="muted">None measured.</p>
             ) : (
               <table className="table">
@@ -78,6 +79,16 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
                       <td className="muted">read, not judged</td>
                     </tr>
                   ))}
+                  {[...new Map(state.lengths.map((l) => [l.stepId, l])).values()].map((l) => (
+                    <tr key={l.stepId}>
+                      <th scope="row">
+                        {l.featureId ? `Length to the shoulder of ${nameOf(frozen, l.featureId)}` : 'Whole length'}
+                      </th>
+                      <td className="text-right">{f(l.mm)}</td>
+                      <td />
+                      <td className="muted">read last</td>
+                    </tr>
+                  ))}
                 </tbody>
               </table>
             )}
@@ -91,6 +102,18 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
             <h3 className="font-bold">
               {ended && ended.outcome !== 'finished' ? 'Was still to come' : 'Left undone in this holding'}
             </h3>
+            {!ended && !frozen.again && frozen.hold.gripOn === 'spare' && (
+              <p className="mb-2 text-lg">
+                <b>Next:</b> {cutOffText(frozen)}
+              </p>
+            )}
+            {left.length > 0 && (
+              <ul className="list-inside list-disc">
+                {left.map((id) => (
+                  <li key={id}>{nameOf(frozen, id)}: a cut was passed over, it stays as it stood</li>
+                ))}
+              </ul>
+            )}
             <NotCut waiting={frozen.plan.waiting} nameOf={(x) => nameOf(frozen, x)} />
             {state.notes.length > 0 && (
               <>

@@ -13,11 +13,13 @@ const instrumentsFor = (instruments: readonly Instrument[], what: Measurand): re
 /** Which gauge a reading is taken with; one that nobody listed serves too. */
 export function InstrumentSelect({
   instruments,
+  what = 'outside',
   value,
   unit,
   onChange,
 }: {
   instruments: readonly Instrument[];
+  what?: Measurand;
   value: string;
   unit: 'mm' | 'in';
   onChange: (id: string) => void;
@@ -26,7 +28,7 @@ export function InstrumentSelect({
     <label className="mt-3 block text-sm">
       Instrument
       <select className="select mt-0.5 flex h-12 w-full" value={value} onChange={(e) => onChange(e.target.value)}>
-        {instrumentsFor(instruments, 'outside').map((i) => (
+        {instrumentsFor(instruments, what).map((i) => (
           <option key={i.id} value={i.id}>
             {i.name}
           </option>

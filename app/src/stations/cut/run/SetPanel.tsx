@@ -87,7 +87,7 @@ export function SetPanel({
           ) : feedChanges.length > 0 ? (
             <Changes changes={feedChanges} />
           ) : (
-            <p className="muted text-sm">{setting.feedLabel || 'by the gears that are on'}, as it stands</p>
+            <p className="muted text-sm">{setting.feedLabel || 'the only one it has'}, as it stands</p>
           )}
         </div>
       )}

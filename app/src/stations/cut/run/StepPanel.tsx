@@ -2,6 +2,7 @@ import { type Dial, dialMove, dialScale } from '@whelk/core/lathe';
 import {
   adviseStep,
   explainOperation,
+  FACE_CUT_MM,
   type FrozenRun,
   type Move,
   type NoMove,
@@ -13,8 +14,10 @@ import { DialWindow } from '../../../ui/dial-window/DialWindow.tsx';
 import { HandsList, wayText } from '../../../ui/dial-window/HandsList.tsx';
 import { byRule, measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
+import { LengthPanel } from './LengthPanel.tsx';
 import { refusalText } from './refusals.ts';
 import { againText, nameOf, stepTitle } from './titles.ts';
+import type { useRun } from './useRun.ts';
 
 interface Props {
   readonly frozen: FrozenRun;
@@ -23,10 +26,13 @@ interface Props {
   /** the number for a short cut first, instead of the pass */
   readonly trial: boolean;
   readonly onForget: () => void;
+  /** the run, under which a length that is being typed is kept */
+  readonly keepAs: string;
+  readonly add: ReturnType<typeof useRun>['add'];
 }
 
 /** The step itself: what it takes off, and where both hands go. */
-export function StepPanel({ frozen, state, advice, trial, onForget }: Props) {
+export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add }: Props) {
   const { step, carriage, fromEndMm } = advice;
   const move = trial ? advice.trial : advice.move;
   const { lathe } = frozen;
@@ -75,7 +81,10 @@ export function StepPanel({ frozen, state, advice, trial, onForget }: Props) {
             </span>
           </p>
         )}
-        <Words {...{ frozen, advice, state }} />
+        <Words {...{ frozen, advice }} />
+        {advice.length && (
+          <LengthPanel key={step.id} stepId={step.id} length={advice.length} {...{ keepAs, frozen, add }} />
+        )}
       </div>
     </section>
   );
@@ -211,29 +220,23 @@ function DialRow({ name, dial, move, note, sub }: RowProps) {
   );
 }
 
-const FACE_CUT_MM = 0.5;
-
-/** Facing: so many cuts, each set by the compound along the bed, from the rim to the centre. */
-function Facing({ frozen, offMm }: { frozen: FrozenRun; offMm: number }) {
+/** Cuts along the bed by the compound: how many, how deep, and the number for each. */
+function AlongBed({ frozen, leftMm, cuts }: { frozen: FrozenRun; leftMm: number; cuts: number }) {
   const { unit, slides } = frozen.lathe;
   const dial = slides.compound;
   const f = (mm: number) => `${measure(mm, unit, unit === 'mm' ? 2 : 3)} ${unit}`;
-  const count = Math.max(1, Math.ceil(offMm / FACE_CUT_MM - 1e-9));
-  const move = dialMove(dial, 0, offMm / count);
+  const move = dialMove(dial, 0, leftMm / cuts);
   return (
     <>
       <p className="max-w-xl text-lg">
-        Compound along the bed, its slack taken up. Touch the raw end{dial.resettable ? ' and set its ring to 0' : ''},
-        then{' '}
         <b>
-          {count === 1 ? 'one cut' : `${count} cuts`} of {f(offMm / count)}
+          {cuts === 1 ? 'One cut' : `${cuts} cuts`} of {f(leftMm / cuts)}
         </b>
-        , {f(offMm)} in all, from the rim to the centre, until it is clean.
-        {frozen.again && ` The whole length is then ${f(frozen.part.lengthMm)}: measure before the last cut.`}
+        {cuts > 1 ? `, ${f(leftMm)} in all` : ''}, by the compound.
       </p>
       {dial.resettable ? (
         <DialRow
-          name={count === 1 ? 'Compound' : 'Compound, for each cut'}
+          name={cuts === 1 ? 'Compound' : 'Compound, for each cut'}
           dial={dial}
           move={move}
           note={`${dialScale(dial).lineNumber.valueOf()} ${dial.unit} a line`}
@@ -249,8 +252,27 @@ function Facing({ frozen, offMm }: { frozen: FrozenRun; offMm: number }) {
   );
 }
 
+/** Facing: the way to do it, and so many cuts, each set by the compound along the bed, from the rim to the centre. */
+function Facing({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
+  const { length, step } = advice;
+  const offMm = length ? length.leftMm : (step.sizes?.offMm ?? 0);
+  const cuts = length?.count ?? Math.max(1, Math.ceil(offMm / FACE_CUT_MM - 1e-9));
+  const read = (length?.readings.length ?? 0) > 0;
+  return (
+    <div>
+      <p className="max-w-xl text-lg">
+        {read
+          ? 'From where the compound stands now, its slack taken up, from the rim to the centre.'
+          : `Compound along the bed, its slack taken up. Touch the raw end${frozen.lathe.slides.compound.resettable ? ' and set its ring to 0' : ''}, then from the rim to the centre, until it is clean.`}
+        {length && !read ? ' Measure the whole length before the last cut: what is left follows from it.' : ''}
+      </p>
+      {offMm > 0 && <AlongBed frozen={frozen} leftMm={offMm} cuts={cuts} />}
+    </div>
+  );
+}
+
 /** What is done without a dial reading: mounting, facing, centring, chamfering. */
-function Words({ frozen, advice, state }: Pick<Props, 'frozen' | 'advice' | 'state'>) {
+function Words({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
   const { step } = advice;
   const { lathe } = frozen;
   const { crossSlide } = lathe.slides;
@@ -280,7 +302,7 @@ function Words({ frozen, advice, state }: Pick<Props, 'frozen' | 'advice' | 'sta
         {unit}. <Working of="grip" tell={only('route.grip')} />
       </p>
     );
-  if (step.kind === 'face') return <Facing frozen={frozen} offMm={step.sizes?.offMm ?? 0} />;
+  if (step.kind === 'face') return <Facing frozen={frozen} advice={advice} />;
   if (step.kind === 'centre')
     return (
       <p className="text-lg">
@@ -303,13 +325,15 @@ function Words({ frozen, advice, state }: Pick<Props, 'frozen' | 'advice' | 'sta
     );
   if (step.kind === 'shoulder')
     return (
-      <p className="text-lg">
+      <div className="text-lg">
         Touch the shoulder from the number above, then face from Ø
         {measure(step.sizes?.fromDiameterMm ?? 0, unit, unit === 'mm' ? 1 : 3)} out to Ø
         {measure(step.sizes?.toDiameterMm ?? 0, unit, unit === 'mm' ? 1 : 3)}.{' '}
-        {state.endLines === undefined ? '' : 'Check the length before going on.'}{' '}
         <Working of="shoulder" tell={only('route.shoulder')} />
-      </p>
+        {advice.length && advice.length.leftMm > 0 && (
+          <AlongBed frozen={frozen} leftMm={advice.length.leftMm} cuts={advice.length.count} />
+        )}
+      </div>
     );
   return null;
 }

@@ -58,6 +58,18 @@ export function stepTitle(step: Step, frozen: FrozenRun, move?: Move): string {
 /** A diameter as far as the lathe can aim for it. */
 export const diameter = (mm: number, unit: 'mm' | 'in'): string => `Ø${measure(mm, unit, unit === 'mm' ? 2 : 3)}`;
 
+/** Where a piece that was turned on spare stock is cut off, and what of that is faced off later. */
+export function cutOffText(frozen: FrozenRun): string {
+  const { unit } = frozen.lathe;
+  const worked = frozen.again?.worked;
+  const offMm = worked ? worked.tailMm + worked.headMm : frozen.hold.faceHeadMm;
+  const long = `${byRule(frozen.part.lengthMm + offMm, unit)} ${unit}`;
+  const rest = offMm > 0 ? `, ${aimed(offMm, unit)} ${unit} of it to be faced off` : '';
+  return frozen.hold.cutOff === 'slot'
+    ? `Part it off ${long} from the finished end${rest}.`
+    : `Saw it off ${long} from the finished end${rest}; spindle stopped, chuck locked, bed covered.`;
+}
+
 /** How a piece is put in again: what goes where, and what between. */
 export function againText(frozen: FrozenRun): string {
   const { setup, worked } = frozen.again!;
@@ -65,7 +77,7 @@ export function againText(frozen: FrozenRun): string {
   const { unit } = frozen.lathe;
   const { method } = holding;
   const on = nameOf(frozen, holding.onId);
-  const cutOff = worked.onSpare ? 'Cut it off its grip first. ' : '';
+  const cutOff = worked.onSpare ? `${cutOffText(frozen)} ` : '';
   const way = `The drawing’s ${setup.tail} end goes to the tailstock. `;
   const protect =
     setup.protect &&

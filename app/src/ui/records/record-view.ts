@@ -1,0 +1,44 @@
+import type { Problem } from '@whelk/core/quantity';
+
+/** A column of a shop's list: how it is shown and typed. */
+export interface Column<T> {
+  readonly key: string;
+  readonly label: string;
+  readonly show: (record: T) => string;
+  /** text to type in, or choices to pick from */
+  readonly edit: (record: T) => string;
+  readonly choices?: readonly (readonly [string, string])[];
+  /** shown beside others in one column of the list, and only typed on its own */
+  readonly onlyTyped?: true;
+  /** shown in the list and not typed */
+  readonly onlyShown?: true;
+  /** so short that it stands on one line however narrow the page is */
+  readonly short?: true;
+}
+export interface RecordKindView<T> {
+  readonly kind: 'bar' | 'tool' | 'instrument' | 'holder' | 'insert';
+  readonly name: string;
+  readonly columns: readonly Column<T>[];
+  /** typed texts into a record, or what is wrong with them by column */
+  readonly read: (
+    texts: Readonly<Record<string, string>>,
+    id: string,
+  ) => { ok: true; record: T } | { ok: false; problems: Readonly<Record<string, Problem>> };
+}
+
+/** A record being typed: its id, what stands in each field, and whether it is a new one. */
+export interface Typing {
+  readonly id: string;
+  readonly texts: Readonly<Record<string, string>>;
+  readonly fresh: boolean;
+}
+
+/** Begins typing a record, or a new one: empty, or with what is known of it already. */
+export function beginTyping<T extends { id: string }>(
+  view: RecordKindView<T>,
+  record?: T,
+  known: Readonly<Record<string, string>> = {},
+): Typing {
+  const texts = view.columns.map((c) => [c.key, record ? c.edit(record) : (known[c.key] ?? c.choices?.[0]?.[0] ?? '')]);
+  return { id: record?.id ?? crypto.randomUUID(), fresh: !record, texts: Object.fromEntries(texts) };
+}
