@@ -49,7 +49,7 @@ describe('a drawing is changed on the strip', () => {
     await page.waitForFunction(() => document.querySelectorAll('[data-field$="-diameter"]').length === 4);
     await page.$eval('[aria-label="Remove the selected feature"]', (e) => (e as HTMLElement).click());
     await page.waitForFunction(() => document.querySelectorAll('[data-field$="-diameter"]').length === 3);
-    await press(page, 'Glass');
+    await press(page, 'Magnify');
     await page.waitForSelector('.glass svg');
     // the strip shows what the glass covers: a frame around the grips of what is selected
     const [frame, across] = await page.evaluate(() =>
@@ -91,7 +91,7 @@ describe('a drawing holds', () => {
     await page.select('select[aria-label="Unit of these tolerances"]', 'mm');
     await typeInto(page, 'Tolerance of sizes written 1', '0.3');
     await page.waitForFunction(() => !document.body.innerText.includes('has no tolerance for a size'));
-    await typeInto(page, 'Issue', 'D');
+    await typeInto(page, 'Drawing version', 'D');
     await sees(page, '· saved');
     const { drawing } = (await loadJob(id)).job;
     expect(drawing).toMatchObject({ issue: 'D', geometry: [{ kind: 'runout', datum: 'A' }], decimals: { unit: 'mm' } });

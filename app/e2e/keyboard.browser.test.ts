@@ -193,7 +193,7 @@ describe('choices of hold and route', () => {
     await visit(page, `${shop.url}/jobs/${id}/route`);
     const before = await textOf(page, 'nav[aria-label="Stations"]');
     await page.evaluate(() =>
-      [...document.querySelectorAll('label')].find((l) => l.textContent?.includes('Machine first'))!.click(),
+      [...document.querySelectorAll('label')].find((l) => l.textContent?.includes('What the lathe bears'))!.click(),
     );
     await page.waitForFunction(
       (b) => document.querySelector<HTMLElement>('nav[aria-label="Stations"]')!.innerText !== b,

@@ -208,7 +208,7 @@ describe('the bench book', () => {
     await press(page, 'make it mine');
     await page.reload();
     await hydrated(page);
-    expect(await page.$eval('section[aria-label="Shop rule"]', (e) => e.textContent)).toContain('yours');
+    expect(await page.$eval('section[aria-label="From the table"]', (e) => e.textContent)).toContain('yours');
     await sees(page, 'Life of the edge');
     expect(errors).toEqual([]);
     await page.close();

@@ -101,7 +101,7 @@ describe('an empty shop', () => {
     const empty = await new TestShop().start('empty');
     try {
       for (const [url, text] of [
-        ['/', 'Start with a title'],
+        ['/', 'Your first part'],
         ['/lathes', 'no lathe yet'],
         ['/tools', 'Add the first one'],
         ['/stock', 'Add the first one'],

@@ -80,7 +80,7 @@ describe('npm start', () => {
     const port = await freePort();
     const first = begin(dir, ['--port', String(port), '--empty']);
     await ready(first);
-    expect(await get(port)).toContain('No job yet');
+    expect(await get(port)).toContain('Your first part');
     const other = begin(dir, ['--port', String(await freePort())]);
     expect(await other.code).toBe(1);
     expect(other.said()).toMatch(/already running from .* at http:\/\/127\.0\.0\.1:\d+/);
@@ -150,7 +150,7 @@ describe('backup and restore', () => {
     const before = await get(port);
     const jobs = [...new Set([...before.matchAll(/\/jobs\/([0-9a-f-]{36})\/drawing/g)].map((m) => m[1]!))];
     for (const id of jobs) await fetch(`http://127.0.0.1:${port}/api/jobs/${id}`, { method: 'DELETE' });
-    expect(await get(port)).toContain('No job yet');
+    expect(await get(port)).toContain('Your first part');
     const restored = script('restore', file);
     expect(restored.stderr).toBe('');
     const after = await get(port);

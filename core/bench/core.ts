@@ -1,9 +1,10 @@
 import { type CutSetup, cutMap, decideCut, speedTable, usualPolicy } from '../src/cutting/index.ts';
 import { feedsOf } from '../src/lathe/index.ts';
 import { planRoute } from '../src/route/index.ts';
-import { type FrozenRun, type RunEvent, replay, runEventSchema, stepsOf } from '../src/run/index.ts';
+import { type RunEvent, replay, runEventSchema } from '../src/run/index.ts';
 import { AtTheLathe } from '../src/testing/at-the-lathe.ts';
-import { drawingOf, feature, planInput } from '../src/testing/shop.ts';
+import { runOf } from '../src/testing/runs.ts';
+import { feature, planInput } from '../src/testing/shop.ts';
 import { median, row } from './measure.ts';
 
 const shaftOf = (count: number) =>
@@ -27,23 +28,7 @@ row(
   'target no worse than 16.7 ×',
 );
 
-const input = planInput([feature(1, 40, 30), feature(2, 28, 60, 'h7')], 45);
-const plan = planRoute(input);
-const run: FrozenRun = {
-  schema: 1,
-  title: 'bench',
-  drawing: drawingOf([]),
-  part: input.part,
-  material: input.material,
-  lathe: input.lathe,
-  tools: input.tools,
-  instruments: input.instruments,
-  stockMm: 45,
-  hold: input.hold,
-  school: input.school,
-  plan,
-  steps: stepsOf(plan),
-};
+const run = runOf([feature(1, 40, 30), feature(2, 28, 60, 'h7')], 45);
 const lathe = new AtTheLathe(run);
 const { events } = lathe;
 // thousands of readings at one measuring step, as nobody takes and everything has to bear
@@ -53,7 +38,7 @@ for (let i = 0; i < 9900; i++) {
   events.push({
     ...events[0]!,
     ...{ id: `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`, seq: n, parents: [events.at(-1)!.id] },
-    ...{ kind: 'reading', stepId: 'f2-between', instrumentId: input.instruments[0]!.id, place: 'middle' },
+    ...{ kind: 'reading', stepId: 'f2-between', instrumentId: run.instruments[0]!.id, place: 'middle' },
     raw: { text: '28.400', unit: 'mm' },
     lookedAgain: true,
   } as RunEvent);

@@ -2,20 +2,23 @@ import { MoreVertical } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { wordProblem } from '../messages/problems.ts';
 import { nextText, stationNames, stations } from '../messages/words.ts';
+import type { FirstSteps } from '../server/demo/first-steps.ts';
 import type { JobLine } from '../server/jobs/list-page.ts';
 import { ask } from '../ui/api.ts';
 import { TextField } from '../ui/number-field/TextField.tsx';
 import { PictureView } from '../ui/strip/PictureView.tsx';
+import { DemoNotice, FirstPart } from './FirstVisit.tsx';
 
 interface Props {
   readonly lines: readonly JobLine[];
   readonly find: string;
   readonly archived: boolean;
+  readonly steps: FirstSteps;
 }
 type Told = { text: string; undo?: () => void };
 
 /** The work in hand: a row each with its silhouette, its way through the stations, and the next thing to do. */
-export default function JobsPage({ lines: given, find, archived }: Props) {
+export default function JobsPage({ lines: given, find, archived, steps }: Props) {
   const [lines, setLines] = useState(given);
   const [told, setTold] = useState<Told>();
   const [adding, setAdding] = useState(false);
@@ -120,12 +123,13 @@ export default function JobsPage({ lines: given, find, archived }: Props) {
         </p>
       )}
       {adding && <NewJob onCancel={() => setAdding(false)} />}
-      {lines.length === 0 && (
+      {steps.demo && !archived && !find && lines.length > 0 && (
+        <DemoNotice steps={steps} onNew={() => setAdding(true)} />
+      )}
+      {lines.length === 0 && !find && !archived && !adding && <FirstPart steps={steps} onNew={() => setAdding(true)} />}
+      {lines.length === 0 && (find || archived) && (
         <div className="py-16 text-center">
-          <h2>{find ? `No job is called “${find}”` : archived ? 'Nothing is archived' : 'No job yet'}</h2>
-          {!find && !archived && (
-            <p className="muted mt-1">Start with a title; then type the part from its paper drawing.</p>
-          )}
+          <h2>{find ? `No job is called “${find}”` : 'Nothing is archived'}</h2>
         </div>
       )}
       <ul className="rows">

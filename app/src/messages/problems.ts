@@ -297,7 +297,7 @@ const wordings: Record<string, Wording> = {
   }),
   'dial.notANumber': (p) => ({
     what: `${text(p)} is not a number on the dial.`,
-    right: 'Type the number as it stands at the index, e.g. 0.35.',
+    right: `Type the number as it stands at the index${p.limit === undefined ? '' : `, e.g. ${p.limit}`}.`,
   }),
   'dial.beyondTurn': (p) => ({
     what: 'The ring has no such number.',

@@ -19,7 +19,7 @@ const fieldNames: Record<string, string> = {
   generalClass: 'general tolerance',
   decimals: 'tolerances by decimals',
   overall: 'whole length',
-  issue: 'issue',
+  issue: 'version of the drawing',
   size: 'size',
 };
 const ofNames: Record<DrawingChange['of'], string> = {

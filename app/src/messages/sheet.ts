@@ -65,7 +65,7 @@ export function sheetWish(
         scale: 'Scale',
         unit: 'Sizes',
         general: 'General tolerance',
-        issue: 'Issue',
+        issue: 'Version',
         date: 'Printed',
         sheet: 'Sheet',
       },

@@ -10,6 +10,10 @@ const atPosition = (p: Problem): string => {
 
 /** Words for what is wrong with stock, holders and inserts. */
 export const shopWordings: Record<string, Wording> = {
+  'demo.there': () => ({
+    what: 'Some of the demo is in the shop already.',
+    right: 'Remove the demo first, then load it again.',
+  }),
   'stock.noBar': () => ({ what: 'No bar is chosen.', right: 'Choose one from the rack.' }),
   'stock.diameterAboveBar': (p) => ({
     what: `Ø${size(p.value)} is larger than the bar, Ø${size(p.limit)}.`,

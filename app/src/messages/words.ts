@@ -16,9 +16,9 @@ export const stationNames: Record<Station, string> = {
 export const stations: readonly Station[] = ['drawing', 'stock', 'hold', 'route', 'cut'];
 
 export const schoolNames: Record<School, string> = {
-  shopRule: 'Shop rule',
-  conditions: 'Conditions',
-  machineFirst: 'Machine first',
+  shopRule: 'From the table',
+  conditions: 'Corrected for the cut',
+  machineFirst: 'What the lathe bears',
 };
 export const schoolNotes: Record<School, string> = {
   shopRule: 'The table’s cutting speed as it stands.',

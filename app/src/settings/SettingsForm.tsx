@@ -42,7 +42,7 @@ export default function SettingsForm({ given }: { given: Settings }) {
         />
       </div>
       <fieldset>
-        <legend className="font-bold">School of choosing speeds, for new jobs</legend>
+        <legend className="font-bold">How speeds are chosen, for new jobs</legend>
         {(['shopRule', 'conditions', 'machineFirst'] as const).map((name) => (
           <label key={name} className="flex min-h-11 items-center gap-3">
             <input

@@ -133,7 +133,7 @@ export function freezeJob(job: Job, planned: PlannedJob, number = 1): FrozenRun 
   if (!setup || setup.plan.operations.length === 0) return undefined;
   const { plan, input, part } = setup;
   return {
-    schema: 1,
+    schema: 2,
     title: job.title,
     drawing: job.drawing,
     part,
@@ -143,7 +143,9 @@ export function freezeJob(job: Job, planned: PlannedJob, number = 1): FrozenRun 
     instruments: input.instruments,
     stockMm: input.stockMm,
     ...(input.rough ? { rough: input.rough } : {}),
-    ...(input.spigots ? { spigots: input.spigots } : {}),
+    spigots: input.spigots ?? { leftMm: 0, rightMm: 0 },
+    known: [],
+    living: [],
     hold: input.hold,
     school: input.school,
     policy: input.policy,

@@ -60,7 +60,9 @@ export type DialReading =
  */
 export function readDialNumber(dial: Dial, text: string): DialReading {
   const clean = text.trim().replace(',', '.');
-  if (!/^(\d{1,4}(\.\d{0,5})?|\.\d{1,5})$/.test(clean)) return { ok: false, code: 'dial.notANumber' };
+  if (!/^(\d{1,4}(\.\d{0,5})?|\.\d{1,5})$/.test(clean))
+    // with a number that this ring has, as an example
+    return { ok: false, code: 'dial.notANumber', limit: dialNumber(dial, Math.round(dial.divisions / 3)) };
   const value = rational(clean.startsWith('.') ? `0${clean}` : clean.replace(/\.$/, ''));
   const whole = numbersPerTurn(dial);
   if (value.compare(whole) >= 0) return { ok: false, code: 'dial.beyondTurn', limit: whole.toString() };

@@ -83,7 +83,7 @@ export function feedOf(setting: FeedSetting, lathe: Lathe, record?: Recorder): R
   return feed;
 }
 
-/** A gear train as it is written down. @example trainText([[20, 80], [30, 90]]) // '20/80 × 30/90' */
+/** A gear train as it is written down, first pair first: 20/80 × 30/90. */
 function trainText(pairs: readonly (readonly [number, number])[]): string {
   return pairs.map((pair) => pair.join('/')).join(' × ');
 }

@@ -27,6 +27,8 @@ export const standSchema = z.strictObject({
     carriage: z.string().max(16),
     compound: z.string().max(16),
   }),
+  /** what its cuts had shown of spring until then does not count any more */
+  springForgottenAt: z.iso.datetime().optional(),
 });
 export type Stand = z.infer<typeof standSchema>;
 

@@ -15,6 +15,7 @@ import {
 import { ownCutSchema } from '../route/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import type { FrozenRun } from './frozen.ts';
+import { saysAllItFollows } from './upgrade/first-frozen.ts';
 
 const number = z.number();
 const short = z.string().max(120);
@@ -162,9 +163,9 @@ const plan = z.looseObject({
  * A frozen run that comes from a file: everything that replaying and showing it relies on is checked, and that its steps
  * speak of features it has.
  */
-export const frozenRunSchema = z
+const frozenNow = z
   .strictObject({
-    schema: z.literal(1),
+    schema: z.literal(2),
     title: z.string().max(80),
     drawing: storedDrawingSchema,
     part: z.preprocess(
@@ -182,11 +183,8 @@ export const frozenRunSchema = z
     instruments: z.array(instrumentSchema).max(500),
     stockMm: z.number().positive(),
     rough: z.record(short, z.number().positive()).optional(),
-    spigots: z.strictObject({ leftMm: number.min(0), rightMm: number.min(0) }).optional(),
-    known: z
-      .array(z.strictObject({ toolId: z.uuid(), share: number, uncertaintyShare: number.positive() }))
-      .max(2000)
-      .optional(),
+    spigots: z.strictObject({ leftMm: number.min(0), rightMm: number.min(0) }),
+    known: z.array(z.strictObject({ toolId: z.uuid(), share: number, uncertaintyShare: number.positive() })).max(2000),
     living: z
       .array(
         z.strictObject({
@@ -199,8 +197,7 @@ export const frozenRunSchema = z
           crossLines: number.optional(),
         }),
       )
-      .max(50)
-      .optional(),
+      .max(50),
     hold: holdChoiceSchema,
     school: z.enum(['shopRule', 'conditions', 'machineFirst']),
     policy: speedPolicySchema.optional(),
@@ -232,6 +229,9 @@ export const frozenRunSchema = z
     (run) => run.steps.every((s) => s.kind !== 'measure' || (s.limits !== undefined && s.featureId !== undefined)),
     { path: ['steps'] },
   );
+
+/** A frozen run of any version; older ones are brought up to this one first. */
+export const frozenRunSchema = z.preprocess(saysAllItFollows, frozenNow);
 
 /** The checked file content as the type that the rest of core uses; same shape, readonly. */
 export function asFrozenRun(checked: z.infer<typeof frozenRunSchema>): FrozenRun {

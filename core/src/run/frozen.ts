@@ -9,10 +9,11 @@ import { type Tool, upgradeTool } from '../tool/index.ts';
 import { collectWorking, type Recorder } from '../working/index.ts';
 import type { LivingReference, SpringSample } from './state.ts';
 import type { Step } from './step.ts';
+import { saysAllItFollows } from './upgrade/first-frozen.ts';
 
 /** All that a run follows, as it was when the cut was started; replanning the job does not touch it. */
 export interface FrozenRun {
-  readonly schema: 1;
+  readonly schema: 2;
   readonly title: string;
   readonly drawing: Drawing;
   readonly part: Part;
@@ -22,7 +23,7 @@ export interface FrozenRun {
   readonly instruments: readonly Instrument[];
   readonly stockMm: number;
   readonly rough?: PlanInput['rough'];
-  readonly spigots?: PlanInput['spigots'];
+  readonly spigots: NonNullable<PlanInput['spigots']>;
   readonly hold: HoldChoice;
   readonly school: School;
   readonly policy?: SpeedPolicy;
@@ -32,9 +33,9 @@ export interface FrozenRun {
   readonly plan: Plan;
   readonly steps: readonly Step[];
   /** spring that earlier runs of these tools on this lathe have shown */
-  readonly known?: readonly SpringSample[];
+  readonly known: readonly SpringSample[];
   /** what the tools' numbers were worth when the piece before of this batch was done, with nothing else cut since */
-  readonly living?: readonly LivingReference[];
+  readonly living: readonly LivingReference[];
   /** how the lathe stood when the run was begun; unknown in runs of the first version */
   readonly stand?: Stand;
 }
@@ -66,7 +67,7 @@ export function explainOperation(run: FrozenRun, operationId: string, record: Re
  * @param stored written by this application, by this version or an older one
  */
 export function upgradeFrozen(stored: unknown): FrozenRun {
-  const run = stored as FrozenRun;
+  const run = saysAllItFollows(stored) as FrozenRun;
   return {
     ...run,
     drawing: upgradeDrawing(run.drawing) as Drawing,

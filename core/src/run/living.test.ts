@@ -1,19 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { planRoute } from '../route/index.ts';
 import { AtTheLathe } from '../testing/at-the-lathe.ts';
-import { drawingOf, feature, planInput } from '../testing/shop.ts';
-import type { FrozenRun } from './frozen.ts';
+import { runOf } from '../testing/runs.ts';
+import { feature } from '../testing/shop.ts';
 import { livingAfter } from './living.ts';
-import { stepsOf } from './step.ts';
 
 const features = [feature(1, 40, 30), feature(2, 28, 40, 'h9')];
-const input = planInput(features, 45);
-const plan = planRoute(input);
-const run: FrozenRun = {
-  ...{ schema: 1, title: 'batch', drawing: drawingOf(features), part: input.part, material: input.material },
-  ...{ lathe: input.lathe, tools: input.tools, instruments: input.instruments, stockMm: 45, hold: input.hold },
-  ...{ school: input.school, plan, steps: stepsOf(plan) },
-};
+const run = runOf(features, 45);
 
 describe('the numbers of a piece', () => {
   const first = new AtTheLathe(run).to('none');

@@ -31,7 +31,7 @@ export function livingAfter(state: RunState): readonly LivingReference[] {
  * @returns the number for a light cut on the bar, or for just touching the length that was roughed
  */
 export function checkCut(run: FrozenRun, state: RunState, step: Step): CheckCut | undefined {
-  const living = run.living?.find((l) => l.toolId === step.toolId);
+  const living = run.living.find((l) => l.toolId === step.toolId);
   if (!living || step.kind !== 'touchOff' || step.sizes?.compoundDeg !== undefined) return undefined;
   const { rings, diameterMm } = living.reference;
   const fineness = finenessOf(run.lathe, 'lines');

@@ -1,13 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { type Lathe, type Stand, type StandBesides, unknownStand } from '../lathe/index.ts';
-import { planRoute } from '../route/index.ts';
-import { drawingOf, feature, metricLathe, planInput } from '../testing/shop.ts';
+import { runOf } from '../testing/runs.ts';
+import { feature, metricLathe } from '../testing/shop.ts';
 import { adviseStep } from './advice.ts';
 import { type RunEvent, runEventSchema } from './event.ts';
 import type { FrozenRun } from './frozen.ts';
 import { standAfter, standChanges, standNeeded } from './needs.ts';
 import { replay } from './replay.ts';
-import { stepsOf } from './step.ts';
 
 const lathe: Lathe = {
   ...metricLathe,
@@ -20,19 +19,13 @@ const lathe: Lathe = {
   },
 };
 /** A run of a shaft, long enough for the tail centre or short enough to stand alone. */
-function runOf(lengthMm: number, stand?: Stand): FrozenRun {
+function shaftOf(lengthMm: number, stand?: Stand): FrozenRun {
   const features = [feature(1, 24, lengthMm), feature(2, 20, 30, 'h7', { edges: { left: '', right: '1x45' } })];
-  const input = planInput(features, 30, { lathe });
-  const plan = planRoute(input);
-  return {
-    ...{ schema: 1, title: 'test', drawing: drawingOf(features), part: input.part, material: input.material },
-    ...{ lathe, tools: input.tools, instruments: input.instruments, stockMm: 30, hold: input.hold },
-    ...{ school: input.school, plan, steps: stepsOf(plan), stand },
-  };
+  return runOf(features, 30, { lathe, stand });
 }
 const stand: Stand = unknownStand(lathe);
-const short = runOf(20, stand);
-const long = runOf(230, stand);
+const short = shaftOf(20, stand);
+const long = shaftOf(230, stand);
 const stepOf = (run: FrozenRun, kind: string) => run.steps.find((s) => s.kind === kind)!;
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
@@ -129,7 +122,7 @@ describe('a run', () => {
     expect(advise(short, [forgotten])).toEqual([{ what: 'chuck', to: 'three-jaw', from: undefined }]);
   });
   it('without a word of the stand asks for what matters at its first step', () => {
-    expect(advise(runOf(230), [])).toEqual([
+    expect(advise(shaftOf(230), [])).toEqual([
       { what: 'chuck', to: 'three-jaw', from: undefined },
       { what: 'setOver', toMm: 0, fromMm: undefined },
     ]);
@@ -163,7 +156,7 @@ describe('a run leaves the lathe', () => {
     });
   });
   it('as it set it, also where the lathe stood so before and was noted otherwise in between', () => {
-    const locked = runOf(20, { ...stand, locks: { ...stand.locks, carriage: true } });
+    const locked = shaftOf(20, { ...stand, locks: { ...stand.locks, carriage: true } });
     expect(advise(locked, doneSteps(locked, 1))).toEqual([]);
     expect(after(locked, doneSteps(locked, 2), stand).locks.carriage).toBe(true);
   });

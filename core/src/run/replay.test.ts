@@ -1,29 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { unknownStand } from '../lathe/index.ts';
-import { planRoute } from '../route/index.ts';
 import { AtTheLathe } from '../testing/at-the-lathe.ts';
-import { drawingOf, feature, planInput } from '../testing/shop.ts';
+import { runOf } from '../testing/runs.ts';
+import { feature } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { adviseStep } from './advice.ts';
 import { effectOf } from './effect.ts';
 import type { RunEvent } from './event.ts';
-import { explainOperation, type FrozenRun } from './frozen.ts';
+import { explainOperation } from './frozen.ts';
 import { explainSize } from './measured.ts';
 import { orderEvents } from './order.ts';
 import { replay } from './replay.ts';
-import { stepsOf } from './step.ts';
 import { cutMinutes } from './wear.ts';
 
-function runOf(features: ReturnType<typeof feature>[], stockMm: number): FrozenRun {
-  const input = planInput(features, stockMm);
-  const plan = planRoute(input);
-  return {
-    ...{ schema: 1, title: 'test', drawing: drawingOf(features), part: input.part, material: input.material },
-    ...{ lathe: input.lathe, tools: input.tools, instruments: input.instruments, stockMm, hold: input.hold },
-    ...{ school: input.school, plan, steps: stepsOf(plan) },
-  };
-}
 // the first by whole lines, the second by half ones, the third by the compound
 const run = runOf([feature(1, 40, 30), feature(2, 28, 40, 'h9'), feature(3, 24, 20, 'h7')], 45);
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;

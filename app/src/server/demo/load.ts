@@ -19,18 +19,23 @@ export async function beginShop(db: Knex, file: ShopFile | undefined): Promise<'
     if (await begun(trx)) return 'begun';
     await saveSettings(trx, file?.settings ?? usualSettings);
     if (!file) return 'empty';
-    for (const lathe of file.lathes) await addLathe(trx, lathe);
-    for (const bar of file.bars) await saveRecord(trx, 'bar', bar);
-    for (const tool of file.tools) await saveRecord(trx, 'tool', tool);
-    for (const material of file.materials) await saveRecord(trx, 'material', material);
-    for (const calibration of file.calibrations) await saveRecord(trx, 'calibration', calibration);
-    for (const instrument of file.instruments) await saveRecord(trx, 'instrument', instrument);
-    for (const holder of file.holders) await saveRecord(trx, 'holder', holder);
-    for (const insert of file.inserts) await saveRecord(trx, 'insert', insert);
-    for (const { id, job, runs } of file.jobs.toReversed()) {
-      await createJob(trx, job, id);
-      await insertRuns(trx, id, runs);
-    }
+    await loadDemo(trx, file);
     return 'demo';
   });
+}
+
+/** Keeps all records, jobs and runs of a shop file. */
+export async function loadDemo(trx: Knex, file: ShopFile): Promise<void> {
+  for (const lathe of file.lathes) await addLathe(trx, lathe);
+  for (const bar of file.bars) await saveRecord(trx, 'bar', bar);
+  for (const tool of file.tools) await saveRecord(trx, 'tool', tool);
+  for (const material of file.materials) await saveRecord(trx, 'material', material);
+  for (const calibration of file.calibrations) await saveRecord(trx, 'calibration', calibration);
+  for (const instrument of file.instruments) await saveRecord(trx, 'instrument', instrument);
+  for (const holder of file.holders) await saveRecord(trx, 'holder', holder);
+  for (const insert of file.inserts) await saveRecord(trx, 'insert', insert);
+  for (const { id, job, runs } of file.jobs.toReversed()) {
+    await createJob(trx, job, id);
+    await insertRuns(trx, id, runs);
+  }
 }

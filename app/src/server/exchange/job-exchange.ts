@@ -7,8 +7,8 @@ import { jobFile, renewIds, renewRuns } from '../../exchange/job-file.ts';
 import { Refused } from '../answer.ts';
 import { createJob, loadJob } from '../jobs/service.ts';
 import { addLathe, leaveStanding } from '../lathes/service.ts';
+import { loadRunsOf } from '../runs/load.ts';
 import { insertEvents, insertRun } from '../runs/queries.ts';
-import { loadRunsOf } from '../runs/service.ts';
 import { loadShop, saveRecord } from '../shop/service.ts';
 
 /** The file of a job: itself, its bar and lathe, and all that was cut for it. */

@@ -1,7 +1,7 @@
 import { type Progress, planJob, progressOf } from '@whelk/core/job';
 import { type Picture, silhouettePicture } from '@whelk/core/picture';
 import type { Knex } from 'knex';
-import { summariesOf } from '../runs/service.ts';
+import { summariesOf } from '../runs/load.ts';
 import { loadShop } from '../shop/service.ts';
 import { listJobs } from './service.ts';
 

@@ -1,7 +1,7 @@
 import type { Job, MateFeature, Mates, MeasuredSize } from '@whelk/core/job';
 import { replay } from '@whelk/core/run';
 import type { Knex } from 'knex';
-import { loadRunsOf } from '../runs/service.ts';
+import { loadRunsOf } from '../runs/load.ts';
 import { listJobs, loadJob } from './service.ts';
 
 function featuresOf(job: Job, measured: ReadonlyMap<string, readonly MeasuredSize[]>): MateFeature[] {

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { idOf } from '../params.ts';
-import { summariesOf } from '../runs/service.ts';
+import { summariesOf } from '../runs/load.ts';
 import { loadSettings, loadShop } from '../shop/service.ts';
 import { loadJob } from './service.ts';
 

@@ -1,7 +1,7 @@
 import { replay, sizesRead } from '@whelk/core/run';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
-import { recentRuns } from './service.ts';
+import { recentRuns } from './load.ts';
 
 /** What was cut, latest first; `find` looks in title, material, lathe, tools and notes. */
 export async function loadLog(db: Knex, find: string) {

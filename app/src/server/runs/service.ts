@@ -7,7 +7,6 @@ import {
   type LivingReference,
   livingAfter,
   replay,
-  type SpringSample,
   type StoredEvent,
   storedEventSchema,
 } from '@whelk/core/run';
@@ -17,44 +16,10 @@ import { notFound, Refused } from '../answer.ts';
 import { loadJob } from '../jobs/service.ts';
 import { leaveStanding, loadStand } from '../lathes/service.ts';
 import { loadShop } from '../shop/service.ts';
-import {
-  insertEvents,
-  insertRun,
-  selectEventsOf,
-  selectRecentRuns,
-  selectRun,
-  selectRunsOf,
-  selectSummariesOf,
-  setRunStand,
-} from './queries.ts';
-import { type RunRow, type RunSummary, type StoredRun, toRun, toSummary } from './rows.ts';
-
-async function withEvents(db: Knex, rows: readonly RunRow[]): Promise<StoredRun[]> {
-  const events =
-    rows.length > 0
-      ? await selectEventsOf(
-          db,
-          rows.map((r) => r.id),
-        )
-      : [];
-  return rows.map((row) =>
-    toRun(
-      row,
-      events.filter((e) => e.run_id === row.id),
-    ),
-  );
-}
-export async function loadRun(db: Knex, id: string): Promise<StoredRun> {
-  const row = await selectRun(db, id);
-  if (!row) throw notFound();
-  return (await withEvents(db, [row]))[0]!;
-}
-export const loadRunsOf = async (db: Knex, jobIds: readonly string[]): Promise<StoredRun[]> =>
-  withEvents(db, await selectRunsOf(db, jobIds));
-/** Where the runs of some jobs stand. */
-export const summariesOf = async (db: Knex, jobIds: readonly string[]): Promise<RunSummary[]> =>
-  (await selectSummariesOf(db, jobIds)).map(toSummary);
-export const recentRuns = async (db: Knex): Promise<StoredRun[]> => withEvents(db, await selectRecentRuns(db, 200));
+import { loadRun, loadRunEvents, recentRuns } from './load.ts';
+import { insertEvents, insertRun, selectRecentRuns, selectRun, selectRunsOf, setRunStand } from './queries.ts';
+import type { RunRow } from './rows.ts';
+import { knownSpring } from './spring.ts';
 
 /**
  * Starts cutting a piece in one of its holdings: the plan as it is now is frozen into the run. An open run of it is answered instead.
@@ -81,8 +46,8 @@ export async function startRun(
   const living = await livingOn(db, planned.lathe.id, jobId, setup);
   const frozen = {
     ...planned,
-    ...(known.length > 0 ? { known } : {}),
-    ...(living.length > 0 ? { living } : {}),
+    known,
+    living,
     stand: await loadStand(db, planned.lathe),
   };
   const id = randomUUID();
@@ -114,29 +79,12 @@ async function livingOn(db: Knex, latheId: string, jobId: string, setup: number)
   const rows = await selectRecentRuns(db, KNOWN_FROM_RUNS);
   const last = rows.find((row) => (row.frozen as { lathe?: { id?: string } }).lathe?.id === latheId);
   if (!last || last.job_id !== jobId || last.setup !== setup || last.outcome !== 'finished') return [];
-  const [run] = await withEvents(db, [last]);
+  const [run] = await loadRunEvents(db, [last]);
   return livingAfter(replay(run!.frozen, run!.events));
 }
 
 /** Runs looked at for what they have shown of spring: an edge does not stay the same for longer. */
 const KNOWN_FROM_RUNS = 30;
-
-/** What earlier runs on a lathe have shown of its tools' spring in a material, since it was last forgotten. */
-async function knownSpring(db: Knex, latheId: string, materialId: string): Promise<SpringSample[]> {
-  const rows = await selectRecentRuns(db, KNOWN_FROM_RUNS);
-  const runs = (await withEvents(db, rows)).filter(
-    ({ frozen }) => frozen.lathe.id === latheId && frozen.material.id === materialId,
-  );
-  const known: SpringSample[] = [];
-  const forgotten = new Set<string>();
-  // latest first
-  for (const run of runs) {
-    const state = replay(run.frozen, run.events);
-    known.push(...state.samples.filter((sample) => !forgotten.has(sample.toolId)));
-    for (const toolId of state.forgotten) forgotten.add(toolId);
-  }
-  return known.slice(0, 500);
-}
 
 /** An event that was not taken, and why. */
 export interface RefusedEvent {

@@ -5,7 +5,7 @@ import type { Knex } from 'knex';
 import { z } from 'zod';
 import { Refused } from '../answer.ts';
 import { listJobs, loadJob, saveJob } from '../jobs/service.ts';
-import { summariesOf } from '../runs/service.ts';
+import { summariesOf } from '../runs/load.ts';
 import { selectRecordForUpdate, upsertRecord } from './queries.ts';
 import { loadShop } from './service.ts';
 

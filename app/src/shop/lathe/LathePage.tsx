@@ -16,6 +16,7 @@ import { length } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { Calibrations } from './Calibrations.tsx';
 import { SpeedsAndFeeds } from './SpeedsAndFeeds.tsx';
+import { SpringLearned, type SpringRow } from './SpringLearned.tsx';
 import { StandPanel } from './StandPanel.tsx';
 
 interface Props {
@@ -24,11 +25,12 @@ interface Props {
   readonly stand: Stand;
   readonly revisions: readonly { readonly revision: number; readonly savedOn: string }[];
   readonly tools: readonly Tool[];
+  readonly spring: readonly SpringRow[];
 }
 const noseText = { screwed: 'screwed', key: 'keyed', cam: 'cam-lock' } as const;
 
 /** A lathe: how it stands, every speed and feed it has, its rings, what it holds work with, how it was measured. */
-function LathePage({ lathe: given, calibrations: measured, stand, revisions, tools }: Props) {
+function LathePage({ lathe: given, calibrations: measured, stand, revisions, tools, spring }: Props) {
   const [lathe, setLathe] = useState(given);
   const [calibrations, setCalibrations] = useState(measured);
   const works = withCalibrations(lathe, calibrations);
@@ -84,6 +86,7 @@ function LathePage({ lathe: given, calibrations: measured, stand, revisions, too
         onAdded={(c) => setCalibrations([c, ...calibrations])}
         onLathe={setLathe}
       />
+      <SpringLearned latheId={lathe.id} given={spring} />
       <Owned lathe={lathe} />
       {revisions.length > 1 && (
         <section aria-labelledby="revisions" className="mt-10">

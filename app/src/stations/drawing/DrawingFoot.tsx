@@ -65,8 +65,8 @@ export function DrawingFoot({
       </label>
       <PiecesField quantity={job.quantity} onChange={(quantity) => change((j) => ({ ...j, quantity }), 'quantity')} />
       <TextField
-        className="w-24"
-        label="Issue"
+        className="w-32"
+        label="Drawing version"
         hint="none"
         value={drawing.issue ?? ''}
         onChange={(text) => change((j) => ({ ...j, drawing: { ...j.drawing, issue: text.slice(0, 8) } }), 'issue')}

@@ -49,7 +49,7 @@ const LABELS: Record<Key, string> = {
   length: 'Length',
   lengthLimits: 'its limits',
   finish: 'Finish',
-  faceFinish: 'Faces',
+  faceFinish: 'Finish of faces',
   left: 'Left edge',
   right: 'Right edge',
 };

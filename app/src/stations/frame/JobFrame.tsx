@@ -152,7 +152,7 @@ export function JobFrame({
               aria-pressed={glass}
               onClick={() => setGlass(!glass)}
             >
-              <ZoomIn size={16} aria-hidden="true" /> Glass
+              <ZoomIn size={16} aria-hidden="true" /> Magnify
             </button>
             <button
               type="button"

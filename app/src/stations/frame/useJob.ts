@@ -2,6 +2,7 @@ import { type Job, jobSchema } from '@whelk/core/job';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ask } from '../../ui/api.ts';
 import { dropDraft, keepDraft, readDraft } from './draft.ts';
+import { keepSteps, readSteps } from './undo-store.ts';
 
 export type SaveState = 'saved' | 'typing' | 'saving' | 'held' | 'away' | 'conflict' | 'gone';
 interface Conflict {
@@ -142,6 +143,12 @@ export function useJob(id: string, initial: { job: Job; version: number; revisio
       setState('typing');
       timer.current = setTimeout(save, 50);
     } else if (draft) dropDraft(id);
+    // what was done at another station can be undone here
+    const steps = readSteps(id, (job) => same(job, now.current.job));
+    if (steps) {
+      setPast([...steps.past]);
+      setFuture([...steps.future]);
+    }
     const flush = () => {
       const mine = now.current.job;
       if (now.current.busy || same(mine, now.current.saved) || !jobSchema.safeParse(mine).success) return;
@@ -156,6 +163,14 @@ export function useJob(id: string, initial: { job: Job; version: number; revisio
       clearTimeout(timer.current);
     };
   }, [id, initial.job, save]);
+
+  const steps = useRef({ past, future });
+  steps.current = { past, future };
+  useEffect(() => {
+    const keep = () => keepSteps(id, { job: now.current.job, ...steps.current });
+    addEventListener('pagehide', keep);
+    return () => removeEventListener('pagehide', keep);
+  }, [id]);
 
   const settle = (keep: 'mine' | 'theirs') => {
     if (!conflict) return;

@@ -207,10 +207,10 @@ export function OperationDetail({ jobId, operation: o, job, lathe, tools, instru
       {o.schools.length > 0 && (
         <div className="overflow-x-auto md:col-span-3">
           <table className="table table-sm">
-            <caption className="visually-hidden">Three schools for this operation</caption>
+            <caption className="visually-hidden">Three ways to choose the speed of this operation</caption>
             <thead>
               <tr>
-                <th scope="col">School</th>
+                <th scope="col">Speed chosen</th>
                 <th scope="col">Ideal</th>
                 <th scope="col">Setting</th>
                 <th scope="col">Feed</th>

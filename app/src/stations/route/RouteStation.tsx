@@ -71,7 +71,7 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
       )}
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2 px-5 pt-3">
         <fieldset className="flex flex-wrap items-center gap-x-4">
-          <legend className="visually-hidden">School of choosing speeds</legend>
+          <legend className="visually-hidden">How speeds are chosen</legend>
           {(['shopRule', 'conditions', 'machineFirst'] as const).map((name) => (
             <label key={name} className="flex min-h-10 cursor-pointer items-center gap-2">
               <input

@@ -10,7 +10,7 @@ import type { FrozenRun } from '../frozen.ts';
 import type { MeasuredCut, RunState, SpringSample } from '../state.ts';
 import type { Step } from '../step.ts';
 
-/** Reckoned where a plan of an earlier version did not say: a light lathe on ordinary work. */
+/** Reckoned where a step does not say: a light lathe on ordinary work. */
 export const UNKNOWN_SHARE = 0.08;
 /** What was learned on another day or piece counts for less: the edge has worn, the tool was set anew. */
 const OTHER_RUN_FACTOR = 1.5;
@@ -26,7 +26,7 @@ export function believedOf(run: FrozenRun, state: RunState, toolId: string | und
   const forgotten = toolId !== undefined && state.forgotten.includes(toolId);
   const known = forgotten
     ? []
-    : (run.known ?? [])
+    : run.known
         .filter((s) => s.toolId === toolId)
         .map((s) => ({ ...s, uncertaintyShare: s.uncertaintyShare * OTHER_RUN_FACTOR }));
   return believedSpring([...known, ...state.samples.filter((s) => s.toolId === toolId)], SPRING_BOUND_FACTOR);

@@ -6,11 +6,33 @@ import { storedEventSchema } from '../event.ts';
 import { asFrozenRun, frozenRunSchema } from '../frozen-schema.ts';
 import { replay } from '../replay.ts';
 import { upgradeEvents } from './first-events.ts';
+import { saysAllItFollows } from './first-frozen.ts';
 
 // a run as it was stored before events said what had been told; what was believed of it then stands below, from that time
 const stored = JSON.parse(readFileSync(path.join(import.meta.dirname, 'fixtures/first-run.json'), 'utf8'));
 const run = asFrozenRun(frozenRunSchema.parse(stored.frozen));
 const events = z.array(storedEventSchema).parse(stored.events);
+
+describe('a frozen run of the first version', () => {
+  it('says after all that it follows: nothing learned, no spigots, the spring and the lines of its time', () => {
+    expect(stored.frozen.schema).toBe(1);
+    expect(stored.frozen.known).toBeUndefined();
+    expect(run).toMatchObject({ schema: 2, known: [], living: [], spigots: { leftMm: 0, rightMm: 0 } });
+    const passes = run.steps.filter((s) => s.kind === 'rough' || s.kind === 'semiFinish' || s.kind === 'finish');
+    expect(passes.every((s) => s.springShare === 0.08)).toBe(true);
+    expect(new Set(passes.map((s) => [s.kind === 'rough', s.fineness].join()))).toEqual(
+      new Set(['true,', 'false,lines']),
+    );
+    expect(run.steps.find((s) => s.kind === 'face')?.springShare).toBeUndefined();
+  });
+  it('is left alone where it is of this version', () => {
+    expect(saysAllItFollows(run)).toBe(run);
+    expect(saysAllItFollows('nothing')).toBe('nothing');
+    // upgrading twice is upgrading once
+    const once = saysAllItFollows(stored.frozen);
+    expect(saysAllItFollows(once)).toBe(once);
+  });
+});
 
 describe('events of the first version', () => {
   const upgraded = upgradeEvents(run, events);

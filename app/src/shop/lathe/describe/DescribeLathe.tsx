@@ -150,9 +150,11 @@ function DescribeLathe({ lathe }: { lathe: Lathe }) {
               <span aria-live="polite" className={problems.length > 0 ? 'field-problem' : 'muted text-sm'}>
                 {problems.length > 0
                   ? `${problems.length} to put right: ${sections.find(([, , roots]) => of(roots, problems).length > 0)?.[1] ?? ''}`
-                  : isDirty
-                    ? 'everything makes sense'
-                    : 'nothing changed yet'}
+                  : !isDirty
+                    ? 'nothing changed yet'
+                    : warnings.length > 0
+                      ? `can be saved; to look at: ${sections.find(([, , roots]) => of(roots, warnings).length > 0)?.[1] ?? ''}`
+                      : 'everything makes sense'}
               </span>
             </div>
           </div>

@@ -1,8 +1,8 @@
 import type { Control, FeedSetting } from '@whelk/core/lathe';
-import { useId } from 'react';
+import { useContext, useId } from 'react';
 import { useController, useWatch } from 'react-hook-form';
 import { At, Controls, FillIn } from './controls.tsx';
-import { Check, Choice, IfThere, NumberInput, Rows, TextInput, useAppend } from './fields.tsx';
+import { Check, Choice, IfThere, LatheUnit, NumberInput, Rows, TextInput, useAppend } from './fields.tsx';
 
 /** A list of whole numbers of teeth: `20, 20, 25, 30`. */
 function Teeth({ name, label }: { name: string; label: string }) {
@@ -80,6 +80,7 @@ export function FeedsSection() {
   const settings = (useWatch({ name: 'feeds.settings' }) ?? []) as FeedSetting[];
   const at = () => Object.fromEntries(controls.map((c) => [c.id, c.positions[0] ?? '']));
   const add = useAppend('feeds.settings');
+  const unit = useContext(LatheUnit);
   return (
     <>
       <NumberInput
@@ -94,7 +95,7 @@ export function FeedsSection() {
         title="Power feeds"
         none="None: everything is fed by hand."
         addLabel="Add a marked feed"
-        fresh={() => ({ kind: 'marked', at: at(), perRev: { text: '0.1', unit: 'mm' } })}
+        fresh={() => ({ kind: 'marked', at: at(), perRev: { text: '', unit } })}
       >
         {(path, i) => (
           <>
@@ -120,7 +121,7 @@ export function FeedsSection() {
           controlsName="feeds.controls"
           name="feeds.settings"
           what="positions"
-          fresh={(positions) => ({ kind: 'marked', at: positions, perRev: { text: '0.1', unit: 'mm' } })}
+          fresh={(positions) => ({ kind: 'marked', at: positions, perRev: { text: '', unit } })}
         />
         <button
           type="button"
@@ -140,6 +141,7 @@ export function FeedsSection() {
 /** Leadscrew, gears owned, engraved pitches, the wheel that tells where the nuts may close. */
 export function ThreadsSection() {
   const controls = (useWatch({ name: 'threads.controls' }) ?? []) as Control[];
+  const unit = useContext(LatheUnit);
   const at = () => Object.fromEntries(controls.map((c) => [c.id, c.positions[0] ?? '']));
   return (
     <>
@@ -166,7 +168,7 @@ export function ThreadsSection() {
         title="Pitches as engraved"
         none="None: threads are cut with gears only."
         addLabel="Add a pitch"
-        fresh={() => ({ at: at(), pitch: '1', unit: 'mm' })}
+        fresh={() => ({ at: at(), pitch: '', unit: unit === 'mm' ? 'mm' : 'tpi' })}
       >
         {(path) => (
           <>

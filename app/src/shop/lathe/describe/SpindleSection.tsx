@@ -52,7 +52,11 @@ export function SpindleSection() {
     <>
       <div className="flex flex-wrap gap-3">
         <NumberInput name="drive.motorKw" label="Motor, kW" className="w-28" />
-        <NumberInput name="drive.efficiency" label="Share at the spindle, 0 to 1" className="w-52" />
+        <NumberInput
+          name="drive.efficiency"
+          label="Of the motor’s power at the spindle, 0 to 1 (belts: 0.85)"
+          className="w-72"
+        />
         <Choice
           name="spindle.nose.kind"
           label="Nose"
@@ -76,7 +80,7 @@ export function SpindleSection() {
         title="Speeds"
         none="None yet. Count the levers above first, then add a line for each position."
         addLabel="Add a speed"
-        fresh={() => ({ kind: 'fixed', at: at(), rpm: 100 })}
+        fresh={() => ({ kind: 'fixed', at: at(), rpm: '' })}
       >
         {(path, i) => (
           <>
@@ -99,7 +103,7 @@ export function SpindleSection() {
         controlsName="spindle.controls"
         name="spindle.settings"
         what="positions"
-        fresh={(positions) => ({ kind: 'fixed', at: positions, rpm: 100 })}
+        fresh={(positions) => ({ kind: 'fixed', at: positions, rpm: '' })}
       />
       <SteplessButton at={at} />
       <Rows
@@ -126,7 +130,7 @@ function SteplessButton({ at }: { at: () => Record<string, string> }) {
     <button
       type="button"
       className="btn btn-sm ml-2 mt-2 h-10"
-      onClick={() => append({ kind: 'stepless', at: at(), minRpm: 50, maxRpm: 1000, baseRpm: 500 })}
+      onClick={() => append({ kind: 'stepless', at: at(), minRpm: '', maxRpm: '', baseRpm: '' })}
     >
       Add a stepless range
     </button>

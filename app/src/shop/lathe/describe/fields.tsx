@@ -54,7 +54,9 @@ function Typed({
   // a value that came from elsewhere (undo, another row) is shown instead of what was typed before
   const text = typed && Object.is(typed.value, field.value) ? typed.text : show(field.value);
   const now = read(text);
-  const error = 'problem' in now ? now.problem : fieldState.error?.message;
+  // a field that was just added is empty, not wrong: it is red when it was left so
+  const untouched = typed === undefined && text === '' && !fieldState.isTouched;
+  const error = untouched ? undefined : 'problem' in now ? now.problem : fieldState.error?.message;
   return (
     <Frame {...props} id={id} error={error}>
       <input

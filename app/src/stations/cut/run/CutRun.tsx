@@ -60,6 +60,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   const plain = step !== undefined && step.kind !== 'touchOff' && step.kind !== 'measure';
   const acts = advice && plain ? actsOf(advice) : [];
   const trialAct = acts.find((act) => act.code === 'trial');
+  const told = trial ? advice?.trial : advice?.move;
   const act = trial ? trialAct : acts[0];
   const doIt = act ? () => run.add(act.body) : undefined;
   const pass = step && isPass(step);
@@ -123,7 +124,9 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
           {frozen.title}, piece {piece}
           {setup > 1 ? `, holding ${setup}` : ''}
         </h1>
-        {step?.kind !== 'measure' && <CutStrip frozen={frozen} state={state} step={step} />}
+        {step?.kind !== 'measure' && (
+          <CutStrip {...{ frozen, state, step }} move={told?.kind === 'move' ? told : undefined} />
+        )}
         {state.ended || !advice || !step ? (
           <EndedRun
             id={id}

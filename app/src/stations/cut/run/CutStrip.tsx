@@ -1,10 +1,21 @@
 import { stripPicture, turnedBefore } from '@whelk/core/picture';
-import type { FrozenRun, RunState, Step } from '@whelk/core/run';
+import type { FrozenRun, Move, RunState, Step } from '@whelk/core/run';
 import { PictureView } from '../../../ui/strip/PictureView.tsx';
 import { useWidth } from '../../../ui/useWidth.ts';
+import { CutPlaceView } from './CutPlaceView.tsx';
 
 /** The work as it stands: what has been turned, and the cut now. */
-export function CutStrip({ frozen, state, step }: { frozen: FrozenRun; state: RunState; step: Step | undefined }) {
+export function CutStrip({
+  frozen,
+  state,
+  step,
+  move,
+}: {
+  frozen: FrozenRun;
+  state: RunState;
+  step: Step | undefined;
+  move?: Move;
+}) {
   const [ref, width] = useWidth<HTMLDivElement>(1240);
   const end = frozen.part.lengthMm;
   const cuts = frozen.steps.slice(0, state.stepIndex).filter((s) => s.passNumber !== undefined);
@@ -17,6 +28,10 @@ export function CutStrip({ frozen, state, step }: { frozen: FrozenRun; state: Ru
     step?.fromMm !== undefined && step.targetMm !== undefined && step.zStopMm !== undefined
       ? { zFromMm: step.zStopMm, zToMm: endOf(step), beforeMm: step.fromMm, afterMm: step.targetMm }
       : undefined;
+  const stopMm = step?.zStopMm ?? end;
+  const beyondMm =
+    [...before, ...turned].findLast((t) => t.zFromMm < stopMm - 1e-6 && stopMm - 1e-6 < t.zToMm)?.diameterMm ??
+    frozen.stockMm;
   const picture = stripPicture(frozen.part, {
     width,
     height: 150,
@@ -36,12 +51,15 @@ export function CutStrip({ frozen, state, step }: { frozen: FrozenRun; state: Ru
     cut,
   });
   return (
-    <div ref={ref} className="strip-paper">
-      <PictureView
-        picture={picture}
-        label={`The work in the lathe, ${cuts.length} passes cut${cut ? '; the cut now is marked' : ''}`}
-        textSize={14}
-      />
+    <div className="strip-paper cut-strip">
+      <div ref={ref} className="min-w-0 flex-1">
+        <PictureView
+          picture={picture}
+          label={`The work in the lathe, ${cuts.length} passes cut${cut ? '; the cut now is marked' : ''}`}
+          textSize={14}
+        />
+      </div>
+      {step && <CutPlaceView {...{ frozen, step, move, beyondMm }} />}
     </div>
   );
 }

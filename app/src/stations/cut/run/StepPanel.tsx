@@ -326,7 +326,7 @@ function Words({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
   if (step.kind === 'shoulder')
     return (
       <div className="text-lg">
-        Touch the shoulder from the number above, then face from Ø
+        Touch the shoulder there, then face from Ø
         {measure(step.sizes?.fromDiameterMm ?? 0, unit, unit === 'mm' ? 1 : 3)} out to Ø
         {measure(step.sizes?.toDiameterMm ?? 0, unit, unit === 'mm' ? 1 : 3)}.{' '}
         <Working of="shoulder" tell={only('route.shoulder')} />

@@ -10,6 +10,7 @@ import { exportLathe } from '../../../../server/lathes/exchange.ts';
 import { printFonts } from '../../../../server/lathes/fonts.ts';
 import { addCalibration, putInForce, saveStand } from '../../../../server/lathes/service.ts';
 import { idOf } from '../../../../server/params.ts';
+import { forgetSpring } from '../../../../server/runs/spring.ts';
 import { readBody } from '../../../../server/security/body.ts';
 
 export const GET: APIRoute = ({ params, url }) =>
@@ -42,6 +43,10 @@ export const GET: APIRoute = ({ params, url }) =>
 export const POST: APIRoute = ({ params, request }) =>
   guarded(async () => {
     const id = idOf(params.id);
+    if (params.act === 'forget-spring') {
+      await forgetSpring(database(), id);
+      return answer({ forgotten: id });
+    }
     if (params.act !== 'calibrations') throw notFound();
     const { calibration } = await readBody(request, z.strictObject({ calibration: calibrationSchema }));
     if (calibration.latheId !== id)

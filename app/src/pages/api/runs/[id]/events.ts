@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { answer, guarded } from '../../../../server/answer.ts';
 import { database } from '../../../../server/db/connection.ts';
 import { idOf } from '../../../../server/params.ts';
-import { addEvents, loadRun } from '../../../../server/runs/service.ts';
+import { loadRun } from '../../../../server/runs/load.ts';
+import { addEvents } from '../../../../server/runs/service.ts';
 import { readBody } from '../../../../server/security/body.ts';
 
 /** Each event is looked at by itself: one that cannot be taken holds none of the others up. */

@@ -4,7 +4,7 @@ import { readingsCsv } from '../../../../exchange/csv.ts';
 import { attachment, guarded } from '../../../../server/answer.ts';
 import { database } from '../../../../server/db/connection.ts';
 import { idOf } from '../../../../server/params.ts';
-import { loadRun } from '../../../../server/runs/service.ts';
+import { loadRun } from '../../../../server/runs/load.ts';
 
 export const GET: APIRoute = ({ params }) =>
   guarded(async () => {

@@ -5,7 +5,7 @@ import { wordStep } from '../../../../../messages/workings.ts';
 import { answer, guarded, notFound } from '../../../../../server/answer.ts';
 import { database } from '../../../../../server/db/connection.ts';
 import { idOf } from '../../../../../server/params.ts';
-import { loadRun } from '../../../../../server/runs/service.ts';
+import { loadRun } from '../../../../../server/runs/load.ts';
 
 /** Working of one thing of a run: of the size measured at a step, or of an operation's settings. */
 export const GET: APIRoute = ({ params }) =>
