@@ -9,6 +9,8 @@ export default defineConfig({
           name: 'unit',
           // one kind after the other: each has its own number of workers
           sequence: { groupOrder: 0 },
+          // nothing in them is changed by a test: read once for all files
+          isolate: false,
           // properties take many runs, and a shared machine may be slow
           testTimeout: 60_000,
           setupFiles: ['./vitest.setup.ts'],

@@ -11,6 +11,7 @@ const env = {
   WHELK_DATABASE_URL: '',
   WHELK_DATA_DIR: '',
 };
+const started = Date.now();
 const times = [];
 const seconds = (since) => ((Date.now() - since) / 1000).toFixed(1);
 
@@ -56,9 +57,11 @@ const tests = (what, project, files) =>
     live: true,
   });
 
+const told = () => say(`${times.join(', ')}; together ${seconds(started)} s`);
+
 /** Everything that must hold, in a fresh clone too, beside a shop that runs: own cluster, ports and folders throughout. */
 await run(async () => {
-  const began = Date.now();
+  process.on('exit', told);
   const files = process.argv.slice(2);
   await timed('packages', () => {
     ensurePackages();
@@ -83,5 +86,4 @@ await run(async () => {
   await tests('units', 'unit', files);
   say('A whole shop: endpoints on PostgreSQL, starting and stopping, the interface in Chromium');
   await tests('shop', 'shop', files);
-  say(`${times.join(', ')}; together ${seconds(began)} s`);
 });

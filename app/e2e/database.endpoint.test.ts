@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import path from 'node:path';
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -53,20 +53,33 @@ describe('migrations', () => {
 
 describe('the calc command', () => {
   const ROOT = path.resolve(import.meta.dirname, '../..');
-  const calc = (...args: string[]) =>
-    spawnSync('npm', ['run', '--silent', 'calc', '--', ...args], { cwd: ROOT, encoding: 'utf8' });
-  it('lists, describes, calculates, and refuses with its exit codes', () => {
-    const list = calc('--list');
+  const TSX = path.join(ROOT, 'node_modules/tsx/dist/cli.mjs');
+  const calc = (...args: string[]) => run(process.execPath, TSX, 'app/src/cli/calc.ts', ...args);
+  const run = (command: string, ...args: string[]) =>
+    new Promise<{ status: number | null; stdout: string }>((resolve) => {
+      const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'ignore'] });
+      let stdout = '';
+      child.stdout.on('data', (chunk: Buffer) => {
+        stdout += chunk.toString();
+      });
+      child.once('close', (status) => resolve({ status, stdout }));
+    });
+  it('lists, describes, calculates, and refuses with its exit codes', async () => {
+    const [list, described, good, bad, broken, unknown] = await Promise.all([
+      run('npm', 'run', '--silent', 'calc', '--', '--list'),
+      calc('cutting.rpm', '--schema'),
+      calc('cutting.rpm', '{"speedMPerMin":30,"diameterMm":19.0985932}'),
+      calc('cutting.rpm', '{"speedMPerMin":-1}'),
+      calc('cutting.rpm', '{'),
+      calc('no.such'),
+    ]);
     expect(list.status).toBe(0);
     for (const line of list.stdout.trim().split('\n')) expect(line).toMatch(/^[a-z]+\.[a-zA-Z0-9]+\t[a-z]+\t.+\.$/);
-    const schema = JSON.parse(calc('cutting.rpm', '--schema').stdout);
+    const schema = JSON.parse(described.stdout);
     expect(schema.input.properties).toHaveProperty('speedMPerMin');
     expect(schema.output.properties).toHaveProperty('rpm');
-    const good = calc('cutting.rpm', '{"speedMPerMin":30,"diameterMm":19.0985932}');
     expect([good.status, Math.round(JSON.parse(good.stdout).result.rpm)]).toEqual([0, 500]);
-    const bad = calc('cutting.rpm', '{"speedMPerMin":-1}');
     expect([bad.status, JSON.parse(bad.stdout).problems.length]).toEqual([1, 2]);
-    expect(calc('cutting.rpm', '{').status).toBe(1);
-    expect(calc('no.such').status).toBe(2);
+    expect([broken.status, unknown.status]).toEqual([1, 2]);
   });
 });

@@ -259,7 +259,7 @@ describe('revisions', () => {
     await visit(page, `${shop.url}/jobs/${id}/drawing`);
     await press(page, 'revision 2');
     await sees(page, 'Boss, diameter: 40 mm → 44 mm');
-    await sees(page, 'Drawing, issue: none → B');
+    await sees(page, 'Drawing, version of the drawing: none → B');
     expect(await page.$$eval('.compare .r-cut', (all) => all.length)).toBe(1);
     expect(await axe(page)).toEqual([]);
     await press(page, 'Revision 1');

@@ -108,21 +108,29 @@ export async function sees(page: Page, text: string): Promise<void> {
       throw new Error(`does not see “${text}” in:\n${(await textOf(page)).slice(0, 1500)}`);
     });
 }
-/** Accessibility faults that axe finds, by rule and element. The policy forbids inline scripts, so it is evaluated. */
-export async function axe(page: Page): Promise<string[]> {
+const RULES = { all: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'], contrast: ['color-contrast'] } as const;
+
+/**
+ * Accessibility faults that axe finds, by rule and element. The policy forbids inline scripts, so it is evaluated.
+ * @param rules all, or only what another theme can change
+ */
+export async function axe(page: Page, rules: keyof typeof RULES = 'all'): Promise<string[]> {
   await page.evaluate(axeSource);
-  return page.evaluate(async () => {
-    const { violations } = await (
-      window as unknown as {
-        axe: {
-          run: (
-            o: object,
-          ) => Promise<{ violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[] }>;
-        };
-      }
-    ).axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
-    return violations.flatMap((v) =>
-      v.nodes.map((n) => `${v.id}: ${n.target.join(' ')} ${n.failureSummary.split('\n')[1] ?? ''}`),
-    );
-  });
+  return page.evaluate(
+    async (wanted) => {
+      const { violations } = await (
+        window as unknown as {
+          axe: {
+            run: (
+              o: object,
+            ) => Promise<{ violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[] }>;
+          };
+        }
+      ).axe.run({ runOnly: wanted });
+      return violations.flatMap((v) =>
+        v.nodes.map((n) => `${v.id}: ${n.target.join(' ')} ${n.failureSummary.split('\n')[1] ?? ''}`),
+      );
+    },
+    [...RULES[rules]],
+  );
 }

@@ -114,7 +114,7 @@ export function UsualBars({
                   <button
                     type="button"
                     className="btn btn-sm"
-                    aria-label={`Take ${bar.text}`}
+                    aria-label={`Take it: ${bar.text}`}
                     disabled={!material || wholeMm === undefined}
                     title={
                       wholeMm === undefined
