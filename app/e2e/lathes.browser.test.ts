@@ -26,7 +26,7 @@ describe('describing a lathe', () => {
     await press(page, 'Add a line for each of the 4 positions');
     for (const [i, rpm] of ['80', '160', '320', '640'].entries()) await type(page, `spindle.settings.${i}.rpm`, rpm);
     await type(page, 'drive.motorKw', '1,000');
-    await sees(page, 'is not a number');
+    await sees(page, 'is not a power');
     expect(await page.$eval('button[type="submit"]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
     await type(page, 'drive.motorKw', '0.75');
     await press(page, 'Slides and dials');
@@ -161,7 +161,7 @@ describe('a lathe’s own page', () => {
     await sees(page, 'Kept.');
     await press(page, 'Spindle, by tachometer');
     await type(page, 'calibration-rpms', '44, 4x');
-    await sees(page, 'is not a number');
+    await sees(page, 'is not a power');
     await type(page, 'calibration-rpms', '43, 42');
     await sees(page, 'Gives 43 rpm; written down: 45 rpm');
     await press(page, 'Keep this calibration');

@@ -51,7 +51,8 @@ export async function doStep(page: Page, by: 'click' | 'key', barMm = 30): Promi
     // it springs a little, and the gauge is not quite still
     const size = pieces.get(page)?.get(name);
     if (size === undefined) throw new Error(`${name} is measured and was never cut`);
-    await type(page, 'reading', (size + 0.004).toFixed(3));
+    const inch = /Readings, in\b/.test(await textOf(page));
+    await type(page, 'reading', inch ? (size + 0.0002).toFixed(4) : (size + 0.004).toFixed(3));
     await page.keyboard.press('Enter');
     await sees(page, 'Together');
     // the press that took the reading does not accept it too
@@ -69,9 +70,11 @@ export async function doStep(page: Page, by: 'click' | 'key', barMm = 30): Promi
   );
 }
 
-/** Follows the steps to the last one, as they are told. */
-export async function cutToTheEnd(page: Page, barMm: number): Promise<void> {
-  for (let i = 0; i < 80 && !(await textOf(page)).includes('All that can be turned'); i++)
+/** Follows the steps to the last one, as they are told. @param before looks at each of them first */
+export async function cutToTheEnd(page: Page, barMm: number, before?: () => Promise<void>): Promise<void> {
+  for (let i = 0; i < 80 && !(await textOf(page)).includes('All that can be turned'); i++) {
+    await before?.();
     await doStep(page, 'click', barMm);
+  }
   await sees(page, 'All that can be turned');
 }

@@ -108,6 +108,16 @@ export async function sees(page: Page, text: string): Promise<void> {
       throw new Error(`does not see “${text}” in:\n${(await textOf(page)).slice(0, 1500)}`);
     });
 }
+/** Opens every working and everything folded on a page. */
+export async function openAll(page: Page): Promise<void> {
+  await page.evaluate(() => {
+    const marks = 'button[aria-expanded="false"][aria-label^="Working of"]';
+    for (const mark of document.querySelectorAll<HTMLElement>(marks)) mark.click();
+    for (const folded of document.querySelectorAll('details')) folded.open = true;
+  });
+  await page.waitForFunction(() => !document.querySelector('button[aria-expanded="false"][aria-label^="Working of"]'));
+}
+
 const RULES = { all: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'], contrast: ['color-contrast'] } as const;
 
 /**

@@ -36,7 +36,10 @@ async function main(): Promise<number> {
   }
   console.log(
     JSON.stringify(
-      { result: outcome.result, working: (outcome.working as Parameters<typeof wordStep>[0][]).map(wordStep) },
+      {
+        result: outcome.result,
+        working: (outcome.working as Parameters<typeof wordStep>[0][]).map((step) => wordStep(step)),
+      },
       null,
       2,
     ),

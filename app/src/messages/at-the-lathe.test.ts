@@ -6,6 +6,7 @@ import { BIT_SHAPES } from '@whelk/core/tool';
 import { describe, expect, it } from 'vitest';
 import shopJson from '../../../demo/shop.json' with { type: 'json' };
 import { bitShapeNames, grindingSheetOf } from './grinding.ts';
+import { inUnit } from './in-unit.ts';
 import { standChangeText } from './stand.ts';
 import { evidenceText } from './trouble.ts';
 
@@ -55,10 +56,16 @@ describe('the words of a grinding sheet', () => {
 
 describe('what raised a cause', () => {
   it('is told with its value and its line, no digits more than matter', () => {
-    expect(evidenceText.overhangDiameters?.(6.04, 4)).toBe('6.0 diameters stand out; up to 4 stand freely');
-    expect(evidenceText.powerShare?.(0.953, 0.9)).toBe('95 % of the motor is used; 90 % is near its end');
-    expect(evidenceText.feedMmPerRev?.(0.20001, 0.15)).toBe('fed 0.2 mm a turn; 0.15 is the line');
-    expect(evidenceText.chipThicknessMm?.(0.00512, 0.01)).toBe('a chip 0.005 mm thick; below 0.01 the edge rubs');
-    expect(evidenceText.speedMPerMin?.(44.7, 32.2)).toBe('45 m/min where 32 would be the edge of right');
+    expect(evidenceText.overhangDiameters?.(6.04, 4, inUnit('mm'))).toBe(
+      '6.0 diameters stand out; up to 4 stand freely',
+    );
+    expect(evidenceText.powerShare?.(0.953, 0.9, inUnit('mm'))).toBe('95 % of the motor is used; 90 % is near its end');
+    expect(evidenceText.feedMmPerRev?.(0.20001, 0.15, inUnit('mm'))).toBe('fed 0.2 mm a turn; 0.15 mm is the line');
+    expect(evidenceText.chipThicknessMm?.(0.00512, 0.01, inUnit('mm'))).toBe(
+      'a chip 0.005 mm thick; below 0.01 mm the edge rubs',
+    );
+    expect(evidenceText.speedMPerMin?.(44.7, 32.2, inUnit('mm'))).toBe(
+      '45 m/min where 32 m/min would be the edge of right',
+    );
   });
 });

@@ -1,5 +1,5 @@
 import type { Problem } from '@whelk/core/quantity';
-import { size, text, type Wording } from './wording.ts';
+import { text, type Wording } from './wording.ts';
 
 /** Names of sizes that disagree, the whole among them: `A, B and the whole`. */
 const sizesText = (p: Problem): string => {
@@ -18,21 +18,21 @@ export const drawingWordings: Record<string, Wording> = {
     right: 'Type 1, 1x45 or 0.5x30; nothing for an edge that is only broken.',
   }),
   'edge.angle': () => ({ what: 'The chamfer’s angle is out of reach.', right: 'Use 5° to 85°.' }),
-  'edge.beyondAxis': (p) => ({
+  'edge.beyondAxis': (p, u) => ({
     what: 'The chamfer reaches beyond the centreline.',
-    right: `It can be less than ${size(p.limit)} deep.`,
+    right: `It can be less than ${u.len(p.limit)} deep.`,
   }),
-  'edge.longerThanFeature': (p) => ({
+  'edge.longerThanFeature': (p, u) => ({
     what: 'The chamfers are longer than the feature.',
-    right: `Together at most ${size(p.limit)}.`,
+    right: `Together at most ${u.len(p.limit)}.`,
   }),
   'edge.innerCorner': () => ({
     what: 'Here is an inner corner, nothing to chamfer.',
     right: 'Put the chamfer on the larger feature’s edge.',
   }),
-  'edge.deeperThanStep': (p) => ({
+  'edge.deeperThanStep': (p, u) => ({
     what: 'The chamfer is deeper than the step.',
-    right: `At most ${size(p.limit)} deep.`,
+    right: `At most ${u.len(p.limit)} deep.`,
   }),
   'limit.noDecimals': (p) => ({
     what: `The shop’s table has no tolerance for a size written like ${text(p)}.`,
@@ -83,9 +83,9 @@ export const drawingWordings: Record<string, Wording> = {
     what: `The measured mate, ${text(p)}, is far from this diameter.`,
     right: 'Check the reading and the unit, or choose the diameter that goes with it.',
   }),
-  'worn.spanTooSmall': (p) => ({
+  'worn.spanTooSmall': (p, u) => ({
     what: 'That span is smaller than the hole itself.',
-    right: `Over outsides it is more than ${size(p.limit)}; check which way it was measured.`,
+    right: `Over outsides it is more than ${u.len(p.limit)}; check which way it was measured.`,
   }),
   'worn.noOpposite': (p) => ({
     what: `Of ${text(p)} holes none lies opposite another.`,
@@ -97,8 +97,8 @@ export const drawingWordings: Record<string, Wording> = {
   }),
   'drawing.empty': () => ({ what: 'Nothing is drawn yet.', right: 'Add the first feature.' }),
   'drawing.sameId': () => ({ what: 'Two features have the same id.', right: 'Every id must be its own.' }),
-  'drawing.sizesDisagree': (p) => ({
-    what: `${sizesText(p)} disagree by ${size(p.limit)}.`,
+  'drawing.sizesDisagree': (p, u) => ({
+    what: `${sizesText(p)} disagree by ${u.len(p.limit)}.`,
     right: 'One of them was read wrongly from the paper, or is not meant to be exact.',
   }),
   'drawing.noLengthLeft': () => ({
@@ -121,25 +121,25 @@ export const drawingWordings: Record<string, Wording> = {
     what: `${text(p)} is no taper that can be turned.`,
     right: 'Type one below 87° to the axis.',
   }),
-  'taper.disagrees': (p) => ({
-    what: `${text(p)} does not lead from one diameter to the other; it misses by ${size(p.limit)}.`,
+  'taper.disagrees': (p, u) => ({
+    what: `${text(p)} does not lead from one diameter to the other; it misses by ${u.len(p.limit)}.`,
     right: 'Leave one of diameters, length and taper empty: it follows from the others.',
   }),
   'taper.unsolved': () => ({
     what: 'This taper is not known yet.',
     right: 'Type three of its two diameters, its length and its taper.',
   }),
-  'ball.neighbourTooLarge': (p) => ({
+  'ball.neighbourTooLarge': (p, u) => ({
     what: 'What is beside the ball is not smaller than it.',
-    right: `A neighbour must be below ${size(p.limit)} where it meets the ball.`,
+    right: `A neighbour must be below ${u.len(p.limit)} where it meets the ball.`,
   }),
-  'ball.length': (p) => ({
-    what: `A ball between these neighbours is ${size(p.limit)} long.`,
+  'ball.length': (p, u) => ({
+    what: `A ball between these neighbours is ${u.len(p.limit)} long.`,
     right: 'Leave its length empty, or change its diameter.',
   }),
-  'arc.tooSmall': (p) => ({
+  'arc.tooSmall': (p, u) => ({
     what: `${text(p)} does not reach from one end to the other.`,
-    right: `Its radius is at least ${size(p.limit)}.`,
+    right: `Its radius is at least ${u.len(p.limit)}.`,
   }),
   'arc.meetsAxis': () => ({
     what: 'This hollow reaches the axis: the part would fall in two.',
@@ -153,12 +153,12 @@ export const drawingWordings: Record<string, Wording> = {
     what: 'Grooves, threads and knurls are only worked out on straight diameters.',
     right: 'Split the length, so that they lie on a straight one.',
   }),
-  'detail.beyondEnds': (p) => ({
+  'detail.beyondEnds': (p, u) => ({
     what: 'This lies beyond the ends of its length.',
-    right: `There are ${size(p.limit)} from one end to the other.`,
+    right: `There are ${u.len(p.limit)} from one end to the other.`,
   }),
-  'groove.noDepth': (p) => ({
-    what: `${text(p)} leaves no groove in a diameter of ${size(p.limit)}.`,
+  'groove.noDepth': (p, u) => ({
+    what: `${text(p)} leaves no groove in a diameter of ${u.len(p.limit)}.`,
     right: 'Outside the floor is smaller than the diameter, inside larger.',
   }),
   'groove.angle': (p) => ({ what: `${text(p)} is no angle for this groove.`, right: 'Type degrees, as 60.' }),
@@ -186,9 +186,9 @@ export const drawingWordings: Record<string, Wording> = {
     what: `${text(p)} is no size of ISO 6411.`,
     right: 'Pilots are 1, 1.6, 2, 2.5, 3.15, 4, 5, 6.3, 8 and 10 mm.',
   }),
-  'centre.tooLarge': (p) => ({
-    what: `This centre hole opens to ${size(p.value)}.`,
-    right: `The face there is ${size(p.limit)} wide; take a smaller one.`,
+  'centre.tooLarge': (p, u) => ({
+    what: `This centre hole opens to ${u.len(p.value)}.`,
+    right: `The face there is ${u.len(p.limit)} wide; take a smaller one.`,
   }),
   'centre.inHole': () => ({
     what: 'There is a hole at this end already.',
@@ -198,37 +198,37 @@ export const drawingWordings: Record<string, Wording> = {
     what: `${text(p)} is no angle.`,
     right: 'Type degrees, as 45, counted anticlockwise from three o’clock.',
   }),
-  'hole.beyondEnds': (p) => ({
-    what: `${size(p.value)} from the left face runs off the part.`,
-    right: `The part is ${size(p.limit)} long.`,
+  'hole.beyondEnds': (p, u) => ({
+    what: `${u.len(p.value)} from the left face runs off the part.`,
+    right: `The part is ${u.len(p.limit)} long.`,
   }),
-  'hole.tooLarge': (p) => ({
-    what: `A hole of ${size(p.value)} across leaves nothing there.`,
-    right: `The work is ${size(p.limit)} thick at that place.`,
+  'hole.tooLarge': (p, u) => ({
+    what: `A hole of ${u.len(p.value)} across leaves nothing there.`,
+    right: `The work is ${u.len(p.limit)} thick at that place.`,
   }),
-  'hole.beyondOutside': (p) => ({
+  'hole.beyondOutside': (p, u) => ({
     what: 'These holes break through the outside.',
-    right: `Their circle and size must stay inside ${size(p.limit)}.`,
+    right: `Their circle and size must stay inside ${u.len(p.limit)}.`,
   }),
-  'hole.runTogether': (p) => ({
-    what: `So many holes run into one another; their centres are ${size(p.limit)} apart.`,
+  'hole.runTogether': (p, u) => ({
+    what: `So many holes run into one another; their centres are ${u.len(p.limit)} apart.`,
     right: 'Take fewer or smaller ones, or a larger circle.',
   }),
-  'hole.meetsBore': (p) => ({
+  'hole.meetsBore': (p, u) => ({
     what: 'These holes may meet the hole on the axis.',
-    right: `It is up to ${size(p.limit)} wide; check that they are meant to.`,
+    right: `It is up to ${u.len(p.limit)} wide; check that they are meant to.`,
   }),
-  'flat.noFlat': (p) => ({
-    what: `${size(p.value)} across leaves no flat on a round of ${size(p.limit)}.`,
+  'flat.noFlat': (p, u) => ({
+    what: `${u.len(p.value)} across leaves no flat on a round of ${u.len(p.limit)}.`,
     right: 'Give a size below the diameter, above half of it for a single flat.',
   }),
   'bore.noDepth': () => ({
     what: 'This length of the hole goes nowhere.',
     right: 'Its depth grows from the face inwards.',
   }),
-  'bore.deeperThanPart': (p) => ({
+  'bore.deeperThanPart': (p, u) => ({
     what: 'This hole is deeper than the part is long.',
-    right: `At most ${size(p.limit)}; leave the last depth empty where it goes right through.`,
+    right: `At most ${u.len(p.limit)}; leave the last depth empty where it goes right through.`,
   }),
   'bore.meets': () => ({
     what: 'The holes from both ends meet.',
@@ -238,8 +238,8 @@ export const drawingWordings: Record<string, Wording> = {
     what: 'This hole breaks through the outside.',
     right: 'Make it smaller or shorter, or what is around it larger.',
   }),
-  'bore.thinWall': (p) => ({
-    what: `Only ${size(p.value)} of metal are left around this hole.`,
+  'bore.thinWall': (p, u) => ({
+    what: `Only ${u.len(p.value)} of metal are left around this hole.`,
     right: 'Check it; so thin a wall gives way while it is cut.',
   }),
 };

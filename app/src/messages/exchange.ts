@@ -1,5 +1,5 @@
 import type { AxisReason } from '@whelk/core/trace';
-import { plain, size, text, type Wording } from './wording.ts';
+import { plain, text, type Wording } from './wording.ts';
 
 /** What became of a kind of thing in a DXF file. */
 export const dxfHow: Record<string, string> = {
@@ -46,28 +46,28 @@ export const exchangeWordings: Record<string, Wording> = {
     what: 'No layer with lines is chosen.',
     right: 'Choose the layer that the outline is on.',
   }),
-  'trace.broken': (p) => ({
-    what: `The outline ends at ${size(p.value)} along and ${size(p.limit)} from the axis.`,
+  'trace.broken': (p, u) => ({
+    what: `The outline ends at ${u.len(p.value)} along and ${u.len(p.limit)} from the axis.`,
     right: 'Check the axis and the layers; close the gap there, or leave out what does not belong to the part.',
   }),
-  'trace.gapsClosed': (p) => ({
-    what: `Gaps of up to ${size(p.limit)} were closed.`,
+  'trace.gapsClosed': (p, u) => ({
+    what: `Gaps of up to ${u.len(p.limit)} were closed.`,
     right: 'Check the sizes that come out of it.',
   }),
-  'trace.goesBack': (p) => ({
-    what: `At ${size(p.value)} the outline goes back under itself.`,
+  'trace.goesBack': (p, u) => ({
+    what: `At ${u.len(p.value)} the outline goes back under itself.`,
     right: 'Draw what lies under an edge as a groove after this.',
   }),
-  'trace.point': (p) => ({
-    what: `At ${size(p.value)} the outline comes to a point on the axis.`,
+  'trace.point': (p, u) => ({
+    what: `At ${u.len(p.value)} the outline comes to a point on the axis.`,
     right: 'Give the cone a small end diameter, as it is made.',
   }),
-  'trace.widens': (p) => ({
-    what: `At ${size(p.value)} the hole widens inwards as a cone.`,
+  'trace.widens': (p, u) => ({
+    what: `At ${u.len(p.value)} the hole widens inwards as a cone.`,
     right: 'Draw it from the other end, or as steps.',
   }),
-  'trace.arcInside': (p) => ({
-    what: `An arc inside a hole, at ${size(p.value)}, became cones within ${size(p.limit)}.`,
+  'trace.arcInside': (p, u) => ({
+    what: `An arc inside a hole, at ${u.len(p.value)}, became cones within ${u.len(p.limit)}.`,
     right: 'Check them, or draw the place anew.',
   }),
   'trace.tooManyFeatures': (p) => ({

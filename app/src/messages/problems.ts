@@ -1,8 +1,9 @@
-import type { Problem } from '@whelk/core/quantity';
+import type { LengthUnit, Problem } from '@whelk/core/quantity';
 import { drawingWordings } from './drawing-problems.ts';
 import { exchangeWordings } from './exchange.ts';
+import { inUnit } from './in-unit.ts';
 import { shopWordings } from './shop-problems.ts';
-import { plain, size, text, type Worded, type Wording } from './wording.ts';
+import { plain, text, type Worded, type Wording } from './wording.ts';
 
 export type { Worded } from './wording.ts';
 
@@ -83,25 +84,25 @@ const wordings: Record<string, Wording> = {
     right: 'Choose one from the list of materials.',
   }),
   'hold.noLathe': () => ({ what: 'No lathe is chosen.', right: 'Choose the lathe it will be turned on.' }),
-  'hold.longerThanLathe': (p) => ({
-    what: `The blank of ${size(p.value)} does not go between the centres, ${size(p.limit)}.`,
+  'hold.longerThanLathe': (p, u) => ({
+    what: `The blank of ${u.len(p.value)} does not go between the centres, ${u.len(p.limit)}.`,
     right: 'Choose a longer lathe.',
   }),
-  'hold.swing': (p) => ({
-    what: `Ø${size(p.value)} does not swing over the cross-slide, Ø${size(p.limit)}.`,
+  'hold.swing': (p, u) => ({
+    what: `Ø${u.len(p.value)} does not swing over the cross-slide, Ø${u.len(p.limit)}.`,
     right: 'Choose a larger lathe or a thinner bar.',
   }),
-  'hold.jaws': (p) => ({
-    what: `The chuck grips up to Ø${size(p.limit)}.`,
+  'hold.jaws': (p, u) => ({
+    what: `The chuck grips up to Ø${u.len(p.limit)}.`,
     right: 'Choose a thinner bar or a larger chuck.',
   }),
-  'hold.shortGrip': (p) => ({
-    what: `${size(p.value)} is a short grip.`,
-    right: `At least ${size(p.limit)}: half the diameter, and 10 mm.`,
+  'hold.shortGrip': (p, u) => ({
+    what: `${u.len(p.value)} is a short grip.`,
+    right: `At least ${u.len(p.limit)}: half the diameter, and 10 mm.`,
   }),
-  'hold.longGrip': (p) => ({
-    what: `${size(p.value)} is more than the jaws are long.`,
-    right: `The jaws hold ${size(p.limit)}.`,
+  'hold.longGrip': (p, u) => ({
+    what: `${u.len(p.value)} is more than the jaws are long.`,
+    right: `The jaws hold ${u.len(p.limit)}.`,
   }),
   'hold.nothingToGrip': () => ({
     what: 'Nothing of the piece can be gripped so: something larger always stands in front of it.',
@@ -111,8 +112,8 @@ const wordings: Record<string, Wording> = {
     what: 'That length cannot be gripped: it is not there any more, not straight, or something larger stands before it.',
     right: 'Choose another place, or leave it to Whelk.',
   }),
-  'hold.notIntoSpindle': (p) => ({
-    what: `What lies behind the jaws is too thick for the spindle’s bore, Ø${size(p.value)}.`,
+  'hold.notIntoSpindle': (p, u) => ({
+    what: `What lies behind the jaws is too thick for the spindle’s bore, Ø${u.len(p.value)}.`,
     right: 'Grip another length, or turn it between centres.',
   }),
   'hold.hollowNoCentres': () => ({
@@ -123,40 +124,40 @@ const wordings: Record<string, Wording> = {
     what: 'Between centres, both ends want a centre hole, and not both have one by then.',
     right: 'Face and centre each end in a holding before this one.',
   }),
-  'hold.noDog': (p) => ({
-    what: `No dog of this lathe takes Ø${size(p.value)}.`,
+  'hold.noDog': (p, u) => ({
+    what: `No dog of this lathe takes Ø${u.len(p.value)}.`,
     right: 'Write one down at the lathe, or put the dog on another length.',
   }),
   'hold.noThroughHole': () => ({
     what: 'The part has no hole all through to be held by.',
     right: 'Hold it on its outside.',
   }),
-  'hold.carriageShort': (p) => ({
-    what: `The carriage goes ${size(p.limit)}, the work wants ${size(p.value)} of it.`,
+  'hold.carriageShort': (p, u) => ({
+    what: `The carriage goes ${u.len(p.limit)}, the work wants ${u.len(p.value)} of it.`,
     right: 'Turn it in two holdings, or choose a longer lathe.',
   }),
-  'hold.crossSlideShort': (p) => ({
-    what: `From the rim to the middle are ${size(p.value)}, the cross-slide goes ${size(p.limit)}.`,
+  'hold.crossSlideShort': (p, u) => ({
+    what: `From the rim to the middle are ${u.len(p.value)}, the cross-slide goes ${u.len(p.limit)}.`,
     right: 'Set the tool over in its post half-way, or choose a larger lathe.',
   }),
-  'hold.quillShort': (p) => ({
-    what: `Drilling the centre hole and drawing back wants ${size(p.value)} of the quill, which has ${size(p.limit)}.`,
+  'hold.quillShort': (p, u) => ({
+    what: `Drilling the centre hole and drawing back wants ${u.len(p.value)} of the quill, which has ${u.len(p.limit)}.`,
     right: 'Bring the tailstock up in two places, or choose a smaller centre hole.',
   }),
-  'hold.longForArbor': (p) => ({
-    what: `${size(p.value)} long is too long to be carried so; for its diameter up to ${size(p.limit)}.`,
+  'hold.longForArbor': (p, u) => ({
+    what: `${u.len(p.value)} long is too long to be carried so; for its diameter up to ${u.len(p.limit)}.`,
     right: 'Use the tail centre, or a mandrel between centres.',
   }),
   'hold.noFaceplate': () => ({
     what: 'This lathe has no faceplate.',
     right: 'Write it down at the lathe, or hold it in a chuck.',
   }),
-  'hold.noArbor': (p) => ({
-    what: `No such mandrel of the shop fits a hole of Ø${size(p.value)}.`,
+  'hold.noArbor': (p, u) => ({
+    what: `No such mandrel of the shop fits a hole of Ø${u.len(p.value)}.`,
     right: 'Write it down at the lathe, or turn a stub arbor in place.',
   }),
-  'hold.losesTruth': (p) => ({
-    what: `Held again, it can run out ${size(p.value)} against its datum; the drawing allows ${size(p.limit)}.`,
+  'hold.losesTruth': (p, u) => ({
+    what: `Held again, it can run out ${u.len(p.value)} against its datum; the drawing allows ${u.len(p.limit)}.`,
     right: 'Turn both in one holding, hold it truer, or bring it true with the indicator.',
   }),
   'run.setupBefore': (p) => ({
@@ -172,8 +173,8 @@ const wordings: Record<string, Wording> = {
     what: `A speed names the position ${text(p)}, which its lever does not have.`,
     right: 'Use a position of that lever.',
   }),
-  'lathe.rangeReversed': (p) => ({
-    what: `This range goes from ${p.unit ? size(p.value) : plain(p.value)} to ${p.unit ? size(p.limit) : plain(p.limit)}, backwards.`,
+  'lathe.rangeReversed': (p, u) => ({
+    what: `This range goes from ${p.unit ? u.len(p.value) : plain(p.value)} to ${p.unit ? u.len(p.limit) : plain(p.limit)}, backwards.`,
     right: 'Give the smaller figure first.',
   }),
   'lathe.noSuchControl': (p) => ({
@@ -213,28 +214,28 @@ const wordings: Record<string, Wording> = {
     what: `${plain(p.limit)} a turn in ${plain(p.value)} divisions gives no plain figure for a line.`,
     right: 'Count the lines once more; check whether it counts the diameter.',
   }),
-  'lathe.slackOverTurn': (p) => ({
-    what: `A slack of ${size(p.value)} is more than a whole turn.`,
-    right: `Give less than ${size(p.limit)}.`,
+  'lathe.slackOverTurn': (p, u) => ({
+    what: `A slack of ${u.len(p.value)} is more than a whole turn.`,
+    right: `Give less than ${u.len(p.limit)}.`,
   }),
-  'lathe.swingReversed': (p) => ({
-    what: `More swings over the cross-slide (${size(p.value)}) than over the bed.`,
-    right: `At most ${size(p.limit)}.`,
+  'lathe.swingReversed': (p, u) => ({
+    what: `More swings over the cross-slide (${u.len(p.value)}) than over the bed.`,
+    right: `At most ${u.len(p.limit)}.`,
   }),
-  'lathe.depthsReversed': (p) => ({
-    what: `The usual depth of ${size(p.value)} is more than the deepest cut.`,
-    right: `At most ${size(p.limit)}.`,
+  'lathe.depthsReversed': (p, u) => ({
+    what: `The usual depth of ${u.len(p.value)} is more than the deepest cut.`,
+    right: `At most ${u.len(p.limit)}.`,
   }),
-  'route.tooFine.ring': (p) => ({
-    what: `Limits of ${size(p.value)} are finer than this lathe’s rings are sure to hit, the swung compound’s too.`,
+  'route.tooFine.ring': (p, u) => ({
+    what: `Limits of ${u.len(p.value)} are finer than this lathe’s rings are sure to hit, the swung compound’s too.`,
     right: 'It is roughed and left with metal on it: a finer lathe, a grinder, or wider limits.',
   }),
-  'route.tooFine.gauge': (p) => ({
-    what: `Limits of ${size(p.value)} are finer than any gauge here can judge.`,
+  'route.tooFine.gauge': (p, u) => ({
+    what: `Limits of ${u.len(p.value)} are finer than any gauge here can judge.`,
     right: 'It is roughed and left with metal on it: add a finer gauge under Tools & gauges, or widen the limits.',
   }),
-  'route.tooFine.edge': (p) => ({
-    what: `Limits of ${size(p.value)} want last cuts finer than the finishing edge takes.`,
+  'route.tooFine.edge': (p, u) => ({
+    what: `Limits of ${u.len(p.value)} want last cuts finer than the finishing edge takes.`,
     right: 'It is roughed and left with metal on it: add a keen HSS finisher, or widen the limits.',
   }),
   'material.idTaken': () => ({
@@ -274,8 +275,8 @@ const wordings: Record<string, Wording> = {
     what: 'The cut took off more than was asked: that is no spring.',
     right: 'Take up the slack from the same side and try again.',
   }),
-  'gauge.noneFineEnough': (p) => ({
-    what: `No gauge of the shop can judge ${size(p.value)} at this size.`,
+  'gauge.noneFineEnough': (p, u) => ({
+    what: `No gauge of the shop can judge ${u.len(p.value)} at this size.`,
     right: 'It wants an uncertainty of at most a quarter of the limits.',
   }),
   'route.noTool': (p) => ({ what: `The shop has no ${plain(p.value)}.`, right: 'Add one under Tools & gauges.' }),
@@ -303,9 +304,9 @@ const wordings: Record<string, Wording> = {
     what: 'The ring has no such number.',
     right: `It reads from 0 to below ${plain(p.limit)}.`,
   }),
-  'mechanics.beyondEnd': (p) => ({
+  'mechanics.beyondEnd': (p, u) => ({
     what: 'The tool stands beyond the end of the work.',
-    right: `At most ${size(p.limit)} from the chuck.`,
+    right: `At most ${u.len(p.limit)} from the chuck.`,
   }),
   'hold.noCentreSize': (p) => ({
     what: `${plain(p.value)} mm is not a size of centre drill.`,
@@ -374,10 +375,13 @@ const wordings: Record<string, Wording> = {
 /** Every code that has words; a test holds the codes of core against it. */
 export const wordedCodes: readonly string[] = Object.keys(wordings);
 
-/** Words for a problem; an unknown code says so plainly. */
-export function wordProblem(problem: Problem): Worded {
+/** Words for a problem, its lengths in the unit of the page; an unknown code says so plainly. */
+export function wordProblem(problem: Problem, unit: LengthUnit = 'mm'): Worded {
   return (
-    wordings[problem.code]?.(problem) ?? { what: `Something is wrong (${problem.code}).`, right: 'Check the value.' }
+    wordings[problem.code]?.(problem, inUnit(unit)) ?? {
+      what: `Something is wrong (${problem.code}).`,
+      right: 'Check the value.',
+    }
   );
 }
 

@@ -1,5 +1,6 @@
 import { type Lathe, reverseIsSafe } from '@whelk/core/lathe';
 import type { StandChange } from '@whelk/core/run';
+import { inUnit } from './in-unit.ts';
 
 const slides = {
   carriage: 'the carriage',
@@ -22,7 +23,7 @@ export function standChangeText(change: StandChange, lathe: Lathe): string {
     case 'setOver':
       return change.fromMm === undefined
         ? 'See that the tailstock is not set over'
-        : `Bring the tailstock back onto the axis, it is set over ${Math.abs(change.fromMm)} mm`;
+        : `Bring the tailstock back onto the axis, it is set over ${inUnit(lathe.unit).len(Math.abs(change.fromMm), 2)}`;
     case 'reverse':
       return reverseIsSafe(lathe)
         ? 'Turn the spindle forward again; it was left in reverse'

@@ -1,4 +1,5 @@
 import type { Change, Conditions, Symptom } from '@whelk/core/trouble';
+import type { InUnit } from './in-unit.ts';
 
 export const symptomText: Record<Symptom, string> = {
   chatter: 'It chatters',
@@ -68,14 +69,14 @@ export const changeText: Record<Change, string> = {
 const share = (value: number) => `${Math.round(value * 100)} %`;
 const figure = (value: number) => String(Number(value.toFixed(3)));
 /** A condition with its value and what it should be. */
-export const evidenceText: Partial<Record<keyof Conditions, (value: number, limit: number) => string>> = {
+export const evidenceText: Partial<Record<keyof Conditions, (value: number, limit: number, u: InUnit) => string>> = {
   overhangDiameters: (v, l) => `${v.toFixed(1)} diameters stand out; up to ${figure(l)} stand freely`,
   toolOverhangRatio: (v, l) => `${v.toFixed(1)} times its height out of the holder; ${figure(l)} is far`,
-  speedMPerMin: (v, l) => `${v.toFixed(0)} m/min where ${l.toFixed(0)} would be the edge of right`,
-  chipThicknessMm: (v, l) => `a chip ${figure(v)} mm thick; below ${figure(l)} the edge rubs`,
-  noseRadiusMm: (v, l) => `a nose of ${figure(v)} mm; above ${figure(l)} it pushes`,
+  speedMPerMin: (v, l, u) => `${u.speedOf(v)} where ${u.speedOf(l)} would be the edge of right`,
+  chipThicknessMm: (v, l, u) => `a chip ${u.len(v)} thick; below ${u.len(l)} the edge rubs`,
+  noseRadiusMm: (v, l, u) => `a nose of ${u.len(v)}; above ${u.len(l)} it pushes`,
   edgeUsedMin: (v, l) => `the edge has cut ${v.toFixed(0)} min; ${l.toFixed(0)} are most of its life`,
-  feedMmPerRev: (v, l) => `fed ${figure(v)} mm a turn; ${figure(l)} is the line`,
+  feedMmPerRev: (v, l, u) => `fed ${u.len(v)} a turn; ${u.len(l)} is the line`,
   powerShare: (v, l) => `${share(v)} of the motor is used; ${share(l)} is near its end`,
   gripShare: (v, l) => `${share(v)} of what the jaws hold; ${share(l)} is much`,
   bendShare: (v, l) => `bends ${share(v)} of what is allowed; ${share(l)} is much`,

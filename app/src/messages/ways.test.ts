@@ -14,7 +14,7 @@ describe('reasons for a way of holding', () => {
     expect(wayCodes.toSorted()).toEqual([...told].toSorted());
   });
   it('word what keeps a chuck from it as the problem does', () => {
-    const text = reasonText({ code: 'hold.jaws', minutes: 0, values: { value: 200, limit: 160, unit: 'mm' } });
+    const text = reasonText({ code: 'hold.jaws', minutes: 0, values: { value: 200, limit: 160, unit: 'mm' } }, 'mm');
     expect(text).toBe('The chuck grips up to Ø160 mm.');
   });
 });

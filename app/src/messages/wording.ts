@@ -1,11 +1,12 @@
 import type { Problem } from '@whelk/core/quantity';
+import type { InUnit } from './in-unit.ts';
 
 /** What is wrong and what would be right, for people. */
 export interface Worded {
   readonly what: string;
   readonly right: string;
 }
-export type Wording = (p: Problem) => Worded;
+export type Wording = (p: Problem, u: InUnit) => Worded;
 
 export const text = (p: Problem) =>
   p.value === undefined || p.value === ''

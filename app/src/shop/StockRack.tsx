@@ -4,6 +4,7 @@ import type { LengthUnit } from '@whelk/core/quantity';
 import type { Bar } from '@whelk/core/stock';
 import { useMemo, useState } from 'react';
 import { barView } from '../ui/records/bar-view.ts';
+import { UnitOfPage } from '../ui/unit.ts';
 import { RecordTable } from './RecordTable.tsx';
 import { CuttingListPanel } from './rack/CuttingListPanel.tsx';
 
@@ -26,7 +27,7 @@ export default function StockRack({
   const view = useMemo(() => barView(own, waiting), [own, waiting]);
   const there = bars.filter((b) => !b.usedUp);
   return (
-    <>
+    <UnitOfPage.Provider value={unit}>
       <RecordTable
         key={booked}
         view={view}
@@ -52,6 +53,6 @@ export default function StockRack({
           setBooked((n) => n + 1);
         }}
       />
-    </>
+    </UnitOfPage.Provider>
   );
 }

@@ -1,4 +1,7 @@
+import { inUnit } from '../messages/in-unit.ts';
+import { powerOf } from './format.ts';
 import { LoadBar } from './LoadBar.tsx';
+import { useUnit } from './unit.ts';
 
 interface Props {
   readonly powerKw: number;
@@ -11,17 +14,14 @@ interface Props {
 
 /** What a cut asks of motor, work and jaws, each as a share of what it may. */
 export function CutLoads({ powerKw, availableKw, bendMm, bendAllowedMm, gripShare }: Props) {
+  const unit = useUnit();
   return (
     <>
-      <LoadBar
-        name="Motor"
-        share={powerKw / availableKw}
-        text={`${powerKw.toFixed(2)} of ${availableKw.toFixed(2)} kW`}
-      />
+      <LoadBar name="Motor" share={powerKw / availableKw} text={powerOf(powerKw, availableKw, unit)} />
       <LoadBar
         name="Bends"
         share={bendMm / bendAllowedMm}
-        text={`${bendMm.toFixed(3)} of ${bendAllowedMm.toFixed(3)} mm`}
+        text={`${inUnit(unit).size(bendMm / (unit === 'mm' ? 1 : 25.4), 3)} of ${inUnit(unit).len(bendAllowedMm)}`}
       />
       <LoadBar name="Grip" share={gripShare} text={`${Math.round(gripShare * 100)} % of what the jaws hold`} />
     </>

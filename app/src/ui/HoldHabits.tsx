@@ -1,6 +1,6 @@
 import { CENTRE_SPEEDS, type HoldHabits } from '@whelk/core/hold';
 import { centreSpeedText } from '../messages/words.ts';
-import { MmField } from './number-field/MmField.tsx';
+import { AllowanceField } from './number-field/AllowanceField.tsx';
 import { SelectField } from './SelectField.tsx';
 
 /** What is left for facing, cutting off and the jaws, as fields. */
@@ -12,11 +12,11 @@ export function HoldHabitFields({
   onChange: (more: Partial<HoldHabits>, field: string) => void;
 }) {
   const fields = [
-    ['faceTailMm', 'To face at the tail end, mm'],
-    ['faceHeadMm', 'To face at the other end, mm'],
-    ['kerfMm', habits.cutOff === 'slot' ? 'Blade, mm' : 'Saw cut, mm'],
-    ['clearanceMm', 'Clear of the jaws, mm'],
-    ['gripMm', 'Grip, mm (0: by diameter)'],
+    ['faceTailMm', 'To face at the tail end'],
+    ['faceHeadMm', 'To face at the other end'],
+    ['kerfMm', habits.cutOff === 'slot' ? 'Blade' : 'Saw cut'],
+    ['clearanceMm', 'Clear of the jaws'],
+    ['gripMm', 'Grip'],
   ] as const;
   return (
     <div className="grid grid-cols-2 gap-3">
@@ -36,7 +36,13 @@ export function HoldHabitFields({
         onPick={(centreSpeed) => onChange({ centreSpeed }, 'centreSpeed')}
       />
       {fields.map(([key, label]) => (
-        <MmField key={key} label={label} value={habits[key] ?? 0} onChange={(mm) => onChange({ [key]: mm }, key)} />
+        <AllowanceField
+          key={key}
+          label={label}
+          note={key === 'gripMm' ? '0: by diameter' : undefined}
+          value={habits[key] ?? 0}
+          onChange={(mm) => onChange({ [key]: mm }, key)}
+        />
       ))}
     </div>
   );

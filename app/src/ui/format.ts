@@ -1,4 +1,11 @@
-import { drawingDecimals, formatLength, inchFraction, type LengthUnit, shortLength } from '@whelk/core/quantity';
+import {
+  drawingDecimals,
+  formatLength,
+  inchFraction,
+  KW_PER_HP,
+  type LengthUnit,
+  shortLength,
+} from '@whelk/core/quantity';
 
 /** A length in the shown unit with the digits usual on drawings, without needless zeros. */
 export const length = (mm: number, unit: LengthUnit): string =>
@@ -19,6 +26,14 @@ export const minutes = (value: number): string => {
 /** A feed in the lathe's own unit. */
 export const feed = (mmPerRev: number, unit: LengthUnit): string =>
   unit === 'mm' ? mmPerRev.toFixed(2) : (mmPerRev / 25.4).toFixed(4);
+/** A power as the page's people say it: kW, or horsepower where it is in inches. */
+export const power = (kw: number, unit: LengthUnit, digits = 2): string =>
+  unit === 'mm' ? `${Number(kw.toFixed(digits))} kW` : `${Number((kw / KW_PER_HP).toFixed(digits))} hp`;
+/** A share of a power beside the whole, with equal digits: `0.63 of 0.88 kW`. */
+export const powerOf = (kw: number, ofKw: number, unit: LengthUnit): string => {
+  const [per, name] = unit === 'mm' ? [1, 'kW'] : [KW_PER_HP, 'hp'];
+  return `${(kw / per).toFixed(2)} of ${(ofKw / per).toFixed(2)} ${name}`;
+};
 export const feedUnit = (unit: LengthUnit): string => (unit === 'mm' ? 'mm/rev' : 'in/rev');
 /** A cutting speed in the unit that goes with the lathe's. */
 export const cuttingSpeed = (mPerMin: number, unit: LengthUnit): string =>

@@ -6,6 +6,7 @@ import { Easing } from '../../ui/centres/Easing.tsx';
 import { FacingDesk } from '../../ui/centres/FacingDesk.tsx';
 import { fromJson } from '../../ui/from-json.tsx';
 import { boxMm, LengthBox } from '../../ui/truing/LengthBox.tsx';
+import { UnitOfPage } from '../../ui/unit.ts';
 
 /** Centre holes and the heat on a tail centre, on their own. */
 function CentresPage({ materials, unit }: { materials: readonly Material[]; unit: LengthUnit }) {
@@ -28,7 +29,7 @@ function CentresPage({ materials, unit }: { materials: readonly Material[]; unit
     </label>
   );
   return (
-    <>
+    <UnitOfPage.Provider value={unit}>
       <h1>Centres and heat</h1>
       <h2 className="mt-4">Centre hole</h2>
       <div className="mt-2">
@@ -76,7 +77,7 @@ function CentresPage({ materials, unit }: { materials: readonly Material[]; unit
           unit={unit}
         />
       </div>
-    </>
+    </UnitOfPage.Provider>
   );
 }
 

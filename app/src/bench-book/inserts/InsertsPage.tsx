@@ -3,6 +3,7 @@ import { type HolderRecord, type InsertRecord, isCodeFault, readHolder, readInse
 import { useState } from 'react';
 import { fromJson } from '../../ui/from-json.tsx';
 import { TextField } from '../../ui/number-field/TextField.tsx';
+import { UnitOfPage } from '../../ui/unit.ts';
 import { BoreBars } from './BoreBars.tsx';
 import { HolderCard, InsertCard } from './Cards.tsx';
 import { ComposeHolder } from './ComposeHolder.tsx';
@@ -23,7 +24,7 @@ function InsertsPage({ holders, inserts, unit }: Props) {
   const asHolder = /^[A-Za-z](\d{2}[A-Za-z]|[A-Za-z]{4}[\s._-]*\d{2}[\s._-]*\d{2}[\s._-]*[A-Za-z])/.test(text);
   const read = asHolder ? readHolder(text) : readInsert(text);
   return (
-    <>
+    <UnitOfPage.Provider value={unit}>
       <h1>Inserts and bars</h1>
       <div className="mt-3 flex flex-wrap items-start gap-3">
         <TextField
@@ -60,7 +61,7 @@ function InsertsPage({ holders, inserts, unit }: Props) {
       <ComposeInsert onUse={setCode} />
       <ComposeHolder onUse={setCode} />
       <BoreBars holders={holders} unit={unit} />
-    </>
+    </UnitOfPage.Provider>
   );
 }
 

@@ -19,6 +19,7 @@ import { materialCautionText } from '../../messages/cautions.ts';
 import { cuttingOperationNames, operationNoteText, reasonText, toolMaterialNames } from '../../messages/words.ts';
 import { cuttingSpeed, feed, feedUnit } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
+import { UnitOfPage } from '../../ui/unit.ts';
 import { Working } from '../../ui/working/Working.tsx';
 import { Pick, Type } from '../speeds/Sentence.tsx';
 import type { Bench } from '../speeds/state.ts';
@@ -96,7 +97,7 @@ function OperationsPage({ bench }: { bench: Bench }) {
         ? (blade * cuttingSpeedMPerMin(chosen.speed.rpm, diameterMm)) / 60_000
         : 0;
   return (
-    <>
+    <UnitOfPage.Provider value={unit}>
       <h1 className="visually-hidden">Drills, blades and the rest</h1>
       <p className="sentence">
         <Pick
@@ -227,7 +228,7 @@ function OperationsPage({ bench }: { bench: Bench }) {
           </ul>
         </section>
       </div>
-    </>
+    </UnitOfPage.Provider>
   );
 }
 

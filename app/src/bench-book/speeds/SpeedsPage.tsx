@@ -15,6 +15,7 @@ import {
 } from '../../messages/words.ts';
 import { feed, feedUnit } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
+import { UnitOfPage } from '../../ui/unit.ts';
 import { useSeen } from '../../ui/useSeen.ts';
 import { useSettled } from '../../ui/useSettled.ts';
 import { DepthFeedMap } from './DepthFeedMap.tsx';
@@ -57,7 +58,7 @@ function SpeedsPage({ bench, taken }: { bench: Bench; taken?: Taken }) {
   const typed = (mm: number) => shortLength(mm, unit, unit === 'mm' ? 2 : 3);
   const fed = (mm: number) => shortLength(mm, unit, unit === 'mm' ? 2 : 4);
   return (
-    <>
+    <UnitOfPage.Provider value={unit}>
       <h1 className="visually-hidden">Speeds and feeds</h1>
       <Sentence bench={bench} words={words} unit={unit} onChange={change} />
       {!made && (
@@ -158,7 +159,7 @@ function SpeedsPage({ bench, taken }: { bench: Bench; taken?: Taken }) {
           </div>
         </>
       )}
-    </>
+    </UnitOfPage.Provider>
   );
 }
 

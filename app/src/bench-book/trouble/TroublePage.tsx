@@ -3,6 +3,7 @@ import { builtUpBelowMPerMin, type Conditions, conditionsOfCut } from '@whelk/co
 import { fromJson } from '../../ui/from-json.tsx';
 import { KnownBeside, useKnownBeside } from '../../ui/trouble/KnownBeside.tsx';
 import { TroubleList } from '../../ui/trouble/TroubleList.tsx';
+import { UnitOfPage } from '../../ui/unit.ts';
 import { Sentence } from '../speeds/Sentence.tsx';
 import { type Bench, setupOf } from '../speeds/state.ts';
 import { useWords } from '../speeds/useWords.ts';
@@ -35,7 +36,7 @@ function TroublePage({ bench }: { bench: Bench }) {
     };
   if (!lathe) return <p className="muted">Describe a lathe first.</p>;
   return (
-    <>
+    <UnitOfPage.Provider value={lathe.unit}>
       <h1>Trouble</h1>
       <p className="muted">What it happened under; causes name the condition that speaks for them.</p>
       <Sentence bench={bench} words={words} unit={lathe.unit} onChange={change} />
@@ -57,7 +58,7 @@ function TroublePage({ bench }: { bench: Bench }) {
           <p className="field-problem text-base">One of the words does not make sense yet.</p>
         )}
       </section>
-    </>
+    </UnitOfPage.Provider>
   );
 }
 

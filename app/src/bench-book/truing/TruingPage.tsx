@@ -2,13 +2,14 @@ import type { Lathe } from '@whelk/core/lathe';
 import { useState } from 'react';
 import { fromJson } from '../../ui/from-json.tsx';
 import { TruingDesk } from '../../ui/truing/TruingDesk.tsx';
+import { UnitOfPage } from '../../ui/unit.ts';
 
 /** Truing on its own: chucks of a lathe of the shop, or the usual ones. */
 function TruingPage({ lathes, unit }: { lathes: readonly Lathe[]; unit: 'mm' | 'in' }) {
   const [id, setId] = useState(lathes[0]?.id ?? '');
   const lathe = lathes.find((l) => l.id === id);
   return (
-    <>
+    <UnitOfPage.Provider value={lathe?.unit ?? unit}>
       <h1>Bringing it true</h1>
       {lathes.length > 0 && (
         <label className="mt-3 block text-sm">
@@ -30,7 +31,7 @@ function TruingPage({ lathes, unit }: { lathes: readonly Lathe[]; unit: 'mm' | '
           axisHighMm={lathe && lathe.sizes.swingOverBedMm / 2}
         />
       </div>
-    </>
+    </UnitOfPage.Provider>
   );
 }
 

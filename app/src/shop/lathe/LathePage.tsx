@@ -11,9 +11,11 @@ import {
 } from '@whelk/core/lathe';
 import type { Tool } from '@whelk/core/tool';
 import { useState } from 'react';
+import { inUnit } from '../../messages/in-unit.ts';
 import { wordProblem } from '../../messages/problems.ts';
-import { length } from '../../ui/format.ts';
+import { length, power } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
+import { UnitOfPage } from '../../ui/unit.ts';
 import { Calibrations } from './Calibrations.tsx';
 import { SpeedsAndFeeds } from './SpeedsAndFeeds.tsx';
 import { SpringLearned, type SpringRow } from './SpringLearned.tsx';
@@ -36,74 +38,76 @@ function LathePage({ lathe: given, calibrations: measured, stand, revisions, too
   const works = withCalibrations(lathe, calibrations);
   const problems = checkLathe(lathe);
   return (
-    <div className="page">
-      <p className="text-sm">
-        <a className="link" href="/lathes">
-          Lathes
-        </a>
-      </p>
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h1>{lathe.name}</h1>
-        <span className="muted">
-          revision {lathe.revision}
-          {Object.keys(lathe.inForce).length > 0 && ` · ${Object.keys(lathe.inForce).length} calibrations in force`}
-        </span>
-        <span className="ml-auto flex flex-wrap gap-2">
-          <a className="btn btn-primary" href={`/lathes/${lathe.id}/describe`}>
-            Change the description
+    <UnitOfPage.Provider value={lathe.unit}>
+      <div className="page">
+        <p className="text-sm">
+          <a className="link" href="/lathes">
+            Lathes
           </a>
-          <a className="btn" href={`/lathes/${lathe.id}/card`}>
-            Speed card
-          </a>
-          <a className="btn" href={`/api/lathes/${lathe.id}/export`} download>
-            Export .json
-          </a>
-        </span>
-      </div>
-      <p className="muted">{lathe.note}</p>
-      {problems.map((p) => (
-        <p
-          key={`${p.code}${p.path.join()}`}
-          className={
-            p.severity === 'warning'
-              ? 'mt-1 font-semibold text-[var(--color-accent)]'
-              : 'mt-1 font-semibold text-[var(--stop)]'
-          }
-        >
-          {p.severity === 'warning' ? '▲' : '✕'} {wordProblem(p).what} {wordProblem(p).right}
         </p>
-      ))}
-      <div className="mt-4">
-        <StandPanel lathe={lathe} tools={tools} given={stand} />
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <h1>{lathe.name}</h1>
+          <span className="muted">
+            revision {lathe.revision}
+            {Object.keys(lathe.inForce).length > 0 && ` · ${Object.keys(lathe.inForce).length} calibrations in force`}
+          </span>
+          <span className="ml-auto flex flex-wrap gap-2">
+            <a className="btn btn-primary" href={`/lathes/${lathe.id}/describe`}>
+              Change the description
+            </a>
+            <a className="btn" href={`/lathes/${lathe.id}/card`}>
+              Speed card
+            </a>
+            <a className="btn" href={`/api/lathes/${lathe.id}/export`} download>
+              Export .json
+            </a>
+          </span>
+        </div>
+        <p className="muted">{lathe.note}</p>
+        {problems.map((p) => (
+          <p
+            key={`${p.code}${p.path.join()}`}
+            className={
+              p.severity === 'warning'
+                ? 'mt-1 font-semibold text-[var(--color-accent)]'
+                : 'mt-1 font-semibold text-[var(--stop)]'
+            }
+          >
+            {p.severity === 'warning' ? '▲' : '✕'} {wordProblem(p, lathe.unit).what} {wordProblem(p, lathe.unit).right}
+          </p>
+        ))}
+        <div className="mt-4">
+          <StandPanel lathe={lathe} tools={tools} given={stand} />
+        </div>
+        <div className="mt-8">
+          <SpeedsAndFeeds lathe={works} />
+        </div>
+        <Dials lathe={works} />
+        <Calibrations
+          lathe={lathe}
+          all={calibrations}
+          onAdded={(c) => setCalibrations([c, ...calibrations])}
+          onLathe={setLathe}
+        />
+        <SpringLearned latheId={lathe.id} given={spring} />
+        <Owned lathe={lathe} />
+        {revisions.length > 1 && (
+          <section aria-labelledby="revisions" className="mt-10">
+            <h2 id="revisions">Revisions</h2>
+            <ul className="flex flex-wrap gap-x-5 text-sm">
+              {revisions.map((r) => (
+                <li key={r.revision}>
+                  <a className="link" href={`/api/lathes/${lathe.id}/export?revision=${r.revision}`} download>
+                    {r.revision}, {r.savedOn}, .json
+                  </a>
+                </li>
+              ))}
+            </ul>
+            <p className="muted text-sm">Pieces being cut keep the revision they were begun with.</p>
+          </section>
+        )}
       </div>
-      <div className="mt-8">
-        <SpeedsAndFeeds lathe={works} />
-      </div>
-      <Dials lathe={works} />
-      <Calibrations
-        lathe={lathe}
-        all={calibrations}
-        onAdded={(c) => setCalibrations([c, ...calibrations])}
-        onLathe={setLathe}
-      />
-      <SpringLearned latheId={lathe.id} given={spring} />
-      <Owned lathe={lathe} />
-      {revisions.length > 1 && (
-        <section aria-labelledby="revisions" className="mt-10">
-          <h2 id="revisions">Revisions</h2>
-          <ul className="flex flex-wrap gap-x-5 text-sm">
-            {revisions.map((r) => (
-              <li key={r.revision}>
-                <a className="link" href={`/api/lathes/${lathe.id}/export?revision=${r.revision}`} download>
-                  {r.revision}, {r.savedOn}, .json
-                </a>
-              </li>
-            ))}
-          </ul>
-          <p className="muted text-sm">Pieces being cut keep the revision they were begun with.</p>
-        </section>
-      )}
-    </div>
+    </UnitOfPage.Provider>
   );
 }
 
@@ -142,7 +146,7 @@ function Dials({ lathe }: { lathe: Lathe }) {
                 'Clockwise moves',
                 'Numbers rise',
                 'Ring',
-                'Slack, mm',
+                'Slack',
               ].map((head) => (
                 <th key={head} scope="col">
                   {head}
@@ -165,7 +169,7 @@ function Dials({ lathe }: { lathe: Lathe }) {
                 <td>{clockwise(name, dial, way)}</td>
                 <td>{dial.numbersRise}</td>
                 <td>{dial.resettable ? 'can be set to 0' : 'fixed: note the number'}</td>
-                <td>{Number(dial.slackMm.toFixed(3))}</td>
+                <td>{inUnit(lathe.unit).len(dial.slackMm)}</td>
               </tr>
             ))}
             {carriage.means === 'line' && (
@@ -186,7 +190,10 @@ function Owned({ lathe }: { lathe: Lathe }) {
   const { unit, sizes, holding, threads, spindle, tailstock } = lathe;
   const l = (mm: number) => `${length(mm, unit)} ${unit}`;
   const rows: [string, string][] = [
-    ['Drive', `${lathe.drive.motorKw} kW, ${Math.round(lathe.drive.efficiency * 100)} % of it at the spindle`],
+    [
+      'Drive',
+      `${power(lathe.drive.motorKw, lathe.unit)}, ${Math.round(lathe.drive.efficiency * 100)} % of it at the spindle`,
+    ],
     [
       'Nose',
       `${noseText[spindle.nose.kind]} ${spindle.nose.size}${reverseIsSafe(lathe) ? '' : ': no cutting in reverse, it could unscrew'}`,
@@ -219,7 +226,10 @@ function Owned({ lathe }: { lathe: Lathe }) {
     [
       'Chucks',
       holding.chucks
-        .map((c) => `${c.name}: up to Ø${l(chuckReachMm(c))}, at most ${c.maxRpm} rpm, runs out ${c.runoutMm} mm`)
+        .map(
+          (c) =>
+            `${c.name}: up to Ø${l(chuckReachMm(c))}, at most ${c.maxRpm} rpm, runs out ${inUnit(lathe.unit).len(c.runoutMm)}`,
+        )
         .join('; '),
     ],
     ['Collets', holding.collets.map((c) => c.name).join(', ') || 'none'],

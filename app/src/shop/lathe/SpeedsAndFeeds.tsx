@@ -13,7 +13,6 @@ import { Working } from '../../ui/working/Working.tsx';
 /** Every speed and feed that a lathe has, each with what the spindle bears there and where the figure comes from. */
 export function SpeedsAndFeeds({ lathe }: { lathe: Lathe }) {
   const feeds = feedsOf(lathe);
-  const gears = feeds.some((f) => f.setting.kind === 'gears');
   return (
     <div className="grid gap-10 lg:grid-cols-2">
       <section aria-labelledby="speeds">
@@ -71,13 +70,14 @@ export function SpeedsAndFeeds({ lathe }: { lathe: Lathe }) {
             <thead>
               <tr>
                 <th scope="col">Setting</th>
-                <th scope="col" className="text-right">
-                  mm/rev
-                </th>
+                {lathe.unit === 'mm' && (
+                  <th scope="col" className="text-right">
+                    mm/rev
+                  </th>
+                )}
                 <th scope="col" className="text-right">
                   in/rev
                 </th>
-                {gears && <th scope="col">Gears, driver/driven</th>}
                 <th scope="col">
                   <span className="visually-hidden">Working</span>
                 </th>
@@ -89,15 +89,8 @@ export function SpeedsAndFeeds({ lathe }: { lathe: Lathe }) {
                   <th scope="row" className="font-normal">
                     {f.label}
                   </th>
-                  <td className="text-right font-semibold">{f.mmPerRev.toFixed(3)}</td>
+                  {lathe.unit === 'mm' && <td className="text-right font-semibold">{f.mmPerRev.toFixed(3)}</td>}
                   <td className="text-right">{(f.mmPerRev / 25.4).toFixed(4)}</td>
-                  {gears && (
-                    <td>
-                      {f.setting.kind === 'gears'
-                        ? f.setting.pairs.map(([a, b]) => `${a}/${b}`).join(' · ')
-                        : f.setting.kind}
-                    </td>
-                  )}
                   <td>
                     <Working of={`feed, ${f.label}`} tell={(record) => void feedOf(f.setting, lathe, record)} />
                   </td>

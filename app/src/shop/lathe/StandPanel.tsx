@@ -29,6 +29,7 @@ export function StandPanel({ lathe, tools, given }: Props) {
     const result = await ask<{ stand: Stand }>('PUT', `/api/lathes/${lathe.id}/stand`, { stand: next });
     setTold(result.ok ? 'Kept.' : result.problems.map((p) => `${p.what} ${p.right}`).join(' '));
   };
+  const perUnit = lathe.unit === 'in' ? 25.4 : 1;
   const groups: [string, readonly Control[]][] = [
     ['Spindle', lathe.spindle.controls],
     ['Feed', lathe.feeds.controls],
@@ -74,10 +75,10 @@ export function StandPanel({ lathe, tools, given }: Props) {
           onPick={(toolId) => void save({ ...stand, toolId: toolId || null })}
         />
         <Figure
-          label="Tailstock set over, mm"
-          value={stand.setOverMm}
-          most={100}
-          onChange={(setOverMm) => void save({ ...stand, setOverMm })}
+          label={`Tailstock set over, ${lathe.unit}`}
+          value={Number((stand.setOverMm / perUnit).toFixed(4))}
+          most={100 / perUnit}
+          onChange={(setOver) => void save({ ...stand, setOverMm: Number((setOver * perUnit).toFixed(4)) })}
         />
         <Figure
           label="Compound’s scale, °"

@@ -6,7 +6,7 @@ import { type Bar, barSizes, type CuttingList, nearestBar, sectionKey, USUAL_KEE
 import { useMemo, useState } from 'react';
 import { barText } from '../../messages/stock.ts';
 import { ask } from '../../ui/api.ts';
-import { MmField } from '../../ui/number-field/MmField.tsx';
+import { AllowanceField } from '../../ui/number-field/AllowanceField.tsx';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 import { PictureView } from '../../ui/strip/PictureView.tsx';
 import { useWidth } from '../../ui/useWidth.ts';
@@ -155,8 +155,8 @@ export function CuttingListPanel({ bars, waiting, own, unit, onBooked }: Props) 
             </Choice>
           ))}
           <div className="mt-2 flex flex-wrap items-start gap-3">
-            <MmField
-              label="Saw cut, mm"
+            <AllowanceField
+              label="Saw cut"
               value={kerfMm}
               most={20}
               onChange={(mm) => {
@@ -164,7 +164,7 @@ export function CuttingListPanel({ bars, waiting, own, unit, onBooked }: Props) 
                 forget();
               }}
             />
-            <MmField label="Keep what is left from, mm" value={keepMm} most={5000} onChange={setKeep} />
+            <AllowanceField label="Keep what is left from" value={keepMm} most={5000} onChange={setKeep} />
           </div>
         </fieldset>
       </div>

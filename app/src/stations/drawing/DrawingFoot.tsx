@@ -3,6 +3,7 @@ import { readTyped, shortLength } from '@whelk/core/quantity';
 import { wordProblem } from '../../messages/problems.ts';
 import { GeneralTolerance } from '../../ui/GeneralTolerance.tsx';
 import { TextField } from '../../ui/number-field/TextField.tsx';
+import { useUnit } from '../../ui/unit.ts';
 import { PiecesField } from './PiecesField.tsx';
 
 /** The checks in one line, the whole length, and what holds for all sizes. */
@@ -17,6 +18,7 @@ export function DrawingFoot({
   settings: Settings;
   change: (make: (job: Job) => Job, field?: string) => void;
 }) {
+  const pageUnit = useUnit();
   const { drawing } = job;
   const about = planned.problems.filter((p) => p.path[0] === 'drawing' && p.code !== 'drawing.empty');
   const given = drawing.overall.text.trim() !== '';
@@ -86,7 +88,7 @@ export function DrawingFoot({
           >
             {p.severity === 'warning' ? '▲' : '✕'} {where(p.path[2])}
             {where(p.path[2]) ? ': ' : ''}
-            {wordProblem(p).what}
+            {wordProblem(p, pageUnit).what}
           </p>
         ))}
       </div>

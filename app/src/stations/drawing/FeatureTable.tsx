@@ -11,6 +11,7 @@ import type { FeatureEnd } from '@whelk/core/picture';
 import { shortLength } from '@whelk/core/quantity';
 import { wordProblem } from '../../messages/problems.ts';
 import { boreNames, cutInWords, kindNames } from '../../messages/shapes.ts';
+import { useUnit } from '../../ui/unit.ts';
 
 interface Props {
   readonly job: Job;
@@ -55,6 +56,7 @@ function moveRow(event: React.KeyboardEvent<HTMLElement>): void {
 
 /** All sizes of a drawing as one table, to be typed down a column: the outside first, then holes from either end. */
 export function FeatureTable({ job, planned, selected, onSelect, onFeature, onBores, onAdd }: Props) {
+  const pageUnit = useUnit();
   const { drawing } = job;
   const problemsAt = (...path: (string | number)[]) =>
     planned.problems.filter((p) => p.path[0] === 'drawing' && path.every((k, i) => p.path[1 + i] === k));
@@ -84,7 +86,7 @@ export function FeatureTable({ job, planned, selected, onSelect, onFeature, onBo
         />
         {problem && (
           <span id={noteId} className={problem.severity === 'warning' ? 'field-warning block' : 'field-problem block'}>
-            {wordProblem(problem).what}
+            {wordProblem(problem, pageUnit).what}
           </span>
         )}
       </td>

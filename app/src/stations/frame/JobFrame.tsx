@@ -9,6 +9,7 @@ import { TextField } from '../../ui/number-field/TextField.tsx';
 import type { GlassWindow } from '../../ui/strip/Magnifier.tsx';
 import { PictureView } from '../../ui/strip/PictureView.tsx';
 import { type Handle, StripHandles } from '../../ui/strip/StripHandles.tsx';
+import { UnitOfPage } from '../../ui/unit.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 import { ConflictNotice } from './ConflictNotice.tsx';
 import type { JobEditor, SaveState } from './useJob.ts';
@@ -134,7 +135,7 @@ export function JobFrame({
     location.href = `/jobs/${id}/${to}`;
   };
   return (
-    <>
+    <UnitOfPage.Provider value={unit}>
       <section className="strip-paper">
         <div className="flex flex-wrap items-baseline gap-x-4 px-5 pt-2">
           <Title editor={editor} />
@@ -219,7 +220,7 @@ export function JobFrame({
       </nav>
       {editor.conflict && <ConflictNotice editor={editor} />}
       {children}
-    </>
+    </UnitOfPage.Provider>
   );
 }
 

@@ -1,14 +1,16 @@
 import type { Problem } from '@whelk/core/quantity';
 import { wordProblem } from '../../messages/problems.ts';
+import { useUnit } from '../../ui/unit.ts';
 
 /** Problems in words, errors first; nothing when there are none. */
 export function Problems({ problems }: { problems: readonly Problem[] }) {
+  const pageUnit = useUnit();
   if (problems.length === 0) return null;
   const sorted = [...problems].sort((a, b) => Number(a.severity === 'warning') - Number(b.severity === 'warning'));
   return (
     <ul className="my-2 flex flex-col gap-1" aria-label="What to look at">
       {sorted.map((p, i) => {
-        const words = wordProblem(p);
+        const words = wordProblem(p, pageUnit);
         return (
           <li
             // biome-ignore lint/suspicious/noArrayIndexKey: the same problem can stand twice and has no state

@@ -1,5 +1,6 @@
 import { freezeJob, type Job, type PlannedJob, type PlannedSetup } from '@whelk/core/job';
 import { type LockChange, locksThrough } from '@whelk/core/run';
+import { inUnit } from '../../messages/in-unit.ts';
 import { operationNames } from '../../messages/words.ts';
 import { byRule } from '../../ui/format.ts';
 
@@ -52,7 +53,7 @@ export default function AboutSetup({
       holding.method === 'chuck'
         ? 'none'
         : centre
-          ? `in the ${setup.tail} end, drilled ${centre.sizes?.pilotMm} mm in this holding`
+          ? `in the ${setup.tail} end, drilled ${inUnit(unit).len(centre.sizes?.pilotMm)} in this holding`
           : holding.method === 'betweenCentres'
             ? 'in both ends, made before: clean and oil them'
             : holding.method === 'chuckAndCentre'

@@ -3,7 +3,7 @@ import type { PlannedSetup } from '@whelk/core/job';
 import { type Lathe, usualChuck } from '@whelk/core/lathe';
 import { methodNames, protectionText } from '../../messages/words.ts';
 import { byRule } from '../../ui/format.ts';
-import { MmField } from '../../ui/number-field/MmField.tsx';
+import { AllowanceField } from '../../ui/number-field/AllowanceField.tsx';
 import { SelectField } from '../../ui/SelectField.tsx';
 import { extentChoices, inChuckChoices } from './choices.ts';
 
@@ -83,9 +83,10 @@ export default function AgainHold({
           />
         )}
         {inJaws && (
-          <MmField
+          <AllowanceField
             key={setup.id}
-            label="Grip, mm (0: as long as it goes)"
+            label="Grip"
+            note="0: as long as it goes"
             value={setup.gripMm}
             most={500}
             onChange={(gripMm) => onChange({ gripMm }, 'gripAgain')}

@@ -1,7 +1,7 @@
 import type { LengthUnit } from '@whelk/core/quantity';
 import type { Plan } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
-import { measure } from '../../ui/format.ts';
+import { measure, powerOf } from '../../ui/format.ts';
 import { LoadBar } from '../../ui/LoadBar.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 
@@ -39,7 +39,7 @@ export function Bears({
       <LoadBar
         name="Motor"
         share={byPower.loads.powerKw / byPower.loads.availableKw}
-        text={`${byPower.loads.powerKw.toFixed(2)} of ${byPower.loads.availableKw.toFixed(2)} kW, ${byPower.setting?.speedLabel}, at ${nameOf(byPower.featureId)}`}
+        text={`${powerOf(byPower.loads.powerKw, byPower.loads.availableKw, unit)}, ${byPower.setting?.speedLabel}, at ${nameOf(byPower.featureId)}`}
         after={<Working of="motor load" tell={tell(byPower.id, ['cutting.force', 'cutting.power'])} />}
       />
       <LoadBar

@@ -1,6 +1,6 @@
 import type { HoldChoice } from '@whelk/core/hold';
 import type { Lathe } from '@whelk/core/lathe';
-import { MmField } from '../../ui/number-field/MmField.tsx';
+import { AllowanceField } from '../../ui/number-field/AllowanceField.tsx';
 import { SelectField } from '../../ui/SelectField.tsx';
 import { extentChoices, inChuckChoices } from './choices.ts';
 
@@ -47,14 +47,15 @@ export function FirstHold({
         ]}
         onPick={(gripOn) => set({ gripOn })}
       />
-      <MmField
-        label="Grip, mm (0: usual)"
+      <AllowanceField
+        label="Grip"
+        note="0: usual"
         value={choice.gripMm}
         most={500}
         onChange={(gripMm) => set({ gripMm }, 'grip')}
       />
-      <MmField
-        label="Clear of the jaws, mm"
+      <AllowanceField
+        label="Clear of the jaws"
         value={choice.clearanceMm}
         onChange={(clearanceMm) => set({ clearanceMm }, 'clearance')}
       />

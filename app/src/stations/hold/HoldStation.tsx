@@ -5,7 +5,7 @@ import { bentLineOf } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { methodText, whyMethodText } from '../../messages/words.ts';
-import { length } from '../../ui/format.ts';
+import { length, power } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { useSeen } from '../../ui/useSeen.ts';
 import { Working } from '../../ui/working/Working.tsx';
@@ -129,9 +129,9 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
                     <label htmlFor={`l-${l.id}`} className="flex-1 cursor-pointer">
                       <b>{l.name}</b>
                       <span className="muted block text-sm">
-                        {length(l.sizes.betweenCentresMm, l.unit)} {l.unit} between centres · Ø
-                        {length(l.sizes.swingOverCrossSlideMm, l.unit)} over the cross-slide · {l.drive.motorKw} kW ·{' '}
-                        {usualChuck(l).name}
+                        {length(l.sizes.betweenCentresMm, unit)} {unit} between centres · Ø
+                        {length(l.sizes.swingOverCrossSlideMm, unit)} over the cross-slide ·{' '}
+                        {power(l.drive.motorKw, unit)} · {usualChuck(l).name}
                       </span>
                     </label>
                   </li>

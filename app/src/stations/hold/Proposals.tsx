@@ -2,6 +2,7 @@ import { type Job, type Shop, type Way, waysAgain, waysOfHolding } from '@whelk/
 import { useDeferredValue, useMemo, useState } from 'react';
 import { reasonText, wayName } from '../../messages/ways.ts';
 import { minutes } from '../../ui/format.ts';
+import { useUnit } from '../../ui/unit.ts';
 
 /** How many that do not do are shown before the rest is asked for. */
 const SHOWN = 3;
@@ -19,6 +20,7 @@ export default function Proposals({
   number: number;
   onHold: (way: Way) => void;
 }) {
+  const pageUnit = useUnit();
   const late = useDeferredValue(job);
   const ways = useMemo(
     () => (number === 1 ? waysOfHolding(late, shop) : waysAgain(late, shop, number)),
@@ -42,7 +44,7 @@ export default function Proposals({
             <b>{wayName(way)}</b>{' '}
             <span className="muted">
               {way.does ? '▲ would do, not owned: ' : way.owned ? '✕ ' : '✕ not owned; '}
-              {way.reasons.map(reasonText).join('; ')}
+              {way.reasons.map((r) => reasonText(r, pageUnit)).join('; ')}
             </span>
           </li>
         ))}
@@ -57,6 +59,7 @@ export default function Proposals({
 }
 
 function Row({ way, place, best, onHold }: { way: Way; place: number; best: Way; onHold: (way: Way) => void }) {
+  const pageUnit = useUnit();
   return (
     <li
       className={`flex flex-wrap items-start gap-x-4 gap-y-1 px-2 py-2 ${way.chosen ? 'bg-[var(--brass-soft)]' : ''}`}
@@ -77,7 +80,7 @@ function Row({ way, place, best, onHold }: { way: Way; place: number; best: Way;
         <ul>
           {way.reasons.map((r) => (
             <li key={r.code} className="text-[0.95rem]">
-              {reasonText(r)}
+              {reasonText(r, pageUnit)}
               {r.minutes >= 0.5 && <span className="muted"> · {minutes(r.minutes)}</span>}
             </li>
           ))}

@@ -1,4 +1,5 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
+import { inUnit } from '../../messages/in-unit.ts';
 import { CentreDesk } from '../../ui/centres/CentreDesk.tsx';
 import { Easing } from '../../ui/centres/Easing.tsx';
 
@@ -25,7 +26,7 @@ export default function TailCentre({ job, planned }: { job: Job; planned: Planne
       />
       {drilled !== undefined && drilled > 0 && (
         <p className="muted mt-1 text-sm">
-          The route drills {drilled} mm: the largest in the drawer that is no larger than wanted.
+          The route drills {inUnit(unit).len(drilled)}: the largest in the drawer that is no larger than wanted.
         </p>
       )}
       {powerKw > 0 && (

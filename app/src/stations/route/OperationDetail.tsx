@@ -5,6 +5,7 @@ import type { Operation } from '@whelk/core/route';
 import type { Tool } from '@whelk/core/tool';
 import type { Recorder } from '@whelk/core/working';
 import { cautionText } from '../../messages/cautions.ts';
+import { inUnit } from '../../messages/in-unit.ts';
 import { exceedText, fitnessText, limiterText, reasonText, schoolNames } from '../../messages/words.ts';
 import { CutLoads } from '../../ui/CutLoads.tsx';
 import { aimed, byRule, cuttingSpeed, feed, feedUnit, length, measure, minutes } from '../../ui/format.ts';
@@ -170,7 +171,7 @@ export function OperationDetail({ jobId, operation: o, job, lathe, tools, instru
         )}
         {o.sizes && o.kind === 'centre' && (
           <p>
-            Mouth Ø{length(o.sizes.mouthMm ?? 0, 'mm')} mm. <Working of="centre hole" tell={only('hold.centre')} />
+            Mouth Ø{inUnit(unit).len(o.sizes.mouthMm)}. <Working of="centre hole" tell={only('hold.centre')} />
           </p>
         )}
         {cautionText(o.caution) && <p className="field-warning mt-2 text-[0.95rem]">▲ {cautionText(o.caution)}</p>}

@@ -7,6 +7,7 @@ import type { Operation, Plan } from '@whelk/core/route';
 import type { RoughShape } from '@whelk/core/stock';
 import type { Tool } from '@whelk/core/tool';
 import type { Recorder } from '@whelk/core/working';
+import { inUnit } from '../../messages/in-unit.ts';
 import { operationNames } from '../../messages/words.ts';
 import { aimed, length, minutes } from '../../ui/format.ts';
 import { useWidth } from '../../ui/useWidth.ts';
@@ -98,7 +99,7 @@ function titleOf(o: Operation, { job, nameOf }: Props): string {
   if (o.kind === 'measure') return `Measure ${name}${o.last ? ` ${limitsOf(o, unit)}` : ', between the cuts'}`;
   if (o.kind === 'chamfer') return `Chamfer ${name} ${length(o.sizes?.lengthMm ?? 0, unit)} × ${o.sizes?.angleDeg}°`;
   if (o.kind === 'touchOff' && o.targetMm !== undefined) return 'Touch off again, finishing tool';
-  if (o.kind === 'centre') return `Centre hole ${o.sizes?.pilotMm} mm, bring up the centre`;
+  if (o.kind === 'centre') return `Centre hole ${inUnit(unit).len(o.sizes?.pilotMm)}, bring up the centre`;
   return `${operationNames[o.kind]}${name ? `, ${name}` : ''}`;
 }
 const limitsOf = (o: Operation, unit: 'mm' | 'in') =>

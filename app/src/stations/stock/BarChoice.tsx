@@ -4,6 +4,7 @@ import { usualChuck, withChuckOn } from '@whelk/core/lathe';
 import { barSizes } from '@whelk/core/stock';
 import { wordProblem } from '../../messages/problems.ts';
 import { barText } from '../../messages/stock.ts';
+import { useUnit } from '../../ui/unit.ts';
 
 interface Props {
   readonly job: Job;
@@ -17,6 +18,7 @@ const MUCH = 1.4;
 
 /** The bars of the rack against this part: which clean up, which are long enough. Those that do come first. */
 export function BarChoice({ job, shop, planned, blankMm, onChoose }: Props) {
+  const pageUnit = useUnit();
   const { part } = planned;
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
   const outMm = planned.plan?.holding.overhangMm ?? part.lengthMm;
@@ -86,7 +88,7 @@ export function BarChoice({ job, shop, planned, blankMm, onChoose }: Props) {
                     ? 'used up'
                     : `${bar.pieces && bar.pieces > 1 ? `${bar.pieces} × ` : ''}${bar.length.text} ${bar.length.unit}`}
                 </td>
-                <td title={problem && wordProblem(problem).what}>{verdict}</td>
+                <td title={problem && wordProblem(problem, pageUnit).what}>{verdict}</td>
               </tr>
             );
           })}

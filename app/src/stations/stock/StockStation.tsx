@@ -131,21 +131,14 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
                 <caption className="visually-hidden">The blank’s length as a sum</caption>
                 <tbody>
                   {blank.lines.map((line) => (
-                    <Row
-                      key={line.part}
-                      name={blankLineText[line.part]}
-                      mm={line.mm}
-                      unit={unit}
-                      inch={line.part === 'finished'}
-                    />
+                    <Row key={line.part} name={blankLineText[line.part]} mm={line.mm} unit={unit} />
                   ))}
-                  <Row name="Blank" mm={blank.lengthMm} unit={unit} inch strong />
+                  <Row name="Blank" mm={blank.lengthMm} unit={unit} strong />
                   {job.quantity > 1 && sizes?.shape !== 'casting' && (
                     <Row
                       name={`${job.quantity} blanks with their cuts`}
                       mm={job.quantity * (blank.lengthMm + lostMm)}
                       unit={unit}
-                      inch
                     />
                   )}
                 </tbody>
@@ -257,26 +250,15 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
   );
 }
 
-function Row({
-  name,
-  mm,
-  unit,
-  inch,
-  strong,
-}: {
-  name: string;
-  mm: number;
-  unit: 'mm' | 'in';
-  inch?: boolean;
-  strong?: boolean;
-}) {
+function Row({ name, mm, unit, strong }: { name: string; mm: number; unit: 'mm' | 'in'; strong?: boolean }) {
   return (
     <tr className={strong ? 'font-bold' : ''}>
       <th scope="row" className={strong ? '' : 'font-normal'}>
         {name}
       </th>
-      <td className="text-right">{shortLength(mm, 'mm', 3)} mm</td>
-      {unit === 'in' && <td className="muted text-right">{inch ? `${aimed(mm, unit)} in` : ''}</td>}
+      <td className="text-right">
+        {shortLength(mm, unit, 3)} {unit}
+      </td>
     </tr>
   );
 }

@@ -5,6 +5,7 @@ import { type LengthUnit, shortLength } from '@whelk/core/quantity';
 import { inchParts } from '@whelk/core/stock';
 import type { Recorder } from '@whelk/core/working';
 import { useState } from 'react';
+import { inUnit } from '../../messages/in-unit.ts';
 import { PictureView } from '../strip/PictureView.tsx';
 import { boxMm, LengthBox } from '../truing/LengthBox.tsx';
 import { Working } from '../working/Working.tsx';
@@ -98,7 +99,7 @@ export function CentreDesk({ unit, stockMm, endMm, massKg, forceN, allowanceMm }
         </div>
         {hole && depth ? (
           <p className="mt-3 text-lg" role="status">
-            Centre drill <b className="setting">{hole.pilotMm} mm</b>, mouth <b>{shown(hole.mouthMm)}</b>
+            Centre drill <b className="setting">{inUnit(unit).len(hole.pilotMm)}</b>, mouth <b>{shown(hole.mouthMm)}</b>
             <Working of="centre hole" tell={(record) => void choose(record)} />, {shown(depth.totalMm)} deep from the
             face
             <Working
@@ -162,7 +163,7 @@ export function CentreDesk({ unit, stockMm, endMm, massKg, forceN, allowanceMm }
             picture={centreHolePicture(
               { ...hole, ...depth },
               {
-                pilot: `Ø${hole.pilotMm} mm`,
+                pilot: `Ø${inUnit(unit).len(hole.pilotMm)}`,
                 mouth: `Ø${shown(hole.mouthMm)}`,
                 depth: shown(depth.totalMm),
               },

@@ -1,6 +1,7 @@
 import type { Material } from '@whelk/core/material';
 import { type Warming, warmingOf } from '@whelk/core/mechanics';
 import { type LengthUnit, shortLength } from '@whelk/core/quantity';
+import { power } from '../format.ts';
 import { Working } from '../working/Working.tsx';
 
 /** Growth of the work that a plain centre bears before it is eased, mm. */
@@ -43,7 +44,7 @@ export function Easing({
       )}
       <Working of="warming" tell={(record) => void warmingOf(work, powerKw, EASE_MM, record)} />
       <span className="muted block text-base">
-        It warms by {warming.risesKPerMin.toFixed(1)} °C a minute at {powerKw.toFixed(2)} kW and grows{' '}
+        It warms by {warming.risesKPerMin.toFixed(1)} °C a minute at {power(powerKw, unit)} and grows{' '}
         {shortLength(warming.growsMmPerMin, unit, unit === 'mm' ? 3 : 4)} {unit} a minute, coolant not counted.
       </span>
     </p>

@@ -1,6 +1,7 @@
 import type { Problem } from '@whelk/core/quantity';
 import { useId } from 'react';
 import { wordProblem } from '../../messages/problems.ts';
+import { useUnit } from '../unit.ts';
 
 interface Props {
   readonly label: string;
@@ -41,7 +42,8 @@ export function TextField({
   after,
 }: Props) {
   const id = useId();
-  const words = problem && wordProblem(problem);
+  const unit = useUnit();
+  const words = problem && wordProblem(problem, unit);
   const warning = problem?.severity === 'warning';
   return (
     <div className={inline ? `grid grid-cols-[4.4rem_1fr] items-center gap-x-1.5 ${className}` : className}>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { wordProblem } from '../../messages/problems.ts';
 import { TextField } from '../number-field/TextField.tsx';
+import { useUnit } from '../unit.ts';
 import type { RecordKindView, Typing } from './record-view.ts';
 
 /** The fields of one record of the shop: checked while they are typed, kept when all are right. */
@@ -15,6 +16,7 @@ export function RecordForm<T extends { id: string }>({
   onSave: (record: T) => void;
   onCancel: () => void;
 }) {
+  const pageUnit = useUnit();
   const [editing, setEditing] = useState(begun);
   const checked = view.read(editing.texts, editing.id);
   return (
@@ -63,7 +65,10 @@ export function RecordForm<T extends { id: string }>({
           <span className="muted text-sm">
             {Object.entries(checked.problems)
               .slice(0, 1)
-              .map(([key, p]) => `${view.columns.find((c) => c.key === key)?.label ?? key}: ${wordProblem(p).right}`)}
+              .map(
+                ([key, p]) =>
+                  `${view.columns.find((c) => c.key === key)?.label ?? key}: ${wordProblem(p, pageUnit).right}`,
+              )}
           </span>
         )}
       </div>

@@ -8,6 +8,7 @@ import {
   type Symptom,
 } from '@whelk/core/trouble';
 import { useState } from 'react';
+import { inUnit } from '../../messages/in-unit.ts';
 import { causeText, changeText, evidenceText, symptomText } from '../../messages/trouble.ts';
 import { feed as feedText, feedUnit } from '../format.ts';
 
@@ -59,7 +60,11 @@ export function TroubleList({ conditions, speeds, feeds, rpm, feedMm, unit, besi
                 <p className="text-sm">
                   {cause.evidence ? (
                     <span className="setting">
-                      {evidenceText[cause.evidence.condition]?.(cause.evidence.value, cause.evidence.limit)}
+                      {evidenceText[cause.evidence.condition]?.(
+                        cause.evidence.value,
+                        cause.evidence.limit,
+                        inUnit(unit),
+                      )}
                     </span>
                   ) : (
                     <span className="muted">nothing measured speaks for or against it</span>

@@ -1,8 +1,10 @@
+import type { LengthUnit } from '@whelk/core/quantity';
 import { collectWorking, type Recorder } from '@whelk/core/working';
 import { Sigma } from 'lucide-react';
 import { useId, useState } from 'react';
 import { type WordedStep, wordStep } from '../../messages/workings.ts';
 import { ask } from '../api.ts';
+import { useUnit } from '../unit.ts';
 
 /**
  * The small mark beside a computed value; it opens the derivation in place. The derivation is made when it is opened, by
@@ -10,7 +12,8 @@ import { ask } from '../api.ts';
  */
 export function Working({ of, tell }: { of: string; tell: (record: Recorder) => void }) {
   const [open, setOpen] = useState(false);
-  return <Marked of={of} open={open} onToggle={() => setOpen(!open)} steps={open ? told(tell) : []} />;
+  const unit = useUnit();
+  return <Marked of={of} open={open} onToggle={() => setOpen(!open)} steps={open ? told(tell, unit) : []} />;
 }
 
 /** The same where the page does not hold what the value was computed from: the server tells the working. */
@@ -75,8 +78,8 @@ function Marked({ of, open, onToggle, steps, waits = '' }: MarkedProps) {
   );
 }
 
-function told(tell: (record: Recorder) => void) {
+function told(tell: (record: Recorder) => void, unit: LengthUnit) {
   const { steps, record } = collectWorking();
   tell(record);
-  return steps.map(wordStep);
+  return steps.map((step) => wordStep(step, unit));
 }

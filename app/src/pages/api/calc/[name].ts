@@ -11,5 +11,8 @@ export const POST: APIRoute = ({ params, request }) =>
     if (!entry) throw new Refused(404, [{ code: 'calc.unknown', path: [], value: params.name ?? '' }]);
     const outcome = calculate(entry, await readJson(request));
     if (!outcome.ok) throw new Refused(400, outcome.problems);
-    return answer({ result: outcome.result, working: (outcome.working as readonly WorkingStep[]).map(wordStep) });
+    return answer({
+      result: outcome.result,
+      working: (outcome.working as readonly WorkingStep[]).map((step) => wordStep(step)),
+    });
   });

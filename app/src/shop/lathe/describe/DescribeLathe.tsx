@@ -5,8 +5,9 @@ import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { wordProblem } from '../../../messages/problems.ts';
 import { ask } from '../../../ui/api.ts';
 import { fromJson } from '../../../ui/from-json.tsx';
+import { UnitOfPage } from '../../../ui/unit.ts';
 import { FeedsSection, ThreadsSection } from './FeedsSection.tsx';
-import { Choice, LatheUnit, TextInput } from './fields.tsx';
+import { Choice, TextInput } from './fields.tsx';
 import { judge, latheResolver } from './form.ts';
 import { HoldingSection, SizesSection, ToolPostSection } from './HoldingSection.tsx';
 import { SlidesSection, TailstockSection } from './SlidesSection.tsx';
@@ -75,7 +76,7 @@ function DescribeLathe({ lathe }: { lathe: Lathe }) {
   const next = sections[at + 1];
   return (
     <FormProvider {...form}>
-      <LatheUnit.Provider value={unit}>
+      <UnitOfPage.Provider value={unit}>
         <form
           className="grid min-h-[calc(100vh-46px)] md:grid-cols-[15rem_1fr]"
           onSubmit={(event) => {
@@ -132,7 +133,7 @@ function DescribeLathe({ lathe }: { lathe: Lathe }) {
             </div>
             {of(sections[at]![2], warnings).map((p) => (
               <p key={`${p.code}${p.path.join()}`} className="mt-3 font-semibold text-[var(--color-accent)]">
-                ▲ {wordProblem(p).what} {wordProblem(p).right}
+                ▲ {wordProblem(p, unit).what} {wordProblem(p, unit).right}
               </p>
             ))}
             <div className="fixed inset-x-0 bottom-0 z-10 flex flex-wrap items-center gap-3 border-t border-[var(--line)] bg-base-100 px-6 py-2 md:left-60">
@@ -159,7 +160,7 @@ function DescribeLathe({ lathe }: { lathe: Lathe }) {
             </div>
           </div>
         </form>
-      </LatheUnit.Provider>
+      </UnitOfPage.Provider>
     </FormProvider>
   );
 }

@@ -1,8 +1,9 @@
 import type { Control, FeedSetting } from '@whelk/core/lathe';
-import { useContext, useId } from 'react';
+import { useId } from 'react';
 import { useController, useWatch } from 'react-hook-form';
+import { useUnit } from '../../../ui/unit.ts';
 import { At, Controls, FillIn } from './controls.tsx';
-import { Check, Choice, IfThere, LatheUnit, NumberInput, Rows, TextInput, useAppend } from './fields.tsx';
+import { Check, Choice, IfThere, NumberInput, Rows, TextInput, useAppend } from './fields.tsx';
 
 /** A list of whole numbers of teeth: `20, 20, 25, 30`. */
 function Teeth({ name, label }: { name: string; label: string }) {
@@ -80,7 +81,7 @@ export function FeedsSection() {
   const settings = (useWatch({ name: 'feeds.settings' }) ?? []) as FeedSetting[];
   const at = () => Object.fromEntries(controls.map((c) => [c.id, c.positions[0] ?? '']));
   const add = useAppend('feeds.settings');
-  const unit = useContext(LatheUnit);
+  const unit = useUnit();
   return (
     <>
       <NumberInput
@@ -141,7 +142,7 @@ export function FeedsSection() {
 /** Leadscrew, gears owned, engraved pitches, the wheel that tells where the nuts may close. */
 export function ThreadsSection() {
   const controls = (useWatch({ name: 'threads.controls' }) ?? []) as Control[];
-  const unit = useContext(LatheUnit);
+  const unit = useUnit();
   const at = () => Object.fromEntries(controls.map((c) => [c.id, c.positions[0] ?? '']));
   return (
     <>

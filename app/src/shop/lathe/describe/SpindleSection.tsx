@@ -2,7 +2,7 @@ import type { Control } from '@whelk/core/lathe';
 import { useId } from 'react';
 import { useController, useWatch } from 'react-hook-form';
 import { At, Controls, FillIn } from './controls.tsx';
-import { Check, Choice, LengthInput, NumberInput, Rows, TextInput, useAppend } from './fields.tsx';
+import { Check, Choice, LengthInput, NumberInput, PowerInput, Rows, TextInput, useAppend } from './fields.tsx';
 
 /** A torque curve as pairs: `100:20, 300:10`. */
 function TorqueCurve({ name }: { name: string }) {
@@ -51,7 +51,7 @@ export function SpindleSection() {
   return (
     <>
       <div className="flex flex-wrap gap-3">
-        <NumberInput name="drive.motorKw" label="Motor, kW" className="w-28" />
+        <PowerInput name="drive.motorKw" label="Motor" className="w-36" />
         <NumberInput
           name="drive.efficiency"
           label="Of the motor’s power at the spindle, 0 to 1 (belts: 0.85)"

@@ -1,11 +1,9 @@
-import { type LengthSign, parseLength, shortLength } from '@whelk/core/quantity';
+import { KW_PER_HP, type LengthSign, parseLength, parsePower, shortLength } from '@whelk/core/quantity';
 import { Plus, Trash2 } from 'lucide-react';
-import { createContext, useContext, useId, useState } from 'react';
+import { useId, useState } from 'react';
 import { useController, useFieldArray, useFormContext } from 'react-hook-form';
 import { wordProblem } from '../../../messages/problems.ts';
-
-/** Unit that lengths of this lathe are shown and typed in. */
-export const LatheUnit = createContext<'mm' | 'in'>('mm');
+import { useUnit } from '../../../ui/unit.ts';
 
 interface FieldProps {
   readonly name: string;
@@ -88,7 +86,7 @@ export function TextInput(props: FieldProps) {
 
 /** A length kept in millimetres, typed in the lathe's unit or any other that is named. */
 export function LengthInput({ sign = 'positive', empty, ...props }: FieldProps & { sign?: LengthSign; empty?: null }) {
-  const unit = useContext(LatheUnit);
+  const unit = useUnit();
   return (
     <Typed
       {...props}
@@ -97,7 +95,7 @@ export function LengthInput({ sign = 'positive', empty, ...props }: FieldProps &
         if (empty === null && text.trim() === '') return { value: null };
         const made = parseLength(text, unit, sign);
         if (made.ok) return { value: made.mm.valueOf() };
-        const { what, right } = wordProblem({ code: made.code, path: [], value: made.value });
+        const { what, right } = wordProblem({ code: made.code, path: [], value: made.value }, unit);
         return { problem: `${what} ${right}` };
       }}
       show={(value) =>
@@ -126,6 +124,28 @@ export function NumberInput({ optional, ...props }: FieldProps & { optional?: 'u
         };
       }}
       show={(value) => (value === null || value === undefined ? '' : String(value))}
+    />
+  );
+}
+
+/** A power kept in kW, typed as the motor's plate says it: kW, W or horsepower. */
+export function PowerInput(props: FieldProps) {
+  const unit = useUnit();
+  const shown = unit === 'mm' ? 'kW' : 'hp';
+  return (
+    <Typed
+      {...props}
+      label={`${props.label}, ${shown}`}
+      read={(text) => {
+        // a bare number is what the label says
+        const kw = parsePower(/[a-z]/i.test(text) ? text : `${text} ${shown}`);
+        return kw === undefined
+          ? { problem: `“${text.slice(0, 24)}” is not a power. Type it as the plate says: 0.75 kW, 750 W or 1/2 hp.` }
+          : { value: Number(kw.toFixed(4)) };
+      }}
+      show={(value) =>
+        typeof value === 'number' ? String(Number((unit === 'mm' ? value : value / KW_PER_HP).toFixed(3))) : ''
+      }
     />
   );
 }

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { cautionText, materialCautionText } from '../../../messages/cautions.ts';
 import { minutes } from '../../../ui/format.ts';
 import { fromJson } from '../../../ui/from-json.tsx';
+import { UnitOfPage } from '../../../ui/unit.ts';
 import { Acts, KeyMark } from './Acts.tsx';
 import { Changed } from './Changed.tsx';
 import { CutStrip } from './CutStrip.tsx';
@@ -92,174 +93,176 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
       .filter(Boolean)
       .join(' ');
   return (
-    <div className="flex min-h-screen flex-col">
-      <header className="bar">
-        <b>
-          {Math.min(state.stepIndex + 1, count)} of {count}
-        </b>
-        <Progress at={state.stepIndex} count={count} />
-        <span className="min-w-0 flex-1 truncate">
-          {frozen.title}, piece {piece}
-          {setup > 1 ? `, holding ${setup}` : ''} · {frozen.lathe.name}
-        </span>
-        <KeptStatus run={run} onRefused={() => setPanel('refused')} />
-        {state.readings.length > 0 && (
-          <button type="button" onClick={() => setPanel('readings')}>
-            Readings
-          </button>
-        )}
-        {!state.ended && (
-          <button type="button" onClick={() => setPanel('stop')}>
-            Stop piece
-          </button>
-        )}
-        <a href={`/jobs/${jobId}/cut`} className="!py-2">
-          Leave
-        </a>
-      </header>
-      <KeptNotices run={run} />
-      <Changed frozen={frozen} events={run.events} />
-      <main className="flex flex-1 flex-col">
-        <h1 className="visually-hidden">
-          {frozen.title}, piece {piece}
-          {setup > 1 ? `, holding ${setup}` : ''}
-        </h1>
-        {step?.kind !== 'measure' && (
-          <CutStrip {...{ frozen, state, step }} move={told?.kind === 'move' ? told : undefined} />
-        )}
-        {state.ended || !advice || !step ? (
-          <EndedRun
-            id={id}
-            jobId={jobId}
-            frozen={frozen}
-            state={state}
-            onFinish={() => run.add({ kind: 'ended', outcome: 'finished', reason: '' })}
-            onBack={back}
-          />
-        ) : step.kind === 'measure' ? (
-          <MeasureStep
-            key={`${step.id}-${state.rounds[step.id] ?? 0}`}
-            keepAs={id}
-            frozen={frozen}
-            state={state}
-            advice={advice}
-            add={run.add}
-            onBack={back}
-            onNote={() => setPanel('note')}
-            keys={keys}
-          />
-        ) : step.kind === 'touchOff' ? (
-          <TouchOffStep
-            key={step.id}
-            keepAs={id}
-            frozen={frozen}
-            state={state}
-            advice={advice}
-            add={run.add}
-            onBack={back}
-            onNote={() => setPanel('note')}
-            keys={keys}
-            caution={caution}
-          />
-        ) : (
-          <>
-            <div className="grid flex-1 content-start lg:grid-cols-[minmax(230px,300px)_1fr] lg:content-stretch">
-              <SetPanel
-                frozen={frozen}
-                advice={advice}
-                onStands={(positions, besides) => run.add({ kind: 'stands', stepId: step.id, positions, besides })}
-              />
-              {asked ? (
-                <section aria-label="A doubted reading" className="px-6 py-4">
-                  <Doubts
-                    doubts={[{ reading: asked, doubt: doubted(frozen, state, asked)! }]}
-                    unit={asked.unit}
-                    places={asked.unit === 'mm' ? 3 : 4}
-                    add={run.add}
-                  />
-                </section>
-              ) : (
-                <StepPanel
-                  keepAs={id}
-                  add={run.add}
+    <UnitOfPage.Provider value={frozen.lathe.unit}>
+      <div className="flex min-h-screen flex-col">
+        <header className="bar">
+          <b>
+            {Math.min(state.stepIndex + 1, count)} of {count}
+          </b>
+          <Progress at={state.stepIndex} count={count} />
+          <span className="min-w-0 flex-1 truncate">
+            {frozen.title}, piece {piece}
+            {setup > 1 ? `, holding ${setup}` : ''} · {frozen.lathe.name}
+          </span>
+          <KeptStatus run={run} onRefused={() => setPanel('refused')} />
+          {state.readings.length > 0 && (
+            <button type="button" onClick={() => setPanel('readings')}>
+              Readings
+            </button>
+          )}
+          {!state.ended && (
+            <button type="button" onClick={() => setPanel('stop')}>
+              Stop piece
+            </button>
+          )}
+          <a href={`/jobs/${jobId}/cut`} className="!py-2">
+            Leave
+          </a>
+        </header>
+        <KeptNotices run={run} />
+        <Changed frozen={frozen} events={run.events} />
+        <main className="flex flex-1 flex-col">
+          <h1 className="visually-hidden">
+            {frozen.title}, piece {piece}
+            {setup > 1 ? `, holding ${setup}` : ''}
+          </h1>
+          {step?.kind !== 'measure' && (
+            <CutStrip {...{ frozen, state, step }} move={told?.kind === 'move' ? told : undefined} />
+          )}
+          {state.ended || !advice || !step ? (
+            <EndedRun
+              id={id}
+              jobId={jobId}
+              frozen={frozen}
+              state={state}
+              onFinish={() => run.add({ kind: 'ended', outcome: 'finished', reason: '' })}
+              onBack={back}
+            />
+          ) : step.kind === 'measure' ? (
+            <MeasureStep
+              key={`${step.id}-${state.rounds[step.id] ?? 0}`}
+              keepAs={id}
+              frozen={frozen}
+              state={state}
+              advice={advice}
+              add={run.add}
+              onBack={back}
+              onNote={() => setPanel('note')}
+              keys={keys}
+            />
+          ) : step.kind === 'touchOff' ? (
+            <TouchOffStep
+              key={step.id}
+              keepAs={id}
+              frozen={frozen}
+              state={state}
+              advice={advice}
+              add={run.add}
+              onBack={back}
+              onNote={() => setPanel('note')}
+              keys={keys}
+              caution={caution}
+            />
+          ) : (
+            <>
+              <div className="grid flex-1 content-start lg:grid-cols-[minmax(230px,300px)_1fr] lg:content-stretch">
+                <SetPanel
                   frozen={frozen}
                   advice={advice}
-                  state={state}
-                  trial={trial}
-                  onForget={() =>
-                    step.toolId && run.add({ kind: 'forgotSpring', stepId: step.id, toolId: step.toolId })
-                  }
+                  onStands={(positions, besides) => run.add({ kind: 'stands', stepId: step.id, positions, besides })}
                 />
-              )}
-            </div>
-            <Acts caution={caution}>
-              <button type="button" className="act main" onClick={doIt} disabled={!doIt || asked !== undefined}>
-                {trial ? 'Short cut is made, measure it' : act ? mainText[act.code] : 'Done'}{' '}
-                <KeyMark keys={keys}>space</KeyMark>
-              </button>
-              {trialAct && (
-                <button type="button" className="act" onClick={() => setTrial(!trial)}>
-                  {trial ? 'Whole pass' : 'Trial cut'}
+                {asked ? (
+                  <section aria-label="A doubted reading" className="px-6 py-4">
+                    <Doubts
+                      doubts={[{ reading: asked, doubt: doubted(frozen, state, asked)! }]}
+                      unit={asked.unit}
+                      places={asked.unit === 'mm' ? 3 : 4}
+                      add={run.add}
+                    />
+                  </section>
+                ) : (
+                  <StepPanel
+                    keepAs={id}
+                    add={run.add}
+                    frozen={frozen}
+                    advice={advice}
+                    state={state}
+                    trial={trial}
+                    onForget={() =>
+                      step.toolId && run.add({ kind: 'forgotSpring', stepId: step.id, toolId: step.toolId })
+                    }
+                  />
+                )}
+              </div>
+              <Acts caution={caution}>
+                <button type="button" className="act main" onClick={doIt} disabled={!doIt || asked !== undefined}>
+                  {trial ? 'Short cut is made, measure it' : act ? mainText[act.code] : 'Done'}{' '}
+                  <KeyMark keys={keys}>space</KeyMark>
                 </button>
-              )}
-              <button type="button" className="act" onClick={() => setPanel('measure')} disabled={!canMeasure}>
-                Measure <KeyMark keys={keys}>M</KeyMark>
-              </button>
-              <button type="button" className="act" onClick={() => setPanel('note')}>
-                Note <KeyMark keys={keys}>N</KeyMark>
-              </button>
-              <button type="button" className="act" onClick={() => setPanel('trouble')}>
-                Trouble <KeyMark keys={keys}>T</KeyMark>
-              </button>
-              <button type="button" className="act" onClick={back} disabled={!back}>
-                Back <KeyMark keys={keys}>B</KeyMark>
-              </button>
-            </Acts>
-          </>
+                {trialAct && (
+                  <button type="button" className="act" onClick={() => setTrial(!trial)}>
+                    {trial ? 'Whole pass' : 'Trial cut'}
+                  </button>
+                )}
+                <button type="button" className="act" onClick={() => setPanel('measure')} disabled={!canMeasure}>
+                  Measure <KeyMark keys={keys}>M</KeyMark>
+                </button>
+                <button type="button" className="act" onClick={() => setPanel('note')}>
+                  Note <KeyMark keys={keys}>N</KeyMark>
+                </button>
+                <button type="button" className="act" onClick={() => setPanel('trouble')}>
+                  Trouble <KeyMark keys={keys}>T</KeyMark>
+                </button>
+                <button type="button" className="act" onClick={back} disabled={!back}>
+                  Back <KeyMark keys={keys}>B</KeyMark>
+                </button>
+              </Acts>
+            </>
+          )}
+        </main>
+        {panel === 'note' && step && (
+          <NotePanel
+            keepAs={id}
+            onSave={(text) => {
+              run.add({ kind: 'note', stepId: step.id, text });
+              close();
+            }}
+            onClose={close}
+            notes={state.notes}
+          />
         )}
-      </main>
-      {panel === 'note' && step && (
-        <NotePanel
-          keepAs={id}
-          onSave={(text) => {
-            run.add({ kind: 'note', stepId: step.id, text });
-            close();
-          }}
-          onClose={close}
-          notes={state.notes}
-        />
-      )}
-      {panel === 'measure' && advice && (
-        <MeasureNow frozen={frozen} state={state} advice={advice} onTake={takeNow} onClose={close} />
-      )}
-      {panel === 'readings' && <ReadingsPanel frozen={frozen} state={state} add={run.add} onClose={close} />}
-      {panel === 'refused' && <Quarantine run={run} onClose={close} />}
-      {panel === 'trouble' && (
-        <TroublePanel
-          frozen={frozen}
-          state={state}
-          onOutcome={(text) => {
-            if (step) run.add({ kind: 'note', stepId: step.id, text });
-            close();
-          }}
-          onClose={close}
-        />
-      )}
-      {panel === 'stop' && (
-        <StopPanel
-          onStop={(reason) => {
-            run.add({ kind: 'ended', outcome: 'stopped', reason });
-            close();
-          }}
-          onClose={close}
-        />
-      )}
-      <span className="visually-hidden" aria-live="polite">
-        {step
-          ? `Step ${state.stepIndex + 1} of ${count}: ${stepTitle(step, frozen)}, about ${minutes(step.minutes)}`
-          : ''}
-      </span>
-    </div>
+        {panel === 'measure' && advice && (
+          <MeasureNow frozen={frozen} state={state} advice={advice} onTake={takeNow} onClose={close} />
+        )}
+        {panel === 'readings' && <ReadingsPanel frozen={frozen} state={state} add={run.add} onClose={close} />}
+        {panel === 'refused' && <Quarantine run={run} onClose={close} />}
+        {panel === 'trouble' && (
+          <TroublePanel
+            frozen={frozen}
+            state={state}
+            onOutcome={(text) => {
+              if (step) run.add({ kind: 'note', stepId: step.id, text });
+              close();
+            }}
+            onClose={close}
+          />
+        )}
+        {panel === 'stop' && (
+          <StopPanel
+            onStop={(reason) => {
+              run.add({ kind: 'ended', outcome: 'stopped', reason });
+              close();
+            }}
+            onClose={close}
+          />
+        )}
+        <span className="visually-hidden" aria-live="polite">
+          {step
+            ? `Step ${state.stepIndex + 1} of ${count}: ${stepTitle(step, frozen)}, about ${minutes(step.minutes)}`
+            : ''}
+        </span>
+      </div>
+    </UnitOfPage.Provider>
   );
 }
 

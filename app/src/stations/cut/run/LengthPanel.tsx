@@ -2,6 +2,7 @@ import { uncertaintyOf } from '@whelk/core/gauge';
 import { type Problem, parseLength } from '@whelk/core/quantity';
 import type { FrozenRun, LengthAdvice } from '@whelk/core/run';
 import { useState } from 'react';
+import { inUnit } from '../../../messages/in-unit.ts';
 import { measure } from '../../../ui/format.ts';
 import { useKeptText } from '../../../ui/keep/useKeptText.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
@@ -25,6 +26,8 @@ export function LengthPanel({ keepAs, frozen, stepId, length, add }: Props) {
   const unit = frozen.instruments.find((i) => i.id === instrumentId)?.unit ?? frozen.lathe.unit;
   const places = unit === 'mm' ? 2 : 3;
   const f = (mm: number) => measure(mm, unit, places);
+  const { lathe } = frozen;
+  const own = (mm: number) => measure(mm, lathe.unit, lathe.unit === 'mm' ? 2 : 3);
   const read = parseLength(text, unit);
   const problem: Problem | undefined =
     text === '' || read.ok ? undefined : { code: read.code, path: [], value: read.value };
@@ -32,12 +35,12 @@ export function LengthPanel({ keepAs, frozen, stepId, length, add }: Props) {
   return (
     <section aria-label={what} className="max-w-xl border-t border-[var(--line)] pt-3">
       <p className="text-lg">
-        {what}: <b>{f(wantedMm)}</b> {unit}
-        {limits && limits.upperMm > limits.lowerMm ? `, ${f(limits.lowerMm)} … ${f(limits.upperMm)}` : ''}
+        {what}: <b>{own(wantedMm)}</b> {lathe.unit}
+        {limits && limits.upperMm > limits.lowerMm ? `, ${own(limits.lowerMm)} … ${own(limits.upperMm)}` : ''}
       </p>
       {last && (
         <p role="status" className="mt-1 text-lg">
-          Read <b>{f(last.mm)}</b>: {verdictOf(length, f, unit)}
+          Read <b>{f(last.mm)}</b>: {verdictOf(length, own, lathe.unit)}
         </p>
       )}
       <form
@@ -74,7 +77,7 @@ export function LengthPanel({ keepAs, frozen, stepId, length, add }: Props) {
         </div>
       </form>
       <p className="muted mt-1 text-sm">
-        ▲ Spindle stopped. ± {measure(uncertaintyOf(frozen.instruments, instrumentId), unit, places + 1)} {unit}
+        ▲ Spindle stopped. ± {inUnit(lathe.unit).len(uncertaintyOf(frozen.instruments, instrumentId))}
         {decision || last ? '; read again after each cut' : ''}
       </p>
     </section>

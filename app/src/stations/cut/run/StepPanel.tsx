@@ -10,6 +10,7 @@ import {
   type StepAdvice,
 } from '@whelk/core/run';
 import type { Recorder } from '@whelk/core/working';
+import { inUnit } from '../../../messages/in-unit.ts';
 import { DialWindow } from '../../../ui/dial-window/DialWindow.tsx';
 import { HandsList, wayText } from '../../../ui/dial-window/HandsList.tsx';
 import { byRule, measure } from '../../../ui/format.ts';
@@ -59,8 +60,8 @@ export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add 
         {move?.kind === 'move' && <MoveHands frozen={frozen} move={move} />}
         {trial && (
           <p className="max-w-xl text-lg">
-            Run 3 to 6 mm along, wind the carriage clear to the right, <b>leave the ring alone</b>, stop and measure the
-            short length.
+            Run {unit === 'mm' ? '3 to 6 mm' : '1/8 to 1/4 in'} along, wind the carriage clear to the right,{' '}
+            <b>leave the ring alone</b>, stop and measure the short length.
           </p>
         )}
         {!trial && fromEndMm !== undefined && carriage && carriageMeans.means === 'dial' && (
@@ -306,8 +307,9 @@ function Words({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
   if (step.kind === 'centre')
     return (
       <p className="text-lg">
-        Drill until the mouth measures {step.sizes?.mouthMm} mm <Working of="centre hole" tell={only('hold.centre')} />,
-        from the tailstock. Clear the chips often. Then oil the centre, bring it up play-free and lock the quill.
+        Drill until the mouth measures {inUnit(unit).len(step.sizes?.mouthMm, 2)}{' '}
+        <Working of="centre hole" tell={only('hold.centre')} />, from the tailstock. Clear the chips often. Then oil the
+        centre, bring it up play-free and lock the quill.
       </p>
     );
   if (step.kind === 'chamfer')

@@ -1,4 +1,5 @@
 import type { FrozenRun, Move, Step } from '@whelk/core/run';
+import { inUnit } from '../../../messages/in-unit.ts';
 import { protectionText } from '../../../messages/words.ts';
 import { aimed, byRule, measure } from '../../../ui/format.ts';
 
@@ -29,7 +30,7 @@ export function stepTitle(step: Step, frozen: FrozenRun, move?: Move): string {
     case 'face':
       return `Face the end: take ${aimed(step.sizes?.offMm ?? 0, unit)} ${unit} off`;
     case 'centre':
-      return `Centre hole ${step.sizes?.pilotMm} mm, mouth Ø${step.sizes?.mouthMm}; bring up the centre`;
+      return `Centre hole ${inUnit(unit).len(step.sizes?.pilotMm, 2)}, mouth Ø${inUnit(unit).len(step.sizes?.mouthMm, 2)}; bring up the centre`;
     case 'touchOff':
       return step.targetMm === undefined
         ? 'Touch off: a short cut, measure it, note the dials'

@@ -1,0 +1,47 @@
+import { type Problem, parseLength, shortLength } from '@whelk/core/quantity';
+import { useState } from 'react';
+import { useUnit } from '../unit.ts';
+import { TextField } from './TextField.tsx';
+
+/**
+ * A small allowance, kept in mm and typed in the page's unit, or any other that is named; what is typed stands while it is wrong,
+ * the last good value is kept.
+ */
+export function AllowanceField({
+  label,
+  note,
+  value,
+  onChange,
+  most = 200,
+}: {
+  label: string;
+  /** what belongs behind the unit, e.g. what 0 means */
+  note?: string;
+  value: number;
+  onChange: (mm: number) => void;
+  /** mm */
+  most?: number;
+}) {
+  const unit = useUnit();
+  const shown = (mm: number) => shortLength(mm, unit, unit === 'mm' ? 3 : 4);
+  const [text, setText] = useState(shown(value));
+  const read = parseLength(text, unit, 'notNegative');
+  const problem: Problem | undefined = !read.ok
+    ? { code: read.code, path: [], value: read.value }
+    : read.mm.valueOf() > most
+      ? { code: 'input.tooBig', path: [], limit: `${shown(most)} ${unit}` }
+      : undefined;
+  return (
+    <TextField
+      label={`${label}, ${unit}${note ? ` (${note})` : ''}`}
+      value={text}
+      problem={problem}
+      inputMode={unit === 'mm' ? 'decimal' : 'text'}
+      onChange={(typed) => {
+        setText(typed);
+        const now = parseLength(typed, unit, 'notNegative');
+        if (now.ok && now.mm.valueOf() <= most) onChange(now.mm.valueOf());
+      }}
+    />
+  );
+}
