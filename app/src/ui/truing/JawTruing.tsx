@@ -66,7 +66,7 @@ export function JawTruing({ chuck, kind, usualWantedMm, unit, onKeep }: Props) {
             set(typed.with(i, { text: next.replace('−', '-'), unit: sense.unit }));
           }}
           data={`${data}-${jaw}`}
-          inputMode="decimal"
+          inputMode="text"
         />
       );
     });

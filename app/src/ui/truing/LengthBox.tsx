@@ -26,7 +26,7 @@ export function LengthBox({
       problem={read && !read.ok ? { code: read.code, path: [], value: read.value } : undefined}
       onChange={(next) => onText(next.replace('−', '-'))}
       data={data}
-      inputMode="decimal"
+      inputMode={unit === 'mm' && sign === 'positive' ? 'decimal' : 'text'}
     />
   );
 }

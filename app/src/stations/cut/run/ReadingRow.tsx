@@ -70,7 +70,7 @@ export function ReadingRow({
             className="input h-12 w-28 text-xl"
             aria-label={`Reading ${number}, corrected`}
             value={text}
-            inputMode="decimal"
+            inputMode={reading.unit === 'mm' ? 'decimal' : 'text'}
             data-field="correct"
             onChange={(e) => setText(e.target.value)}
             // biome-ignore lint/a11y/noAutofocus: it was asked for by the button just pressed
