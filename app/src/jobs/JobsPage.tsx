@@ -132,7 +132,7 @@ export default function JobsPage({ lines: given, find, archived, steps }: Props)
           <h2>{find ? `No job is called “${find}”` : 'Nothing is archived'}</h2>
         </div>
       )}
-      <ul className="rows">
+      <ul className={lines.length > 0 ? 'rows' : 'hidden'}>
         {lines.map((line) => (
           <JobRow
             key={line.id}

@@ -82,8 +82,12 @@ export function turnPiece(piece: Piece): Made {
   let tool = '';
   let slips = 0;
   let asked = 0;
-  /** a slip of the hand that no reading has met yet */
-  let open = false;
+  /**
+   * Slips of the hand that no reading has met yet; two before the same reading are both asked about with it. A pass that was
+   * skipped leaves nothing wrong once the next one has gone over the same metal.
+   */
+  let open = 0;
+  let skipped = 0;
   const turnMm = 2 * world.cross.lineMm * world.cross.linesPerTurn;
 
   const read = (featureId: string): { text: string; true: string } => {
@@ -100,10 +104,16 @@ export function turnPiece(piece: Piece): Made {
     const slip = chance.even() < habits.handSlips ? Math.floor(chance.even() * 3) : undefined;
     if (slip !== undefined) {
       slips++;
-      open = true;
+      open++;
     }
     // taken for done, though it was not
-    if (slip === 0) return false;
+    if (slip === 0) {
+      skipped++;
+      return false;
+    }
+    slips -= skipped;
+    open -= skipped;
+    skipped = 0;
     // the ring was knocked by a few lines meanwhile, and is wound to its number all the same
     const knockedLines = slip === 1 ? 5 + Math.floor(chance.even() * 10) : 0;
     lathe.turn(slide, move.outTurns * ring.divisions, move.outHand);
@@ -126,8 +136,9 @@ export function turnPiece(piece: Piece): Made {
       lathe.putIn(tool);
     }
     if (told.asks.length > 0) {
-      if (open) asked++;
-      open = false;
+      asked += open;
+      open = 0;
+      skipped = 0;
       for (const doubt of told.asks) answer(doubt, step);
       continue;
     }
@@ -150,9 +161,8 @@ export function turnPiece(piece: Piece): Made {
       continue;
     }
     if (step.kind === 'measure') {
-      // a slip that has left nothing wrong to see is none to ask about
-      if (open && told.expected && Math.abs(told.measured.guardMm - told.expected.mm) < 0.1) slips--;
-      open = false;
+      open = 0;
+      skipped = 0;
     }
     const [act] = told.acts;
     if (!act) return finish(false, told);

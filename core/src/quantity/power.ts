@@ -10,7 +10,7 @@ const POWER = new RegExp(
 /**
  * A motor's power as its plate says it: `0.75`, `0.75 kW`, `750 W`, `1/2 hp`, `1 1/2 hp`; a bare number is kW.
  * @returns kW, above 0; undefined when it is no power
- * @example parsePower('1/2 hp') // 0.3728499357911349
+ * @example parsePower('1/2 hp') // 0.3728499357911351
  */
 export function parsePower(text: string): number | undefined {
   const found = POWER.exec(text.trim());

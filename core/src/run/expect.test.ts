@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { runOf } from '../testing/runs.ts';
 import { feature } from '../testing/shop.ts';
+import type { Told } from './event.ts';
 import { doubted, doubtOf, doubtOfReading, expectedOf, expectedTouch } from './expect.ts';
 import { type Reading, type RunState, startState } from './state.ts';
 
 const run = runOf([feature(1, 40, 30), feature(2, 28, 40, 'h9'), feature(3, 24, 20)], 45);
 const near = (mm: number) => expect.closeTo(mm, 9);
-const told = {
+const told: Told = {
   ...{ slide: 'crossSlide', lines: 100, comesToMm: 30, smallestMm: 29.95, largestMm: 30.02, cut: 'rough' },
-} as const;
+};
 const cutOn = (more: Partial<RunState> = {}): RunState => ({
   ...startState(),
   crossLines: 100,
@@ -17,11 +18,11 @@ const cutOn = (more: Partial<RunState> = {}): RunState => ({
 });
 
 describe('what a measurement should find', () => {
-  it('is what the last cut was told to come to, as far as it may be out on either side', () => {
-    expect(expectedOf(run, cutOn(), 'f2')).toEqual({ mm: 30, boundMm: near(0.05 + 0.03) });
+  it('is between what the last cut may come to on either side', () => {
+    expect(expectedOf(run, cutOn(), 'f2')).toEqual({ mm: near(29.985), boundMm: near(0.035 + 0.03) });
     const wide = { ...told, largestMm: 30.09 };
     expect(expectedOf(run, cutOn({ lastCut: { ...cutOn().lastCut!, told: wide } }), 'f2')).toEqual({
-      ...{ mm: 30, boundMm: near(0.09 + 0.03) },
+      ...{ mm: near(30.02), boundMm: near(0.07 + 0.03) },
     });
   });
   it('is the metal that is known on any other length, the stock at worst', () => {
@@ -90,7 +91,7 @@ describe('a reading beside it', () => {
       'believed',
       'believed',
     ]);
-    expect(doubted(run, cutOn(), reading)?.offMm).toBe(4);
+    expect(doubted(run, cutOn(), reading)?.offMm).toBeCloseTo(4.015, 9);
     expect(doubted(run, cutOn(), { ...reading, mm: 30.01 })).toBeUndefined();
   });
 });

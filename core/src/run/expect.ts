@@ -23,8 +23,9 @@ export function expectedOf(run: FrozenRun, state: RunState, featureId: string | 
   if (featureId === undefined || state.crossLines === undefined) return undefined;
   const { lastCut } = state;
   if (lastCut?.featureId === featureId) {
-    const { comesToMm, smallestMm, largestMm } = lastCut.told;
-    return { mm: comesToMm, boundMm: Math.max(largestMm - comesToMm, comesToMm - smallestMm) + BESIDES_MM };
+    const { smallestMm, largestMm } = lastCut.told;
+    // a deep cut springs far to one side and not at all to the other: the middle of what it may come to, not the number it was told
+    return { mm: (smallestMm + largestMm) / 2, boundMm: (largestMm - smallestMm) / 2 + BESIDES_MM };
   }
   const metal = metalOn(run, state, featureId);
   return { mm: metal.diameterMm, boundMm: metal.doubtMm + BESIDES_MM };

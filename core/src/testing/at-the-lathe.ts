@@ -69,13 +69,15 @@ export class AtTheLathe {
     if (!act) throw new Error(`no act ${code ?? ''} at ${this.step?.id}, only ${acts.map((a) => a.code).join(', ')}`);
     return this.add(act.body);
   }
-  /** does steps until one of that id is the present one; measuring finds what the dial lets expect */
+  /** does steps until one of that id is the present one; measuring finds what was told */
   to(id: string): this {
     for (let guard = 0; this.step && this.step.id !== id && guard < 400; guard++) {
       const { step, expected, measured } = this.advice!;
       if (step.kind === 'touchOff') this.touch(step.targetMm === undefined ? this.run.stockMm - 0.4 : expected!.mm);
-      else if (step.kind === 'measure' && !measured) this.read(expected!.mm);
-      else this.act();
+      else if (step.kind === 'measure' && !measured) {
+        const { lastCut } = this.state;
+        this.read(lastCut?.featureId === step.featureId ? lastCut!.told.comesToMm : expected!.mm);
+      } else this.act();
     }
     return this;
   }

@@ -8,6 +8,7 @@ import {
   type SpindleSetting,
   torqueNm,
 } from '@whelk/core/lathe';
+import { KW_PER_HP } from '@whelk/core/quantity';
 import { Working } from '../../ui/working/Working.tsx';
 
 /** Every speed and feed that a lathe has, each with what the spindle bears there and where the figure comes from. */
@@ -28,7 +29,7 @@ export function SpeedsAndFeeds({ lathe }: { lathe: Lathe }) {
                 Torque, N·m
               </th>
               <th scope="col" className="text-right">
-                Power, kW
+                Power, {lathe.unit === 'mm' ? 'kW' : 'hp'}
               </th>
               <th scope="col">
                 <span className="visually-hidden">Working</span>
@@ -123,7 +124,9 @@ function SpeedRow({ lathe, setting, label, rpm, atRpm }: RowProps) {
       </th>
       <td className="text-right font-semibold">{rpm}</td>
       <td className="text-right">{torque.toFixed(torque < 20 ? 1 : 0)}</td>
-      <td className="text-right">{powerKwAt(lathe, setting, atRpm).toFixed(2)}</td>
+      <td className="text-right">
+        {(powerKwAt(lathe, setting, atRpm) / (lathe.unit === 'mm' ? 1 : KW_PER_HP)).toFixed(2)}
+      </td>
       <td>
         <Working of={`torque and power, ${label}`} tell={(record) => void powerKwAt(lathe, setting, atRpm, record)} />
       </td>
