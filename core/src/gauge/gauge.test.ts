@@ -5,7 +5,16 @@ import { collectWorking } from '../working/index.ts';
 import { decide, decideBetween } from './decide.ts';
 import { doubtReading } from './doubt.ts';
 import { combineFelt } from './felt.ts';
-import { chooseInstrument, fitness, measures, tellsNumber, uncertaintyOf } from './instrument.ts';
+import {
+  calibrationDue,
+  chooseInstrument,
+  fitness,
+  instrumentSchema,
+  measures,
+  tellsNumber,
+  uncertaintyOf,
+  zeroHolds,
+} from './instrument.ts';
 import { combineReadings } from './readings.ts';
 
 const limits = { upperMm: 10.015, lowerMm: 9.985 };
@@ -171,5 +180,70 @@ describe('a reading beside what the dial says', () => {
     const { steps, record } = collectWorking();
     doubtReading({ mm: 30.5, text: '30.5', unit: 'mm' }, 30.4, 0.06, 4, [], record);
     expect(steps[0]).toMatchObject({ code: 'gauge.doubt', values: { readMm: 30.5, offMm: expect.closeTo(0.1, 9) } });
+  });
+});
+
+describe('a gauge’s own state', () => {
+  const [micrometer] = instruments;
+  it('is told by its last zero check, within its uncertainty', () => {
+    const checked = (...offs: number[]) =>
+      zeroHolds({ ...micrometer!, zeroChecks: offs.map((offMm) => ({ at: '2026-01-12T08:00:00.000Z', offMm })) });
+    expect([zeroHolds(micrometer!), checked(0.004), checked(-0.004), checked(0.0041), checked(0.02, 0.001)]).toEqual([
+      undefined,
+      true,
+      true,
+      false,
+      true,
+    ]);
+  });
+  it('is due for calibration from the day after', () => {
+    const due = (on?: string) =>
+      calibrationDue({ ...micrometer!, calibration: { on: '2025-01-01', due: on, certificate: '' } }, '2026-11-23');
+    expect([due(), due('2026-11-22'), due('2026-11-23'), due('2026-11-24')]).toEqual([undefined, true, false, false]);
+  });
+  it('is held by what may be typed of it', () => {
+    const takes = (more: object) => instrumentSchema.safeParse({ ...micrometer!, ...more }).success;
+    expect(takes({})).toBe(true);
+    for (const [key, most] of [
+      ['resolutionMm', 1],
+      ['uncertaintyMm', 2],
+      ['toMm', 5000],
+    ] as const)
+      expect([takes({ [key]: most }), takes({ [key]: most * 1.01 }), takes({ [key]: 0 })]).toEqual([
+        true,
+        false,
+        false,
+      ]);
+    expect([takes({ name: 'x'.repeat(60) }), takes({ name: 'x'.repeat(61) }), takes({ name: '' })]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+    const certificate = (length: number) =>
+      takes({ calibration: { on: '2025-01-01', certificate: 'x'.repeat(length) } });
+    expect([certificate(60), certificate(61)]).toEqual([true, false]);
+    const checks = (count: number, offMm: number) =>
+      takes({ zeroChecks: Array.from({ length: count }, () => ({ at: '2026-01-12T08:00:00.000Z', offMm })) });
+    expect([checks(50, 5), checks(51, 0), checks(1, 5.1), checks(1, -5), checks(1, -5.1)]).toEqual([
+      true,
+      false,
+      false,
+      true,
+      false,
+    ]);
+  });
+  it('gives the least doubt of several that were felt, and tells what they leave', () => {
+    const { steps, record } = collectWorking();
+    const felt = combineFelt(
+      [
+        { mm: 30.1, uncertaintyMm: 0.02, feel: 'large' },
+        { mm: 30.2, uncertaintyMm: 0.05, feel: 'small' },
+      ],
+      undefined,
+      record,
+    );
+    expect(felt.uncertaintyMm).toBe(0.02);
+    expect([felt.meanMm, felt.spreadMm]).toEqual([expect.closeTo(30.15, 9), expect.closeTo(0.1, 9)]);
+    expect(steps[0]?.values).toEqual({ count: 2, smallestMm: 30.1, largestMm: 30.2, guardMm: 30.1 });
   });
 });

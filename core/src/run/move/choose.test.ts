@@ -58,6 +58,28 @@ describe('the next number', () => {
     const thin = { ...base, beforeMm: 15.003, known: { ...base.known, rMm: 15.003 }, shallowestMm: 0.1 };
     expect(choose(thin)).toMatchObject({ kind: 'none', why: 'edge' });
   });
+  it('does not end outside on the metal’s side, nor too near it where two cuts can end surely inside', () => {
+    // marks 0.06 apart: the deepest safe one leaves 15.02, the limit is 15
+    const far = { ...base, stepMm: 0.06, markMm: 0.01, shallowestMm: 0.04 };
+    expect(choose(far).kind).not.toBe('final');
+    // half a third of the guard from the limit: inside, but not surely; with metal for two equal cuts it takes those
+    const edge = { ...base, known: { ...base.known, rMm: 15.06, depthMm: 0.06 }, beforeMm: 15.06 };
+    const only = { ...edge, stepMm: 0.0625, markMm: 0 };
+    const first = choose({ ...only, shallowestMm: 0.001, spring: unsure, knownSpring: unsure });
+    expect(first.kind).toBe('half');
+  });
+  it('is the same number only where this metal was cut at it, and not where the ring stands elsewhere', () => {
+    const close = { ...base, known: { ...base.known, rMm: 15.002, depthMm: 0.2 }, beforeMm: 15.002, stepMm: 0.02 };
+    expect(choose(close).kind).toBe('none');
+    // the spring that is wanted cannot come where nothing was cut
+    expect(choose({ ...close, known: { ...close.known, depthMm: 0 } }, 0).kind).toBe('none');
+    // a last cut whose mark is the one it stands at is called by its name
+    const at = choose(close, 0);
+    expect(at).toMatchObject({ kind: 'springPass', comes: { xMm: 0 } });
+    expect(at.aimMm).toBeCloseTo(14.987, 9);
+    const none = choose({ ...close, known: { ...close.known, depthMm: 0 } }, 0);
+    expect(none.kind === 'none' && none.leftMm).toBeCloseTo(0.015, 9);
+  });
   it('never goes below what the worst would leave, whatever is known', () => {
     const any = fc.record({
       sign: fc.constantFrom(1 as const, -1 as const),
