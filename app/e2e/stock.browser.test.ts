@@ -1,7 +1,8 @@
+import { randomUUID } from 'node:crypto';
 import type { Bar } from '@whelk/core/stock';
 import pg from 'pg';
 import { describe, expect, it } from 'vitest';
-import { axe, press, sees, type, visit } from './support/browser.ts';
+import { axe, press, sees, station, type, typeInto, visit } from './support/browser.ts';
 import { demoInBrowser } from './support/demo-in-browser.ts';
 
 const { shop, openPage, loadJob, changeJob, jobIdOf } = demoInBrowser();
@@ -31,7 +32,7 @@ describe('the rack', () => {
     expect(await axe(page)).toEqual([]);
     await press(page, 'It is sawn: book it');
     await sees(page, 'Booked: 2 bars cut');
-    expect((await loadJob(axles)).job.stock.sawn).toBe(8);
+    expect((await loadJob(axles)).job.stock).toMatchObject({ sawn: 8, sawnMm: 121 });
     const rack = await bars();
     const of = (length: string) => rack.filter((b) => b.diameter.text === '25' && b.length.text === length);
     // nothing worth keeping is left of either
@@ -68,6 +69,69 @@ describe('the rack', () => {
 });
 
 describe('the stock of a job', () => {
+  it('is found in place: the lathe first, then a usual bar with one press or one typed in; a sawn blank keeps its length', async () => {
+    const { page, errors } = await openPage();
+    const bush = await jobIdOf('Gland follower blank');
+    const { latheId } = (await loadJob(bush)).job.hold;
+    await changeJob(bush, (job) => ({ ...job, stock: { barId: null }, hold: { ...job.hold, latheId: null } }));
+    await visit(page, `${shop.url}/jobs/${bush}/stock`);
+    const sawOne = () =>
+      page.$$eval('button', (all) => all.find((b) => b.textContent === 'One more lies ready')?.disabled);
+    await sees(page, 'Which lathe?');
+    expect(await page.$eval('button[aria-label^="Take it"]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
+    await page.select('select[aria-label="Lathe"]', latheId!);
+    await page.select('select[aria-label="Material of a usual bar"]', 'gunmetal');
+    const before = (await bars()).length;
+    await press(page, 'Take it');
+    await sees(page, 'On the rack and chosen');
+    await sees(page, '· saved');
+    const taken = (await bars()).at(-1)!;
+    const { job } = await loadJob(bush);
+    expect([(await bars()).length, job.stock.barId]).toEqual([before + 1, taken.id]);
+    expect(taken).toMatchObject({ materialId: 'gunmetal', note: 'for Gland follower blank' });
+    // one of one's own, typed where one stands
+    await press(page, 'Add a bar');
+    await type(page, 'bar-diameter', '70');
+    await type(page, 'bar-length', '250');
+    await page.click('form button[type="submit"]');
+    await page.waitForFunction(() =>
+      document.querySelector('tr.bg-\\[var\\(--brass-soft\\)\\]')?.textContent?.includes('Ø70 mm'),
+    );
+    // Undo takes back the choice, at another station too
+    await press(page, 'Undo');
+    await sees(page, '· saved');
+    expect((await loadJob(bush)).job.stock.barId).toBe(taken.id);
+    await station(page, 'hold');
+    await press(page, 'Redo');
+    await sees(page, '· saved');
+    expect((await loadJob(bush)).job.stock.barId).toBe((await bars()).at(-1)!.id);
+    await press(page, 'Undo');
+    await sees(page, '· saved');
+    await station(page, 'stock');
+    // from the first blank on its length stands: less grip wanted is more that is gripped
+    expect(await sawOne()).toBe(false);
+    const length = () => page.$eval('section[aria-labelledby="blank"] .figure', (e) => e.textContent);
+    const sawn = await length();
+    await press(page, 'One more lies ready');
+    await sees(page, 'has to fit into that');
+    await typeInto(page, 'To face at the tail end, mm', '3');
+    await sees(page, '· saved');
+    expect(await length()).toBe(sawn);
+    expect((await loadJob(bush)).job).toMatchObject({ stock: { sawn: 1 }, hold: { choice: { faceTailMm: 3 } } });
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+  it('shows what was added elsewhere when one comes back to it', async () => {
+    const { page } = await openPage();
+    const spindle = await jobIdOf('Winding spindle, gate 3');
+    await visit(page, `${shop.url}/jobs/${spindle}/stock`);
+    const [bar] = await bars();
+    const record = { ...bar, id: randomUUID(), note: 'just came', diameter: { text: '46', unit: 'mm' } };
+    expect((await shop.ask('PUT', '/api/records/bar', { record })).status).toBe(200);
+    await page.evaluate(() => dispatchEvent(new Event('pageshow')));
+    await sees(page, 'just came');
+    await page.close();
+  });
   it('says which bars do, what a merchant would have, and whether the piece on the bench does', async () => {
     const { page, errors } = await openPage();
     const spindle = await jobIdOf('Winding spindle, gate 3');

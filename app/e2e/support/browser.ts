@@ -48,8 +48,10 @@ export async function openPage(
 /** Waits until the islands of a page answer. */
 export async function hydrated(page: Page): Promise<void> {
   await page.waitForFunction(() => document.querySelectorAll('astro-island[ssr]').length === 0);
-  // effects, which listen to keys, come a moment after the first paint
-  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 100))));
+  // effects, which listen to keys, come after the first paint: when the page has nothing left to do they are there
+  await page.evaluate(
+    () => new Promise((resolve) => requestAnimationFrame(() => requestIdleCallback(resolve, { timeout: 1000 }))),
+  );
 }
 export async function visit(page: Page, url: string): Promise<void> {
   await page.goto(url, { waitUntil: 'load' });

@@ -45,6 +45,8 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
     editor.change((j) => ({ ...j, hold: { ...j.hold, choice: { ...j.hold.choice, ...more } } }), field);
   // a piece that was begun was sawn, booked or not
   const sawn = Math.max(job.stock.sawn ?? 0, runs.filter((r) => r.setup === 1).length);
+  const blankMm = (diameterMm: number) =>
+    lathe && part.features.length > 0 ? blankFor(part, diameterMm, choice, jawLengthMm).lengthMm : undefined;
   const choose = (barId: string) => editor.change((j) => ({ ...j, stock: { ...j.stock, barId } }));
   const addBar = async (bar: Bar) => {
     const wrong = await rack.add(bar);
@@ -79,10 +81,12 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
             {...{ planned, unit, shop }}
             title={job.title}
             runoutMm={chuck?.runoutMm ?? 0.1}
-            lengthMm={blank?.lengthMm}
-            wholeMm={
-              blank && lathe ? (job.quantity - Math.min(sawn, job.quantity - 1)) * (blank.lengthMm + lostMm) : undefined
-            }
+            blankMm={blankMm}
+            wholeMm={(diameterMm) => {
+              const mm = blankMm(diameterMm);
+              const still = job.quantity - Math.min(sawn, job.quantity - 1);
+              return mm === undefined ? undefined : still * (mm + cutOffMm(choice, diameterMm));
+            }}
             onTake={addBar}
           />
         </section>

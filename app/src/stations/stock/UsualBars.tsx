@@ -13,7 +13,7 @@ export function UsualBars({
   shop,
   title,
   runoutMm,
-  lengthMm,
+  blankMm,
   wholeMm,
   unit,
   onTake,
@@ -23,9 +23,9 @@ export function UsualBars({
   /** of the job, for which it is taken */
   title: string;
   runoutMm: number;
-  lengthMm: number | undefined;
-  /** of all blanks that are still to be sawn, their cuts counted; none before the lathe is known */
-  wholeMm: number | undefined;
+  /** length of a blank from a bar of such a diameter, and of all that are still to be sawn, their cuts counted; none before the lathe is known */
+  blankMm: (diameterMm: number) => number | undefined;
+  wholeMm: (diameterMm: number) => number | undefined;
   unit: LengthUnit;
   onTake: (bar: Bar) => Promise<string | undefined>;
 }) {
@@ -105,8 +105,8 @@ export function UsualBars({
                 {bar ? `${shortLength((bar.cornersMm - wantedMm) / 2, unit, 2)} ${unit}` : ''}
               </td>
               <td className="text-right">
-                {bar && material && lengthMm
-                  ? mass(barMassKg(bar.areaMm2, lengthMm, material.densityKgPerM3), unit)
+                {bar && material && blankMm(bar.cornersMm)
+                  ? mass(barMassKg(bar.areaMm2, blankMm(bar.cornersMm)!, material.densityKgPerM3), unit)
                   : ''}
               </td>
               <td className="text-right">
@@ -115,16 +115,16 @@ export function UsualBars({
                     type="button"
                     className="btn btn-sm"
                     aria-label={`Take it: ${bar.text}`}
-                    disabled={!material || wholeMm === undefined}
+                    disabled={!material || wholeMm(bar.cornersMm) === undefined}
                     title={
-                      wholeMm === undefined
+                      wholeMm(bar.cornersMm) === undefined
                         ? 'Choose the lathe first: the blank’s length follows from it.'
                         : material
                           ? undefined
                           : 'Say of which material.'
                     }
                     onClick={async () => {
-                      const taken = barFrom(bar, material!.id, wholeMm!, title);
+                      const taken = barFrom(bar, material!.id, wholeMm(bar.cornersMm)!, title);
                       const wrong = await onTake(taken);
                       setTold(
                         wrong ??
