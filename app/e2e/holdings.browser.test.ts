@@ -86,7 +86,7 @@ describe('holdings of a job', () => {
     await type(page, 'length', (whole + 0.62).toFixed(2));
     await page.keyboard.press('Enter');
     await sees(page, '0.62 mm still to cut along the bed');
-    await sees(page, '2 cuts of 0.31 mm');
+    await sees(page, '2 cuts of 0.32 mm, the last one of 0.30 mm');
     await type(page, 'length', (whole + 0.05).toFixed(2));
     await page.keyboard.press('Enter');
     await sees(page, 'it is there');

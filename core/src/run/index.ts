@@ -14,7 +14,7 @@ export {
 export { doubted, doubtOf, type Expected, expectedTouch } from './expect.ts';
 export { explainOperation, type FrozenRun, upgradeFrozen } from './frozen.ts';
 export { asFrozenRun, frozenRunSchema } from './frozen-schema.ts';
-export { FACE_CUT_MM, type LengthAdvice } from './length.ts';
+export { faceCutsMm, type LengthAdvice } from './length.ts';
 export { type CheckCut, livingAfter } from './living.ts';
 export { explainSize, type Measured, measured, sizesRead } from './measured.ts';
 export { type Hands, handsTo } from './move/hands.ts';

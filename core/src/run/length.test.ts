@@ -36,21 +36,21 @@ const state = (...lengths: ReturnType<typeof read>[]): RunState => ({
 describe('facing to length', () => {
   it('begins with what the drawing says is to come off, in equal cuts no deeper than a hand takes', () => {
     expect(lengthAt(run, state(), face)).toMatchObject({
-      ...{ of: 'overall', wantedMm: 70, leftMm: 1, count: 2, readings: [], instrumentId: caliper.id },
+      ...{ of: 'overall', wantedMm: 70, leftMm: 1, cutsMm: [0.5, 0.5], readings: [], instrumentId: caliper.id },
       // ISO 2768-m from 30 to 120
       limits: { upperMm: expect.closeTo(70.3, 9), lowerMm: expect.closeTo(69.7, 9) },
     });
-    expect(lengthAt(run, state(), { ...face, sizes: { offMm: 0.5 } })?.count).toBe(1);
-    expect(lengthAt(run, state(), { ...face, sizes: { offMm: 0.51 } })?.count).toBe(2);
-    expect(lengthAt(run, state(), { ...face, sizes: {} })).toMatchObject({ leftMm: 0, count: 1, move: undefined });
+    expect(lengthAt(run, state(), { ...face, sizes: { offMm: 0.5 } })?.cutsMm).toEqual([0.5]);
+    // on lines of 0.02, together never more than is left
+    expect(lengthAt(run, state(), { ...face, sizes: { offMm: 0.51 } })?.cutsMm).toEqual([0.26, 0.24]);
+    expect(lengthAt(run, state(), { ...face, sizes: { offMm: 0.015 } })?.cutsMm).toEqual([]);
+    expect(lengthAt(run, state(), { ...face, sizes: {} })).toMatchObject({ leftMm: 0, cutsMm: [] });
   });
   it('goes by what was read last: the plain difference, none once it is inside', () => {
     const first = lengthAt(run, state(read(face, 71.42)), face)!;
-    expect(first).toMatchObject({ leftMm: 1.42, count: 3, decision: { left: 'metalOn' } });
-    // 1.42 in three: 0.473, nearest line of the compound's 0.02 (or half that on its ring)
-    expect(first.move?.fromLines).toBe(0);
+    expect(first).toMatchObject({ leftMm: 1.42, cutsMm: [0.48, 0.48, 0.46], decision: { left: 'metalOn' } });
     expect(lengthAt(run, state(read(face, 71.42), read(face, 70.1, 2)), face)).toMatchObject({
-      ...{ leftMm: 0, count: 1, move: undefined, decision: { left: 'inside', verdict: 'fits' } },
+      ...{ leftMm: 0, cutsMm: [], decision: { left: 'inside', verdict: 'fits' } },
     });
     expect(lengthAt(run, state(read(face, 69.5)), face)).toMatchObject({ leftMm: 0, decision: { left: 'gone' } });
     // of another step it says nothing
@@ -71,7 +71,11 @@ describe('a shoulder', () => {
     expect(lengthAt(plain, state(), shoulder)).toMatchObject({
       ...{ of: 'shoulder', wantedMm: 40, leftMm: 0, limits: { upperMm: 40.1, lowerMm: 40 } },
     });
-    expect(at(39.4)).toMatchObject({ leftMm: 0.6, count: 2, decision: { left: 'metalOn', side: 'tooSmall' } });
+    expect(at(39.4)).toMatchObject({
+      leftMm: 0.6,
+      cutsMm: [0.3, 0.3],
+      decision: { left: 'metalOn', side: 'tooSmall' },
+    });
     expect(at(40.05)).toMatchObject({ leftMm: 0, decision: { left: 'inside' } });
     expect(at(40.3)).toMatchObject({ leftMm: 0, decision: { left: 'gone', side: 'tooLarge' } });
   });

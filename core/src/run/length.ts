@@ -1,5 +1,5 @@
 import { chooseInstrument, type Decision, decide, uncertaintyOf } from '../gauge/index.ts';
-import { type DialMove, dialMove } from '../lathe/index.ts';
+import { dialScale, type Lathe } from '../lathe/index.ts';
 import { type Limits, parseLimits } from '../limit/index.ts';
 import { rational } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -22,9 +22,8 @@ export interface LengthAdvice {
   readonly decision?: Decision;
   /** what is still to be cut along the bed: by the drawing until it was measured; none once it is there */
   readonly leftMm: number;
-  /** equal cuts, and how far the compound goes for each */
-  readonly count: number;
-  readonly move?: DialMove;
+  /** how far the compound goes for each cut, on its lines: together no more than is left */
+  readonly cutsMm: readonly number[];
 }
 
 const round = (mm: number): number => Number(mm.toFixed(6));
@@ -40,6 +39,21 @@ function shoulderLimits(run: FrozenRun, step: Step, wantedMm: number): Limits | 
   const feature = run.part.features.find((f) => f.id === step.featureId);
   if (feature && Math.abs(feature.zToMm - run.part.lengthMm) < 1e-6) return feature.lengthLimits;
   return generalLimits(run, wantedMm);
+}
+
+/**
+ * Cuts along the bed by the compound, each on a line of its ring: about equal ones, together what is wanted to the nearest line and
+ * never more than that.
+ */
+export function faceCutsMm({ slides }: Pick<Lathe, 'slides'>, wantedMm: number): readonly number[] {
+  const lineMm = dialScale(slides.compound).lineTravelMm.valueOf();
+  const lines = Math.floor(wantedMm / lineMm + 1e-6);
+  if (lines === 0) return [];
+  const count = Math.max(1, Math.ceil(wantedMm / FACE_CUT_MM - 1e-9));
+  const each = Math.ceil(lines / count);
+  return Array.from({ length: count }, (_, i) => round(Math.min(each, lines - i * each) * lineMm)).filter(
+    (mm) => mm > 0,
+  );
 }
 
 /**
@@ -73,10 +87,9 @@ export function lengthAt(run: FrozenRun, state: RunState, step: Step, record?: R
   const plannedMm = of === 'overall' ? (step.sizes?.offMm ?? 0) : 0;
   const missingMm = last ? (of === 'overall' ? last.mm - wantedMm : wantedMm - last.mm) : plannedMm;
   const leftMm = decision && decision.left !== 'metalOn' ? 0 : round(Math.max(0, missingMm));
-  const count = Math.max(1, Math.ceil(leftMm / FACE_CUT_MM - 1e-9));
-  const move = leftMm > 0 ? dialMove(run.lathe.slides.compound, 0, leftMm / count, record) : undefined;
+  const cutsMm = faceCutsMm(run.lathe, leftMm);
   return {
-    ...{ of, wantedMm, limits, readings, decision, leftMm, count, move },
+    ...{ of, wantedMm, limits, readings, decision, leftMm, cutsMm },
     instrumentId: instrument?.id,
   };
 }

@@ -2,8 +2,8 @@ import { type Dial, dialMove, dialScale } from '@whelk/core/lathe';
 import {
   adviseStep,
   explainOperation,
-  FACE_CUT_MM,
   type FrozenRun,
+  faceCutsMm,
   type Move,
   type NoMove,
   type RunState,
@@ -221,23 +221,26 @@ function DialRow({ name, dial, move, note, sub }: RowProps) {
   );
 }
 
-/** Cuts along the bed by the compound: how many, how deep, and the number for each. */
-function AlongBed({ frozen, leftMm, cuts }: { frozen: FrozenRun; leftMm: number; cuts: number }) {
+/** Cuts along the bed by the compound: the number for each, and the last one where it is less. */
+function AlongBed({ frozen, cutsMm }: { frozen: FrozenRun; cutsMm: readonly number[] }) {
   const { unit, slides } = frozen.lathe;
   const dial = slides.compound;
   const f = (mm: number) => `${measure(mm, unit, unit === 'mm' ? 2 : 3)} ${unit}`;
-  const move = dialMove(dial, 0, leftMm / cuts);
+  const [first, last] = [cutsMm[0]!, cutsMm.at(-1)!];
+  const together = cutsMm.reduce((sum, mm) => sum + mm, 0);
+  const move = dialMove(dial, 0, first);
   return (
     <>
       <p className="max-w-xl text-lg">
         <b>
-          {cuts === 1 ? 'One cut' : `${cuts} cuts`} of {f(leftMm / cuts)}
+          {cutsMm.length === 1 ? 'One cut' : `${cutsMm.length} cuts`} of {f(first)}
         </b>
-        {cuts > 1 ? `, ${f(leftMm)} in all` : ''}, by the compound.
+        {last < first - 1e-6 ? `, the last one of ${f(last)}` : ''}
+        {cutsMm.length > 1 ? `: ${f(together)} in all` : ''}, by the compound.
       </p>
       {dial.resettable ? (
         <DialRow
-          name={cuts === 1 ? 'Compound' : 'Compound, for each cut'}
+          name={cutsMm.length === 1 ? 'Compound' : 'Compound, for each cut'}
           dial={dial}
           move={move}
           note={`${dialScale(dial).lineNumber.valueOf()} ${dial.unit} a line`}
@@ -256,8 +259,7 @@ function AlongBed({ frozen, leftMm, cuts }: { frozen: FrozenRun; leftMm: number;
 /** Facing: the way to do it, and so many cuts, each set by the compound along the bed, from the rim to the centre. */
 function Facing({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
   const { length, step } = advice;
-  const offMm = length ? length.leftMm : (step.sizes?.offMm ?? 0);
-  const cuts = length?.count ?? Math.max(1, Math.ceil(offMm / FACE_CUT_MM - 1e-9));
+  const cutsMm = length?.cutsMm ?? faceCutsMm(frozen.lathe, step.sizes?.offMm ?? 0);
   const read = (length?.readings.length ?? 0) > 0;
   return (
     <div>
@@ -267,7 +269,7 @@ function Facing({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
           : `Compound along the bed, its slack taken up. Touch the raw end${frozen.lathe.slides.compound.resettable ? ' and set its ring to 0' : ''}, then from the rim to the centre, until it is clean.`}
         {length && !read ? ' Measure the whole length before the last cut: what is left follows from it.' : ''}
       </p>
-      {offMm > 0 && <AlongBed frozen={frozen} leftMm={offMm} cuts={cuts} />}
+      {cutsMm.length > 0 && <AlongBed frozen={frozen} cutsMm={cutsMm} />}
     </div>
   );
 }
@@ -332,9 +334,7 @@ function Words({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
         {measure(step.sizes?.fromDiameterMm ?? 0, unit, unit === 'mm' ? 1 : 3)} out to Ø
         {measure(step.sizes?.toDiameterMm ?? 0, unit, unit === 'mm' ? 1 : 3)}.{' '}
         <Working of="shoulder" tell={only('route.shoulder')} />
-        {advice.length && advice.length.leftMm > 0 && (
-          <AlongBed frozen={frozen} leftMm={advice.length.leftMm} cuts={advice.length.count} />
-        )}
+        {advice.length && advice.length.cutsMm.length > 0 && <AlongBed frozen={frozen} cutsMm={advice.length.cutsMm} />}
       </div>
     );
   return null;

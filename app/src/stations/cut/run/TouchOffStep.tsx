@@ -116,73 +116,80 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
               cross-slide’s lines. Park it so that nothing strikes.
             </p>
           )}
-          {check && <CheckFirst frozen={frozen} check={check} again={again} />}
-          <ol
-            hidden={check !== undefined}
-            className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg"
-          >
-            <li>
-              {again
-                ? `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`
-                : `Take a light cut about ${lathe.unit === 'mm' ? '6 mm' : '1/4 in'} long at the tail end, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`}
-            </li>
-            <li>
-              Run the carriage off to the right.{' '}
-              {crossSlide.resettable
-                ? 'Hold the handle and set the ring to 0.'
-                : 'Leave the ring alone: note the number as it stands.'}
-            </li>
-            <li>Stop the spindle and {again ? 'measure that diameter.' : 'measure the short diameter.'}</li>
-            <li>
-              {carriage.means === 'dial'
-                ? `Bring the tool’s side to touch the faced end, and ${carriage.resettable ? 'set the carriage’s ring to 0' : 'note the carriage’s number'}.`
-                : 'Lengths will be scribed from the faced end.'}
-            </li>
-          </ol>
-          <div className={`mt-5 grid max-w-4xl gap-4 ${byCompound ? 'sm:grid-cols-4' : 'sm:grid-cols-3'}`}>
-            <TextField
-              label={`Diameter measured, ${lathe.unit}`}
-              value={diameter}
-              problem={shown(diameter, diameterProblem)}
-              onChange={setDiameter}
-              inputClass="h-14 text-2xl font-bold"
-              inputMode={lathe.unit === 'mm' ? 'decimal' : 'text'}
-              data="touch-diameter"
-            />
-            <TextField
-              label={`Cross-slide reads, ${crossSlide.unit}`}
-              note={`0 to ${numbersPerTurn(crossSlide).toString()}`}
-              value={cross}
-              problem={shown(cross, crossProblem)}
-              onChange={setCross}
-              inputClass="h-14 text-2xl font-bold"
-              inputMode="decimal"
-              data="touch-cross"
-            />
-            {byCompound && (
+          {/* a check cut is a move and its answer: both in sight at once */}
+          <div className={check ? 'grid gap-x-8 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]' : ''}>
+            <div>
+              {check && <CheckFirst frozen={frozen} check={check} again={again} />}
+              <ol
+                hidden={check !== undefined}
+                className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg"
+              >
+                <li>
+                  {again
+                    ? `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`
+                    : `Take a light cut about ${lathe.unit === 'mm' ? '6 mm' : '1/4 in'} long at the tail end, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`}
+                </li>
+                <li>
+                  Run the carriage off to the right.{' '}
+                  {crossSlide.resettable
+                    ? 'Hold the handle and set the ring to 0.'
+                    : 'Leave the ring alone: note the number as it stands.'}
+                </li>
+                <li>Stop the spindle and {again ? 'measure that diameter.' : 'measure the short diameter.'}</li>
+                <li>
+                  {carriage.means === 'dial'
+                    ? `Bring the tool’s side to touch the faced end, and ${carriage.resettable ? 'set the carriage’s ring to 0' : 'note the carriage’s number'}.`
+                    : 'Lengths will be scribed from the faced end.'}
+                </li>
+              </ol>
+            </div>
+            <div
+              className={`mt-5 grid max-w-4xl content-start gap-4 ${byCompound ? 'sm:grid-cols-4' : 'sm:grid-cols-3'} ${check ? 'lg:grid-cols-1' : ''}`}
+            >
               <TextField
-                label={`Compound reads, ${compound.unit}`}
-                note={`0 to ${numbersPerTurn(compound).toString()}`}
-                value={fine}
-                problem={shown(fine, fineProblem)}
-                onChange={setFine}
+                label={`Diameter measured, ${lathe.unit}`}
+                value={diameter}
+                problem={shown(diameter, diameterProblem)}
+                onChange={setDiameter}
+                inputClass="h-14 text-2xl font-bold"
+                inputMode={lathe.unit === 'mm' ? 'decimal' : 'text'}
+                data="touch-diameter"
+              />
+              <TextField
+                label={`Cross-slide reads, ${crossSlide.unit}`}
+                note={`0 to ${numbersPerTurn(crossSlide).toString()}`}
+                value={cross}
+                problem={shown(cross, crossProblem)}
+                onChange={setCross}
                 inputClass="h-14 text-2xl font-bold"
                 inputMode="decimal"
-                data="touch-compound"
+                data="touch-cross"
               />
-            )}
-            {carriage.means === 'dial' && (
-              <TextField
-                label={`Carriage reads at the end, ${carriage.unit}`}
-                note={`0 to ${numbersPerTurn(carriage).toString()}`}
-                value={end}
-                problem={shown(end, endProblem)}
-                onChange={setEnd}
-                inputClass="h-14 text-2xl font-bold"
-                inputMode="decimal"
-                data="touch-end"
-              />
-            )}
+              {byCompound && (
+                <TextField
+                  label={`Compound reads, ${compound.unit}`}
+                  note={`0 to ${numbersPerTurn(compound).toString()}`}
+                  value={fine}
+                  problem={shown(fine, fineProblem)}
+                  onChange={setFine}
+                  inputClass="h-14 text-2xl font-bold"
+                  inputMode="decimal"
+                  data="touch-compound"
+                />
+              )}
+              {carriage.means === 'dial' && (
+                <TextField
+                  label={`Carriage reads at the end, ${carriage.unit}`}
+                  note={`0 to ${numbersPerTurn(carriage).toString()}`}
+                  value={end}
+                  problem={shown(end, endProblem)}
+                  onChange={setEnd}
+                  inputClass="h-14 text-2xl font-bold"
+                  inputMode="decimal"
+                  data="touch-end"
+                />
+              )}
+            </div>
           </div>
           {farOff && (tried || diameter.length > 2) && (
             <TouchDoubt
