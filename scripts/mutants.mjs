@@ -65,7 +65,10 @@ function placesOf(file) {
     if (ts.isBinaryExpression(node) && SWAPS.has(node.operatorToken.kind)) {
       // text put together is told, not counted
       const told = node.operatorToken.kind === ts.SyntaxKind.PlusToken && /['"`]/.test(node.getText());
-      if (!told) add(node.operatorToken.getStart(), node.operatorToken.getEnd(), SWAPS.get(node.operatorToken.kind));
+      const { right } = node;
+      const rounding = ts.isNumericLiteral(right) && Number(right.text) !== 0 && Number(right.text) < ROUNDING;
+      if (!told && !rounding)
+        add(node.operatorToken.getStart(), node.operatorToken.getEnd(), SWAPS.get(node.operatorToken.kind));
     }
     if (ts.isPrefixUnaryExpression(node) && node.operator === ts.SyntaxKind.MinusToken)
       add(node.getStart(), node.getStart() + 1, '+');

@@ -20,11 +20,15 @@ describe('a doubted reading', () => {
   it('says what was expected, how far it is off, and what would explain it, each with its figure', () => {
     expect(slipsOf(30.889, '30.889', 30.389)).toEqual({
       ...{ kind: 'doubted', expectedMm: 30.389, boundMm: 0.06, offMm: near(0.5) },
-      slips: [{ code: 'halfMillimetre', byMm: 0.5, meantMm: near(30.389) }],
+      slips: [{ code: 'halfMillimetre', byMm: near(0.5), meantMm: near(30.389) }],
     });
-    expect(slipsOf(29.9, '29.9', 30.389).slips).toEqual([{ code: 'halfMillimetre', byMm: -0.5, meantMm: near(30.4) }]);
-    expect(slipsOf(26.39, '26.39', 30.389).slips).toEqual([{ code: 'wholeTurn', byMm: -4, meantMm: near(30.39) }]);
-    expect(slipsOf(34.4, '34.4', 30.389).slips).toEqual([{ code: 'wholeTurn', byMm: 4, meantMm: near(30.4) }]);
+    expect(slipsOf(29.9, '29.9', 30.389).slips).toEqual([
+      { code: 'halfMillimetre', byMm: near(-0.5), meantMm: near(30.4) },
+    ]);
+    expect(slipsOf(26.39, '26.39', 30.389).slips).toEqual([
+      { code: 'wholeTurn', byMm: near(-4), meantMm: near(30.39) },
+    ]);
+    expect(slipsOf(34.4, '34.4', 30.389).slips).toEqual([{ code: 'wholeTurn', byMm: near(4), meantMm: near(30.4) }]);
   });
   it('names the other unit either way', () => {
     // 1.196 typed in a metric field was inches; 30.38 in an inch field was millimetres
@@ -42,7 +46,7 @@ describe('a doubted reading', () => {
     expect(slipsOf(30.839, '30.839', 30.389).slips).toEqual([
       // half a millimetre less would do as well, but not so nearly
       { code: 'digits', byMm: near(0.45), meantMm: near(30.389) },
-      { code: 'halfMillimetre', byMm: 0.5, meantMm: near(30.339) },
+      { code: 'halfMillimetre', byMm: near(0.5), meantMm: near(30.339) },
     ]);
     expect(slipsOf(1.916 * 25.4, '1.916', 1.196 * 25.4, 'in').slips).toEqual([
       { code: 'digits', byMm: near((1.916 - 1.196) * 25.4), meantMm: near(1.196 * 25.4) },
@@ -61,7 +65,7 @@ describe('a doubted reading', () => {
     expect(
       slipsOf(30.889, '30.889', 30.389, 'mm', others).slips.map((s) => [s.code, s.byMm, s.meantMm, s.surface]),
     ).toEqual([
-      ['halfMillimetre', 0.5, near(30.389), undefined],
+      ['halfMillimetre', near(0.5), near(30.389), undefined],
       ['otherSurface', near(0.5), 30.889, 'seat'],
     ]);
   });

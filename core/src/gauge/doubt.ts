@@ -58,22 +58,18 @@ export function doubtReading(
   if (Math.abs(offMm) <= boundMm + 1e-9) return { kind: 'believed' };
   const sign = Math.sign(offMm);
   const perUnit = read.unit === 'in' ? MM_PER_IN.valueOf() : 1;
+  const meaning = (code: Slip['code'], meantMm: number): Slip => ({ code, byMm: read.mm - meantMm, meantMm });
+  const inch = MM_PER_IN.valueOf();
   const candidates: Slip[] = [
-    { code: read.unit === 'in' ? 'thou25' : 'halfMillimetre', byMm: 0, meantMm: Number.NaN },
-    { code: 'wholeTurn', byMm: sign * turnMm, meantMm: read.mm - sign * turnMm },
-    {
-      code: 'otherUnit',
-      byMm: 0,
-      meantMm: read.unit === 'in' ? read.mm / MM_PER_IN.valueOf() : read.mm * MM_PER_IN.valueOf(),
-    },
+    read.unit === 'in'
+      ? meaning('thou25', read.mm - sign * THIMBLE_TURN_MM)
+      : meaning('halfMillimetre', read.mm - sign * HALF_MM),
+    meaning('wholeTurn', read.mm - sign * turnMm),
+    meaning('otherUnit', read.unit === 'in' ? read.mm / inch : read.mm * inch),
   ];
-  const thimble = read.unit === 'in' ? THIMBLE_TURN_MM : HALF_MM;
-  candidates[0] = { ...candidates[0]!, byMm: sign * thimble, meantMm: read.mm - sign * thimble };
-  candidates[2] = { ...candidates[2]!, byMm: read.mm - candidates[2]!.meantMm };
   for (const text of exchanged(read.text.trim())) {
     const meant = Number(text.replace(',', '.'));
-    if (Number.isFinite(meant))
-      candidates.push({ code: 'digits', byMm: read.mm - meant * perUnit, meantMm: meant * perUnit });
+    if (Number.isFinite(meant)) candidates.push(meaning('digits', meant * perUnit));
   }
   const explains = candidates.filter((slip) => Math.abs(slip.meantMm - expectedMm) <= boundMm + 1e-9);
   const elsewhere = others

@@ -214,6 +214,7 @@ describe('a gauge’s own state', () => {
         false,
         false,
       ]);
+    expect(takes({ name: 'x' })).toBe(true);
     expect([takes({ name: 'x'.repeat(60) }), takes({ name: 'x'.repeat(61) }), takes({ name: '' })]).toEqual([
       true,
       false,

@@ -112,6 +112,30 @@ describe('what a corrected reading changes', () => {
   });
 });
 
+describe('a roughing pass', () => {
+  it('leaves on every length that it goes over what it was told, as doubtful as its worse side', () => {
+    const lathe = at('f2-rough-1');
+    const { told } = lathe.state.lastCut!;
+    const doubtMm = Math.max(told.comesToMm - told.smallestMm, told.largestMm - told.comesToMm);
+    expect(doubtMm).toBeGreaterThan(Math.min(told.comesToMm - told.smallestMm, told.largestMm - told.comesToMm) + 0.01);
+    for (const id of ['f1', 'f2'])
+      expect(lathe.state.metal[id]).toEqual({ diameterMm: told.comesToMm, doubtMm, by: 'expected' });
+    // the next one stops at the shoulder: the length behind it keeps what it has
+    const before = lathe.state.metal.f1;
+    lathe.to('f2-roughed');
+    expect(lathe.state.metal.f1).toEqual(before);
+    expect(lathe.state.metal.f2!.diameterMm).toBeLessThan(29);
+  });
+  it('is set to a tenth of a line by the hand; by the compound ten times as finely', () => {
+    const lathe = at('f2-roughed');
+    lathe.read(28.42);
+    lathe.act('goOn');
+    expect(lathe.state.cuts.at(-1)!.setMm).toBeCloseTo(0.002, 9);
+    const fine = new AtTheLathe(runOf([feature(1, 40, 30), feature(2, 24, 20, 'h7')], 45)).to('f2-after');
+    expect(fine.state.cuts.at(-1)!.setMm).toBeCloseTo(0.0002, 9);
+  });
+});
+
 describe('events that come late or twice', () => {
   it('do nothing: a correction or a doubt of no reading, a file where nothing is measured, a trial of a trial', () => {
     const lathe = at('f2-between');

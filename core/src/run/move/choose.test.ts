@@ -58,6 +58,59 @@ describe('the next number', () => {
     const thin = { ...base, beforeMm: 15.003, known: { ...base.known, rMm: 15.003 }, shallowestMm: 0.1 };
     expect(choose(thin)).toMatchObject({ kind: 'none', why: 'edge' });
   });
+  it('takes half of what is left to the aim, on the nearest mark', () => {
+    // 5 % of what is cut springs back; known between nothing and 12 %
+    const wide = {
+      ...base,
+      beforeMm: 15.2,
+      known: { ...base.known, rMm: 15.2, depthMm: 0.5 },
+      knownSpring: unsure,
+      spring: unsure,
+    };
+    const choice = choose({ ...wide, stepMm: 0.002 });
+    expect(choice.kind).toBe('half');
+    if (choice.kind === 'half') expect(Math.abs(choice.comes.bestMm - (15.2 + 14.987) / 2)).toBeLessThan(0.0011);
+  });
+  it('keeps the guard with metal and touch as far out as they may be, and not further', () => {
+    // nothing springs: touch 0.02 and no doubt of the metal: the deepest mark is 14.974 + 0.009 + 0.02
+    const still = known(0);
+    const s = {
+      ...base,
+      known: { ...base.known, touchMm: 0.02 },
+      knownSpring: still,
+      spring: still,
+      stepMm: 0.001,
+      wantedMm: 14.98,
+    };
+    expect(markFor(s, 14.98)!.bestMm).toBeCloseTo(15.003, 6);
+    expect(markFor(s, 14.98)!.deepestMm).toBeCloseTo(14.983, 6);
+  });
+  it('is the same number again where no mark fits and what springs can help, not where it is a hair', () => {
+    const s = {
+      ...base,
+      known: { ...base.known, rMm: 15.002, depthMm: 0.2 },
+      beforeMm: 15.002,
+      stepMm: 0.2,
+      markMm: 0.1,
+    };
+    expect(choose(s, 0)).toMatchObject({ kind: 'springPass', comes: { xMm: 0 } });
+    // 5 % of 0.005 is a quarter of a thousandth
+    expect(choose({ ...s, known: { ...s.known, depthMm: 0.005 } }, 0).kind).toBe('none');
+  });
+  it('names the edge where less than two of its cuts are left, else the ring', () => {
+    const at = (leftMm: number) => {
+      const beforeMm = 14.987 + leftMm;
+      return choose({
+        ...base,
+        beforeMm,
+        known: { ...base.known, rMm: beforeMm },
+        stepMm: 0.2,
+        markMm: 0.1,
+        shallowestMm: 0.01,
+      });
+    };
+    expect([at(0.019), at(0.021), at(0.025)].map((c) => c.kind === 'none' && c.why)).toEqual(['edge', 'ring', 'ring']);
+  });
   it('does not end outside on the metal’s side, nor too near it where two cuts can end surely inside', () => {
     // marks 0.06 apart: the deepest safe one leaves 15.02, the limit is 15
     const far = { ...base, stepMm: 0.06, markMm: 0.01, shallowestMm: 0.04 };
