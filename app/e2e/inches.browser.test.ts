@@ -12,8 +12,11 @@ const OWN = /^mm$|^\t.*(steel|brass|alloy|metal|iron|bronze|Stainless)|^\d+ mm\t
 /** Lines of a page that speak of millimetres. */
 async function millimetres(page: Page): Promise<string[]> {
   await openAll(page);
-  const text = await textOf(page);
-  return text.split('\n').filter((line) => !OWN.test(line) && /\bmm\b|\bmillimet/i.test(line));
+  // what is written in pictures is no text of the page by itself
+  const drawn = await page.$$eval('svg text', (all) => all.map((e) => e.textContent ?? ''));
+  return [...(await textOf(page)).split('\n'), ...drawn].filter(
+    (line) => !OWN.test(line) && /\bmm\b|\bmillimet/i.test(line),
+  );
 }
 
 describe('a job in inches on an inch lathe', () => {

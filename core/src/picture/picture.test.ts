@@ -115,6 +115,13 @@ describe('silhouette', () => {
     const texts = silhouettePicture(input.part, 380, 104).shapes.flatMap((s) => (s.kind === 'text' ? [s.text] : []));
     expect(texts).toEqual(['20 mm']);
     expect(silhouettePicture({ ...input.part, features: [] }, 380, 104).shapes).toEqual([]);
+    // the same in inches: a round length of theirs, no longer than a quarter of the width
+    const inch = silhouettePicture(input.part, 380, 104, 'in');
+    const [name] = inch.shapes.flatMap((s) => (s.kind === 'text' ? [s.text] : []));
+    expect(name).toMatch(/^(1\/\d+|1|2|5|10|20) in$/);
+    const [scale] = inch.shapes.flatMap((s) => (s.kind === 'polyline' && s.role === 'scale' ? [s.points] : []));
+    const long = { '1/2 in': 12.7, '1 in': 25.4, '2 in': 50.8 }[name!]!;
+    expect(scale![2]![0] - scale![1]![0]).toBeCloseTo(long * inch.unitsPerMm, 6);
   });
 });
 

@@ -1,13 +1,29 @@
 import type { Part } from '../part/index.ts';
+import type { LengthUnit } from '../quantity/index.ts';
 import { halfOutline } from './outline.ts';
 import type { Picture } from './picture.ts';
 import { sectionShapes } from './section.ts';
 
-/** Lengths that a scale bar is drawn for, mm. */
-const SCALE_BARS = [1, 2, 5, 10, 20, 50, 100, 200, 500];
+/** Lengths that a scale bar is drawn for, mm and what they are called, in both systems. */
+const SCALE_BARS = {
+  mm: [1, 2, 5, 10, 20, 50, 100, 200, 500].map((mm) => [mm, `${mm} mm`] as const),
+  in: (
+    [
+      [1 / 16, '1/16 in'],
+      [1 / 8, '1/8 in'],
+      [1 / 4, '1/4 in'],
+      [1 / 2, '1/2 in'],
+      [1, '1 in'],
+      [2, '2 in'],
+      [5, '5 in'],
+      [10, '10 in'],
+      [20, '20 in'],
+    ] as const
+  ).map(([inches, name]) => [inches * 25.4, name] as const),
+};
 
-/** The part alone, as large as the view allows, with a scale bar of a round length and its length in mm as text. */
-export function silhouettePicture(part: Part, width: number, height: number): Picture {
+/** The part alone, as large as the view allows, with a scale bar of a round length in the drawing's unit. */
+export function silhouettePicture(part: Part, width: number, height: number, unit: LengthUnit = 'mm'): Picture {
   const outline = halfOutline(part);
   const scale = Math.max(
     0.001,
@@ -17,7 +33,8 @@ export function silhouettePicture(part: Part, width: number, height: number): Pi
   const oy = (height - 16) / 2;
   const upper = outline.map(([z, r]): [number, number] => [ox + z * scale, oy - r * scale]);
   const lower = outline.map(([z, r]): [number, number] => [ox + z * scale, oy + r * scale]).toReversed();
-  const bar = SCALE_BARS.findLast((mm) => mm * scale <= width / 4) ?? 1;
+  const bars = SCALE_BARS[unit];
+  const [bar, barText] = bars.findLast(([mm]) => mm * scale <= width / 4) ?? bars[0]!;
   const base = height - 5;
   return {
     width,
@@ -57,7 +74,7 @@ export function silhouettePicture(part: Part, width: number, height: number): Pi
                 [ox + bar * scale, base - 4],
               ],
             },
-            { kind: 'text', role: 'scale', at: [ox + bar * scale + 5, base], text: `${bar} mm`, anchor: 'start' },
+            { kind: 'text', role: 'scale', at: [ox + bar * scale + 5, base], text: barText, anchor: 'start' },
           ],
   };
 }

@@ -48,7 +48,7 @@ export async function loadJobLines(db: Knex, archived: boolean, find: string): P
       title: job.title,
       meta,
       archived,
-      picture: silhouettePicture(planned.part, 380, 104),
+      picture: silhouettePicture(planned.part, 380, 104, job.drawing.unit),
       features: planned.part.features.length,
       quantity: job.quantity,
       progress: { done, now, next, pieceNow, setupNow, problemCode: problem },

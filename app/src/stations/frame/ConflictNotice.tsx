@@ -10,7 +10,7 @@ function Version({ name, job, onKeep }: { name: string; job: Job; onKeep: () => 
     <div className="sheet flex-1 p-3">
       <h3 className="font-bold">{name}</h3>
       <PictureView
-        picture={silhouettePicture(part, 420, 120)}
+        picture={silhouettePicture(part, 420, 120, job.drawing.unit)}
         label={`${name}: ${part.features.length} features`}
         textSize={13}
       />

@@ -12,7 +12,11 @@ export function PatternChoice({ unit, onTake }: { unit: 'mm' | 'in'; onTake: (dr
       {patterns.map(({ name, drawing }) => (
         <li key={name}>
           <button type="button" className="sheet w-full cursor-pointer p-3 text-left" onClick={() => onTake(drawing)}>
-            <PictureView picture={silhouettePicture(resolveDrawing(drawing).part, 300, 96)} label="" textSize={12} />
+            <PictureView
+              picture={silhouettePicture(resolveDrawing(drawing).part, 300, 96, unit)}
+              label=""
+              textSize={12}
+            />
             <span className="font-bold">{patternNames[name]}</span>
           </button>
         </li>
