@@ -15,7 +15,12 @@ const bad = (name: string, input: unknown) => {
 describe('catalogue', () => {
   it('has a schema for every input and output, and a unique name', () => {
     expect(new Set(catalogue.map((c) => c.name)).size).toBe(catalogue.length);
-    for (const entry of catalogue) expect(JSON.stringify(schemasOf(entry))).toContain('"type":"object"');
+    for (const entry of catalogue) {
+      const { input, output } = schemasOf(entry) as Record<'input' | 'output', { type: string; properties: object }>;
+      expect([entry.name, input.type, output.type]).toEqual([entry.name, 'object', 'object']);
+      expect([entry.name, Object.keys(input.properties).length > 0]).toEqual([entry.name, true]);
+      expect([entry.name, Object.keys(output.properties).length > 0]).toEqual([entry.name, true]);
+    }
   });
   it('calculates published values', () => {
     expect(ok('limit.shaft', { nominalMm: 160, letter: 'd', grade: 10 })).toMatchObject({
@@ -49,16 +54,23 @@ describe('catalogue', () => {
     expect(
       ok('lathe.dialMove', { dial: metricLathe.slides.crossSlide, fromNumber: '0.14', travelInMm: 2.7 }),
     ).toMatchObject({ number: '0.84', fullTurns: 1 });
-    expect(
-      ok('route.plan', {
-        drawing: drawingOf([feature(1, 20, 30)]),
-        materialId: 'brass',
-        lathe: metricLathe,
-        tools,
-        instruments,
-        stockMm: 25,
-      }).operations,
-    ).toBeDefined();
+    const planned = ok('route.plan', {
+      drawing: drawingOf([feature(1, 20, 30)]),
+      materialId: 'brass',
+      lathe: metricLathe,
+      tools,
+      instruments,
+      stockMm: 25,
+    }) as unknown as { operations: { id: string }[] };
+    expect(planned.operations.map((o) => o.id)).toEqual([
+      'mount',
+      'face',
+      'touchOff',
+      'f1-rough',
+      'touchOff-finisher',
+      'f1-finish',
+      'f1-after',
+    ]);
   });
   it('answers bad input with codes and paths', () => {
     expect(bad('cutting.rpm', { speedMPerMin: -1, diameterMm: 'x', extra: 1 })).toEqual([

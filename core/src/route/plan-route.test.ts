@@ -80,10 +80,17 @@ describe('planRoute', () => {
     expect(machine!.passes).toBeLessThan(rule!.passes);
   });
   it('puts the work on the tail centre when it would bend too much without', () => {
-    const slender = planInput([feature(1, 8, 36, 'h8')], 10);
-    expect(planRoute({ ...slender, hold: { ...slender.hold, clearanceMm: 1, kerfMm: 1 } }).holding.why).toMatch(
-      /bends|longOverhang/,
-    );
+    const why = (d: number, l: number, limits: string, stockMm: number) => {
+      const input = planInput([feature(1, d, l, limits)], stockMm);
+      return planRoute({ ...input, hold: { ...input.hold, clearanceMm: 1, kerfMm: 1 } }).holding.why;
+    };
+    // 2.4 diameters of Ø8 give way more than h8 allows; as much of Ø10 does not, nor does a thick one
+    expect([why(8, 20, 'h8', 10), why(10, 25, 'h7', 12), why(30, 90, 'h7', 36), why(8, 45, 'h8', 10)]).toEqual([
+      'bends',
+      'shortOverhang',
+      'shortOverhang',
+      'longOverhang',
+    ]);
   });
   it('leaves the metal of a round in the corner, which it does not plan, and never squares through it', () => {
     const plain = [feature(1, 30, 30), feature(2, 20, 40)];

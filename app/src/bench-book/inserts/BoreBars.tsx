@@ -1,6 +1,7 @@
 import type { LengthUnit } from '@whelk/core/quantity';
 import { barsForBore, type HolderRecord, isCodeFault, type OwnedBar, readHolder } from '@whelk/core/tool';
 import { useState } from 'react';
+import { inUnit } from '../../messages/in-unit.ts';
 import { barVerdictNames, bodyNames } from '../../messages/inserts.ts';
 import { boxMm, LengthBox } from '../../ui/truing/LengthBox.tsx';
 import { Working } from '../../ui/working/Working.tsx';
@@ -61,9 +62,9 @@ export function BoreBars({ holders, unit }: { holders: readonly HolderRecord[]; 
             <thead>
               <tr>
                 <th scope="col">Bar</th>
-                <th scope="col">Smallest hole, mm</th>
+                <th scope="col">Smallest hole</th>
                 <th scope="col">Stands out</th>
-                <th scope="col">Springs under 100 N, mm</th>
+                <th scope="col">Springs under 100 N</th>
                 <th scope="col">For this bore</th>
               </tr>
             </thead>
@@ -73,12 +74,12 @@ export function BoreBars({ holders, unit }: { holders: readonly HolderRecord[]; 
                   <th scope="row">
                     {codes.get(b.bar.id)} <span className="muted font-normal">{bodyNames[b.bar.body]}</span>
                   </th>
-                  <td>{b.bar.leastBoreMm}</td>
+                  <td>{inUnit(unit).len(b.bar.leastBoreMm)}</td>
                   <td>
                     {b.overhangDiameters.toFixed(1)} of {b.bearsDiameters} diameters
                   </td>
                   <td>
-                    {b.per100NMm.toFixed(3)}
+                    {inUnit(unit).len(b.per100NMm)}
                     <Working of="spring of a bar" tell={(record) => void barsForBore([b.bar], wish, record)} />
                   </td>
                   <td>{barVerdictNames[b.verdict]}</td>

@@ -16,6 +16,7 @@ import { parseLength } from '@whelk/core/quantity';
 import type { Recorder } from '@whelk/core/working';
 import { useState } from 'react';
 import { materialCautionText } from '../../messages/cautions.ts';
+import { inUnit } from '../../messages/in-unit.ts';
 import { cuttingOperationNames, operationNoteText, reasonText, toolMaterialNames } from '../../messages/words.ts';
 import { cuttingSpeed, feed, feedUnit } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
@@ -118,7 +119,7 @@ function OperationsPage({ bench }: { bench: Bench }) {
             <Pick
               label="Pilot"
               value={pilot}
-              choices={centrePilots.map((p) => [String(p), `${p} mm`])}
+              choices={centrePilots.map((p) => [String(p), inUnit(unit).len(p)])}
               onChange={setPilot}
             />
             ,{' '}

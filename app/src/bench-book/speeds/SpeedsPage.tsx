@@ -4,6 +4,7 @@ import { nGradeOf, readFinish } from '@whelk/core/part';
 import { shortLength } from '@whelk/core/quantity';
 import { lazy, memo, Suspense, useMemo } from 'react';
 import { materialCautionText } from '../../messages/cautions.ts';
+import { inUnit } from '../../messages/in-unit.ts';
 import { wordProblem } from '../../messages/problems.ts';
 import {
   chipText,
@@ -212,12 +213,13 @@ function Finish({
       <h2 id="finish">Finish</h2>
       {flatMm > 0 ? (
         <p className="mt-1">
-          This tool has a flat of {flatMm} mm: fed below it, it leaves nearly no marks
+          This tool has a flat of {inUnit(unit).len(flatMm)}: fed below it, it leaves nearly no marks
           {feedMm < flatMm ? '' : '; this feed is more than the flat'}.
         </p>
       ) : r > 0 ? (
         <p className="mt-1">
-          This feed with a nose of {r} mm leaves about <b>Ra {ra.toFixed(1)} µm</b>, Rz {rzUm(feedMm, r).toFixed(1)} µm
+          This feed with a nose of {inUnit(unit).len(r)} leaves about <b>Ra {ra.toFixed(1)} µm</b>, Rz{' '}
+          {rzUm(feedMm, r).toFixed(1)} µm
           {nGradeOf(ra) ? `, within ${nGradeOf(ra)}` : ''}
           {feedMm > r / 2 ? '; the feed is more than half the nose: the sum says too little' : ''}.
         </p>

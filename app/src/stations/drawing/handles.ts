@@ -41,7 +41,8 @@ export function handlesOf(
     };
   const name = feature.name.trim() || `Ø${feature.diameter.text}`;
   const along: Handle = {
-    ...{ key: `${feature.id}-length`, label: `Length of ${name}, mm`, way: 'along' },
+    ...{ key: `${feature.id}-length`, label: `Length of ${name}, ${feature.length.unit}`, way: 'along' },
+    unit: feature.length.unit,
     ...{ zMm: turned.zToMm, rMm: turned.rightMm / 4, valueMm: turned.zToMm - turned.zFromMm },
     onMove: put(
       'length',
@@ -49,7 +50,8 @@ export function handlesOf(
     ),
   };
   const across: Handle = {
-    ...{ key: `${feature.id}-diameter`, label: `Diameter of ${name}, mm`, way: 'across' },
+    ...{ key: `${feature.id}-diameter`, label: `Diameter of ${name}, ${feature.diameter.unit}`, way: 'across' },
+    unit: feature.diameter.unit,
     ...{
       zMm: turned.kind === 'cylinder' || turned.kind === 'ball' ? (turned.zFromMm + turned.zToMm) / 2 : turned.zFromMm,
     },

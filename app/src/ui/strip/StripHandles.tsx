@@ -5,6 +5,8 @@ import { useRef } from 'react';
 export interface Handle {
   readonly key: string;
   readonly label: string;
+  /** of what is told of it */
+  readonly unit: 'mm' | 'in';
   readonly way: 'along' | 'across';
   /** place on the part: zPart and radius, mm */
   readonly zMm: number;
@@ -35,7 +37,7 @@ export function StripHandles({ picture, handles }: { picture: Picture; handles: 
         className={`strip-handle ${h.way}`}
         aria-label={h.label}
         aria-orientation={h.way === 'along' ? 'horizontal' : 'vertical'}
-        aria-valuenow={Number(h.valueMm.toFixed(3))}
+        aria-valuenow={Number((h.unit === 'mm' ? h.valueMm : h.valueMm / 25.4).toFixed(h.unit === 'mm' ? 3 : 4))}
         aria-valuemin={0}
         title={`${h.label}: drag, or arrow keys`}
         onPointerDown={(event) => {

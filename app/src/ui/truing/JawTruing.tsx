@@ -205,9 +205,12 @@ export function JawTruing({ chuck, kind, usualWantedMm, unit, onKeep }: Props) {
                   <>✓ It does not lean: {shown(tilt.runoutFarMm)} of runout out there.</>
                 ) : (
                   <>
-                    It leans {tilt.perMetreMm.toFixed(1)} mm a metre. Near the jaws first; then tap the far end at jaw{' '}
-                    <b>{tilt.tapAt}</b> with a soft hammer until the indicator there has gone back by{' '}
-                    <b>{shown(tilt.tapMm)}</b>, and read near the jaws again.
+                    It leans{' '}
+                    {sense.unit === 'mm'
+                      ? `${tilt.perMetreMm.toFixed(1)} mm a metre`
+                      : `${((tilt.perMetreMm * 12) / 1000).toFixed(4)} in a foot`}
+                    . Near the jaws first; then tap the far end at jaw <b>{tilt.tapAt}</b> with a soft hammer until the
+                    indicator there has gone back by <b>{shown(tilt.tapMm)}</b>, and read near the jaws again.
                   </>
                 )}
               </p>

@@ -1,6 +1,7 @@
 import { castingRunoutMm } from '@whelk/core/hold';
 import { type Chuck, type Truing, truingOf, usualTruing } from '@whelk/core/lathe';
 import { useState } from 'react';
+import { AllowanceField } from '../number-field/AllowanceField.tsx';
 import { FirstMounting } from './FirstMounting.tsx';
 import { type JawResult, JawTruing } from './JawTruing.tsx';
 import { boxMm, LengthBox } from './LengthBox.tsx';
@@ -79,21 +80,17 @@ export function TruingDesk({ chucks, unit, wholeMm, axisHighMm, usualWantedMm = 
                 <option value="slackens">slackens</option>
               </select>
             </label>
-            <label className="text-sm">
-              One turn of the key, mm
-              <input
-                className="input mt-0.5 flex w-36"
-                type="number"
-                min={0.1}
-                max={20}
-                step={0.1}
+            <div className="w-36">
+              <AllowanceField
+                key={desk}
+                label="One turn of the key"
                 value={truing.mmPerTurn}
-                onChange={(e) => {
-                  const mmPerTurn = Number(e.target.value);
-                  if (mmPerTurn >= 0.1 && mmPerTurn <= 20) setOwn({ ...own, [desk]: { ...truing, mmPerTurn } });
+                most={20}
+                onChange={(mmPerTurn) => {
+                  if (mmPerTurn >= 0.1) setOwn({ ...own, [desk]: { ...truing, mmPerTurn } });
                 }}
               />
-            </label>
+            </div>
             {desk === 'casting' && (
               <>
                 <LengthBox
