@@ -161,7 +161,7 @@ describe('a lathe’s own page', () => {
     await sees(page, 'Kept.');
     await press(page, 'Spindle, by tachometer');
     await type(page, 'calibration-rpms', '44, 4x');
-    await sees(page, 'is not a power');
+    await sees(page, 'is not a number');
     await type(page, 'calibration-rpms', '43, 42');
     await sees(page, 'Gives 43 rpm; written down: 45 rpm');
     await press(page, 'Keep this calibration');

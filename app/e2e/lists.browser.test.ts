@@ -69,7 +69,7 @@ describe('lathes', () => {
     await press(page, 'the Grey');
     await page.waitForFunction(() => location.pathname.startsWith('/lathes/'));
     for (const text of [
-      '20/80 · 20/75',
+      '20/80 × 20/75',
       'fixed: note the number',
       '0.001 in, 100 lines',
       'no cutting in reverse',
