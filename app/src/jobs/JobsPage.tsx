@@ -123,7 +123,7 @@ export default function JobsPage({ lines: given, find, archived, steps }: Props)
         </p>
       )}
       {adding && <NewJob onCancel={() => setAdding(false)} />}
-      {steps.demo && !archived && !find && lines.length > 0 && (
+      {steps.demoJobs > 0 && !archived && !find && lines.length > 0 && (
         <DemoNotice steps={steps} onNew={() => setAdding(true)} />
       )}
       {lines.length === 0 && !find && !archived && !adding && <FirstPart steps={steps} onNew={() => setAdding(true)} />}

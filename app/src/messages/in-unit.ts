@@ -46,6 +46,9 @@ const INCH: InUnit = {
 };
 export const inUnit = (unit: LengthUnit): InUnit => (unit === 'in' ? INCH : METRIC);
 
+/** Keys of lengths, and of what is a length for something: `depth1Mm`, `feedMmPerRev`; an indicator's four readings. */
+const LENGTH = /[A-Za-z0-9]Mm(?:Per(?:Rev|Min|N))?$|^mmPerTurn$|^r[1-4]$/;
+
 /** Values of a working or a reason in a unit of length: their keys say what they are in. */
 export function valuesIn(
   values: Readonly<Record<string, number | string>>,
@@ -55,7 +58,7 @@ export function valuesIn(
   return Object.fromEntries(
     Object.entries(values).map(([key, value]) => {
       if (typeof value !== 'number') return [key, value];
-      if (/(?:[a-z]Mm|[a-z]MmPerRev|[a-z]MmPerMin|[a-z]MmPerN)$/.test(key)) return [key, value / MM_PER_IN];
+      if (LENGTH.test(key)) return [key, value / MM_PER_IN];
       return [key, /MPerMin$/.test(key) ? value * FT_PER_M : value];
     }),
   );

@@ -63,6 +63,40 @@ describe('words', () => {
   });
 });
 
+describe('a working in inches', () => {
+  it('has every length of it in inches: what is put in and what comes out belong together', () => {
+    const said = (code: string, values: Record<string, number | string>) => wordStep({ code, values }, 'in').formula;
+    expect(
+      said('truing.eccentricity', {
+        r1: 2.54,
+        r2: 0,
+        r3: 0,
+        r4: 0,
+        towards1Mm: 1.27,
+        towards2Mm: 0,
+        offMm: 1.27,
+        ovalMm: 0,
+      }),
+    ).toContain('(0.1 − 0)/2 = 0.05 towards 1');
+    expect(said('truing.move', { gotPair1Share: 1, gotPair2Share: 1, mmPerTurn: 2.54 })).toContain('0.1 in a turn');
+    expect(said('calibration.twoDepths', { movedInMm: 12.7, depth2Mm: 12.7, depth1Mm: 2.54, sharePercent: 0 })).toBe(
+      '(moved 0.5 − came off 0.5) ÷ (0.5 − 0.1) = 0 % of the depth',
+    );
+    expect(
+      said('tool.bar', {
+        overhangMm: 50.8,
+        modulusGPa: 210,
+        per100NMm: 0.0254,
+        overhangDiameters: 4,
+        bearsDiameters: 4,
+      }),
+    ).toContain('= 0.001 in');
+    expect(said('cutting.rpm', { speedMPerMin: 30.48, diameterMm: 25.4, rpm: 382 })).toBe(
+      '12 × 100 ÷ (π × 1) = 382 rpm',
+    );
+  });
+});
+
 describe('words for trouble', () => {
   it('stand for every cause, change and condition that can raise one', () => {
     for (const cause of causes) {

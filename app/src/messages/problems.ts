@@ -66,7 +66,10 @@ const wordings: Record<string, Wording> = {
     what: `The grade of ${text(p)} is not in the table.`,
     right: 'Use a grade from 5 to 13.',
   }),
-  'limit.sizeOutside': () => ({ what: 'ISO 286 is held here up to 500 mm.', right: 'Give the limits as numbers.' }),
+  'limit.sizeOutside': (_, u) => ({
+    what: `ISO 286 is held here up to ${u.len(500)}.`,
+    right: 'Give the limits as numbers.',
+  }),
   'limit.zoneNotForSize': (p) => ({
     what: `The standard gives no ${text(p)} at this size.`,
     right: 'Choose another letter or give the limits as numbers.',
@@ -98,7 +101,7 @@ const wordings: Record<string, Wording> = {
   }),
   'hold.shortGrip': (p, u) => ({
     what: `${u.len(p.value)} is a short grip.`,
-    right: `At least ${u.len(p.limit)}: half the diameter, and 10 mm.`,
+    right: `At least ${u.len(p.limit)}: half the diameter, and ${u.len(10)}.`,
   }),
   'hold.longGrip': (p, u) => ({
     what: `${u.len(p.value)} is more than the jaws are long.`,
@@ -267,9 +270,9 @@ const wordings: Record<string, Wording> = {
     what: 'This diameter is not smaller than the one before it.',
     right: 'Read them in their order: before, after the shallow cut, after the deep one.',
   }),
-  'calibration.depthsAlike': () => ({
+  'calibration.depthsAlike': (_, u) => ({
     what: 'Both cuts are about as deep: they show nothing of the spring.',
-    right: 'Make the second several times as deep as the first, as 0.1 and 0.5 mm.',
+    right: `Make the second several times as deep as the first, as ${u.len(0.1)} and ${u.len(0.5)}.`,
   }),
   'calibration.springNegative': () => ({
     what: 'The cut took off more than was asked: that is no spring.',

@@ -99,9 +99,17 @@ export async function saveLathe(db: Knex, lathe: Lathe): Promise<Lathe> {
 /** Keeps how a lathe stands. */
 export async function saveStand(db: Knex, latheId: string, stand: Stand): Promise<Stand> {
   const lathe = await latheOf(db, latheId);
-  const kept = standOn(lathe, stand);
+  // forgetting is no lever: a page that was open before does not take it back
+  const since = (await loadStand(db, lathe)).springForgottenAt;
+  const kept = { ...standOn(lathe, stand), ...(since === undefined ? {} : { springForgottenAt: since }) };
   await upsertStand(db, latheId, kept);
   return kept;
+}
+
+/** What a lathe's cuts have shown of spring until now does not count any more. */
+export async function forgetSpringOf(db: Knex, latheId: string): Promise<void> {
+  const stand = await loadStand(db, await latheOf(db, latheId));
+  await upsertStand(db, latheId, { ...stand, springForgottenAt: new Date().toISOString() });
 }
 
 /** How a lathe stands, as far as it is known. */

@@ -29,4 +29,5 @@ export const loadRunsOf = async (db: Knex, jobIds: readonly string[]): Promise<S
 /** Where the runs of some jobs stand. */
 export const summariesOf = async (db: Knex, jobIds: readonly string[]): Promise<RunSummary[]> =>
   (await selectSummariesOf(db, jobIds)).map(toSummary);
-export const recentRuns = async (db: Knex): Promise<StoredRun[]> => loadRunEvents(db, await selectRecentRuns(db, 200));
+export const recentRuns = async (db: Knex, most = 200): Promise<StoredRun[]> =>
+  loadRunEvents(db, await selectRecentRuns(db, most));

@@ -1,18 +1,14 @@
-import { believedSpring, SPRING_BOUND_FACTOR } from '@whelk/core/mechanics';
+import { believedSpring, SPRING_BOUND_FACTOR, type SpringShare } from '@whelk/core/mechanics';
 import { replay, type SpringSample } from '@whelk/core/run';
 import type { Knex } from 'knex';
-import { loadLathe, saveStand } from '../lathes/service.ts';
+import { loadLathe } from '../lathes/service.ts';
 import { recentRuns } from './load.ts';
 
 /** Spring that a lathe's cuts have shown of a tool in a material, as a share of what is reckoned there. */
-export interface SpringLearned {
+export interface SpringLearned extends SpringShare {
   readonly toolId: string;
   readonly tool: string;
   readonly material: string;
-  readonly lowShare: number;
-  readonly bestShare: number;
-  readonly highShare: number;
-  readonly count: number;
 }
 
 interface Shown extends SpringSample {
@@ -21,13 +17,16 @@ interface Shown extends SpringSample {
   readonly material: string;
 }
 
+/** So many of the shop's latest runs are looked through: replaying them costs at every start. */
+const KNOWN_FROM_RUNS = 30;
+
 /** All that recent runs on a lathe have shown, latest first; not what was forgotten, of a tool in its run or of the lathe. */
 async function shownOn(db: Knex, latheId: string): Promise<readonly Shown[]> {
   const { stand } = await loadLathe(db, latheId);
   const since = stand.springForgottenAt ?? '';
   const forgotten = new Set<string>();
   const shown: Shown[] = [];
-  for (const { frozen, events, startedAt } of await recentRuns(db)) {
+  for (const { frozen, events, startedAt } of await recentRuns(db, KNOWN_FROM_RUNS)) {
     if (frozen.lathe.id !== latheId || startedAt <= since) continue;
     const state = replay(frozen, events);
     for (const sample of state.samples.filter((s) => !forgotten.has(s.toolId)))
@@ -62,10 +61,4 @@ export async function springLearned(db: Knex, latheId: string): Promise<readonly
     const { toolId, tool, material } = samples[0]!;
     return { toolId, tool, material, ...believedSpring(samples, SPRING_BOUND_FACTOR) };
   });
-}
-
-/** Forgets all that a lathe has learned of spring: it was scraped in, moved, or its tools were set otherwise. */
-export async function forgetSpring(db: Knex, latheId: string): Promise<void> {
-  const { stand } = await loadLathe(db, latheId);
-  await saveStand(db, latheId, { ...stand, springForgottenAt: new Date().toISOString() });
 }

@@ -1,15 +1,12 @@
+import type { SpringShare } from '@whelk/core/mechanics';
 import { useState } from 'react';
 import { ask } from '../../ui/api.ts';
 
 /** What a lathe's cuts have shown of a tool in a material: shares of what is reckoned of work, tool and lathe. */
-export interface SpringRow {
+export interface SpringRow extends SpringShare {
   readonly toolId: string;
   readonly tool: string;
   readonly material: string;
-  readonly lowShare: number;
-  readonly bestShare: number;
-  readonly highShare: number;
-  readonly count: number;
 }
 
 const share = (value: number) => `${Math.round(100 * value)} %`;

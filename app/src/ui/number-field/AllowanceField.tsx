@@ -24,7 +24,9 @@ export function AllowanceField({
 }) {
   const unit = useUnit();
   const shown = (mm: number) => shortLength(mm, unit, unit === 'mm' ? 3 : 4);
-  const [text, setText] = useState(shown(value));
+  // what was typed stands while it means the value that is kept, in the unit it was typed in; else the value is shown
+  const [typed, setTyped] = useState<{ text: string; value: number; unit: string }>();
+  const text = typed && typed.unit === unit && Math.abs(typed.value - value) < 1e-9 ? typed.text : shown(value);
   const read = parseLength(text, unit, 'notNegative');
   const problem: Problem | undefined = !read.ok
     ? { code: read.code, path: [], value: read.value }
@@ -37,10 +39,11 @@ export function AllowanceField({
       value={text}
       problem={problem}
       inputMode={unit === 'mm' ? 'decimal' : 'text'}
-      onChange={(typed) => {
-        setText(typed);
-        const now = parseLength(typed, unit, 'notNegative');
-        if (now.ok && now.mm.valueOf() <= most) onChange(now.mm.valueOf());
+      onChange={(next) => {
+        const now = parseLength(next, unit, 'notNegative');
+        const mm = now.ok && now.mm.valueOf() <= most ? now.mm.valueOf() : undefined;
+        setTyped({ text: next, value: mm ?? value, unit });
+        if (mm !== undefined) onChange(mm);
       }}
     />
   );

@@ -48,9 +48,10 @@ function Typed({
 }) {
   const id = useId();
   const { field, fieldState } = useController({ name: props.name });
-  const [typed, setTyped] = useState<{ text: string; value: unknown }>();
+  const unit = useUnit();
+  const [typed, setTyped] = useState<{ text: string; value: unknown; unit: string }>();
   // a value that came from elsewhere (undo, another row) is shown instead of what was typed before
-  const text = typed && Object.is(typed.value, field.value) ? typed.text : show(field.value);
+  const text = typed && typed.unit === unit && Object.is(typed.value, field.value) ? typed.text : show(field.value);
   const now = read(text);
   // a field that was just added is empty, not wrong: it is red when it was left so
   const untouched = typed === undefined && text === '' && !fieldState.isTouched;
@@ -72,7 +73,7 @@ function Typed({
         onChange={(event) => {
           const made = read(event.target.value);
           const value = 'value' in made ? made.value : event.target.value;
-          setTyped({ text: event.target.value, value });
+          setTyped({ text: event.target.value, value, unit });
           field.onChange(value);
         }}
       />

@@ -8,9 +8,8 @@ import { database } from '../../../../server/db/connection.ts';
 import { cardWish, loadCard } from '../../../../server/lathes/card.ts';
 import { exportLathe } from '../../../../server/lathes/exchange.ts';
 import { printFonts } from '../../../../server/lathes/fonts.ts';
-import { addCalibration, putInForce, saveStand } from '../../../../server/lathes/service.ts';
+import { addCalibration, forgetSpringOf, putInForce, saveStand } from '../../../../server/lathes/service.ts';
 import { idOf } from '../../../../server/params.ts';
-import { forgetSpring } from '../../../../server/runs/spring.ts';
 import { readBody } from '../../../../server/security/body.ts';
 
 export const GET: APIRoute = ({ params, url }) =>
@@ -44,7 +43,7 @@ export const POST: APIRoute = ({ params, request }) =>
   guarded(async () => {
     const id = idOf(params.id);
     if (params.act === 'forget-spring') {
-      await forgetSpring(database(), id);
+      await forgetSpringOf(database(), id);
       return answer({ forgotten: id });
     }
     if (params.act !== 'calibrations') throw notFound();
