@@ -220,3 +220,20 @@ describe('the lathe as it stands', () => {
     expect(left.toolId).toBe(frozen.steps[face].toolId);
   });
 });
+
+describe('spring that is forgotten', () => {
+  it('stays so when a page that was open before says how the lathe stands', async () => {
+    const id = /\/lathes\/([0-9a-f-]{36})"/.exec((await shop.ask('GET', '/lathes')).text)![1]!;
+    const stand = {
+      ...{ schema: 1, controls: {}, chuckId: null, toolId: null, setOverMm: 0, compoundDeg: 0, direction: 'stopped' },
+      locks: { carriage: false, crossSlide: false, compound: false, quill: false, tailstock: false },
+      slides: { crossSlide: '', carriage: '', compound: '' },
+    };
+    expect((await shop.ask('POST', `/api/lathes/${id}/forget-spring`, {})).status).toBe(200);
+    const kept = await shop.ask('PUT', `/api/lathes/${id}/stand`, { stand });
+    expect([kept.status, kept.body.stand]).toEqual([
+      200,
+      expect.objectContaining({ springForgottenAt: expect.stringMatching(/^\d{4}-/) }),
+    ]);
+  });
+});
