@@ -258,7 +258,7 @@ describe('bad input and defence', () => {
   ])('refuses the body %.20s', async (body, status, code) => {
     expect(codes(await shop.ask('POST', '/api/jobs', body))).toEqual([status, code]);
   });
-  it('stops reading a body without a length once it is too large', async () => {
+  it('hears why a body without a length was refused as too large', async () => {
     const stream = new ReadableStream({
       start(controller) {
         for (let i = 0; i < 40; i++) controller.enqueue(new TextEncoder().encode('x'.repeat(50_000)));

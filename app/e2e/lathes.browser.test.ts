@@ -274,6 +274,7 @@ describe('the bench book', () => {
     await type(page, 'mc', '0.2');
     await page.keyboard.press('Enter');
     await page.waitForFunction(() => document.querySelector('button[aria-label^="Take Its exponent mc back"]'));
+    await sees(page, 'Kept.');
     // a figure changed afterwards leaves it as it was said
     await page.reload();
     await hydrated(page);

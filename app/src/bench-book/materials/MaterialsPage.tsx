@@ -79,8 +79,10 @@ function MaterialsPage({ records: given, all: first }: Props) {
     const before = latest.current;
     latest.current = next;
     setRecords(next);
+    // said of this change, not still of the one before; and sent even when the page is left at once
+    setTold('');
     sending.current = sending.current.then(async () => {
-      const result = await ask(method, '/api/records/material', body);
+      const result = await ask(method, '/api/records/material', body, true);
       if (result.ok) return setTold(done);
       latest.current = before;
       setRecords(before);
