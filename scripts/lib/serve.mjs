@@ -49,6 +49,8 @@ export async function serve(port) {
     res.once('close', () => open--);
     handler(req, res);
   });
+  // longer than anybody who asks again waits: a line closed just as the next question goes out would look like a server gone
+  server.keepAliveTimeout = 65_000;
   server.requestTimeout = 60_000;
   server.headersTimeout = 20_000;
   await new Promise((resolve, reject) => {
