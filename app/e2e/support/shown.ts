@@ -1,0 +1,86 @@
+import { planJob } from '@whelk/core/job';
+import { adviseStep, replay, sizesRead } from '@whelk/core/run';
+import { connect } from '../../src/server/db/connection.ts';
+import { listJobs } from '../../src/server/jobs/service.ts';
+import { loadRunsOf } from '../../src/server/runs/load.ts';
+import { loadShop } from '../../src/server/shop/service.ts';
+
+/** What is shown of a job. */
+export interface ShownJob {
+  readonly title: string;
+  readonly runs: readonly unknown[];
+}
+
+/** Figures as a page has room for them: what is shown is compared, not the last bit. */
+const told = (value: unknown): unknown =>
+  typeof value === 'number'
+    ? Number(value.toFixed(4))
+    : Array.isArray(value)
+      ? value.map(told)
+      : value && typeof value === 'object'
+        ? Object.fromEntries(
+            Object.entries(value)
+              .filter(([, v]) => v !== undefined)
+              .sort(([a], [b]) => (a < b ? -1 : 1))
+              .map(([k, v]) => [k, told(v)]),
+          )
+        : value;
+
+/**
+ * All that a shop's pages show of its jobs and runs, as plain data in an order of its own: drawings as they are read, plans, and
+ * where each run stands, with the number that it tells next.
+ */
+export async function shownBy(databaseUrl: string): Promise<readonly ShownJob[]> {
+  const db = connect(databaseUrl);
+  try {
+    const shop = await loadShop(db);
+    const jobs = [...(await listJobs(db, false, '')), ...(await listJobs(db, true, ''))];
+    const shown = [];
+    for (const { id, job } of jobs.toSorted((a, b) => (a.job.title < b.job.title ? -1 : 1))) {
+      const planned = planJob(job, shop);
+      const runs = await loadRunsOf(db, [id]);
+      shown.push({
+        title: job.title,
+        part: {
+          lengthMm: planned.part.lengthMm,
+          outside: planned.part.features.map((f) => [f.id, f.kind, f.leftMm, f.rightMm, f.zFromMm, f.zToMm]),
+          inside: planned.part.bores.map((b) => [b.id, b.kind, b.outerMm, b.innerMm, b.zFromMm, b.zToMm]),
+        },
+        problems: planned.problems.map((p) => p.code).toSorted(),
+        setups: planned.setups.map(({ plan }) => ({
+          holding: [plan.holding.method, plan.holding.jawsMm, plan.holding.gripMm],
+          blankMm: plan.blank.lengthMm,
+          minutes: plan.minutes,
+          operations: plan.operations.map((o) => [
+            ...[o.id, o.setting?.rpm, o.setting?.feedMmPerRev, o.targetMm],
+            o.passes.map((p) => p.diameterAfterMm),
+          ]),
+          waiting: plan.waiting.map((w) => [w.what, w.featureId, w.why]),
+        })),
+        runs: runs
+          .toSorted((a, b) => a.setup - b.setup || a.piece - b.piece || (a.id < b.id ? -1 : 1))
+          .map((run) => {
+            const state = replay(run.frozen, run.events);
+            const advice = state.ended ? undefined : adviseStep(run.frozen, state);
+            return {
+              where: [run.setup, run.piece, state.stepIndex, run.frozen.steps.length, state.ended?.outcome],
+              ignored: state.ignored,
+              readings: state.readings.map((r) => [r.featureId, r.mm, r.text, r.place, r.feel, r.setAside, r.was]),
+              lengths: state.lengths.map((l) => [l.featureId, l.mm]),
+              outcomes: state.outcomes.map((o) => [o.featureId, o.sizeMm, o.decision.verdict, o.decision.left]),
+              sizes: sizesRead(state),
+              springs: state.samples.map((s) => [s.share, s.uncertaintyShare]),
+              metal: state.metal,
+              standing: state.standing,
+              now: advice && [advice.step.id, advice.step.kind, advice.expected?.mm],
+              move: advice?.move,
+              next: advice?.next,
+            };
+          }),
+      });
+    }
+    return JSON.parse(JSON.stringify(told(shown)));
+  } finally {
+    await db.destroy();
+  }
+}

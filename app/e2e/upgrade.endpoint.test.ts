@@ -1,0 +1,39 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { TestShop } from './support/shop.ts';
+import { type ShownJob, shownBy } from './support/shown.ts';
+
+const ROOT = path.resolve(import.meta.dirname, '../..');
+const kept = path.join(import.meta.dirname, 'fixtures');
+let shop: TestShop;
+let now: readonly ShownJob[];
+const then = JSON.parse(readFileSync(path.join(kept, 'november.json'), 'utf8')) as readonly ShownJob[];
+
+beforeAll(async () => {
+  shop = await new TestShop().startDatabase('bare');
+  execFileSync(process.execPath, [path.join(ROOT, 'scripts/restore.mjs'), path.join(kept, 'november.backup')], {
+    env: { ...process.env, WHELK_DATABASE_URL: shop.databaseUrl },
+  });
+  now = await shownBy(shop.databaseUrl);
+}, 120_000);
+afterAll(() => shop.end());
+
+describe('a backup of an earlier version', () => {
+  it('has all its jobs and runs again', () => {
+    expect(now.map((j) => [j.title, j.runs.length])).toEqual(then.map((j) => [j.title, j.runs.length]));
+    expect(then.flatMap((j) => j.runs).length).toBeGreaterThan(15);
+  });
+  it.each(then.map((j) => j.title))('shows the drawing and the plan of “%s” as they were', (title) => {
+    const of = (list: readonly ShownJob[]) => {
+      const { runs: _runs, ...job } = list.find((j) => j.title === title)!;
+      return job;
+    };
+    expect(of(now)).toEqual(of(then));
+  });
+  it.each(then.map((j) => j.title))('tells at the lathe what it told, in every run of “%s”', (title) => {
+    const of = (list: readonly ShownJob[]) => list.find((j) => j.title === title)!.runs;
+    expect(of(now)).toEqual(of(then));
+  });
+});
