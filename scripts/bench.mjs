@@ -13,6 +13,7 @@ await run(async () => {
   ensureBuilt();
   for (const file of [
     'core/bench/core.ts',
+    'core/bench/contour.ts',
     'core/bench/drawing.ts',
     'core/bench/stock.ts',
     'core/bench/truing.ts',

@@ -1,4 +1,5 @@
-import { flatten, outsideProfile, resolveDrawing, solveChain } from '../src/part/index.ts';
+import { flatten } from '../src/contour/index.ts';
+import { outsideProfile, resolveDrawing, solveChain } from '../src/part/index.ts';
 import { rational } from '../src/quantity/index.ts';
 import { drawingOf, feature } from '../src/testing/shop.ts';
 import { median, row } from './measure.ts';

@@ -9,7 +9,8 @@ import {
   TextVerticalAlignment,
   Units,
 } from '@tarikjabiri/dxf';
-import { type Corner, insideProfiles, outsideProfile, type Part } from '@whelk/core/part';
+import type { Corner } from '@whelk/core/contour';
+import { insideProfiles, outsideProfile, type Part } from '@whelk/core/part';
 import type { Picture, Role } from '@whelk/core/picture';
 
 type Unit = 'mm' | 'in';

@@ -1,8 +1,9 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { DxfWriter, point2d, point3d, Units } from '@tarikjabiri/dxf';
+import { flatten, radiiAt } from '@whelk/core/contour';
 import { jobSchema } from '@whelk/core/job';
-import { type Drawing, flatten, insideProfiles, outsideProfile, radiiAt, resolveDrawing } from '@whelk/core/part';
+import { type Drawing, insideProfiles, outsideProfile, resolveDrawing } from '@whelk/core/part';
 import { drawingSheets } from '@whelk/core/sheet';
 import { drawingFromOutlines, guessAxis, traceOutlines } from '@whelk/core/trace';
 import DxfParser from 'dxf-parser';

@@ -1,7 +1,7 @@
+import { flatten, radiiAt } from '../contour/index.ts';
 import type { DrawingChain } from './chain-of.ts';
 import type { Drawing } from './drawing.ts';
 import type { Part, Turned } from './part.ts';
-import { flatten, radiiAt } from './path.ts';
 import { insideProfiles, outsideProfile } from './profile.ts';
 import type { Reader } from './read.ts';
 

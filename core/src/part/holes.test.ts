@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { flatten, largestRadius } from '../contour/index.ts';
 import { codesOf, drawingOf, feature, mm, shaped } from '../testing/shop.ts';
 import {
   type BoreStep,
@@ -9,7 +10,6 @@ import {
   type Feature,
   storedDrawingSchema,
 } from './drawing.ts';
-import { flatten, largestRadius } from './path.ts';
 import { insideProfiles, outsideProfile } from './profile.ts';
 import { resolveDrawing } from './resolve.ts';
 

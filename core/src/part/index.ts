@@ -39,7 +39,6 @@ export {
   type SurfaceName,
 } from './geometry-schema.ts';
 export { type Bored, type Part, type Resolved, type Turned, upgradePart } from './part.ts';
-export { arcOf, type Corner, flatten, largestRadius, radiiAt } from './path.ts';
 export { PATTERNS, type PatternName, patternDrawing } from './patterns.ts';
 export { featureProfile, insideProfiles, outsideProfile } from './profile.ts';
 export { blocks, resolveDrawing } from './resolve.ts';

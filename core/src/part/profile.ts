@@ -1,7 +1,7 @@
+import { type Corner, QUARTER } from '../contour/index.ts';
 import { radians } from '../quantity/index.ts';
 import type { CutGroove } from './details.ts';
 import type { Bored, Part, Turned } from './part.ts';
-import { type Corner, QUARTER } from './path.ts';
 
 /** Half included angle of a drill's point from the axis: 118° in all. */
 const DRILL_HALF_DEG = 59;

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { arcOf, flatten, radiiAt } from '../contour/index.ts';
 import { codesOf, drawingOf, feature, mm, shaped } from '../testing/shop.ts';
 import { emptyDetail, type Groove } from './detail-schema.ts';
 import type { Drawing } from './drawing.ts';
-import { arcOf, flatten, radiiAt } from './path.ts';
 import { outsideProfile } from './profile.ts';
 import { resolveDrawing } from './resolve.ts';
 import { ballLengthMm, solveTaper } from './shapes.ts';

@@ -1,4 +1,5 @@
-import { flatten, insideProfiles, outsideProfile, type Part } from '../part/index.ts';
+import { flatten } from '../contour/index.ts';
+import { insideProfiles, outsideProfile, type Part } from '../part/index.ts';
 
 /** Arcs are drawn with lines no farther off than this, mm; on any screen or sheet that is less than a line is thick. */
 export const DRAWN_CLOSE_MM = 0.01;

@@ -1,4 +1,4 @@
-import { arcOf } from '../part/index.ts';
+import { arcOf } from '../contour/index.ts';
 import type { PathCorner } from './picture.ts';
 
 /** The corners of a full circle: two half turns. */

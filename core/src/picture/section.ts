@@ -1,4 +1,5 @@
-import { type CutDetail, featureProfile, flatten, type Part } from '../part/index.ts';
+import { flatten } from '../contour/index.ts';
+import { type CutDetail, featureProfile, type Part } from '../part/index.ts';
 import { DRAWN_CLOSE_MM, halfOutline, holeOutlines } from './outline.ts';
 import type { Shape } from './picture.ts';
 

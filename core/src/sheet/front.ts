@@ -1,4 +1,5 @@
-import { type Corner, flatten, insideProfiles, outsideProfile, type Resolved } from '../part/index.ts';
+import { type Corner, flatten } from '../contour/index.ts';
+import { insideProfiles, outsideProfile, type Resolved } from '../part/index.ts';
 import { crossShapes, detailLines, faceShapes, type PathCorner, type Role, type Shape } from '../picture/index.ts';
 import { radians } from '../quantity/index.ts';
 import type { Point } from './clear.ts';

@@ -1,4 +1,5 @@
-import { type Drawing, flatten, insideProfiles, type Resolved, radiiAt } from '../part/index.ts';
+import { flatten, radiiAt } from '../contour/index.ts';
+import { type Drawing, insideProfiles, type Resolved } from '../part/index.ts';
 import { outerAt, type Picture, type Shape } from '../picture/index.ts';
 import type { Box, Point } from './clear.ts';
 import { dress } from './dress.ts';

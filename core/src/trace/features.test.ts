@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { type Corner, resolveDrawing } from '../part/index.ts';
+import type { Corner } from '../contour/index.ts';
+import { resolveDrawing } from '../part/index.ts';
 import { drawingFromOutlines } from './features.ts';
 import type { Traced } from './shape.ts';
 

@@ -1,13 +1,12 @@
+import { type Corner, flatten } from '../contour/index.ts';
 import {
   type BoreStep,
-  type Corner,
   type Drawing,
   emptyBoreStep,
   emptyDetail,
   emptyDrawing,
   emptyFeature,
   type Feature,
-  flatten,
   type Groove,
   MOST_FEATURES,
 } from '../part/index.ts';

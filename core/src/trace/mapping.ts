@@ -1,4 +1,4 @@
-import type { Corner } from '../part/index.ts';
+import type { Corner } from '../contour/index.ts';
 import type { PathCorner, Picture, Role, Shape } from '../picture/index.ts';
 import { boundsOf, type Placing, placerOf } from './place.ts';
 import type { Traced } from './shape.ts';

@@ -1,4 +1,4 @@
-import type { Corner } from '../part/index.ts';
+import type { Corner } from '../contour/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import { JOINS_MM, type Placing, placed } from './place.ts';
 import type { Stroke } from './stroke.ts';

@@ -1,4 +1,4 @@
-import { arcOf } from '../part/index.ts';
+import { arcOf } from '../contour/index.ts';
 
 /** A line or an arc of a file, in the file's own plane and unit. `bulge` as in outlines: positive turns left on the way. */
 export interface Stroke {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { Corner } from '../contour/index.ts';
 import {
-  type Corner,
   type Drawing,
   emptyBoreStep,
   emptyDetail,

@@ -1,26 +1,7 @@
-/**
- * A corner of an outline in zPart and radius, mm. `bulge`: the way to the next corner is an arc; the tangent of a quarter of
- * its angle, positive where it turns left on the way.
- */
-export interface Corner {
-  readonly zMm: number;
-  readonly rMm: number;
-  readonly bulge?: number;
-}
-/** Tangent of an eighth of a turn: the bulge of a quarter circle. */
-export const QUARTER = Math.SQRT2 - 1;
+import { arcOf, type Corner } from './corner.ts';
 
-/** Centre and radius of an arc between two corners, and the angles where it begins and how far it turns, radians. */
-export function arcOf(a: Corner, b: Corner, bulge: number) {
-  const sweep = 4 * Math.atan(bulge);
-  const chord = Math.hypot(b.zMm - a.zMm, b.rMm - a.rMm);
-  const radius = (chord * (1 + bulge * bulge)) / (4 * Math.abs(bulge));
-  // from the middle of the chord to the centre, along its left normal
-  const off = (chord * (1 - bulge * bulge)) / (4 * bulge);
-  const centreZ = (a.zMm + b.zMm) / 2 - ((b.rMm - a.rMm) / chord) * off;
-  const centreR = (a.rMm + b.rMm) / 2 + ((b.zMm - a.zMm) / chord) * off;
-  return { radius, centreZ, centreR, from: Math.atan2(a.rMm - centreR, a.zMm - centreZ), sweep };
-}
+/** Most pieces that one arc is made into. */
+const MOST_PIECES = 4096;
 
 /**
  * Straight lines that follow an outline.
@@ -35,7 +16,7 @@ export function flatten(corners: readonly Corner[], toleranceMm: number): readon
     if (!corner.bulge || !next) continue;
     const { radius, centreZ, centreR, from, sweep } = arcOf(corner, next, corner.bulge);
     const step = 2 * Math.acos(Math.max(0, 1 - Math.min(toleranceMm, radius) / radius));
-    const count = Math.min(4096, Math.max(2, Math.ceil(Math.abs(sweep) / Math.max(step, 0.001))));
+    const count = Math.min(MOST_PIECES, Math.max(2, Math.ceil(Math.abs(sweep) / Math.max(step, 0.001))));
     for (let k = 1; k < count; k++) {
       const angle = from + (sweep * k) / count;
       points.push([centreZ + radius * Math.cos(angle), centreR + radius * Math.sin(angle)]);
