@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { ring } from '../contour/index.ts';
 import * as limit from '../limit/index.ts';
 import * as quantity from '../quantity/index.ts';
 import { metricLathe } from './shop.ts';
@@ -17,7 +18,7 @@ const found = files.flatMap((file) =>
     result: m[2]!.replace(/ (?:for|on) .*$/, '').trim(),
   })),
 );
-const scope = { ...quantity, ...limit, dial: metricLathe.slides.crossSlide };
+const scope = { ...quantity, ...limit, ring, dial: metricLathe.slides.crossSlide };
 
 function same(actual: unknown, expected: unknown): void {
   if (typeof expected === 'number') {
