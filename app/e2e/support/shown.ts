@@ -1,4 +1,5 @@
 import { planJob } from '@whelk/core/job';
+import { bottomOf, insides, mouthOf, outsides } from '@whelk/core/part';
 import { adviseStep, replay, sizesRead } from '@whelk/core/run';
 import { connect } from '../../src/server/db/connection.ts';
 import { listJobs } from '../../src/server/jobs/service.ts';
@@ -43,8 +44,11 @@ export async function shownBy(databaseUrl: string): Promise<readonly ShownJob[]>
         title: job.title,
         part: {
           lengthMm: planned.part.lengthMm,
-          outside: planned.part.features.map((f) => [f.id, f.kind, f.leftMm, f.rightMm, f.zFromMm, f.zToMm]),
-          inside: planned.part.bores.map((b) => [b.id, b.kind, b.outerMm, b.innerMm, b.zFromMm, b.zToMm]),
+          outside: outsides(planned.part).map((f) => [f.id, f.kind, f.leftMm, f.rightMm, f.zFromMm, f.zToMm]),
+          inside: insides(planned.part).map((b) => {
+            const [mouth, bottom] = [mouthOf(b), bottomOf(b)];
+            return [b.id, b.made, mouth.diameterMm, bottom.diameterMm, mouth.zMm, bottom.zMm];
+          }),
         },
         problems: planned.problems.map((p) => p.code).toSorted(),
         setups: planned.setups.map(({ plan }) => ({

@@ -4,7 +4,11 @@ import { describe, expect, it } from 'vitest';
 import { readingsCsv } from './csv.ts';
 
 const run = {
-  part: { features: [{ id: 'f1', name: '=Bearing, "h7"', limits: { lowerMm: 27.979, upperMm: 28 } }] },
+  part: {
+    surfaces: [
+      { id: 'f1', kind: 'cylinder', side: 'outside', name: '=Bearing, "h7"', limits: { lowerMm: 27.979, upperMm: 28 } },
+    ],
+  },
   instruments: [{ id: 'i1', name: 'Micrometer 25–50', uncertaintyMm: 0.004 }],
 } as unknown as FrozenRun;
 const reading = (more: object) => ({

@@ -1,13 +1,5 @@
 import type { Limits } from '@whelk/core/limit';
-import type {
-  BoreKind,
-  Detail,
-  FeatureKind,
-  GeometryKind,
-  GROOVE_SHAPES,
-  PatternName,
-  SurfaceName,
-} from '@whelk/core/part';
+import type { BoreKind, Detail, End, FeatureKind, GeometryKind, GROOVE_SHAPES, PatternName } from '@whelk/core/part';
 
 /** The trade's words for what a drawing is made of. */
 export const kindNames: Record<FeatureKind, string> = {
@@ -53,7 +45,7 @@ export const geometryNames: Record<GeometryKind, string> = {
   parallelism: 'parallelism',
 };
 /** A surface of a feature by the feature's name. */
-export const surfaceNames: Record<SurfaceName['what'], (name: string) => string> = {
+export const surfaceNames: Record<'round' | End, (name: string) => string> = {
   round: (name) => name,
   left: (name) => `face of ${name}, headstock side`,
   right: (name) => `face of ${name}, tailstock side`,

@@ -12,7 +12,7 @@ import { turnPiece } from './turner.ts';
 /** A small part of what `npm run judge` prints; the whole table is cut there. */
 const PIECES = 40;
 const limitsOf = (run: object) =>
-  (run as { part: { features: { limits: { upperMm: number; lowerMm: number } }[] } }).part.features[0]!.limits;
+  (run as { part: { surfaces: { limits: { upperMm: number; lowerMm: number } }[] } }).part.surfaces[0]!.limits;
 
 describe('a turner who does exactly what he is told', () => {
   const rows: Row[] = ['h7', 'h8', 'h9', 'h10', '±0.1'].flatMap((limits) =>
@@ -133,8 +133,10 @@ describe('rings of every kind', () => {
           const { run } = answer.result as {
             run: {
               part: {
-                features: {
+                surfaces: {
                   id: string;
+                  kind: string;
+                  side: string;
                   zFromMm: number;
                   zToMm: number;
                   limits: { upperMm: number; lowerMm: number };
@@ -142,7 +144,7 @@ describe('rings of every kind', () => {
               };
             };
           };
-          const { features } = run.part;
+          const features = run.part.surfaces.filter((s) => s.side === 'outside' && s.kind === 'cylinder');
           const made = turnPiece({
             run,
             world: {

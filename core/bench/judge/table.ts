@@ -18,7 +18,7 @@ const rows: Row[] = [
 ];
 
 interface Frozen {
-  readonly part: { readonly features: readonly { readonly limits: { upperMm: number; lowerMm: number } }[] };
+  readonly part: { readonly surfaces: readonly { readonly limits: { upperMm: number; lowerMm: number } }[] };
   readonly steps: readonly {
     readonly kind: string;
     readonly fineness?: string;
@@ -31,7 +31,7 @@ for (const [i, row] of rows.entries()) {
   if (i % shares !== share) continue;
   const { run, warnings } = runOf(row, twoChucks);
   const { part, steps } = run as Frozen;
-  const { limits } = part.features[0]!;
+  const { limits } = part.surfaces[0]!;
   const setBy = steps.find((s) => s.kind === 'finish')?.fineness;
   const half = Math.floor(features / 2);
   const began = performance.now();

@@ -70,16 +70,18 @@ export const drawing = [
     output: z.object({
       lengthMm: z.number(),
       largestMm: z.number(),
-      features: z.array(z.any()),
-      bores: z.array(z.any()),
+      surfaces: z.array(z.any()),
+      lengths: z.array(z.any()),
+      relations: z.array(z.any()),
       found: z.array(z.any()),
     }),
     run: ({ drawing: document }) => {
       const { part, problems } = resolveDrawing(document);
       return {
         ...part,
-        features: [...part.features],
-        bores: [...part.bores],
+        surfaces: [...part.surfaces],
+        lengths: [...part.lengths],
+        relations: [...part.relations],
         found: problems.map((p) => ({ ...p })),
       };
     },

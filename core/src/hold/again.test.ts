@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { partEndForEnd, resolveDrawing } from '../part/index.ts';
+import { emptyBoreStep, endForEnd, outsides, resolveDrawing } from '../part/index.ts';
 import { twoChucks } from '../testing/jobs.ts';
 import { drawingOf, feature, mm } from '../testing/shop.ts';
 import { heldAgain } from './again.ts';
@@ -12,7 +12,7 @@ const jawsMm = twoChucks.holding.chucks[0]!.jawLengthMm;
 const fresh: Worked = { doneIds: [], edgeIds: [], tailMm: 1, headMm: 0, tailCentre: false, headCentre: false };
 const setup: Setup = { id: '00000000-0000-4000-8000-000000000001', tail: 'left', method: 'auto', gripMm: 0 };
 // a journal left of a collar, a long bearing right of it: turned from the right, then put in again the other way round
-const spindle = partEndForEnd(
+const spindle = endForEnd(
   resolveDrawing(drawingOf([feature(1, 30, 40), feature(2, 42, 12), feature(3, 28, 60, 'h7'), feature(4, 18, 20)]))
     .part,
 );
@@ -46,13 +46,15 @@ describe('places to grip', () => {
         }),
         (lengths) => {
           const { part } = resolveDrawing(drawingOf(lengths.map(([d, l], i) => feature(i + 1, d, l))));
-          const doneIds = part.features.filter((_, i) => lengths[i]![2]).map((f) => f.id);
+          const doneIds = outsides(part)
+            .filter((_, i) => lengths[i]![2])
+            .map((f) => f.id);
           for (const place of gripPlaces(part, { ...fresh, doneIds }, 64, twoChucks, 5)) {
-            const at = part.features.findIndex((f) => f.id === place.id);
-            const f = part.features[at]!;
+            const at = outsides(part).findIndex((f) => f.id === place.id);
+            const f = outsides(part)[at]!;
             expect(place.jawsMm).toBeLessThanOrEqual(f.zToMm + 1e-9);
             expect(place.gripMm).toBeLessThanOrEqual(jawsMm);
-            for (const before of part.features.slice(0, at))
+            for (const before of outsides(part).slice(0, at))
               expect(doneIds.includes(before.id) ? before.diameterMm : 64).toBeLessThanOrEqual(place.diameterMm + 1e-9);
           }
         },
@@ -65,12 +67,7 @@ describe('places to grip', () => {
 const ring = resolveDrawing({
   ...drawingOf([feature(1, 60, 20)]),
   bores: {
-    left: [
-      {
-        ...{ id: 'h1', kind: 'bored', name: '', limits: 'H7', finish: '', details: [] },
-        ...{ diameter: mm(30), length: mm(20), end: mm(''), through: true },
-      },
-    ] as never,
+    left: [{ ...emptyBoreStep('h1', 'mm', 'bored'), limits: 'H7', diameter: mm(30), length: mm('') }],
     right: [],
   },
 }).part;

@@ -1,5 +1,6 @@
 import { chuckReachMm, type Lathe, usualChuck } from '../lathe/index.ts';
 import type { Part } from '../part/index.ts';
+import { insides, outsides } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { gripPlaces, wantedGripMm } from './grip-places.ts';
@@ -135,7 +136,7 @@ export function heldAgain(
 function checkCentres(part: Part, worked: Worked, dogMm: number, lathe: Lathe): Problem[] {
   const problems: Problem[] = [];
   const lengthMm = part.lengthMm + worked.tailMm + worked.headMm;
-  if (part.bores.length > 0) problems.push({ code: 'hold.hollowNoCentres', path: ['method'] });
+  if (insides(part).length > 0) problems.push({ code: 'hold.hollowNoCentres', path: ['method'] });
   else if (!worked.headCentre || !worked.tailCentre) problems.push({ code: 'hold.noCentreHoles', path: ['method'] });
   if (lengthMm > lathe.sizes.betweenCentresMm)
     problems.push({
@@ -163,7 +164,7 @@ function onArbor(
   if (heldInside(method) && holeMm === 0) problems.push({ code: 'hold.noThroughHole', path: ['method'] });
   if (method === 'faceplate' && !lathe.holding.faceplate) problems.push({ code: 'hold.noFaceplate', path: ['method'] });
   const inside = heldInside(method);
-  const onMm = inside ? holeMm : Math.min(part.features[0]?.diameterMm ?? part.largestMm, part.largestMm);
+  const onMm = inside ? holeMm : Math.min(outsides(part)[0]?.diameterMm ?? part.largestMm, part.largestMm);
   const arbor = lathe.holding.arbors?.find((a) => a.kind === method && a.fromMm <= onMm && onMm <= a.toMm);
   const largestMm = Math.max(part.largestMm, 1);
   if (method !== 'mandrel' && lengthMm > LONGEST[method] * largestMm)

@@ -1,5 +1,6 @@
 import { chuckReachMm, type Lathe, usualChuck } from '../lathe/index.ts';
-import type { Part, Turned } from '../part/index.ts';
+import type { Outside, Part } from '../part/index.ts';
+import { cutInto, edgeOf, outsides } from '../part/index.ts';
 import { SHORTEST_GRIP_MM } from './blank.ts';
 import type { Worked } from './worked.ts';
 
@@ -30,8 +31,13 @@ const DOG_MM = 12;
 const WORSE: Readonly<Record<NonNullable<GripPlace['poor']>, number>> = { short: 14, detail: 8, jaws: 25, spindle: 20 };
 
 /** Whether what lies behind the jaws is longer than they are and too thick for the spindle's bore. */
-function behind(part: Part, zMm: number, worked: Worked, standing: (f: Turned) => number, lathe: Lathe): boolean {
-  const thickMm = Math.max(0, ...part.features.filter((f) => f.zFromMm < zMm - 1e-9).map(standing));
+function behind(part: Part, zMm: number, worked: Worked, standing: (f: Outside) => number, lathe: Lathe): boolean {
+  const thickMm = Math.max(
+    0,
+    ...outsides(part)
+      .filter((f) => f.zFromMm < zMm - 1e-9)
+      .map(standing),
+  );
   return zMm + worked.headMm > usualChuck(lathe).jawLengthMm && thickMm > lathe.spindle.boreMm;
 }
 
@@ -48,18 +54,18 @@ export function gripPlaces(
   dog = false,
 ): readonly GripPlace[] {
   const done = new Set(worked.doneIds);
-  const standing = (f: Turned): number => (done.has(f.id) ? f.diameterMm : (worked.rough?.[f.id] ?? stockMm));
+  const standing = (f: Outside): number => (done.has(f.id) ? f.diameterMm : (worked.rough?.[f.id] ?? stockMm));
   const longestMm = dog ? DOG_MM : usualChuck(lathe).jawLengthMm;
   const reachMm = chuckReachMm(usualChuck(lathe));
   const places: (GripPlace & { cost: number })[] = [];
   let largestMm = 0;
-  for (const [i, f] of part.features.entries()) {
+  for (const [i, f] of outsides(part).entries()) {
     const diameterMm = standing(f);
     const over = diameterMm < largestMm - 1e-9;
     largestMm = Math.max(largestMm, diameterMm);
     if (over || (f.kind !== 'cylinder' && done.has(f.id))) continue;
-    const next = part.features[i + 1];
-    const edgeWaits = f.right !== undefined && done.has(f.id) && !worked.edgeIds.includes(f.id);
+    const next = outsides(part)[i + 1];
+    const edgeWaits = edgeOf(part, f.id, 'right') !== undefined && done.has(f.id) && !worked.edgeIds.includes(f.id);
     const free = next === undefined || !done.has(next.id) || edgeWaits ? clearanceMm : 0;
     // raw stock before the faced length is gripped too; a dog sits at the very end of it
     const fromMm = i === 0 ? f.zFromMm - worked.headMm : f.zFromMm;
@@ -76,12 +82,12 @@ export function gripPlaces(
           ? 'jaws'
           : !dog && behind(part, jawsMm - gripMm, worked, standing, lathe)
             ? 'spindle'
-            : f.details.some((d) => d.kind !== 'groove')
+            : cutInto(part, f.id).some((d) => d.kind !== 'groove')
               ? 'detail'
               : undefined;
     const fit = finished && f.limits.how !== 'general';
     // what is under the jaws or behind them has to wait for yet another holding
-    const waits = part.features.filter((o) => !done.has(o.id) && o.zFromMm < jawsMm - 1e-9).length;
+    const waits = outsides(part).filter((o) => !done.has(o.id) && o.zFromMm < jawsMm - 1e-9).length;
     const lack = poor === 'short' ? 1 - gripMm / (dog ? 6 : wantedGripMm(diameterMm)) : 1;
     const cost = (poor ? WORSE[poor] * lack : 0) + 5 * waits + (fit ? 1 : 0) + (dog ? i : outMm / diameterMm / 3);
     places.push({ id: f.id, diameterMm, jawsMm, gripMm, outMm, finished, fit, poor, cost });

@@ -1,4 +1,5 @@
-import type { Part, Turned } from '../part/index.ts';
+import type { Outside, Part } from '../part/index.ts';
+import { cutInto, edgeOf, insides, outsides } from '../part/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { type Blank, cutOffMm } from './blank.ts';
 import type { HoldChoice, HoldMethod } from './schema.ts';
@@ -76,7 +77,7 @@ export const helpedByHolding = ({ what, why }: Waiting): boolean =>
 
 export interface Reach {
   /** largest first, which is from the chuck to the tail */
-  readonly reachable: readonly Turned[];
+  readonly reachable: readonly Outside[];
   readonly waiting: readonly Waiting[];
 }
 
@@ -93,11 +94,11 @@ export function reachFromTail(
   gripOn: HoldChoice['gripOn'],
   worked?: Pick<Worked, 'doneIds' | 'headMm'>,
 ): Reach {
-  const reachable: Turned[] = [];
+  const reachable: Outside[] = [];
   const waiting: Waiting[] = [];
   const done = new Set(worked?.doneIds);
   let largestMm = 0;
-  for (const feature of part.features.toReversed()) {
+  for (const feature of outsides(part).toReversed()) {
     const blocked = feature.diameterMm < largestMm - 1e-9;
     largestMm = Math.max(largestMm, feature.diameterMm);
     if (done.has(feature.id)) {
@@ -109,11 +110,12 @@ export function reachFromTail(
     else if (feature.diameterMm >= stockMm - 1e-9)
       waiting.push({ what: 'feature', featureId: feature.id, why: 'asBar' });
     else reachable.push(feature);
-    if (feature.details.length > 0 || feature.leftRoundMm || feature.rightRoundMm)
+    const edges = [edgeOf(part, feature.id, 'left'), edgeOf(part, feature.id, 'right')];
+    if (cutInto(part, feature.id).length > 0 || edges.some((e) => e?.kind === 'round'))
       waiting.push({ what: 'detail', featureId: feature.id, why: 'shape' });
-    if (feature.left) waiting.push({ what: 'leftEdge', featureId: feature.id, why: 'otherEnd' });
+    if (edges[0]?.kind === 'chamfer') waiting.push({ what: 'leftEdge', featureId: feature.id, why: 'otherEnd' });
   }
-  for (const bore of part.bores) waiting.push({ what: 'bore', featureId: bore.id, why: 'shape' });
+  for (const bore of insides(part)) waiting.push({ what: 'bore', featureId: bore.id, why: 'shape' });
   if (worked) {
     if (worked.headMm > 0) waiting.push({ what: 'headFace', why: 'otherEnd' });
     return { reachable: reachable.toReversed(), waiting };

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { outsides } from '../part/index.ts';
 import { feature, metricLathe, planInput } from '../testing/shop.ts';
 import { blankFor, checkBlank, usualGripMm } from './blank.ts';
 import { centreHole, centrePilots } from './centre-hole.ts';
@@ -63,7 +64,7 @@ describe('what can be turned from the tail end', () => {
           45,
         );
         for (const f of reachable)
-          for (const other of part.features)
+          for (const other of outsides(part))
             if (other.zFromMm > f.zFromMm) expect(other.diameterMm).toBeLessThanOrEqual(f.diameterMm);
         expect(reachable.map((f) => f.zFromMm)).toEqual(reachable.map((f) => f.zFromMm).toSorted((a, b) => a - b));
       }),

@@ -1,5 +1,6 @@
 import type { Lathe } from '../lathe/index.ts';
 import type { Part } from '../part/index.ts';
+import { outsides } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import type { Holding } from './holding.ts';
 
@@ -23,7 +24,7 @@ export function checkSlides(
         severity: 'warning',
       });
   };
-  const fromMm = Math.max(holding.jawsMm, part.features.length > 0 ? -1 : 0);
+  const fromMm = Math.max(holding.jawsMm, outsides(part).length > 0 ? -1 : 0);
   beyond('hold.carriageShort', holding.rawEndMm - fromMm, carriage.travelMm);
   beyond('hold.crossSlideShort', stockMm / 2, crossSlide.travelMm);
   if (centreDepthMm > 0) beyond('hold.quillShort', centreDepthMm + QUILL_FREE_MM, lathe.tailstock.quillTravelMm);

@@ -1,4 +1,5 @@
 import type { Part } from '../part/index.ts';
+import { insides, outsides } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import { type BarSizes, type CleanUp, cleanUpOf } from '../stock/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -7,7 +8,7 @@ import type { Recorder } from '../working/index.ts';
 export function largestTurnedMm(part: Part, acrossMm: number): number {
   return Math.max(
     0,
-    ...part.features
+    ...outsides(part)
       .filter((f) => f.limits.lowerMm > acrossMm + 1e-9 || f.limits.upperMm < acrossMm - 1e-9)
       .map((f) => Math.max(f.diameterMm, f.rightMm)),
   );
@@ -15,16 +16,15 @@ export function largestTurnedMm(part: Part, acrossMm: number): number {
 
 /** Largest hole of a tube that still cleans up to the part's own: 0 where the part is not hollow all the way, mm. */
 export function throughHoleMm(part: Part): number {
-  const { bores } = part;
-  const reach = (side: 'left' | 'right') =>
-    bores.filter((b) => b.side === side).reduce((far, b) => far + Math.abs(b.zToMm - b.zFromMm), 0);
-  if (bores.length === 0 || reach('left') + reach('right') < part.lengthMm - 1e-6) return 0;
-  return Math.min(...bores.map((b) => Math.min(b.outerMm, b.innerMm)));
+  const steps = insides(part);
+  const longMm = steps.reduce((far, b) => far + b.zToMm - b.zFromMm, 0);
+  if (steps.length === 0 || longMm < part.lengthMm - 1e-6) return 0;
+  return Math.min(...steps.map((b) => Math.min(b.leftMm, b.rightMm)));
 }
 
 /** Features that the bar is too thin for, at their smallest permitted size. Paths point into the job. */
 export function checkDiameters(part: Part, acrossMm: number): Problem[] {
-  return part.features
+  return outsides(part)
     .filter((f) => f.limits.lowerMm > acrossMm)
     .map((f) => ({
       ...{ code: 'stock.diameterAboveBar', path: ['drawing', 'features', f.index, 'diameter'] },
@@ -52,7 +52,7 @@ export function checkBarFor(
   // a hole in the bar must lie in what is bored away, eccentric as it is
   const holeMm = bar.boreMm > 0 ? bar.boreMm + runoutMm + 2 * bar.skinMm : 0;
   const mostMm = throughHoleMm(part);
-  if (holeMm > mostMm && part.features.length > 0)
+  if (holeMm > mostMm && outsides(part).length > 0)
     problems.push({
       ...{ code: mostMm === 0 ? 'stock.tubeForSolid' : 'stock.boreAbovePart', path: ['stock', 'barId'] },
       ...{ value: Number(holeMm.toFixed(2)), limit: mostMm, unit: 'mm' },

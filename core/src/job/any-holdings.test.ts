@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { HOLD_METHODS, heldInside, PROTECTIONS, type Setup } from '../hold/index.ts';
-import { emptyBoreStep } from '../part/index.ts';
+import { emptyBoreStep, outsides } from '../part/index.ts';
 import { stripPicture, turnedBefore } from '../picture/index.ts';
 import { frozenRunSchema } from '../run/index.ts';
 import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
@@ -103,7 +103,7 @@ describe('any holdings in any order', () => {
             expect(o.passes[0]!.diameterBeforeMm).toBeLessThanOrEqual(STOCK_MM + 1e-9);
             for (const pass of o.passes) expect(pass.diameterAfterMm).toBeLessThan(pass.diameterBeforeMm);
             // nothing of the part is ever cut away: no pass goes below the limits of a length that it passes over
-            const over = part.features.filter((f) => f.zFromMm < o.zToMm - 0.6 && f.zToMm > o.zFromMm + 0.6);
+            const over = outsides(part).filter((f) => f.zFromMm < o.zToMm - 0.6 && f.zToMm > o.zFromMm + 0.6);
             for (const f of over)
               expect(o.passes.at(-1)!.diameterAfterMm).toBeGreaterThanOrEqual(f.limits.lowerMm - 1e-9);
           }

@@ -1,6 +1,6 @@
 import { runsAt } from '../hold/index.ts';
 import { usualChuck } from '../lathe/index.ts';
-import type { Datum, HeldGeometry } from '../part/index.ts';
+import { type Relation, surfaceName } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import { type PlannedSetup, trueToHole } from './setups.ts';
 
@@ -62,17 +62,12 @@ export function acrossMm(setups: readonly PlannedSetup[], one: number, other: nu
 }
 
 /** Runout and concentricity that the drawing wants between surfaces of different holdings, closer than these can give. */
-export function checkTogether(
-  setups: readonly PlannedSetup[],
-  geometry: readonly HeldGeometry[],
-  datums: readonly Datum[] = [],
-): Problem[] {
+export function checkTogether(setups: readonly PlannedSetup[], relations: readonly Relation[]): Problem[] {
   const numberOf = (id: string): number | undefined =>
     setups.find((s) => s.plan.operations.some((o) => o.kind === 'finish' && o.featureId === id))?.number;
-  return geometry.flatMap((g): Problem[] => {
+  return relations.flatMap((g): Problem[] => {
     if (g.kind !== 'runout' && g.kind !== 'concentricity') return [];
-    const datum = datums.find((d) => d.letter === g.datum);
-    const [one, other] = [numberOf(g.on.id), datum && numberOf(datum.on.id)];
+    const [one, other] = [numberOf(surfaceName(g.on).of), numberOf(surfaceName(g.to).of)];
     if (one === undefined || other === undefined || one === other) return [];
     const value = acrossMm(setups, one, other);
     if (value <= g.toleranceMm) return [];

@@ -1,4 +1,5 @@
 import { onTailCentre } from '../hold/index.ts';
+import { outsides } from '../part/index.ts';
 import { planJob } from './plan-job.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -33,7 +34,7 @@ export function cutOf(job: Job, shop: Shop, operationId: string): OperationCut |
   return {
     operationId,
     kind: operation.kind === 'rough' ? 'rough' : 'finish',
-    feature: part.features.find((f) => f.id === operation.featureId)?.name ?? operation.featureId ?? '',
+    feature: outsides(part).find((f) => f.id === operation.featureId)?.name ?? operation.featureId ?? '',
     materialId: material.id,
     latheId: input.lathe.id,
     toolId: operation.toolId,

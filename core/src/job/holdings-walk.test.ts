@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { setupSchema } from '../hold/index.ts';
 import { materials } from '../material/index.ts';
+import { outsides } from '../part/index.ts';
 import { asFrozenRun, type FrozenRun, frozenRunSchema } from '../run/index.ts';
 import { AtTheLathe } from '../testing/at-the-lathe.ts';
 import { jobOf, shopWith } from '../testing/jobs.ts';
@@ -42,7 +43,7 @@ describe('a later holding at the lathe', () => {
     expect(state.outcomes.map((o) => [o.featureId, o.decision.verdict])).toEqual([['f1', 'fits']]);
     expect(seen[0]!.kind).toBe('mount');
     // nothing is cut beyond the collar, which is finished
-    const collar = run.part.features.find((f) => f.id === 'f2')!;
+    const collar = outsides(run.part).find((f) => f.id === 'f2')!;
     for (const cut of seen.filter((s) => s.setting && s.stopMm !== undefined))
       expect(cut.stopMm!).toBeGreaterThanOrEqual(collar.zFromMm - 1e-9);
   });

@@ -1,7 +1,7 @@
 import { checkBarFor, choiceAsSawn } from '../hold/index.ts';
 import { usualChuck, withChuckOn } from '../lathe/index.ts';
 import { familyOf, type Material } from '../material/index.ts';
-import { type Part, resolveDrawing, type SeenEnd, type SeenFaces } from '../part/index.ts';
+import { type Part, resolveDrawing, spigotAt } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
 import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
 import { type FrozenRun, stepsOf } from '../run/index.ts';
@@ -13,8 +13,6 @@ import { type PlannedSetup, planSetups } from './setups.ts';
 
 export interface PlannedJob {
   readonly part: Part;
-  readonly endView: SeenEnd;
-  readonly faces: SeenFaces;
   /** problems of the drawing, then of stock, hold and route; paths from the job's root */
   readonly problems: readonly Problem[];
   readonly input?: PlanInput;
@@ -34,7 +32,7 @@ export interface PlannedJob {
  * @param recorderFor gives a recorder to operations by their ids in the plan; those of later holdings as `2/id`
  */
 export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string) => Recorder | undefined): PlannedJob {
-  const { part, endView, faces, geometry, problems: drawn } = resolveDrawing(job.drawing);
+  const { part, problems: drawn } = resolveDrawing(job.drawing);
   const problems: Problem[] = drawn.map((p) => under(['drawing'], p));
   const bar = shop.bars.find((b) => b.id === job.stock.barId);
   const owned = shop.lathes.find((l) => l.id === job.hold.latheId);
@@ -53,7 +51,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     const bare = sizes && checkBarFor(part, sizes, lathe ? usualChuck(lathe).runoutMm : 0, part.lengthMm);
     problems.push(...(bare?.problems ?? []));
     return {
-      ...{ part, endView, faces, problems, bar, stockMm, material, setups: [] },
+      ...{ part, problems, bar, stockMm, material, setups: [] },
       barSizes: sizes,
       cleanUp: bare?.cleanUp,
     };
@@ -63,7 +61,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     ...shop.tools.filter((t) => familyOf(t.material) === job.route.tools),
     ...shop.tools.filter((t) => familyOf(t.material) !== job.route.tools),
   ];
-  const spigots = { leftMm: faces.left.spigot?.lengthMm ?? 0, rightMm: faces.right.spigot?.lengthMm ?? 0 };
+  const spigots = { leftMm: spigotAt(part, 'left')?.lengthMm ?? 0, rightMm: spigotAt(part, 'right')?.lengthMm ?? 0 };
   const sawn =
     sawnMm !== undefined && !rough
       ? choiceAsSawn(part, stockMm, job.hold.choice, usualChuck(lathe).jawLengthMm, sawnMm, spigots)
@@ -99,7 +97,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     recorderFor?.('cleanUp'),
   );
   const first: PlannedSetup = {
-    ...{ number: 1, tail: 'right', part, faces, endView, input, plan, problems: [] },
+    ...{ number: 1, tail: 'right', part, input, plan, problems: [] },
     before: { features: [], edges: [], faces: [], centres: [] },
   };
   const further = plan.operations.length > 0 ? (job.hold.further ?? []) : [];
@@ -108,7 +106,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   );
   return {
     setups,
-    ...{ part, endView, faces, input, plan, bar, stockMm, material, cleanUp, barSizes: sizes },
+    ...{ part, input, plan, bar, stockMm, material, cleanUp, barSizes: sizes },
     problems: [
       ...problems,
       ...ofBar,
@@ -116,7 +114,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
       // said of the bar's own section already
       ...plan.problems.filter((p) => p.code !== 'stock.diameterAboveBar'),
       ...setups.flatMap((s) => s.problems),
-      ...checkTogether(setups, geometry, job.drawing.datums),
+      ...checkTogether(setups, part.relations),
     ],
   };
 }
@@ -133,7 +131,7 @@ export function freezeJob(job: Job, planned: PlannedJob, number = 1): FrozenRun 
   if (!setup || setup.plan.operations.length === 0) return undefined;
   const { plan, input, part } = setup;
   return {
-    schema: 2,
+    schema: 3,
     title: job.title,
     drawing: job.drawing,
     part,

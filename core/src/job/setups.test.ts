@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Setup } from '../hold/index.ts';
+import { outsides } from '../part/index.ts';
 import { locksThrough } from '../run/index.ts';
 import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
 import { feature } from '../testing/shop.ts';
@@ -142,7 +143,7 @@ describe('holdings of a job', () => {
   it('are each frozen for themselves, and list their locks', () => {
     const planned = planJob(turned, shop);
     const run = freezeJob(turned, planned, 2)!;
-    expect(run.part.features[0]!.id).toBe('f4');
+    expect(outsides(run.part)[0]!.id).toBe('f4');
     expect(run.again!.worked.doneIds).toEqual(['f2', 'f3', 'f4']);
     expect(freezeJob(turned, planned, 3)).toBeUndefined();
     const locks = locksThrough(run);
@@ -155,10 +156,10 @@ describe('holdings of a job', () => {
 });
 
 describe('truth across holdings', () => {
-  const datums = [{ letter: 'A', on: { id: 'f3', what: 'round' as const } }];
+  const datums = [{ letter: 'A', on: 'f3' }];
   const geometry = (tolerance: string) => [
     {
-      ...{ id: 'g1', kind: 'runout' as const, on: { id: 'f1', what: 'round' as const }, datum: 'A' },
+      ...{ id: 'g1', kind: 'runout' as const, on: 'f1', datum: 'A' },
       tolerance: { text: tolerance, unit: 'mm' as const },
     },
   ];

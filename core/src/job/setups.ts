@@ -1,13 +1,6 @@
 import { heldInside, type Setup, throughHoleMm, type Waiting, type Worked } from '../hold/index.ts';
 import { type Lathe, withChuckOn } from '../lathe/index.ts';
-import {
-  endViewEndForEnd,
-  facesEndForEnd,
-  type Part,
-  partEndForEnd,
-  type SeenEnd,
-  type SeenFaces,
-} from '../part/index.ts';
+import { endForEnd, outsides, type Part } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
 import { type Operation, type Plan, type PlanInput, planRoute, type RecorderFor } from '../route/index.ts';
 
@@ -20,8 +13,6 @@ export interface PlannedSetup {
   /** which end of the drawing stands at the tailstock */
   readonly tail: 'left' | 'right';
   readonly part: Part;
-  readonly faces: SeenFaces;
-  readonly endView: SeenEnd;
   readonly input: PlanInput;
   readonly plan: Plan;
   /** paths from the job's root */
@@ -59,7 +50,9 @@ function workedOf(done: Done, part: Part, tail: 'left' | 'right', hold: PlanInpu
   const left = (end: 'left' | 'right'): number => (done.faces.includes(end) ? 0 : rawMm[end]);
   return {
     doneIds: done.features,
-    edgeIds: part.features.filter((f) => done.edges.includes(`${f.id}-${tail}`)).map((f) => f.id),
+    edgeIds: outsides(part)
+      .filter((f) => done.edges.includes(`${f.id}-${tail}`))
+      .map((f) => f.id),
     ...{ tailMm: left(tail), headMm: left(opposite[tail]) },
     ...{ tailCentre: done.centres.includes(tail), headCentre: done.centres.includes(opposite[tail]) },
   };
@@ -88,7 +81,7 @@ export function planSetups(
   for (const [i, setup] of further.entries()) {
     const { tail } = setup;
     const turned = tail === 'left';
-    const part = turned ? partEndForEnd(first.part) : first.part;
+    const part = turned ? endForEnd(first.part) : first.part;
     const worked: Worked = {
       ...workedOf(done, part, tail, hold),
       ...(first.input.rough ? { rough: first.input.rough } : {}),
@@ -113,8 +106,6 @@ export function planSetups(
     const plan = { ...route, waiting: route.waiting.filter(waits) };
     planned.push({
       ...{ number: i + 2, setup, tail, part, input, plan, before: done },
-      faces: turned ? facesEndForEnd(first.faces) : first.faces,
-      endView: turned ? endViewEndForEnd(first.endView, part.lengthMm) : first.endView,
       // what the shop lacks for a size was said when the piece was put in first
       problems: plan.problems.filter((p) => p.path[0] !== 'drawing' && p.path[0] !== 'tools').map((p) => placed(p, i)),
     });

@@ -1,5 +1,6 @@
 import { HOLD_METHODS, runsAt, type Setup } from '../hold/index.ts';
 import type { Chuck, Lathe } from '../lathe/index.ts';
+import { outsides } from '../part/index.ts';
 import { acrossMm } from './concentric.ts';
 import { planJob } from './plan-job.ts';
 import type { Job, Shop } from './schema.ts';
@@ -90,7 +91,7 @@ function wayOf(
     },
   ];
   const closest = Math.min(
-    ...setup.part.features
+    ...outsides(setup.part)
       .filter((f) => f.limits.how !== 'general' && plan.operations.some((o) => o.featureId === f.id))
       .map((f) => f.limits.upperMm - f.limits.lowerMm),
   );

@@ -1,6 +1,7 @@
 import { runsAt, throughHoleMm } from '../hold/index.ts';
 import { type Chuck, chuckReachMm, type Lathe, usualChuck } from '../lathe/index.ts';
 import type { Part } from '../part/index.ts';
+import { insides, outsides } from '../part/index.ts';
 import type { Plan } from '../route/index.ts';
 import { type PlannedJob, planJob } from './plan-job.ts';
 import type { Job, Shop } from './schema.ts';
@@ -33,7 +34,7 @@ const THIN_SHARE = 0.25;
 export function waysOfHolding(job: Job, shop: Shop): readonly Way[] {
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
   const planned = planJob(job, shop);
-  if (!lathe || !planned.barSizes || planned.part.features.length === 0) return [];
+  if (!lathe || !planned.barSizes || outsides(planned.part).length === 0) return [];
   const chosenId = job.hold.choice.chuckId ?? usualChuck(lathe).id;
   const chucks = lathe.holding.chucks.flatMap((chuck) =>
     (['chuck', 'chuckAndCentre'] as const).map((method) => {
@@ -129,17 +130,17 @@ export function chuckReasons(lathe: Lathe, chuck: Chuck, plan: Plan, count: numb
 /** Narrowest limits of a diameter when the piece is held again: what is turned then runs out against it. */
 function tightestMm(part: Part, heldAgain: boolean): number | undefined {
   if (!heldAgain) return undefined;
-  const fits = part.features.filter((f) => f.limits.how !== 'general');
+  const fits = outsides(part).filter((f) => f.limits.how !== 'general');
   return fits.length === 0 ? undefined : Math.min(...fits.map((f) => f.limits.upperMm - f.limits.lowerMm));
 }
 
 /** Ways that take more than a chuck: what speaks for them, what they take, and whether that is there. */
 function otherWays({ part, plan, barSizes, stockMm = 0 }: PlannedJob, lathe: Lathe): Way[] {
   const { holding, sizes } = lathe;
-  const hollow = part.bores.length > 0;
+  const hollow = insides(part).length > 0;
   const hole = throughHoleMm(part);
   const lengthMm = plan?.blank.lengthMm ?? part.lengthMm;
-  const slender = part.lengthMm / Math.max(1, Math.min(...part.features.map((f) => f.diameterMm)));
+  const slender = part.lengthMm / Math.max(1, Math.min(...outsides(part).map((f) => f.diameterMm)));
   const overhang = plan?.holding.overhangDiameters ?? part.lengthMm / Math.max(1, stockMm);
   const takes = (ranges: readonly { readonly fromMm: number; readonly toMm: number }[], mm: number) =>
     ranges.some((r) => r.fromMm <= mm && mm <= r.toMm);
@@ -156,9 +157,9 @@ function otherWays({ part, plan, barSizes, stockMm = 0 }: PlannedJob, lathe: Lat
       (holding.arbors ?? []).filter((a) => a.kind === kind),
       hole,
     );
-  const dog = takes(holding.drivers, part.features[0]?.diameterMm ?? stockMm);
+  const dog = takes(holding.drivers, outsides(part)[0]?.diameterMm ?? stockMm);
   const reach = Math.max(...holding.chucks.map(chuckReachMm));
-  const boreIsFit = part.bores.some((b) => b.limits.how !== 'general');
+  const boreIsFit = insides(part).some((b) => b.limits.how !== 'general');
   const longEnough = lengthMm <= sizes.betweenCentresMm;
   const large = barSizes ? barSizes.cornersMm : part.largestMm;
   return [
@@ -171,7 +172,7 @@ function otherWays({ part, plan, barSizes, stockMm = 0 }: PlannedJob, lathe: Lat
         : !longEnough
           ? [tell('way.tooLong', { lengthMm, mostMm: sizes.betweenCentresMm })]
           : !dog
-            ? [tell('way.noDog', { diameterMm: part.features[0]?.diameterMm ?? stockMm })]
+            ? [tell('way.noDog', { diameterMm: outsides(part)[0]?.diameterMm ?? stockMm })]
             : [tell('way.staysTrue'), tell('way.dogInTheWay')],
       true,
     ),

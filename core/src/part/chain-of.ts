@@ -1,22 +1,25 @@
 import type { Rational } from '../quantity/index.ts';
 import { type ChainSize, type SolvedChain, solveChain } from './chain.ts';
-import type { Drawing, PlaneName } from './drawing.ts';
+import type { Drawing } from './drawing.ts';
 import type { Reader } from './read.ts';
+import { PART, type SurfaceId, surfaceName } from './surface-id.ts';
 
 /** The planes of a drawing by name: boundary i of the outside is `o<i>`, the inner end of a hole's step `b<id>`. */
 export interface DrawingChain extends SolvedChain {
   /** where a dimension that names an id that is gone would be: undefined */
-  readonly plane: (name: PlaneName) => string | undefined;
+  readonly plane: (name: SurfaceId) => string | undefined;
 }
 
-function planeOf(drawing: Drawing): (name: PlaneName) => string | undefined {
+function planeOf(drawing: Drawing): (name: SurfaceId) => string | undefined {
   const outside = new Map(drawing.features.map((f, i) => [f.id, i]));
   const inside = new Set([...drawing.bores.left, ...drawing.bores.right].map((b) => b.id));
-  return ({ id, side }) => {
-    if (id === 'part') return side === 'left' ? 'o0' : `o${drawing.features.length}`;
-    const i = outside.get(id);
-    if (i !== undefined) return `o${side === 'left' ? i : i + 1}`;
-    return inside.has(id) ? `b${id}` : undefined;
+  return (name) => {
+    const { of, end, what } = surfaceName(name);
+    if (what === 'floor') return inside.has(of) ? `b${of}` : undefined;
+    if (what !== 'face') return undefined;
+    if (of === PART) return end === 'left' ? 'o0' : `o${drawing.features.length}`;
+    const i = outside.get(of);
+    return i === undefined ? undefined : `o${end === 'left' ? i : i + 1}`;
   };
 }
 

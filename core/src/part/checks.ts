@@ -1,9 +1,12 @@
 import { flatten, radiiAt } from '../contour/index.ts';
+import { bottomOf, cutInto, edgeOf, mouthOf, outsides } from './ask.ts';
 import type { DrawingChain } from './chain-of.ts';
 import type { Drawing } from './drawing.ts';
-import type { Part, Turned } from './part.ts';
-import { insideProfiles, outsideProfile } from './profile.ts';
+import { insideProfiles, outsideProfile } from './outline.ts';
+import type { Part } from './part.ts';
 import type { Reader } from './read.ts';
+import { edgeAlongMm, edgeDeepMm, onlyOutwards } from './shape/edges.ts';
+import type { Inside } from './surface.ts';
 
 /** Walls thinner than this are told, mm. */
 const THIN_WALL_MM = 0.5;
@@ -54,76 +57,69 @@ export function checkSizes(drawing: Drawing, chain: DrawingChain, reader: Reader
   });
 }
 
-/** Edges fit their features: within their lengths, a chamfer only where metal sticks out, a round within the step. */
-export function checkEdges(features: readonly Turned[], reader: Reader): void {
-  for (const [i, f] of features.entries()) {
-    const along = (side: 'left' | 'right') => f[side]?.lengthMm ?? f[`${side}RoundMm`] ?? 0;
+/** Edges fit their lengths: within them, a chamfer only where metal sticks out, a round within the step. */
+export function checkEdges(part: Part, reader: Reader): void {
+  const lengths = outsides(part);
+  for (const [i, f] of lengths.entries()) {
+    const edges = { left: edgeOf(part, f.id, 'left'), right: edgeOf(part, f.id, 'right') };
+    const [left, right] = [edgeAlongMm(edges.left), edgeAlongMm(edges.right)];
     const long = f.zToMm - f.zFromMm;
-    if (along('left') + along('right') > long + 1e-9)
+    if (left + right > long + 1e-9)
       reader.add({
-        ...{
-          code: 'edge.longerThanFeature',
-          path: ['features', f.index, 'edges', along('right') > 0 ? 'right' : 'left'],
-        },
+        ...{ code: 'edge.longerThanFeature', path: ['features', f.index, 'edges', right > 0 ? 'right' : 'left'] },
         ...{ limit: long, unit: 'mm' },
       });
-    for (const g of f.details)
-      if (
-        g.kind === 'groove' &&
-        (g.zFromMm < f.zFromMm + along('left') - 1e-9 || g.zToMm > f.zToMm - along('right') + 1e-9)
-      )
-        if (along('left') + along('right') > 0)
+    for (const g of cutInto(part, f.id))
+      if (g.kind === 'groove' && (g.zFromMm < f.zFromMm + left - 1e-9 || g.zToMm > f.zToMm - right + 1e-9))
+        if (left + right > 0)
           reader.add({ code: 'groove.overEdge', path: ['features', f.index, 'details'], value: g.id });
     for (const side of ['left', 'right'] as const) {
-      const neighbour = features[i + (side === 'left' ? -1 : 1)];
-      const deep = f[side]?.depthMm ?? f[`${side}RoundMm`];
-      if (deep === undefined || !neighbour) continue;
+      const neighbour = lengths[i + (side === 'left' ? -1 : 1)];
+      const edge = edges[side];
+      if (!edge || !neighbour) continue;
       const mine = side === 'left' ? f.leftMm : f.rightMm;
       const theirs = side === 'left' ? neighbour.rightMm : neighbour.leftMm;
       const stepMm = (mine - theirs) / 2;
       const path = ['features', f.index, 'edges', side];
-      if (stepMm <= 0 && (f[side] || stepMm === 0)) reader.add({ code: 'edge.innerCorner', path });
-      else if (deep > Math.abs(stepMm) + 1e-9)
+      if (stepMm <= 0 && (onlyOutwards(edge) || stepMm === 0)) reader.add({ code: 'edge.innerCorner', path });
+      else if (edgeDeepMm(edge) > Math.abs(stepMm) + 1e-9)
         reader.add({ code: 'edge.deeperThanStep', path, limit: Math.abs(stepMm), unit: 'mm' });
     }
   }
 }
 
 /** Holes stay inside the part: none is deeper than it, meets the other one unsaid, or breaks through its outside. */
-export function checkBores(part: Part, reader: Reader): void {
-  if (part.bores.length === 0 || part.features.length === 0) return;
+export function checkBores(
+  part: Part,
+  holes: readonly { readonly round: Inside; readonly wrongWay: boolean }[],
+  reader: Reader,
+): void {
+  const [last] = holes.slice(-1);
+  if (!last || outsides(part).length === 0) return;
   const outside = flatten(outsideProfile(part), CLOSE_MM);
   const profiles = insideProfiles(part).map((p) => flatten(p, CLOSE_MM));
   const bottoms = { left: 0, right: part.lengthMm };
-  for (const b of part.bores) {
-    const path = ['bores', b.side, b.index, 'length'];
-    const wrongWay = b.side === 'left' ? b.zToMm <= b.zFromMm + 1e-9 : b.zToMm >= b.zFromMm - 1e-9;
+  for (const { round: b, wrongWay } of holes) {
+    const path = ['bores', b.from, b.index, 'length'];
+    const { zMm } = bottomOf(b);
     if (wrongWay) reader.add({ code: 'bore.noDepth', path, unit: 'mm' });
-    if (!b.through && (b.zToMm > part.lengthMm + 1e-9 || b.zToMm < -1e-9))
+    if (!b.through && (b.zToMm > part.lengthMm + 1e-9 || b.zFromMm < -1e-9))
       reader.add({
-        code: 'bore.deeperThanPart',
-        path,
-        value: Math.abs(b.zToMm - b.zFromMm),
-        limit: part.lengthMm,
-        unit: 'mm',
+        ...{ code: 'bore.deeperThanPart', path, value: b.zToMm - b.zFromMm, limit: part.lengthMm, unit: 'mm' },
       });
-    if (!b.through) bottoms[b.side] = b.zToMm;
+    if (!b.through) bottoms[b.from] = zMm;
   }
-  const last = part.bores.at(-1)!;
-  if (part.bores.every((b) => !b.through) && bottoms.left > bottoms.right + 1e-9)
+  if (holes.every((h) => !h.round.through) && bottoms.left > bottoms.right + 1e-9)
     reader.add({
-      code: 'bore.meets',
-      path: ['bores', last.side, last.index, 'length'],
-      value: bottoms.left - bottoms.right,
-      unit: 'mm',
+      ...{ code: 'bore.meets', path: ['bores', last.round.from, last.round.index, 'length'] },
+      ...{ value: bottoms.left - bottoms.right, unit: 'mm' },
     });
-  for (const b of part.bores) {
-    const [from, to] = [Math.min(b.zFromMm, b.zToMm), Math.max(b.zFromMm, b.zToMm)];
+  for (const { round: b } of holes) {
     // walls are thinnest at corners of either outline; just beside a face its whole height would count
     const places = [...outside, ...profiles.flat()]
       .map(([z]) => z)
-      .filter((z) => z > from && z < to)
-      .concat((from + to) / 2)
+      .filter((z) => z > b.zFromMm && z < b.zToMm)
+      .concat((b.zFromMm + b.zToMm) / 2)
       .flatMap((z) => [z - 1e-6, z + 1e-6]);
     let least = Number.POSITIVE_INFINITY;
     for (const z of places) {
@@ -131,15 +127,11 @@ export function checkBores(part: Part, reader: Reader): void {
       const own = profiles.map((p) => radiiAt(p, z)?.most ?? 0);
       if (out && out.most > 0) least = Math.min(least, out.most - Math.max(...own));
     }
-    const path = ['bores', b.side, b.index, 'diameter'];
-    if (least <= 1e-6) reader.add({ code: 'bore.breaksThrough', path, value: b.outerMm, unit: 'mm' });
+    const path = ['bores', b.from, b.index, 'diameter'];
+    if (least <= 1e-6) reader.add({ code: 'bore.breaksThrough', path, value: mouthOf(b).diameterMm, unit: 'mm' });
     else if (least < THIN_WALL_MM)
       reader.add({
-        code: 'bore.thinWall',
-        path,
-        value: Number(least.toFixed(3)),
-        limit: THIN_WALL_MM,
-        unit: 'mm',
+        ...{ code: 'bore.thinWall', path, value: Number(least.toFixed(3)), limit: THIN_WALL_MM, unit: 'mm' },
         severity: 'warning',
       });
   }

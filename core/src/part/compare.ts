@@ -1,4 +1,5 @@
-import type { BoreStep, Drawing, Feature } from './drawing.ts';
+import type { Drawing, Feature } from './drawing.ts';
+import type { BoreStep } from './shape/bore.ts';
 
 /** A difference between two drawings: what it is of, and its text before and after; empty where it was not there. */
 export interface DrawingChange {

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { drawingOf, feature, mm } from '../testing/shop.ts';
+import { outsides } from './ask.ts';
 import type { Feature } from './drawing.ts';
-import { outsideProfile } from './profile.ts';
+import { outsideProfile } from './outline.ts';
 import { resolveDrawing } from './resolve.ts';
 import { snapped } from './snap.ts';
 import { splitFeature } from './split.ts';
@@ -41,7 +42,7 @@ describe('dragging a size', () => {
 describe('splitting a length', () => {
   const split = (f: Feature) => {
     const drawing = drawingOf([f, feature(9, 10, 10)]);
-    const made = resolveDrawing(drawing).part.features[0]!;
+    const made = outsides(resolveDrawing(drawing).part)[0]!;
     const halves = splitFeature(f, made, 'n1');
     return { drawing, halves, again: halves && { ...drawing, features: [...halves, drawing.features[1]!] } };
   };
@@ -86,7 +87,7 @@ describe('splitting a length', () => {
   it('a length that follows stays open on the right; arcs and balls are not split', () => {
     const open = { ...feature(1, 30, 1), length: mm('') };
     const drawing = { ...drawingOf([open, feature(2, 20, 10)]), overall: mm('50') };
-    const halves = splitFeature(open, resolveDrawing(drawing).part.features[0]!, 'n')!;
+    const halves = splitFeature(open, outsides(resolveDrawing(drawing).part)[0]!, 'n')!;
     expect(halves.map((h) => h.length.text)).toEqual(['20', '']);
     expect(split({ ...feature(1, 30, 20), kind: 'arc', end: mm('30'), radius: mm('50') }).halves).toBeUndefined();
   });

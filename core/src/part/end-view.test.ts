@@ -1,17 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { drawingOf, feature, mm } from '../testing/shop.ts';
+import { crossHoles, flatsOf } from './ask.ts';
 import { type Drawing, emptyBoreStep } from './drawing.ts';
-import { centresOf, evenAngles } from './end-view.ts';
-import type { CrossHole, Flat } from './end-view-schema.ts';
+import { centresOf } from './end-view.ts';
 import { resolveDrawing } from './resolve.ts';
+import { evenAngles } from './shape/angles.ts';
+import type { DrawnFlat } from './shape/flat.ts';
+import type { DrawnHole } from './shape/hole.ts';
 
-const hole = (more: Partial<CrossHole>): CrossHole => ({
+const hole = (more: Partial<DrawnHole>): DrawnHole => ({
   ...{ id: 'e1', name: '', way: 'right', place: mm(40), count: 4, angle: '45', diameter: mm(6), limits: '' },
   ...{ depth: mm(''), counterbore: null },
   ...more,
 });
-const flat = (more: Partial<Flat>): Flat => ({
+const flat = (more: Partial<DrawnFlat>): DrawnFlat => ({
   id: 'e2',
   across: mm(36),
   count: 2,
@@ -20,7 +23,7 @@ const flat = (more: Partial<Flat>): Flat => ({
   length: mm(10),
   ...more,
 });
-const flange = (holes: CrossHole[], flats: Flat[] = [], boreMm?: number): Drawing => {
+const flange = (holes: DrawnHole[], flats: DrawnFlat[] = [], boreMm?: number): Drawing => {
   const drawing = drawingOf([feature(1, 60, 10), feature(2, 40, 30)]);
   const bore = { ...emptyBoreStep('h1', 'mm', 'bored'), diameter: mm(boreMm ?? 1) };
   return { ...drawing, bores: { left: boreMm ? [bore] : [], right: [] }, endView: { holes, flats, notes: [] } };
@@ -29,7 +32,7 @@ const codes = (drawing: Drawing) => resolveDrawing(drawing).problems.map((p) => 
 
 describe('holes beside the axis', () => {
   it('lie evenly on their circle, the first at its angle', () => {
-    const [seen] = resolveDrawing(flange([hole({})])).endView.holes;
+    const [seen] = crossHoles(resolveDrawing(flange([hole({})])).part);
     expect(seen!.anglesDeg).toEqual([45, 135, 225, 315]);
     const [x, y] = centresOf(seen!)[0]!;
     expect([x, y]).toEqual([expect.closeTo(20 / Math.SQRT2, 9), expect.closeTo(20 / Math.SQRT2, 9)]);
@@ -47,7 +50,7 @@ describe('holes beside the axis', () => {
       }),
     );
   });
-  it.each<[string, CrossHole, number | undefined, string, string]>([
+  it.each<[string, DrawnHole, number | undefined, string, string]>([
     ['off the outside', hole({ place: mm(56) }), undefined, 'hole.beyondOutside', 'holes.0.place'],
     ['into one another', hole({ count: 24 }), undefined, 'hole.runTogether', 'holes.0.count'],
     [
@@ -73,15 +76,16 @@ describe('holes beside the axis', () => {
     expect(codes(flange([h], [], bore))).toEqual([[code, path]]);
   });
   it('across the work keep their place from the left face and their depth', () => {
-    const [oil] = resolveDrawing(flange([hole({ way: 'radial', place: mm(25), count: 1, angle: '90°', depth: mm(8) })]))
-      .endView.holes;
+    const across = hole({ way: 'radial', place: mm(25), count: 1, angle: '90°', depth: mm(8) });
+    const [oil] = crossHoles(resolveDrawing(flange([across])).part);
     expect(oil).toMatchObject({ way: 'radial', zMm: 25, depthMm: 8, radiusMm: 0, anglesDeg: [90] });
   });
 });
 
 describe('flats', () => {
   it('even ones are measured across, a single one to the round opposite', () => {
-    const distance = (more: Partial<Flat>) => resolveDrawing(flange([], [flat(more)])).endView.flats[0]?.distanceMm;
+    const distance = (more: Partial<DrawnFlat>) =>
+      flatsOf(resolveDrawing(flange([], [flat(more)])).part)[0]?.distanceMm;
     expect(distance({})).toBe(18);
     expect(distance({ count: 6, across: mm(34) })).toBe(17);
     expect(distance({ count: 1, across: mm(36) })).toBe(16);

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { codesOf, drawingOf, feature, mm } from '../testing/shop.ts';
+import { centreAt, endFace, spigotAt } from './ask.ts';
 import { readCentre } from './centre.ts';
-import { type Drawing, emptyBoreStep, type PartEnd } from './drawing.ts';
+import { type Drawing, emptyBoreStep } from './drawing.ts';
 import { resolveDrawing } from './resolve.ts';
+import type { PartEnd } from './shape/end.ts';
 
 const withEnd = (side: 'left' | 'right', end: Partial<PartEnd>): Drawing => {
   const drawing = drawingOf([feature(1, 30, 20), feature(2, 10, 20)]);
@@ -41,16 +43,15 @@ describe('a centre hole', () => {
 describe('an end', () => {
   it('tells how it is made, whether its centre stays, and the spigot that comes off', () => {
     const spigot = { diameter: mm(20), length: mm('1/2 in') };
-    const { faces, problems } = resolveDrawing(
+    const { part, problems } = resolveDrawing(
       withEnd('left', { centre: 'A2', centreStays: true, made: 'parted', spigot }),
     );
     expect(problems).toEqual([]);
-    expect(faces.left).toMatchObject({
-      made: 'parted',
-      centre: { stays: true },
-      spigot: { diameterMm: 20, lengthMm: 12.7 },
-    });
-    expect(faces.right).toEqual({ centre: undefined, made: 'faced', spigot: undefined });
+    expect(endFace(part, 'left')?.made).toBe('parted');
+    expect(centreAt(part, 'left')).toMatchObject({ id: 'part.left.centre', stays: true });
+    expect(spigotAt(part, 'left')).toMatchObject({ diameterMm: 20, lengthMm: 12.7 });
+    expect(endFace(part, 'right')?.made).toBe('faced');
+    expect([centreAt(part, 'right'), spigotAt(part, 'right')]).toEqual([undefined, undefined]);
   });
   it('asks for both sizes of its spigot', () => {
     expect(codesOf(withEnd('left', { spigot: { diameter: mm(''), length: mm(-5) } }))).toEqual([

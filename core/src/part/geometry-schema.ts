@@ -1,31 +1,28 @@
 import { z } from 'zod';
 import { typedLengthSchema } from '../quantity/index.ts';
 import { partId, shortText } from './schema-parts.ts';
-
-/** What a geometrical tolerance or a datum is of: the round surface of a feature or step of a hole, or one of its faces. */
-export const surfaceNameSchema = z.strictObject({ id: partId, what: z.enum(['round', 'left', 'right']) });
-export type SurfaceName = z.infer<typeof surfaceNameSchema>;
+import { surfaceIdSchema } from './surface-id.ts';
 
 /** Geometrical tolerances that a turner holds against a datum. */
 export const GEOMETRY_KINDS = ['runout', 'concentricity', 'squareness', 'parallelism'] as const;
 export type GeometryKind = (typeof GEOMETRY_KINDS)[number];
 /** Which of them are of round surfaces, and which of faces. */
-export const geometryOf: Readonly<Record<GeometryKind, readonly SurfaceName['what'][]>> = {
-  runout: ['round', 'left', 'right'],
+export const geometryOf: Readonly<Record<GeometryKind, readonly ('round' | 'face')[]>> = {
+  runout: ['round', 'face'],
   concentricity: ['round'],
-  squareness: ['left', 'right'],
-  parallelism: ['left', 'right'],
+  squareness: ['face'],
+  parallelism: ['face'],
 };
 
 /** Surfaces that others are held to, by letter. */
-export const datumSchema = z.strictObject({ letter: z.string().regex(/^[A-Z]$/), on: surfaceNameSchema });
+export const datumSchema = z.strictObject({ letter: z.string().regex(/^[A-Z]$/), on: surfaceIdSchema });
 export type Datum = z.infer<typeof datumSchema>;
 
 /** A geometrical tolerance: of which surface, how much, to which datum. */
 export const geometrySchema = z.strictObject({
   id: partId,
   kind: z.enum(GEOMETRY_KINDS),
-  on: surfaceNameSchema,
+  on: surfaceIdSchema,
   tolerance: typedLengthSchema,
   /** letter of a datum */
   datum: z.string().max(1),
@@ -51,12 +48,3 @@ export const mateSchema = z.strictObject({
     .nullable(),
 });
 export type Mate = z.infer<typeof mateSchema>;
-
-/** A geometrical tolerance with its figure read. */
-export interface HeldGeometry {
-  readonly id: string;
-  readonly kind: GeometryKind;
-  readonly on: SurfaceName;
-  readonly toleranceMm: number;
-  readonly datum: string;
-}

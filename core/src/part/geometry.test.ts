@@ -4,9 +4,11 @@ import { decimalTolerance, limitsForMate, usualDecimalLimits, writtenWith } from
 import { rational } from '../quantity/index.ts';
 import { codesOf, drawingOf, feature, mm } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
+import { edgeOf, lengthLimitsOf, outsides, roundOf } from './ask.ts';
 import { type Drawing, drawingSchema, emptyBoreStep } from './drawing.ts';
 import type { Geometry, Mate } from './geometry-schema.ts';
 import { resolveDrawing } from './resolve.ts';
+import type { Chamfer } from './surface.ts';
 
 const shaft = drawingOf([feature(1, 30, 20), feature(2, 42, 12), feature(3, 28, 60, 'h7')]);
 
@@ -14,43 +16,41 @@ describe('datums and what is true to them', () => {
   const held = (g: Partial<Geometry>): Drawing => ({
     ...shaft,
     datums: [
-      { letter: 'A', on: { id: 'f3', what: 'round' } },
-      { letter: 'B', on: { id: 'f2', what: 'left' } },
+      { letter: 'A', on: 'f3' },
+      { letter: 'B', on: 'f2.left' },
     ],
-    geometry: [
-      { ...{ id: 'g1', kind: 'runout', on: { id: 'f1', what: 'round' }, tolerance: mm('0.02'), datum: 'A' }, ...g },
-    ],
+    geometry: [{ ...{ id: 'g1', kind: 'runout', on: 'f1', tolerance: mm('0.02'), datum: 'A' }, ...g }],
   });
   it.each([
     [{}],
-    [{ kind: 'runout', on: { id: 'f2', what: 'right' } }],
+    [{ kind: 'runout', on: 'f2.right' }],
     [{ kind: 'concentricity', datum: 'A' }],
-    [{ kind: 'squareness', on: { id: 'f2', what: 'left' } }],
-    [{ kind: 'parallelism', on: { id: 'f2', what: 'right' }, datum: 'B' }],
+    [{ kind: 'squareness', on: 'f2.left' }],
+    [{ kind: 'parallelism', on: 'f2.right', datum: 'B' }],
   ] as Partial<Geometry>[][])('%j is held', (g) => {
     expect(codesOf(held(g!))).toEqual([]);
-    expect(resolveDrawing(held(g!)).geometry).toMatchObject([{ toleranceMm: 0.02 }]);
+    expect(resolveDrawing(held(g!)).part.relations).toMatchObject([{ toleranceMm: 0.02 }]);
   });
   it.each([
-    [{ kind: 'concentricity', on: { id: 'f1', what: 'left' } }, 'geometry.wrongSurface'],
+    [{ kind: 'concentricity', on: 'f1.left' }, 'geometry.wrongSurface'],
     [{ kind: 'squareness' }, 'geometry.wrongSurface'],
-    [{ kind: 'squareness', on: { id: 'f2', what: 'right' }, datum: 'B' }, 'geometry.squareToRound'],
-    [{ kind: 'parallelism', on: { id: 'f2', what: 'right' } }, 'geometry.parallelToFace'],
-    [{ on: { id: 'f3', what: 'round' } }, 'geometry.toItself'],
+    [{ kind: 'squareness', on: 'f2.right', datum: 'B' }, 'geometry.squareToRound'],
+    [{ kind: 'parallelism', on: 'f2.right' }, 'geometry.parallelToFace'],
+    [{ on: 'f3' }, 'geometry.toItself'],
     [{ datum: 'Q' }, 'geometry.noDatum'],
-    [{ on: { id: 'f9', what: 'round' } }, 'geometry.gone'],
+    [{ on: 'f9' }, 'geometry.gone'],
     [{ tolerance: mm('about') }, 'length.notALength'],
   ] as [Partial<Geometry>, string][])('%j is refused: %s', (g, code) => {
     expect(codesOf(held(g)).map(([c]) => c)).toEqual([code]);
-    expect(resolveDrawing(held(g)).geometry).toEqual([]);
+    expect(resolveDrawing(held(g)).part.relations).toEqual([]);
   });
   it('a letter stands for one surface, which is drawn', () => {
-    const on = { id: 'f1', what: 'round' as const };
+    const on = 'f1';
     const twice = {
       ...shaft,
       datums: [
         { letter: 'A', on },
-        { letter: 'A', on: { id: 'f9', what: 'left' as const } },
+        { letter: 'A', on: 'f9.left' },
       ],
     };
     expect(codesOf(twice)).toEqual([
@@ -68,8 +68,7 @@ describe('a fit to a measured mate', () => {
       { id: 'm1', on, note: '', measured: mm('28.013'), least: '0.02', most: '0.05', unit: 'mm', from: null, ...m },
     ],
   });
-  const limits = (d: Drawing, id = 'f3') =>
-    [...resolveDrawing(d).part.features, ...resolveDrawing(d).part.bores].find((f) => f.id === id)!.limits;
+  const limits = (d: Drawing, id = 'f3') => roundOf(resolveDrawing(d).part, id)!.limits;
   it('moves a shaft below and a hole above what was measured', () => {
     expect(limits(mated({}))).toEqual({ upperMm: 27.993, lowerMm: 27.963, how: 'mate' });
     expect(limits(mated({ measured: mm('11.98') }, 'h1'), 'h1')).toEqual({ upperMm: 12.03, lowerMm: 12, how: 'mate' });
@@ -151,10 +150,10 @@ describe('tolerances by the decimals of a size', () => {
       ],
     };
     const { part, problems } = resolveDrawing(drawing);
-    expect(part.features[0]!.limits).toEqual({ upperMm: 31.877, lowerMm: 31.623, how: 'decimals' });
-    expect(part.features[0]!.lengthLimits.upperMm).toBeCloseTo(1.6 * 25.4, 9);
-    expect(part.features[0]!.right!.limits).toMatchObject({ how: 'decimals' });
-    expect(part.features[1]!.limits.how).toBe('plusMinus');
+    expect(outsides(part)[0]!.limits).toEqual({ upperMm: 31.877, lowerMm: 31.623, how: 'decimals' });
+    expect(lengthLimitsOf(part, outsides(part)[0]!.id)!.upperMm).toBeCloseTo(1.6 * 25.4, 9);
+    expect((edgeOf(part, outsides(part)[0]!.id, 'right') as Chamfer).limits).toMatchObject({ how: 'decimals' });
+    expect(outsides(part)[1]!.limits.how).toBe('plusMinus');
     expect(problems.map((p) => [p.code, p.path.join('.')])).toEqual([['limit.noDecimals', 'features.1.lengthLimits']]);
     expect(drawingSchema.parse(JSON.parse(JSON.stringify(drawing)))).toEqual(drawing);
   });

@@ -1,39 +1,45 @@
 import { type Limits, limitsForMate, type SizeOf } from '../limit/index.ts';
 import { parseLength } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
+import { mouthOf } from './ask.ts';
 import type { Drawing } from './drawing.ts';
-import { geometryOf, type HeldGeometry, type Mate } from './geometry-schema.ts';
-import type { Bored, Turned } from './part.ts';
+import { geometryOf, type Mate } from './geometry-schema.ts';
+import type { Relation } from './part.ts';
 import type { Reader } from './read.ts';
+import type { Inside, Outside } from './surface.ts';
+import { type SurfaceId, surfaceName } from './surface-id.ts';
 
 /** Reads tolerances to datums; what cannot be is told and left out. */
-export function readGeometry(drawing: Drawing, reader: Reader): readonly HeldGeometry[] {
-  const known = new Set([...drawing.features, ...drawing.bores.left, ...drawing.bores.right].map((f) => f.id));
+export function readRelations(drawing: Drawing, reader: Reader): readonly Relation[] {
+  const ids = new Set([...drawing.features, ...drawing.bores.left, ...drawing.bores.right].map((f) => f.id));
+  const known = (on: SurfaceId): boolean => ids.has(surfaceName(on).of);
   const datums = drawing.datums ?? [];
   const letters = new Set<string>();
   for (const [i, { letter, on }] of datums.entries()) {
     if (letters.has(letter)) reader.add({ code: 'datum.twice', path: ['datums', i, 'letter'], value: letter });
-    if (!known.has(on.id)) reader.add({ code: 'datum.gone', path: ['datums', i, 'on'], value: letter });
+    if (!known(on)) reader.add({ code: 'datum.gone', path: ['datums', i, 'on'], value: letter });
     letters.add(letter);
   }
-  return (drawing.geometry ?? []).flatMap((g, i): HeldGeometry[] => {
+  return (drawing.geometry ?? []).flatMap((g, i): Relation[] => {
     const path = ['geometry', i];
     const datum = datums.find((d) => d.letter === g.datum);
     const tolerance = reader.size(g.tolerance, [...path, 'tolerance']);
-    if (!known.has(g.on.id)) reader.add({ code: 'geometry.gone', path: [...path, 'on'] });
-    else if (!geometryOf[g.kind].includes(g.on.what))
-      reader.add({ code: 'geometry.wrongSurface', path: [...path, 'on'], value: g.kind });
+    const { kind } = g;
+    if (!known(g.on)) reader.add({ code: 'geometry.gone', path: [...path, 'on'] });
+    else if (!geometryOf[kind].includes(isFace(g.on) ? 'face' : 'round'))
+      reader.add({ code: 'geometry.wrongSurface', path: [...path, 'on'], value: kind });
     else if (!datum) reader.add({ code: 'geometry.noDatum', path: [...path, 'datum'], value: g.datum });
-    else if (datum.on.id === g.on.id && datum.on.what === g.on.what)
-      reader.add({ code: 'geometry.toItself', path: [...path, 'datum'], value: g.datum });
-    else if (g.kind === 'parallelism' && datum.on.what === 'round')
+    else if (datum.on === g.on) reader.add({ code: 'geometry.toItself', path: [...path, 'datum'], value: g.datum });
+    else if (kind === 'parallelism' && !isFace(datum.on))
       reader.add({ code: 'geometry.parallelToFace', path: [...path, 'datum'], value: g.datum });
-    else if (g.kind === 'squareness' && datum.on.what !== 'round')
+    else if (kind === 'squareness' && isFace(datum.on))
       reader.add({ code: 'geometry.squareToRound', path: [...path, 'datum'], value: g.datum });
-    else if (tolerance) return [{ id: g.id, kind: g.kind, on: g.on, toleranceMm: tolerance.valueOf(), datum: g.datum }];
+    else if (tolerance)
+      return [{ id: g.id, kind, on: g.on, toleranceMm: tolerance.valueOf(), datum: g.datum, to: datum.on }];
     return [];
   });
 }
+const isFace = (id: SurfaceId): boolean => surfaceName(id).what !== 'itself';
 
 /**
  * Limits that a measured mate asks of its feature.
@@ -49,7 +55,7 @@ export function limitsOfMate(mate: Mate, of: SizeOf, record?: Recorder): Limits 
 }
 
 /** A feature's limits moved to where its measured mate asks for them. */
-function mated<F extends Turned | Bored>(feature: F, mate: Mate, of: SizeOf, i: number, reader: Reader): F {
+function mated<F extends Outside | Inside>(feature: F, mate: Mate, of: SizeOf, i: number, reader: Reader): F {
   const size = reader.sizeOrNone(mate.measured, ['mates', i, 'measured']);
   let isRead = size !== undefined;
   for (const key of ['least', 'most'] as const) {
@@ -60,7 +66,7 @@ function mated<F extends Turned | Bored>(feature: F, mate: Mate, of: SizeOf, i: 
   // not measured yet: what the drawing says stands
   if (!isRead) return feature;
   const limits = limitsOfMate(mate, of);
-  const nominal = 'diameterMm' in feature ? feature.diameterMm : feature.outerMm;
+  const nominal = 'from' in feature ? mouthOf(feature).diameterMm : feature.diameterMm;
   if (!limits) reader.add({ code: 'mate.noRoom', path: ['mates', i, 'most'], value: mate.most });
   else if (Math.abs(limits.upperMm - nominal) > Math.max(0.5, nominal / 20))
     reader.add({ code: 'mate.farFromNominal', path: ['mates', i, 'measured'], value: mate.measured.text });
@@ -69,7 +75,7 @@ function mated<F extends Turned | Bored>(feature: F, mate: Mate, of: SizeOf, i: 
 }
 
 /** Features and holes whose mates were measured, with the limits that follow. */
-export function readMates<F extends Turned | Bored>(
+export function readMates<F extends Outside | Inside>(
   drawing: Drawing,
   features: readonly F[],
   of: SizeOf,

@@ -2,16 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { flatten, largestRadius } from '../contour/index.ts';
 import { codesOf, drawingOf, feature, mm, shaped } from '../testing/shop.ts';
-import {
-  type BoreStep,
-  type Drawing,
-  emptyBoreStep,
-  emptyDrawing,
-  type Feature,
-  storedDrawingSchema,
-} from './drawing.ts';
-import { insideProfiles, outsideProfile } from './profile.ts';
+import { bottomOf, insides, mouthOf, outsides } from './ask.ts';
+import { type Drawing, emptyBoreStep, emptyDrawing, type Feature } from './drawing.ts';
+import { insideProfiles, outsideProfile } from './outline.ts';
 import { resolveDrawing } from './resolve.ts';
+import type { BoreStep } from './shape/bore.ts';
+import { storedDrawingSchema } from './upgrade.ts';
 
 const bore = (id: string, d: number | string, l: number | string, more: Partial<BoreStep> = {}): BoreStep => ({
   ...emptyBoreStep(id, 'mm', 'bored'),
@@ -46,21 +42,25 @@ describe('holes', () => {
     const { part } = resolveDrawing(
       hollow([feature(1, 40, 60)], [bore('a', 20, '', { kind: 'countersunk', end: mm(12) }), bore('b', 12, '')]),
     );
-    expect(part.bores[0]).toMatchObject({ zToMm: expect.closeTo(4), outerMm: 20, innerMm: 12 });
+    expect(insides(part)[0]).toMatchObject({ zToMm: expect.closeTo(4), leftMm: 20, rightMm: 12 });
   });
   it('take the letters of holes and count in the chain from their own face', () => {
     const d = hollow([feature(1, 40, 60)], [], [bore('c', 16, '', { limits: 'H7' }), bore('d', 10, 5)]);
     const datum = {
       id: 'x1',
-      from: { id: 'part', side: 'left' as const },
-      to: { id: 'c', side: 'left' as const },
+      ...{ from: 'part.left', to: 'c.floor' },
       size: mm(48),
       limits: '',
     };
     const { part, problems } = resolveDrawing({ ...d, dimensions: [datum] });
     expect(problems).toEqual([]);
-    expect(part.bores[0]).toMatchObject({ zFromMm: 60, zToMm: 48, limits: { upperMm: 16.018, lowerMm: 16 } });
-    expect(part.bores[1]).toMatchObject({ zFromMm: 48, zToMm: 43 });
+    expect(insides(part)[0]).toMatchObject({ zFromMm: 48, zToMm: 60, limits: { upperMm: 16.018, lowerMm: 16 } });
+    expect([mouthOf(insides(part)[1]!).zMm, bottomOf(insides(part)[1]!).zMm]).toEqual([48, 43]);
+    expect(part.lengths.map((l) => [l.id, l.from, l.to, l.mm])).toEqual([
+      ['f1', 'f1.left', 'f1.right', 60],
+      ['d', 'c.floor', 'd.floor', 5],
+      ['x1', 'part.left', 'c.floor', 48],
+    ]);
   });
   it.each<[string, Drawing, string, string]>([
     [
@@ -99,7 +99,7 @@ describe('holes', () => {
 });
 
 describe('sizes from datums', () => {
-  const face = (id: string, side: 'left' | 'right') => ({ id, side });
+  const face = (id: string, side: 'left' | 'right') => `${id}.${side}`;
   const dim = (
     id: string,
     from: [string, 'left' | 'right'],
@@ -120,7 +120,7 @@ describe('sizes from datums', () => {
     };
     const { part, problems } = resolveDrawing(drawing);
     expect(problems).toEqual([]);
-    expect(part.features.map((f) => f.zToMm - f.zFromMm)).toEqual([
+    expect(outsides(part).map((f) => f.zToMm - f.zFromMm)).toEqual([
       35,
       20,
       expect.closeTo(19.6, 9),

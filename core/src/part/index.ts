@@ -1,31 +1,36 @@
+export {
+  bottomOf,
+  centreAt,
+  crossHoles,
+  cutInto,
+  edgeOf,
+  endFace,
+  facesOf,
+  flatsOf,
+  insides,
+  lengthLimitsOf,
+  mouthOf,
+  outsides,
+  placeOf,
+  roundOf,
+  spigotAt,
+  surfaceOf,
+} from './ask.ts';
 export { type CentreMark, type ReadCentre, readCentre } from './centre.ts';
 export { type ChainConflict, type ChainSize, type SolvedChain, solveChain } from './chain.ts';
 export { compareDrawings, type DrawingChange } from './compare.ts';
-export { type Detail, emptyDetail, GROOVE_SHAPES, type Groove, type Knurl, type Thread } from './detail-schema.ts';
-export { type CutDetail, type CutGroove, type CutKnurl, type CutThread, pitchNamed } from './details.ts';
 export {
-  BORE_KINDS,
-  type BoreKind,
-  type BoreStep,
   type Dimension,
   type Drawing,
   drawingSchema,
   emptyBoreStep,
   emptyDrawing,
   emptyFeature,
-  FEATURE_KINDS,
   type Feature,
-  type FeatureKind,
   featureSchema,
-  type PartEnd,
-  type PlaneName,
-  storedDrawingSchema,
-  upgradeDrawing,
 } from './drawing.ts';
-export { type Chamfer, chamferDepthMm, readEdge } from './edge.ts';
-export { endViewEndForEnd, facesEndForEnd, partEndForEnd } from './end-for-end.ts';
-export { centresOf, evenAngles } from './end-view.ts';
-export type { CrossHole, EndView, Flat } from './end-view-schema.ts';
+export { chamferDepthMm, readEdge } from './edge.ts';
+export { centresOf } from './end-view.ts';
 export { nGradeOf, readFinish, USUAL_RA_UM } from './finish.ts';
 export { limitsOfMate } from './geometry.ts';
 export {
@@ -34,20 +39,63 @@ export {
   type Geometry,
   type GeometryKind,
   geometryOf,
-  type HeldGeometry,
   type Mate,
-  type SurfaceName,
 } from './geometry-schema.ts';
-export { type Bored, type Part, type Resolved, type Turned, upgradePart } from './part.ts';
+export { endForEnd } from './mirror.ts';
+export { contourOf, insideProfiles, lengthProfile, outsideProfile } from './outline.ts';
+export type { Length, Part, Relation, Resolved } from './part.ts';
 export { PATTERNS, type PatternName, patternDrawing } from './patterns.ts';
-export { featureProfile, insideProfiles, outsideProfile } from './profile.ts';
 export { blocks, resolveDrawing } from './resolve.ts';
 export { MOST_FEATURES } from './schema-parts.ts';
-export type { SeenEnd, SeenFace, SeenFaces, SeenFlat, SeenHole } from './seen-end.ts';
+export { evenAngles } from './shape/angles.ts';
+export { type BoreStep, isSloped } from './shape/bore.ts';
+export { DETAIL_KINDS, type Detail, emptyDetail } from './shape/details.ts';
+export type { PartEnd } from './shape/end.ts';
+export type { EndView } from './shape/end-view.ts';
+export type { DrawnFlat } from './shape/flat.ts';
+export { type DrawnGroove, GROOVE_SHAPES } from './shape/groove.ts';
+export type { DrawnHole } from './shape/hole.ts';
+export type { DrawnKnurl } from './shape/knurl.ts';
+export { FEATURE_KINDS, type FeatureKind } from './shape/outside.ts';
+export { type DrawnThread, pitchNamed } from './shape/thread.ts';
 export { ballLengthMm, type SolvedTaper, solveTaper } from './shapes.ts';
 export { snapped } from './snap.ts';
 export { splitFeature } from './split.ts';
 export { centreHoleRows } from './standard/centre-holes.ts';
 export { plainCentreDrills } from './standard/plain-centre-drills.ts';
+export {
+  BORE_KINDS,
+  type BoreKind,
+  type Centre,
+  type Chamfer,
+  type CrossHole,
+  type CutIn,
+  type Edge,
+  type Face,
+  type Flat,
+  type Groove,
+  type Inside,
+  type Knurl,
+  type Outside,
+  type RoundEdge,
+  type Spigot,
+  type Surface,
+  type SurfaceKind,
+  type Thread,
+} from './surface.ts';
+export {
+  centreId,
+  type End,
+  edgeId,
+  faceId,
+  floorId,
+  opposite,
+  PART,
+  type SurfaceId,
+  type SurfaceName,
+  surfaceIdSchema,
+  surfaceName,
+} from './surface-id.ts';
 export { type ReadTaper, readTaper } from './taper.ts';
+export { storedDrawingSchema, upgradeDrawing } from './upgrade.ts';
 export type { WornCircle, WornSketch, WornSurface } from './worn-schema.ts';

@@ -1,77 +1,48 @@
 import type { Limits } from '../limit/index.ts';
 import type { Problem, Rational } from '../quantity/index.ts';
-import type { CutDetail } from './details.ts';
-import type { BoreKind, FeatureKind } from './drawing.ts';
-import type { Chamfer } from './edge.ts';
-import type { HeldGeometry } from './geometry-schema.ts';
-import type { SeenEnd, SeenFaces } from './seen-end.ts';
+import type { GeometryKind } from './geometry-schema.ts';
+import type { Surface } from './surface.ts';
+import type { End, SurfaceId } from './surface-id.ts';
 
-/** A length of the outside with every text read: millimetres, zPart 0 at the part's left end. */
-export interface Turned {
+/** A length along the axis with its limits, from one surface to another, as the drawing gives it. */
+export interface Length {
+  /** of a length of the outside or a step of a hole: its id; of a size from a datum: the size's own */
   readonly id: string;
-  readonly index: number;
-  readonly kind: FeatureKind;
-  readonly name: string;
-  readonly zFromMm: number;
-  readonly zToMm: number;
-  /** largest diameter of it */
-  readonly diameterMm: number;
-  /** diameters at its ends */
-  readonly leftMm: number;
-  readonly rightMm: number;
+  readonly from: SurfaceId;
+  readonly to: SurfaceId;
+  readonly mm: number;
   readonly limits: Limits;
-  readonly lengthLimits: Limits;
-  readonly raUm: number;
-  readonly faceRaUm: number;
-  readonly left?: Chamfer;
-  readonly right?: Chamfer;
-  readonly leftRoundMm?: number;
-  readonly rightRoundMm?: number;
-  /** arc: its radius, and whether it is curved into the metal */
-  readonly arc?: { readonly radiusMm: number; readonly hollow: boolean };
-  readonly details: readonly CutDetail[];
 }
-/** A length of a hole on the axis, from its face inwards. */
-export interface Bored {
+/** A surface held to a datum. */
+export interface Relation {
   readonly id: string;
-  readonly index: number;
-  readonly side: 'left' | 'right';
-  readonly kind: BoreKind;
-  readonly name: string;
-  readonly zFromMm: number;
-  readonly zToMm: number;
-  /** diameters where it begins at its face's side, and where it ends */
-  readonly outerMm: number;
-  readonly innerMm: number;
-  readonly through: boolean;
-  readonly limits: Limits;
-  readonly raUm: number;
-  readonly details: readonly CutDetail[];
+  readonly kind: GeometryKind;
+  readonly on: SurfaceId;
+  readonly toleranceMm: number;
+  /** the datum's letter, and the surface that it is */
+  readonly datum: string;
+  readonly to: SurfaceId;
 }
+
+/**
+ * A part as drawn, every text of it read: one list of named surfaces. The outside comes first, from its left end to its right one,
+ * each length followed by its edges and what is cut into it; then the holes from their faces inwards, faces, ends, and what is
+ * seen along the axis. zPart 0 is at the left end as the piece lies.
+ */
 export interface Part {
   readonly lengthMm: number;
   readonly largestMm: number;
-  readonly features: readonly Turned[];
-  readonly bores: readonly Bored[];
+  /** which end of the drawing lies on the right, at the tailstock */
+  readonly tail: End;
+  readonly surfaces: readonly Surface[];
+  readonly lengths: readonly Length[];
+  readonly relations: readonly Relation[];
+  /** what only words can say: keyways and whatever else is milled or sawn */
+  readonly notes: readonly { readonly angleDeg: number; readonly text: string }[];
 }
 export interface Resolved {
   readonly part: Part;
   /** exact whole length, mm */
   readonly length: Rational;
-  /** what is seen along the axis */
-  readonly endView: SeenEnd;
-  readonly faces: SeenFaces;
-  readonly geometry: readonly HeldGeometry[];
   readonly problems: readonly Problem[];
-}
-
-/** A part as an older version froze it into a run, when there were only outside cylinders. */
-export function upgradePart(document: unknown): unknown {
-  const old = document as { features?: unknown; bores?: unknown };
-  if (typeof document !== 'object' || document === null || !Array.isArray(old.features)) return document;
-  const features = (old.features as { diameterMm: number }[]).map((f) => ({
-    ...{ kind: 'cylinder', leftMm: f.diameterMm, rightMm: f.diameterMm, details: [] },
-    ...f,
-  }));
-  return { bores: [], ...document, features };
 }

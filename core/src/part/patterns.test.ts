@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { outsides } from './ask.ts';
 import { PATTERNS, patternDrawing } from './patterns.ts';
 import { resolveDrawing } from './resolve.ts';
 
@@ -9,7 +10,7 @@ describe('patterns to start from', () => {
       const { part, problems } = resolveDrawing(patternDrawing(pattern, unit));
       expect(problems).toEqual([]);
       expect(part.lengthMm).toBeGreaterThan(3);
-      expect(part.features.every((f) => f.limits.upperMm > f.limits.lowerMm)).toBe(true);
+      expect(outsides(part).every((f) => f.limits.upperMm > f.limits.lowerMm)).toBe(true);
     },
   );
   it('have sizes of their own system, not converted ones', () => {
@@ -19,7 +20,7 @@ describe('patterns to start from', () => {
   });
   it('a plug gauge has a side that goes and one that does not, apart by the tolerance of the hole', () => {
     const { part } = resolveDrawing(patternDrawing('plugGauge', 'mm'));
-    const [go, , , , noGo] = part.features;
+    const [go, , , , noGo] = outsides(part);
     // for 20 H7, 20.000 to 20.021
     expect(go!.limits.lowerMm).toBeGreaterThan(20);
     expect(go!.limits.upperMm).toBeLessThan(20.021);

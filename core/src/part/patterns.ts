@@ -1,6 +1,8 @@
 import type { LengthUnit } from '../quantity/index.ts';
-import { emptyDetail, type Thread } from './detail-schema.ts';
-import { type BoreStep, type Drawing, emptyBoreStep, emptyDrawing, emptyFeature, type Feature } from './drawing.ts';
+import { type Drawing, emptyBoreStep, emptyDrawing, emptyFeature, type Feature } from './drawing.ts';
+import type { BoreStep } from './shape/bore.ts';
+import { emptyDetail } from './shape/details.ts';
+import type { DrawnThread } from './shape/thread.ts';
 
 /** Parts that a drawing can begin from. */
 export const PATTERNS = [
@@ -86,8 +88,8 @@ export function patternDrawing(pattern: PatternName, unit: LengthUnit): Drawing 
   const of = ([mm, inch]: Pair): string => (unit === 'mm' ? mm : inch);
   const length = (pair: Pair) => ({ text: of(pair), unit });
   const features = OUTSIDE[pattern].map((p, i): Feature => {
-    const thread: Thread[] = p.thread
-      ? [{ ...(emptyDetail(`d${i + 1}`, 'thread', unit) as Thread), designation: of(p.thread) }]
+    const thread: DrawnThread[] = p.thread
+      ? [{ ...(emptyDetail(`d${i + 1}`, 'thread', unit) as DrawnThread), designation: of(p.thread) }]
       : [];
     return {
       ...emptyFeature(`f${i + 1}`, unit),

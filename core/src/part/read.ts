@@ -1,13 +1,19 @@
-import { decimalTolerance, type Limits, parseLimits, type SizeOf } from '../limit/index.ts';
+import {
+  type DecimalLimits,
+  decimalTolerance,
+  type GeneralClass,
+  type Limits,
+  parseLimits,
+  type SizeOf,
+} from '../limit/index.ts';
 import { type Problem, type Rational, rational, readTyped, type TypedLength } from '../quantity/index.ts';
-import type { Drawing } from './drawing.ts';
 
 export type Path = readonly (string | number)[];
 
 /** Reads texts of a drawing one after the other and keeps what is wrong with them, each with its path. */
 export class Reader {
   readonly problems: Problem[] = [];
-  constructor(private readonly drawing: Pick<Drawing, 'generalClass' | 'decimals'>) {}
+  constructor(private readonly drawing: { readonly generalClass: GeneralClass; readonly decimals?: DecimalLimits }) {}
 
   /** A length that must be there. */
   size(typed: TypedLength, path: Path): Rational | undefined {
@@ -43,6 +49,18 @@ export class Reader {
     if (read.ok) return read.limits;
     this.problems.push({ code: read.code, path, value: read.value, limit: read.limit });
     return { upperMm: nominal.valueOf(), lowerMm: nominal.valueOf(), how: 'general' };
+  }
+  /** Limits of a size that may go without: nothing is said where none are typed and none follow. */
+  limitsIfAny(text: string, nominal: Rational, typed: TypedLength, path: Path): Limits {
+    const said = this.problems.length;
+    const limits = this.limits(text, nominal, typed, path);
+    if (text.trim() === '') this.problems.length = said;
+    return limits;
+  }
+  /** A length as far as it can be read; what is wrong with it is said elsewhere. */
+  peek(typed: TypedLength): Rational | undefined {
+    const read = readTyped(typed);
+    return read.ok ? read.mm : undefined;
   }
   add(problem: Problem): void {
     this.problems.push(problem);

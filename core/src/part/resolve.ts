@@ -1,242 +1,196 @@
 import { type Problem, type Rational, rational, sum } from '../quantity/index.ts';
 import { solveDrawing } from './chain-of.ts';
 import { checkBores, checkEdges, checkIds, checkSizes } from './checks.ts';
-import { readDetails } from './details.ts';
-import type { Drawing, Feature } from './drawing.ts';
+import type { Drawing } from './drawing.ts';
 import { readEdge } from './edge.ts';
-import { readEndView } from './end-view.ts';
-import { readEnds } from './ends.ts';
+import { facesOfOutside, floorsOfHoles } from './faces.ts';
 import { readFinish, USUAL_RA_UM } from './finish.ts';
-import { checkMates, readGeometry, readMates } from './geometry.ts';
-import type { Bored, Part, Resolved, Turned } from './part.ts';
+import { checkMates, readMates, readRelations } from './geometry.ts';
+import type { Length, Part, Resolved } from './part.ts';
 import { type Path, Reader } from './read.ts';
-import { arcLengthFits, ballLengthMm, isSolvedTaper, solveTaper } from './shapes.ts';
-import { readTaper } from './taper.ts';
+import { degrees } from './shape/angles.ts';
+import { type ReadBore, readBore } from './shape/bore.ts';
+import { readDetails } from './shape/details.ts';
+import type { ReadLength, SolvedLength } from './shape/drawn.ts';
+import { readEnd } from './shape/end.ts';
+import { readEndView } from './shape/end-view.ts';
+import { outsideShape } from './shape/outside.ts';
+import type { CutIn, Edge, Inside, Outside, Surface } from './surface.ts';
+import { type End, edgeId, faceId, floorId, PART } from './surface-id.ts';
 
-interface Read {
-  readonly feature: Feature;
-  readonly index: number;
-  readonly at: (...rest: Path) => Path;
-  readonly diameter: Rational | undefined;
-  end: Rational | undefined;
-  readonly radius: Rational | undefined;
-  readonly perLength: number | undefined;
-  length: Rational | undefined;
-}
+const ENDS = ['left', 'right'] as const;
 
-const exact = (mm: number): Rational => rational(Number(mm.toFixed(9)));
-
-/** Texts of one outside feature, before anything is solved. */
-function readFeature(feature: Feature, index: number, reader: Reader): Read {
+/** Texts of one length of the outside, before anything is solved. */
+function readLength(feature: Drawing['features'][number], index: number, reader: Reader): ReadLength {
   const at = (...rest: Path): Path => ['features', index, ...rest];
-  const sloped = feature.kind === 'taper' || feature.kind === 'arc';
-  let perLength: number | undefined;
-  if (feature.kind === 'taper' && feature.taper?.trim()) {
-    const read = readTaper(feature.taper, feature.length.unit);
-    if (read.ok) perLength = read.perLength;
-    else reader.add({ code: read.code, path: at('taper'), value: feature.taper });
-  }
   return {
-    feature,
-    index,
-    at,
+    ...outsideShape(feature.kind).readOwn?.(feature, at, reader),
+    ...{ drawn: feature, at },
     diameter: reader.size(feature.diameter, at('diameter')),
-    end:
-      feature.kind === 'arc'
-        ? reader.size(feature.end ?? { text: '', unit: feature.diameter.unit }, at('end'))
-        : sloped
-          ? reader.sizeOrNone(feature.end, at('end'))
-          : undefined,
-    radius:
-      feature.kind === 'arc'
-        ? reader.size(feature.radius ?? { text: '', unit: feature.diameter.unit }, at('radius'))
-        : undefined,
-    perLength,
     length: reader.sizeOrNone(feature.length, at('length')),
   };
 }
 
-/** Lengths that follow from a shape: a taper between two diameters, a ball between its neighbours. */
-function lengthsOfShapes(reads: readonly Read[], reader: Reader): void {
-  for (const [i, read] of reads.entries()) {
-    const { feature, diameter, at } = read;
-    if (feature.kind === 'taper') {
-      const solved = solveTaper(diameter?.valueOf(), read.end?.valueOf(), read.length?.valueOf(), read.perLength);
-      if (!isSolvedTaper(solved)) continue;
-      if (solved.disagreeMm !== undefined && solved.disagreeMm > 0.01)
-        reader.add({
-          code: 'taper.disagrees',
-          path: at('taper'),
-          value: feature.taper,
-          limit: solved.disagreeMm,
-          unit: 'mm',
-        });
-      read.length ??= exact(solved.lengthMm);
-      read.end ??= exact(solved.endMm);
-    }
-    if (feature.kind === 'ball' && diameter) {
-      const before = reads[i - 1];
-      const after = reads[i + 1];
-      const beside = [before && (before.end ?? before.diameter), after?.diameter].map((d) => d?.valueOf() ?? 0);
-      const long = ballLengthMm(diameter.valueOf(), beside[0]!, beside[1]!);
-      if (long === undefined)
-        reader.add({ code: 'ball.neighbourTooLarge', path: at('diameter'), limit: diameter.valueOf(), unit: 'mm' });
-      else if (read.length && Math.abs(read.length.valueOf() - long) > 0.01)
-        reader.add({
-          code: 'ball.length',
-          path: at('length'),
-          value: read.length.valueOf(),
-          limit: Number(long.toFixed(3)),
-          unit: 'mm',
-        });
-      else read.length = exact(long);
-    }
+/** Diameters and depths of one side's hole, as typed or following from slopes. */
+function readBores(drawing: Drawing, side: End, reader: Reader): readonly ReadBore[] {
+  const steps = drawing.bores[side];
+  return steps.map((step, index) => {
+    const at = (...rest: Path): Path => ['bores', side, index, ...rest];
+    const read = readBore(step, index, index === steps.length - 1, at, reader);
+    const named = drawing.dimensions.some((d) => [d.from, d.to].some((n) => n === floorId(step.id)));
+    if (!read.length && !read.through && step.length.text.trim() === '' && !named)
+      reader.add({ code: 'length.empty', path: at('length'), value: '' });
+    return read;
+  });
+}
+
+function readEdgeOf(read: ReadLength, on: Outside, drawing: Drawing, end: End, reader: Reader): Edge | undefined {
+  const text = read.drawn.edges[end];
+  const path = read.at('edges', end);
+  const edge = readEdge(text, read.drawn.length.unit, drawing.generalClass, undefined, drawing.decimals);
+  if (!edge.ok) {
+    reader.add({ code: edge.code, path, value: text });
+    return undefined;
   }
-}
-
-/** Diameters that follow from a length that the chain gave. */
-function endsOfTapers(reads: readonly Read[], reader: Reader): void {
-  for (const read of reads) {
-    if (read.feature.kind !== 'taper' || read.end) continue;
-    const solved = solveTaper(read.diameter?.valueOf(), undefined, read.length?.valueOf(), read.perLength);
-    if (isSolvedTaper(solved)) read.end = exact(solved.endMm);
-    else if (read.diameter && read.length) reader.add({ code: 'taper.unsolved', path: read.at('end'), value: '' });
+  const deep = edge.chamfer?.depthMm ?? edge.roundMm ?? 0;
+  const half = ((end === 'left' ? on.leftMm : on.rightMm) || on.diameterMm) / 2;
+  if (deep >= half) {
+    if (deep > 0) reader.add({ code: 'edge.beyondAxis', path, value: text, limit: half, unit: 'mm' });
+    return undefined;
   }
+  const common = { id: edgeId(on.id, end), of: on.id, side: 'outside', towards: end } as const;
+  const span = (longMm: number) =>
+    end === 'left'
+      ? { zFromMm: on.zFromMm, zToMm: on.zFromMm + longMm }
+      : { zFromMm: on.zToMm - longMm, zToMm: on.zToMm };
+  if (edge.chamfer) return { ...common, kind: 'chamfer', ...edge.chamfer, ...span(edge.chamfer.lengthMm) };
+  if (edge.roundMm === undefined) return undefined;
+  if (outsideShape(on.kind).takesRounds)
+    return { ...common, kind: 'round', radiusMm: edge.roundMm, inner: false, ...span(edge.roundMm) };
+  reader.add({ code: 'edge.roundOnCylinder', path, value: text });
+  return undefined;
 }
 
-function edgesOf(read: Read, drawing: Drawing, leftMm: number, rightMm: number, reader: Reader) {
-  const one = (side: 'left' | 'right', diameterMm: number) => {
-    const text = read.feature.edges[side];
-    const path = read.at('edges', side);
-    const edge = readEdge(text, read.feature.length.unit, drawing.generalClass, undefined, drawing.decimals);
-    if (!edge.ok) {
-      reader.add({ code: edge.code, path, value: text });
-      return {};
-    }
-    const deep = edge.chamfer?.depthMm ?? edge.roundMm ?? 0;
-    if (deep >= diameterMm / 2) {
-      if (deep > 0) reader.add({ code: 'edge.beyondAxis', path, value: text, limit: diameterMm / 2, unit: 'mm' });
-      return {};
-    }
-    if (edge.roundMm !== undefined && read.feature.kind !== 'cylinder') {
-      reader.add({ code: 'edge.roundOnCylinder', path, value: text });
-      return {};
-    }
-    return { chamfer: edge.chamfer, roundMm: edge.roundMm };
-  };
-  const [left, right] = [one('left', leftMm), one('right', rightMm)];
-  return { left: left.chamfer, right: right.chamfer, leftRoundMm: left.roundMm, rightRoundMm: right.roundMm };
+/** A length of the outside, with its edges and what is cut into it. */
+interface Made {
+  readonly round: Outside;
+  readonly edges: readonly Edge[];
+  readonly details: readonly CutIn[];
+  readonly length: Length;
+  readonly faceRaUm: number;
 }
 
-function turnedOf(read: Read, drawing: Drawing, zFrom: Rational, reader: Reader): Turned | undefined {
-  const { feature, at, diameter, length } = read;
-  if (!diameter || !length) return undefined;
-  const leftMm = feature.kind === 'ball' ? 0 : diameter.valueOf();
-  const rightMm = feature.kind === 'ball' ? 0 : (read.end ?? diameter).valueOf();
+function madeOf(
+  read: SolvedLength,
+  feature: Drawing['features'][number],
+  index: number,
+  drawing: Drawing,
+  zFrom: Rational,
+  reader: Reader,
+): Made {
+  const { at, diameter, length } = read;
   const raUm = readFinish(feature.finish);
   const faceRaUm = readFinish(feature.faceFinish);
   if (raUm === undefined) reader.add({ code: 'finish.unknown', path: at('finish'), value: feature.finish });
   if (faceRaUm === undefined) reader.add({ code: 'finish.unknown', path: at('faceFinish'), value: feature.faceFinish });
-  const limits = reader.limits(feature.limits, diameter, feature.diameter, at('limits'));
-  const lengthLimits = reader.limits(feature.lengthLimits, length, feature.length, at('lengthLimits'));
   const [zFromMm, zToMm] = [zFrom.valueOf(), zFrom.add(length).valueOf()];
-  const ball = feature.kind === 'ball';
-  const edges = edgesOf(read, drawing, ball ? diameter.valueOf() : leftMm, ball ? diameter.valueOf() : rightMm, reader);
-  let arc: Turned['arc'];
-  if (feature.kind === 'arc' && read.radius) {
-    const shape = { leftMm, rightMm, lengthMm: length.valueOf(), radiusMm: read.radius.valueOf() };
-    const fault = arcLengthFits(shape, feature.hollow === true);
-    if (fault)
-      reader.add({
-        code: fault.code,
-        path: at('radius'),
-        value: feature.radius?.text,
-        limit: fault.limitMm,
-        unit: 'mm',
-      });
-    else arc = { radiusMm: shape.radiusMm, hollow: feature.hollow === true };
-  }
-  if (feature.details.length > 0 && feature.kind !== 'cylinder')
-    reader.add({ code: 'detail.onCylinder', path: at('details') });
-  const surface = { zFromMm, zToMm, diameterMm: diameter.valueOf(), inside: false };
+  const limits = reader.limits(feature.limits, diameter, feature.diameter, at('limits'));
+  const shape = outsideShape(feature.kind);
+  const common = { id: feature.id, side: 'outside', index, name: feature.name, zFromMm, zToMm, limits } as const;
+  const round = shape.surface(read, { ...common, raUm: raUm ?? USUAL_RA_UM }, reader);
+  const lengthLimits = reader.limits(feature.lengthLimits, length, feature.length, at('lengthLimits'));
+  const edges = ENDS.flatMap((end) => readEdgeOf(read, round, drawing, end, reader) ?? []);
+  if (feature.details.length > 0 && !shape.takesDetails) reader.add({ code: 'detail.onCylinder', path: at('details') });
+  const on = { id: feature.id, zFromMm, zToMm, diameterMm: diameter.valueOf(), inside: false };
   return {
-    ...{ id: feature.id, index: read.index, kind: feature.kind, name: feature.name, zFromMm, zToMm },
-    diameterMm: Math.max(diameter.valueOf(), rightMm),
-    ...{ leftMm, rightMm, limits, lengthLimits },
-    raUm: raUm ?? USUAL_RA_UM,
+    ...{ round, edges },
+    details: shape.takesDetails ? readDetails(feature.details, on, at, reader) : [],
+    length: {
+      ...{ id: feature.id, from: faceId(feature.id, 'left'), to: faceId(feature.id, 'right') },
+      ...{ mm: length.valueOf(), limits: lengthLimits },
+    },
     faceRaUm: faceRaUm ?? USUAL_RA_UM,
-    ...edges,
-    arc,
-    details: feature.kind === 'cylinder' ? readDetails(feature.details, surface, at, reader) : [],
   };
 }
 
-/** Diameters and depths of one side's hole, as typed or following from tapers. */
-function readBores(drawing: Drawing, side: 'left' | 'right', reader: Reader) {
-  const steps = drawing.bores[side];
-  return steps.map((step, index) => {
-    const at = (...rest: Path): Path => ['bores', side, index, ...rest];
-    const diameter = reader.size(step.diameter, at('diameter'));
-    const sloped = step.kind === 'countersunk' || step.kind === 'taper';
-    let end = sloped ? reader.sizeOrNone(step.end, at('end')) : diameter;
-    let length = reader.sizeOrNone(step.length, at('length'));
-    if (sloped && diameter) {
-      const text = step.taper?.trim() || (step.kind === 'countersunk' ? '90° incl' : '');
-      const taper = text === '' ? undefined : readTaper(text, step.length.unit);
-      if (taper && !taper.ok) reader.add({ code: taper.code, path: at('taper'), value: text });
-      const perLength = taper?.ok ? Math.abs(taper.perLength) : undefined;
-      const solved = solveTaper(diameter.valueOf(), end?.valueOf(), length?.valueOf(), perLength);
-      if (isSolvedTaper(solved)) {
-        end ??= exact(solved.endMm);
-        length ??= exact(solved.lengthMm);
-      } else reader.add({ code: 'taper.unsolved', path: at('end'), value: '' });
-    }
-    const last = index === steps.length - 1;
-    const through = last && !sloped && step.length.text.trim() === '';
-    if (
-      !length &&
-      !through &&
-      step.length.text.trim() === '' &&
-      !drawing.dimensions.some((d) => d.from.id === step.id || d.to.id === step.id)
-    )
-      reader.add({ code: 'length.empty', path: at('length'), value: '' });
-    return { step, index, at, diameter, end, length, through };
-  });
+/** Lengths that end where their neighbours meet them, and rounds that lie in a corner. */
+function fitted(made: readonly Made[]): readonly Made[] {
+  const met = made.map((m, i) => ({
+    ...m,
+    round:
+      outsideShape(m.round.kind).meets?.(m.round, made[i - 1]?.round.rightMm ?? 0, made[i + 1]?.round.leftMm ?? 0) ??
+      m.round,
+  }));
+  return met.map((m, i) => ({
+    ...m,
+    edges: m.edges.map((edge): Edge => {
+      if (edge.kind !== 'round') return edge;
+      const [own, beside] =
+        edge.towards === 'left'
+          ? [m.round.leftMm, met[i - 1]?.round.rightMm]
+          : [m.round.rightMm, met[i + 1]?.round.leftMm];
+      return { ...edge, inner: (beside ?? 0) > own };
+    }),
+  }));
 }
-type BoreRead = ReturnType<typeof readBores>[number];
 
-function boredOf(read: BoreRead, side: 'left' | 'right', zFromMm: number, zToMm: number, reader: Reader): Bored[] {
+function insideOf(
+  read: ReadBore,
+  from: End,
+  faceMm: number,
+  toMm: number,
+  reader: Reader,
+): readonly [Inside, readonly CutIn[]] | undefined {
   const { step, index, at, diameter, end } = read;
-  if (!diameter) return [];
+  if (!diameter) return undefined;
   const raUm = readFinish(step.finish);
   if (raUm === undefined) reader.add({ code: 'finish.unknown', path: at('finish'), value: step.finish });
-  const surface = {
-    zFromMm: Math.min(zFromMm, zToMm),
-    zToMm: Math.max(zFromMm, zToMm),
-    diameterMm: diameter.valueOf(),
-    inside: true,
-  };
+  const [outer, inner] = [diameter.valueOf(), (end ?? diameter).valueOf()];
+  const span = { zFromMm: Math.min(faceMm, toMm), zToMm: Math.max(faceMm, toMm) };
+  const on = { id: step.id, ...span, diameterMm: outer, inside: true };
   return [
     {
-      ...{ id: step.id, index, side, kind: step.kind, name: step.name, zFromMm, zToMm, through: read.through },
-      outerMm: diameter.valueOf(),
-      innerMm: (end ?? diameter).valueOf(),
+      ...{ id: step.id, side: 'inside', kind: outer === inner ? 'cylinder' : 'taper', index, name: step.name, ...span },
+      ...{ from, made: step.kind, through: read.through, diameterMm: Math.max(outer, inner) },
+      ...(from === 'left' ? { leftMm: outer, rightMm: inner } : { leftMm: inner, rightMm: outer }),
       limits: reader.limits(step.limits, diameter, step.diameter, at('limits'), 'inside'),
       raUm: raUm ?? USUAL_RA_UM,
-      details: readDetails(step.details, surface, at, reader),
     },
+    readDetails(step.details, on, at, reader),
   ];
+}
+
+/** Lengths that the chain gives where none is typed; what is still open is told. */
+function lengthsOfChain(
+  reads: readonly ReadLength[],
+  shapes: readonly ReturnType<typeof outsideShape>[],
+  places: ReadonlyMap<string, Rational>,
+  reader: Reader,
+): void {
+  for (const [i, read] of reads.entries()) {
+    if (read.length) continue;
+    const [from, to] = [places.get(`o${i}`), places.get(`o${i + 1}`)];
+    const solved = from && to ? to.sub(from) : undefined;
+    if (solved && solved.compare(0) > 0) read.length = solved;
+    else if (read.drawn.length.text.trim() === '')
+      reader.add(
+        solved
+          ? { code: 'drawing.noLengthLeft', path: read.at('length'), value: solved.valueOf(), unit: 'mm' }
+          : (shapes[i]!.lengthMissing?.(read) ?? { code: 'length.empty', path: read.at('length'), value: '' }),
+      );
+  }
 }
 
 /**
  * Reads a whole drawing: every size, limit, finish, edge and detail; solves lengths and tapers; and says what is wrong with it.
- * Features whose diameter or length cannot be known are left out of the part; their problems say so.
+ * Lengths whose diameter or length cannot be known are left out of the part; their problems say so.
  * @returns the part as far as it can be drawn, and all problems with paths into the drawing
  */
 export function resolveDrawing(drawing: Drawing): Resolved {
   const reader = new Reader(drawing);
-  const reads = drawing.features.map((f, i) => readFeature(f, i, reader));
-  lengthsOfShapes(reads, reader);
+  const reads = drawing.features.map((f, i) => readLength(f, i, reader));
+  const shapes = drawing.features.map((f) => outsideShape(f.kind));
+  for (const [i, read] of reads.entries()) shapes[i]!.solve?.(read, reads[i - 1], reads[i + 1], reader);
   const bores = { left: readBores(drawing, 'left', reader), right: readBores(drawing, 'right', reader) };
   const overall = reader.sizeOrNone(drawing.overall, ['overall']);
   const depths = new Map([...bores.left, ...bores.right].map((b) => [b.step.id, b.length]));
@@ -247,63 +201,104 @@ export function resolveDrawing(drawing: Drawing): Resolved {
     overall,
     reader,
   );
-  for (const [i, read] of reads.entries()) {
-    if (read.length) continue;
-    const [from, to] = [chain.places.get(`o${i}`), chain.places.get(`o${i + 1}`)];
-    const solved = from && to ? to.sub(from) : undefined;
-    if (solved && solved.compare(0) > 0) read.length = solved;
-    else if (read.feature.length.text.trim() === '')
-      reader.add(
-        solved
-          ? { code: 'drawing.noLengthLeft', path: read.at('length'), value: solved.valueOf(), unit: 'mm' }
-          : read.feature.kind === 'taper' && read.diameter
-            ? { code: 'taper.unsolved', path: read.at('end'), value: '' }
-            : { code: 'length.empty', path: read.at('length'), value: '' },
-      );
-  }
-  endsOfTapers(reads, reader);
+  lengthsOfChain(reads, shapes, chain.places, reader);
+  for (const [i, read] of reads.entries()) shapes[i]!.finish?.(read, reader);
   checkSizes(drawing, chain, reader);
-  const features: Turned[] = [];
-  const lengths: Rational[] = [];
-  for (const read of reads) {
-    if (!read.diameter || !read.length) continue;
-    const made = turnedOf(read, drawing, sum(lengths), reader);
-    if (made) features.push(made);
-    lengths.push(read.length);
+  const solved = reads.map((r) => (r.diameter && r.length ? (r as SolvedLength) : undefined));
+  const made: Made[] = [];
+  let so: Rational = rational(0);
+  for (const [i, read] of solved.entries()) {
+    if (!read) continue;
+    made.push(madeOf(read, drawing.features[i]!, i, drawing, so, reader));
+    so = so.add(read.length);
   }
-  const length = sum(lengths);
-  const bored = (['left', 'right'] as const).flatMap((side) => {
+  const lengthMm = so.valueOf();
+  const outside = fitted(made);
+  const holes = ENDS.flatMap((side) => {
     const sign = side === 'left' ? 1 : -1;
-    let face = side === 'left' ? 0 : length.valueOf();
+    let face = side === 'left' ? 0 : lengthMm;
     return bores[side].flatMap((read) => {
       const placed = chain.places.get(`b${read.step.id}`)?.valueOf();
-      const far = side === 'left' ? length.valueOf() : 0;
+      const far = side === 'left' ? lengthMm : 0;
       const to = read.through ? far : (placed ?? face + sign * (read.length?.valueOf() ?? 0));
-      const made = boredOf(read, side, face, to, reader);
+      const one = insideOf(read, side, face, to, reader);
+      const wrongWay = sign * (to - face) <= 1e-9;
       face = to;
-      return made;
+      return one ? [{ round: one[0], details: one[1], read, wrongWay }] : [];
     });
   });
-  const outside = readMates(drawing, features, 'outside', reader);
-  const part: Part = {
-    lengthMm: length.valueOf(),
-    largestMm: Math.max(0, ...features.map((f) => f.diameterMm)),
-    features: outside.map((f, i) => (f.kind === 'ball' ? ballEnds(f, features[i - 1], features[i + 1]) : f)),
-    bores: readMates(drawing, bored, 'inside', reader),
+  const rounds = readMates(
+    drawing,
+    outside.map((m) => m.round),
+    'outside',
+    reader,
+  );
+  const inside = readMates(
+    drawing,
+    holes.map((h) => h.round),
+    'inside',
+    reader,
+  );
+  const largestMm = Math.max(0, ...rounds.map((f) => f.diameterMm));
+  const across = {
+    ...{ lengthMm, largestMm, insides: inside },
+    diameterAt: (zMm: number) =>
+      Math.max(0, ...rounds.filter((f) => f.zFromMm - 1e-9 <= zMm && zMm <= f.zToMm + 1e-9).map((f) => f.diameterMm)),
   };
-  checkEdges(part.features, reader);
-  checkBores(part, reader);
-  const endView = readEndView(drawing, part, reader);
-  const faces = readEnds(drawing, part, reader);
-  const geometry = readGeometry(drawing, reader);
+  const bare: Surface[] = [
+    ...outside.flatMap((m, i): Surface[] => [rounds[i]!, ...m.edges, ...m.details]),
+    ...holes.flatMap((h, i): Surface[] => [inside[i]!, ...h.details]),
+  ];
+  const whole = { lengthMm, largestMm, tail: 'right', lengths: [], relations: [], notes: [] } as const;
+  const outline: Part = { ...whole, surfaces: bare };
+  checkEdges(outline, reader);
+  checkBores(outline, holes, reader);
+  const faceRa = new Map(outside.map((m) => [m.round.id, m.faceRaUm]));
+  const surfaces: Surface[] = [
+    ...bare,
+    ...facesOfOutside(rounds, faceRa),
+    ...floorsOfHoles(inside),
+    ...ENDS.flatMap((end) => {
+      const last = end === 'left' ? rounds[0] : rounds.at(-1);
+      return readEnd(drawing.ends[end], end, lengthMm, last, inside, faceRa.get(last?.id ?? '') ?? USUAL_RA_UM, reader);
+    }),
+    ...readEndView(drawing.endView, across, reader),
+  ];
+  const relations = readRelations(drawing, reader);
   checkMates(drawing, reader);
   checkIds(drawing, reader);
-  return { part, length, endView, faces, geometry, problems: reader.problems };
+  const part: Part = {
+    ...whole,
+    ...{ surfaces, relations },
+    lengths: [...outside.map((m) => m.length), ...depthsOf(holes, reader), ...fromDatums(drawing, reader)],
+    notes: drawing.endView.notes.map((n) => ({ angleDeg: degrees(n.angle) ?? 0, text: n.text })),
+  };
+  return { part, length: sum(solved.flatMap((r) => r?.length ?? [])), problems: reader.problems };
 }
 
-/** A ball begins and ends where its neighbours meet it. */
-function ballEnds(ball: Turned, before: Turned | undefined, after: Turned | undefined): Turned {
-  return { ...ball, leftMm: before?.rightMm ?? 0, rightMm: after?.leftMm ?? 0 };
+/** Depths of the steps of holes, each from where the one before it ends. */
+function depthsOf(
+  holes: readonly { readonly round: Inside; readonly read: ReadBore }[],
+  reader: Reader,
+): readonly Length[] {
+  let before: { readonly from: End; readonly id: string } | undefined;
+  return holes.flatMap(({ round, read }): Length[] => {
+    const from = before?.from === round.from ? floorId(before.id) : faceId(PART, round.from);
+    before = { from: round.from, id: round.id };
+    if (!read.length) return [];
+    const limits = reader.limitsIfAny(read.step.lengthLimits, read.length, read.step.length, read.at('lengthLimits'));
+    return [{ id: round.id, from, to: floorId(round.id), mm: read.length.valueOf(), limits }];
+  });
+}
+
+/** Sizes from datums with their limits. */
+function fromDatums(drawing: Drawing, reader: Reader): readonly Length[] {
+  return drawing.dimensions.flatMap((d, i): Length[] => {
+    const mm = reader.peek(d.size);
+    if (!mm) return [];
+    const limits = reader.limitsIfAny(d.limits, mm, d.size, ['dimensions', i, 'limits']);
+    return [{ id: d.id, from: d.from, to: d.to, mm: mm.valueOf(), limits }];
+  });
 }
 
 /** Whether a problem keeps the work from being planned; warnings do not. */

@@ -1,6 +1,6 @@
 import { exactText, inUnit, rational, readTyped, type TypedLength } from '../quantity/index.ts';
 import type { Feature } from './drawing.ts';
-import type { Turned } from './part.ts';
+import type { Outside } from './surface.ts';
 
 /** Half of a length, as exactly as it was typed: decimals where they end, else a fraction. */
 function half(length: TypedLength, lengthMm: number): TypedLength {
@@ -16,7 +16,7 @@ function half(length: TypedLength, lengthMm: number): TypedLength {
  * @param id of the right half
  * @returns both halves, or undefined for shapes that have no middle to be cut at
  */
-export function splitFeature(feature: Feature, made: Turned, id: string): readonly [Feature, Feature] | undefined {
+export function splitFeature(feature: Feature, made: Outside, id: string): readonly [Feature, Feature] | undefined {
   if (feature.kind !== 'cylinder' && feature.kind !== 'taper') return undefined;
   const length = half(feature.length, made.zToMm - made.zFromMm);
   const rest = feature.length.text.trim() === '' ? feature.length : length;

@@ -1,4 +1,4 @@
-import type { Part } from '../part/index.ts';
+import { outsides, type Part } from '../part/index.ts';
 import { halfOutline, holeOutlines } from './outline.ts';
 import type { Picture, Shape } from './picture.ts';
 import { featureShape } from './section.ts';
@@ -33,8 +33,8 @@ export function comparePicture(
   return {
     ...{ width: view.width, height: view.height, unitsPerMm: scale, origin: [ox, oy] },
     shapes: [
-      ...after.features.flatMap((f, i): Shape[] => [
-        { kind: 'polygon', role: changed.has(f.id) ? 'cut' : 'body', points: featureShape(after, i, at) },
+      ...outsides(after).flatMap((f): Shape[] => [
+        { kind: 'polygon', role: changed.has(f.id) ? 'cut' : 'body', points: featureShape(after, f.id, at) },
       ]),
       ...both(before, 'thin'),
       ...both(after, 'outline'),

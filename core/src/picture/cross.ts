@@ -1,4 +1,4 @@
-import type { Part, SeenEnd } from '../part/index.ts';
+import { crossHoles, flatsOf, outsides, type Part } from '../part/index.ts';
 import type { Role, Shape } from './picture.ts';
 
 type Point = readonly [number, number];
@@ -6,7 +6,7 @@ type At = (zMm: number, rMm: number) => Point;
 
 /** Outside radius at a place along Z, mm; 0 beside the part. */
 export function outerAt(part: Part, zMm: number): number {
-  const here = part.features.filter((f) => f.zFromMm <= zMm + 1e-9 && zMm <= f.zToMm + 1e-9);
+  const here = outsides(part).filter((f) => f.zFromMm <= zMm + 1e-9 && zMm <= f.zToMm + 1e-9);
   return Math.max(0, ...here.map((f) => f.diameterMm)) / 2;
 }
 
@@ -14,9 +14,9 @@ export function outerAt(part: Part, zMm: number): number {
  * Holes and flats across the axis as they are seen from the side, turned into the plane of the paper.
  * @param at maps zPart and radius to the picture
  */
-export function crossShapes(part: Part, seen: SeenEnd, at: At): Shape[] {
+export function crossShapes(part: Part, at: At): Shape[] {
   const line = (role: Role, ...points: Point[]): Shape => ({ kind: 'polyline', role, points });
-  const holes = seen.holes.flatMap((h): Shape[] => {
+  const holes = crossHoles(part).flatMap((h): Shape[] => {
     if (h.way !== 'radial' || h.zMm === undefined) return [];
     const outer = outerAt(part, h.zMm);
     const inner = h.depthMm === undefined ? 0 : outer - h.depthMm;
@@ -28,7 +28,7 @@ export function crossShapes(part: Part, seen: SeenEnd, at: At): Shape[] {
       line('centreline', at(h.zMm, outer * 1.08 + 1), at(h.zMm, Math.max(0, inner) - 1)),
     ];
   });
-  const flats = seen.flats.flatMap((f): Shape[] => {
+  const flats = flatsOf(part).flatMap((f): Shape[] => {
     const half = Math.min(f.distanceMm, Math.sqrt(Math.max(0, (f.diameterMm / 2) ** 2 - f.distanceMm ** 2)));
     return [
       line('thin', at(f.zFromMm, half), at(f.zToMm, 0)),

@@ -1,4 +1,13 @@
-import { centresOf, type Part, type SeenEnd, type SeenHole } from '../part/index.ts';
+import {
+  type CrossHole,
+  centresOf,
+  crossHoles,
+  flatsOf,
+  insides,
+  mouthOf,
+  outsides,
+  type Part,
+} from '../part/index.ts';
 import { radians } from '../quantity/index.ts';
 import { circleCorners } from './path-data.ts';
 import type { Picture, Role, Shape } from './picture.ts';
@@ -13,7 +22,6 @@ type Point = readonly [number, number];
  */
 export function endViewPicture(
   part: Part,
-  seen: SeenEnd,
   view: {
     readonly width: number;
     readonly height: number;
@@ -27,7 +35,7 @@ export function endViewPicture(
   const [cx, cy] = [view.width / 2, view.height / 2];
   return {
     ...{ width: view.width, height: view.height, unitsPerMm: scale, origin: [cx, cy] },
-    shapes: endViewShapes(part, seen, scale, [cx, cy], view),
+    shapes: endViewShapes(part, scale, [cx, cy], view),
   };
 }
 
@@ -43,7 +51,7 @@ interface EndLook {
  * @param scale picture units in a millimetre
  * @param middle of the axis, in picture units
  */
-export function endViewShapes(part: Part, seen: SeenEnd, scale: number, [cx, cy]: Point, view: EndLook): Shape[] {
+export function endViewShapes(part: Part, scale: number, [cx, cy]: Point, view: EndLook): Shape[] {
   const at = (x: number, y: number): Point => [cx + x * scale, cy - y * scale];
   const circle = (role: Role, x: number, y: number, r: number, id?: string): Shape => {
     const [px, py] = at(x, y);
@@ -53,7 +61,7 @@ export function endViewShapes(part: Part, seen: SeenEnd, scale: number, [cx, cy]
   // from the tailstock only what is larger than everything before it can be seen
   let largest = 0;
   const rounds: number[] = [];
-  for (const f of part.features.toReversed())
+  for (const f of outsides(part).toReversed())
     if (f.diameterMm > largest + 1e-9) {
       largest = f.diameterMm;
       rounds.push(f.diameterMm / 2);
@@ -63,23 +71,23 @@ export function endViewShapes(part: Part, seen: SeenEnd, scale: number, [cx, cy]
   shapes.push(circle('body', 0, 0, outer));
   for (const r of rounds.slice(0, -1)) shapes.push(circle('edge', 0, 0, r));
   shapes.push(circle('outline', 0, 0, outer));
-  const open = part.bores.filter((b) => b.side === 'right' || b.through);
-  if (open.length > 0) shapes.push(circle('void', 0, 0, Math.max(...open.map((b) => b.outerMm)) / 2));
-  for (const b of open) shapes.push(circle('edge', 0, 0, b.outerMm / 2));
-  for (const f of seen.flats)
+  const open = insides(part).filter((b) => b.from === 'right' || b.through);
+  if (open.length > 0) shapes.push(circle('void', 0, 0, Math.max(...open.map((b) => mouthOf(b).diameterMm)) / 2));
+  for (const b of open) shapes.push(circle('edge', 0, 0, mouthOf(b).diameterMm / 2));
+  for (const f of flatsOf(part))
     for (const a of f.anglesDeg) {
       const half = Math.sqrt(Math.max(0, (f.diameterMm / 2) ** 2 - f.distanceMm ** 2));
       const [c, s] = [Math.cos(radians(a)), Math.sin(radians(a))];
       const end = (k: number) => at(f.distanceMm * c - k * half * s, f.distanceMm * s + k * half * c);
       shapes.push({ kind: 'polyline', role: 'thin', points: [end(-1), end(1)] });
     }
-  for (const h of seen.holes) shapes.push(...holeShapes(h, part, circle, at, 1 / scale, view));
+  for (const h of crossHoles(part)) shapes.push(...holeShapes(h, part, circle, at, 1 / scale, view));
   const cross = outer + 7 / scale;
   shapes.push(
     { kind: 'polyline', role: 'centreline', points: [at(-cross, 0), at(cross, 0)] },
     { kind: 'polyline', role: 'centreline', points: [at(0, -cross), at(0, cross)] },
   );
-  for (const n of seen.notes) {
+  for (const n of part.notes) {
     const [x, y] = [
       (outer + 6 / scale) * Math.cos(radians(n.angleDeg)),
       (outer + 6 / scale) * Math.sin(radians(n.angleDeg)),
@@ -90,7 +98,7 @@ export function endViewShapes(part: Part, seen: SeenEnd, scale: number, [cx, cy]
 }
 
 function holeShapes(
-  h: SeenHole,
+  h: CrossHole,
   part: Part,
   circle: (role: Role, x: number, y: number, r: number, id?: string) => Shape,
   at: (x: number, y: number) => Point,
@@ -120,7 +128,7 @@ function holeShapes(
       : [];
   };
   if (h.way === 'radial') {
-    const here = part.features.filter((f) => f.zFromMm <= h.zMm! && h.zMm! <= f.zToMm);
+    const here = outsides(part).filter((f) => f.zFromMm <= h.zMm! && h.zMm! <= f.zToMm);
     const r = Math.max(0, ...here.map((f) => f.diameterMm)) / 2;
     for (const a of h.anglesDeg) {
       const [c, s] = [Math.cos(radians(a)), Math.sin(radians(a))];

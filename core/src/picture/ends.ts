@@ -1,4 +1,4 @@
-import type { Part } from '../part/index.ts';
+import { edgeOf, outsides, type Part } from '../part/index.ts';
 import type { Shape } from './picture.ts';
 
 /** A face or an edge of a feature: what can be selected beside its cylinder. `face` stands for both of its faces. */
@@ -16,11 +16,12 @@ interface Line {
 
 /** Every face and chamfer of a part, upper half. A face belongs to the larger diameter beside it. */
 function endLines(part: Part): readonly Line[] {
-  return part.features.flatMap((f, i): Line[] => {
+  return outsides(part).flatMap((f, i): Line[] => {
     const lines: Line[] = [];
     for (const side of ['left', 'right'] as const) {
-      const chamfer = f[side];
-      const neighbour = part.features[i + (side === 'left' ? -1 : 1)];
+      const edge = edgeOf(part, f.id, side);
+      const chamfer = edge?.kind === 'chamfer' ? edge : undefined;
+      const neighbour = outsides(part)[i + (side === 'left' ? -1 : 1)];
       const r = (side === 'left' ? f.leftMm : f.rightMm) / 2;
       const z = side === 'left' ? f.zFromMm : f.zToMm;
       const inwards = side === 'left' ? 1 : -1;

@@ -1,15 +1,11 @@
-import type { Part, SeenFaces } from '../part/index.ts';
+import { centreAt, type Part, spigotAt } from '../part/index.ts';
 import { radians } from '../quantity/index.ts';
 import type { Shape } from './picture.ts';
 
 /** Centre holes as thin lines, and spigots that come off again as hatched stock, at both ends of a part. */
-export function faceShapes(
-  part: Part,
-  faces: SeenFaces,
-  at: (zMm: number, rMm: number) => readonly [number, number],
-): Shape[] {
+export function faceShapes(part: Part, at: (zMm: number, rMm: number) => readonly [number, number]): Shape[] {
   return (['left', 'right'] as const).flatMap((side): Shape[] => {
-    const { centre, spigot } = faces[side];
+    const [centre, spigot] = [centreAt(part, side), spigotAt(part, side)];
     const [z, inwards] = side === 'left' ? [0, 1] : [part.lengthMm, -1];
     const shapes: Shape[] = [];
     if (spigot) {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Holding, HoldMethod } from '../hold/index.ts';
 import { HOLD_METHODS } from '../hold/index.ts';
-import { resolveDrawing } from '../part/index.ts';
+import { outsides, resolveDrawing } from '../part/index.ts';
 import { drawingOf, feature } from '../testing/shop.ts';
 import { barStyles, clampings, holderStyles, standsAt } from '../tool/index.ts';
 import { holdRoom } from './hold.ts';
@@ -18,7 +18,7 @@ const view = (method: HoldMethod, more: Partial<Holding> = {}): Picture =>
   stripPicture(part, {
     ...{ width: 900, height: 236, textSize: 15, labels: [], overall: '', stockMm: 45 },
     holding: holding(method, more),
-    turned: part.features.slice(0, 2),
+    turned: outsides(part).slice(0, 2),
   });
 const points = (shape: Shape): readonly (readonly [number, number])[] =>
   shape.kind === 'polygon' || shape.kind === 'polyline'

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { type Inside, outsides, type Part } from '../part/index.ts';
 import { feature, planInput } from '../testing/shop.ts';
 import { stripPicture } from './strip.ts';
 
@@ -74,17 +75,14 @@ describe('labels of the strip', () => {
   it('stand beside a short thick part instead, so that it is not made small: outside above, inside below, none crossing', () => {
     const { part } = planInput([feature(1, 58, 8), feature(2, 40, 38)], 60);
     const bore = {
-      ...part.features[1]!,
-      id: 'h1',
-      side: 'left' as const,
-      kind: 'bored' as const,
-      zFromMm: 0,
-      zToMm: 46,
-    };
-    const hollow = { ...part, bores: [{ ...bore, outerMm: 30, innerMm: 30, through: true }] };
+      ...outsides(part)[1]!,
+      ...{ id: 'h1', side: 'inside', kind: 'cylinder', from: 'left', made: 'bored', through: true },
+      ...{ zFromMm: 0, zToMm: 46, diameterMm: 30, leftMm: 30, rightMm: 30 },
+    } as Inside;
+    const hollow: Part = { ...part, surfaces: [...part.surfaces, bore] };
     const labels = ['f1', 'f2', 'h1'].map((id) => ({ id, text: `Ø ${id}` }));
     const view = { width: 1240, height: 236, textSize: SIZE, labels, overall: '46 mm' };
-    const picture = stripPicture(hollow as never, view);
+    const picture = stripPicture(hollow, view);
     expect(58 * picture.unitsPerMm).toBeGreaterThan(170);
     const at = (id: string) => picture.shapes.flatMap((s) => (s.kind === 'text' && s.id === id ? [s.at] : []))[0]!;
     expect(at('f1')[1]).toBeLessThan(at('f2')[1]);
@@ -92,7 +90,7 @@ describe('labels of the strip', () => {
     expect(at('h1')[1]).toBeGreaterThan(picture.origin[1]);
     expect(new Set(['f1', 'f2', 'h1'].map((id) => at(id)[0])).size).toBe(1);
     // where something is held they keep to their rows
-    const held = stripPicture(hollow as never, { ...view, height: 150 });
+    const held = stripPicture(hollow, { ...view, height: 150 });
     expect(58 * held.unitsPerMm).toBeLessThan(100);
   });
 });

@@ -36,7 +36,8 @@ describe('strip', () => {
   });
   it('shows the hand of a thread by the way its crests lean, the other way seen inside a hole', () => {
     const lean = (hand: 'right' | 'left', seen: 'whole' | 'hole') => {
-      const thread = { kind: 'thread', id: 't', designation: 'M20', hand, zFromMm: 0, zToMm: 30, lineMm: 17 } as const;
+      const on = { id: 't', of: 'f1', side: 'outside', zFromMm: 0, zToMm: 30 } as const;
+      const thread = { ...on, kind: 'thread', designation: 'M20', hand, lineMm: 17 } as const;
       const strokes = handStrokes(thread, 10, seen, (z, r) => [z, r]);
       expect(strokes).toHaveLength(3);
       return strokes.map((s) => {
@@ -114,7 +115,7 @@ describe('silhouette', () => {
   it('carries a scale bar of a round length', () => {
     const texts = silhouettePicture(input.part, 380, 104).shapes.flatMap((s) => (s.kind === 'text' ? [s.text] : []));
     expect(texts).toEqual(['20 mm']);
-    expect(silhouettePicture({ ...input.part, features: [] }, 380, 104).shapes).toEqual([]);
+    expect(silhouettePicture({ ...input.part, surfaces: [] }, 380, 104).shapes).toEqual([]);
     // the same in inches: a round length of theirs, no longer than a quarter of the width
     const inch = silhouettePicture(input.part, 380, 104, 'in');
     const [name] = inch.shapes.flatMap((s) => (s.kind === 'text' ? [s.text] : []));

@@ -1,5 +1,15 @@
 import { flatten } from '../contour/index.ts';
-import { type CutDetail, featureProfile, type Part } from '../part/index.ts';
+import {
+  bottomOf,
+  type CutIn,
+  cutInto,
+  type Inside,
+  insides,
+  lengthProfile,
+  mouthOf,
+  outsides,
+  type Part,
+} from '../part/index.ts';
 import { DRAWN_CLOSE_MM, halfOutline, holeOutlines } from './outline.ts';
 import type { Shape } from './picture.ts';
 
@@ -7,7 +17,7 @@ type Point = readonly [number, number];
 type At = (zMm: number, rMm: number) => Point;
 
 /** Lines of a thread or knurl at a side of the centreline: 1 above, −1 below. */
-export function detailLines(d: CutDetail, radiusMm: number, side: 1 | -1, at: At): Shape[] {
+export function detailLines(d: CutIn, radiusMm: number, side: 1 | -1, at: At): Shape[] {
   if (d.kind === 'groove') return [];
   if (d.kind === 'thread')
     return [
@@ -57,7 +67,7 @@ const HAND_STROKES = 3;
  * the far side of an inside one. A right-hand thread seen from outside falls to the right, a left-hand one to the left.
  * @param seen of the whole thread, of the upper half of a part that is cut open, or in a hole below the centreline
  */
-export function handStrokes(d: CutDetail, radiusMm: number, seen: 'whole' | 'upper' | 'hole', at: At): Shape[] {
+export function handStrokes(d: CutIn, radiusMm: number, seen: 'whole' | 'upper' | 'hole', at: At): Shape[] {
   if (d.kind !== 'thread') return [];
   const highMm = radiusMm * 0.5;
   const middleMm = { whole: 0, upper: radiusMm / 2, hole: -radiusMm / 2 }[seen];
@@ -78,11 +88,11 @@ export function handStrokes(d: CutDetail, radiusMm: number, seen: 'whole' | 'upp
 
 /** Threads and knurls of the outside; above the centreline, and below it too while nothing is cut open. */
 export function surfaceShapes(part: Part, at: At): Shape[] {
-  const sides = part.bores.length > 0 ? ([1] as const) : ([1, -1] as const);
-  return part.features.flatMap((f) =>
-    f.details.flatMap((d) => [
+  const sides = insides(part).length > 0 ? ([1] as const) : ([1, -1] as const);
+  return outsides(part).flatMap((f) =>
+    cutInto(part, f.id).flatMap((d) => [
       ...sides.flatMap((side) => detailLines(d, f.diameterMm / 2, side, at)),
-      ...handStrokes(d, f.diameterMm / 2, part.bores.length > 0 ? 'upper' : 'whole', at),
+      ...handStrokes(d, f.diameterMm / 2, insides(part).length > 0 ? 'upper' : 'whole', at),
     ]),
   );
 }
@@ -95,11 +105,10 @@ export function sectionShapes(part: Part, at: At): Shape[] {
   const holes = holeOutlines(part);
   if (holes.length === 0) return [];
   const below = (points: readonly Point[]): Point[] => points.map(([z, r]) => at(z, -r));
+  const ends = [...new Set(insides(part).map((b) => b.from))];
   const shapes: Shape[] = [{ kind: 'polygon', role: 'section', points: below(halfOutline(part)) }];
   for (const [i, hole] of holes.entries()) {
-    const side = part.bores.filter(
-      (b) => b.side === (holes.length === 2 ? (i === 0 ? 'left' : 'right') : part.bores[0]!.side),
-    );
+    const side = insides(part).filter((b) => b.from === ends[i]);
     const first = hole[0]!;
     const last = hole.at(-1)!;
     // closed along the axis, so that what is hollow can be painted free of hatching
@@ -109,23 +118,24 @@ export function sectionShapes(part: Part, at: At): Shape[] {
       shapes.push({
         kind: 'polyline',
         role: 'edge',
-        points: [at(b.zToMm, 0), at(b.zToMm, -Math.max(b.innerMm, b.outerMm) / 2)],
+        points: [at(bottomOf(b).zMm, 0), at(bottomOf(b).zMm, -b.diameterMm / 2)],
       });
     for (const b of side)
-      for (const d of b.details)
-        shapes.push(...detailLines(d, b.outerMm / 2, -1, at), ...handStrokes(d, b.outerMm / 2, 'hole', at));
+      for (const d of cutInto(part, b.id)) {
+        const r = mouthOf(b).diameterMm / 2;
+        shapes.push(...detailLines(d, r, -1, at), ...handStrokes(d, r, 'hole', at));
+      }
   }
   return shapes;
 }
 
 /** The shape of one outside feature, both sides of the centreline, as a closed line to be drawn or met by a pointer. */
-export function featureShape(part: Part, index: number, at: At): readonly Point[] {
-  const half = flatten(featureProfile(part, index), DRAWN_CLOSE_MM);
+export function featureShape(part: Part, id: string, at: At): readonly Point[] {
+  const half = flatten(lengthProfile(part, id), DRAWN_CLOSE_MM);
   return [...half.map(([z, r]) => at(z, r)), ...half.toReversed().map(([z, r]) => at(z, -r))];
 }
 
 /** The shape of a step of a hole below the centreline, to be met by a pointer. */
-export function boreShape(part: Part, index: number, at: At): readonly Point[] {
-  const b = part.bores[index]!;
-  return [at(b.zFromMm, 0), at(b.zFromMm, -b.outerMm / 2), at(b.zToMm, -b.innerMm / 2), at(b.zToMm, 0)];
+export function boreShape(b: Inside, at: At): readonly Point[] {
+  return [at(b.zFromMm, 0), at(b.zFromMm, -b.leftMm / 2), at(b.zToMm, -b.rightMm / 2), at(b.zToMm, 0)];
 }

@@ -1,4 +1,5 @@
 import type { Part } from '../part/index.ts';
+import { outsides } from '../part/index.ts';
 import type { LengthUnit } from '../quantity/index.ts';
 import { halfOutline } from './outline.ts';
 import type { Picture } from './picture.ts';
@@ -48,14 +49,16 @@ export function silhouettePicture(part: Part, width: number, height: number, uni
             { kind: 'polygon', role: 'body', points: [...upper, ...lower] },
             { kind: 'polygon', role: 'outline', points: [...upper, ...lower] },
             ...sectionShapes(part, (z, r) => [ox + z * scale, oy - r * scale]),
-            ...part.features.slice(1).map((f) => ({
-              kind: 'polyline' as const,
-              role: 'edge' as const,
-              points: [
-                [ox + f.zFromMm * scale, oy - (f.leftMm / 2) * scale],
-                [ox + f.zFromMm * scale, oy + (f.leftMm / 2) * scale],
-              ] as [number, number][],
-            })),
+            ...outsides(part)
+              .slice(1)
+              .map((f) => ({
+                kind: 'polyline' as const,
+                role: 'edge' as const,
+                points: [
+                  [ox + f.zFromMm * scale, oy - (f.leftMm / 2) * scale],
+                  [ox + f.zFromMm * scale, oy + (f.leftMm / 2) * scale],
+                ] as [number, number][],
+              })),
             {
               kind: 'polyline',
               role: 'centreline',

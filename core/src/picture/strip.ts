@@ -1,5 +1,5 @@
 import type { Holding } from '../hold/index.ts';
-import type { Part, SeenEnd, SeenFaces } from '../part/index.ts';
+import { insides, type Outside, outsides, type Part, spigotAt } from '../part/index.ts';
 import type { BentLine } from '../route/index.ts';
 import type { RoughShape } from '../stock/index.ts';
 import { crossShapes } from './cross.ts';
@@ -21,10 +21,8 @@ export interface StripView {
   /** whether faces and chamfers can be selected on their own */
   readonly ends?: boolean;
   /** label under each feature and over the whole; already in the drawing's unit */
-  /** centre holes and spigots at the ends */
-  readonly faces?: SeenFaces;
-  /** holes and flats across the axis */
-  readonly endView?: SeenEnd;
+  /** what is at the ends and across the axis: centre holes, spigots, flats, holes */
+  readonly besides?: boolean;
   readonly labels: readonly { readonly id: string; readonly text: string }[];
   readonly overall: string;
   readonly stockMm?: number;
@@ -50,13 +48,13 @@ export function turnedBefore(
   doneIds: readonly string[],
   rough?: RoughShape,
 ): NonNullable<StripView['turned']> {
-  const done = part.features.filter((f) => doneIds.includes(f.id));
+  const done = outsides(part).filter((f) => doneIds.includes(f.id));
   if (!rough) return done;
-  const steps = part.features
+  const steps = outsides(part)
     .filter((f) => !doneIds.includes(f.id))
     .map((f) => ({ zFromMm: f.zFromMm, zToMm: f.zToMm, diameterMm: rough[f.id] ?? f.diameterMm }));
-  const cast = (f: Part['features'][number]): number => (doneIds.includes(f.id) ? f.diameterMm : (rough[f.id] ?? 0));
-  const [head, tail] = [part.features[0], part.features.at(-1)];
+  const cast = (f: Outside): number => (doneIds.includes(f.id) ? f.diameterMm : (rough[f.id] ?? 0));
+  const [head, tail] = [outsides(part)[0], outsides(part).at(-1)];
   const long = part.lengthMm;
   return [
     ...done,
@@ -75,14 +73,15 @@ const SIDE = 28;
  */
 export function stripPicture(part: Part, view: StripView): Picture {
   const { holding, stockMm } = view;
-  const spigots = { left: view.faces?.left.spigot?.lengthMm ?? 0, right: view.faces?.right.spigot?.lengthMm ?? 0 };
+  const spigotMm = (end: 'left' | 'right'): number => (view.besides && spigotAt(part, end)?.lengthMm) || 0;
+  const spigots = { left: spigotMm('left'), right: spigotMm('right') };
   const leftMm = Math.min(
     -spigots.left,
     holding ? Math.min(holding.jawsMm - holding.gripMm, holding.headEndMm ?? 0) : 0,
   );
   const rightMm = Math.max(part.lengthMm + spigots.right, holding?.rawEndMm ?? 0);
   const largestMm = Math.max(part.largestMm, stockMm ?? 0, 1);
-  const hollow = part.bores.length > 0 && view.labels.length > 0;
+  const hollow = insides(part).length > 0 && view.labels.length > 0;
   // outside sizes stand above a part that is cut open, inside ones below it
   const beside = labelsBeside(part, view, rightMm - leftMm, largestMm);
   const top = view.textSize * (hollow && !beside ? 5.7 : 2.6);
@@ -115,24 +114,23 @@ export function stripPicture(part: Part, view: StripView): Picture {
     const lower = outline.map(([z, r]): [number, number] => [x(z), y(-r)]).toReversed();
     shapes.push({ kind: 'polygon', role: 'body', points: [...upper, ...lower] });
     const at = (z: number, r: number): readonly [number, number] => [x(z), y(r)];
-    for (const [i, f] of part.features.entries())
+    for (const f of outsides(part))
       shapes.push({
         kind: 'polygon',
         role: f.id === view.selectedId ? 'selected' : 'edge',
-        points: featureShape(part, i, at),
+        points: featureShape(part, f.id, at),
         id: f.id,
       });
     shapes.push(...sectionShapes(part, at), ...surfaceShapes(part, at));
-    for (const [i, b] of part.bores.entries())
+    for (const b of insides(part))
       shapes.push({
         kind: 'polygon',
         role: b.id === view.selectedId ? 'selected' : 'hit',
-        points: boreShape(part, i, at),
+        points: boreShape(b, at),
         id: b.id,
       });
     shapes.push({ kind: 'polygon', role: 'outline', points: [...upper, ...lower] });
-    if (view.endView) shapes.push(...crossShapes(part, view.endView, at));
-    if (view.faces) shapes.push(...faceShapes(part, view.faces, at));
+    if (view.besides) shapes.push(...crossShapes(part, at), ...faceShapes(part, at));
     if (view.ends)
       shapes.push(
         ...endShapes(
@@ -155,7 +153,7 @@ export function stripPicture(part: Part, view: StripView): Picture {
   });
   const overallAt = view.textSize * 2.6;
   shapes.push(...overallShapes(part, view, x, overallAt));
-  const inside = new Set(part.bores.map((b) => b.id));
+  const inside = new Set(insides(part).map((b) => b.id));
   if (beside) {
     shapes.push(...besideShapes(part, view, x, y));
     return { width: view.width, height: view.height, unitsPerMm: scale, origin: [ox, oy], shapes };
@@ -187,7 +185,7 @@ const STUBBY = 1.8;
  */
 function labelsBeside(part: Part, view: StripView, longMm: number, tallMm: number): boolean {
   if (view.labels.length === 0 || view.holding || view.cut) return false;
-  if (part.features.length > MOST_BESIDE || part.bores.length > MOST_BESIDE) return false;
+  if (outsides(part).length > MOST_BESIDE || insides(part).length > MOST_BESIDE) return false;
   const high = (view.height - view.textSize * 3.6) / Math.max(tallMm, 1);
   return longMm < tallMm * STUBBY && longMm * high + 2 * BESIDE < view.width && view.height >= 200;
 }
@@ -195,12 +193,12 @@ function labelsBeside(part: Part, view: StripView, longMm: number, tallMm: numbe
 /** Labels in a column right of the part: outside ones above the centreline, the largest uppermost; inside ones below it. */
 function besideShapes(part: Part, view: StripView, x: (z: number) => number, y: (r: number) => number): Shape[] {
   const column = x(part.lengthMm) + 70;
-  const inside = part.bores.map((b) => ({
+  const inside = insides(part).map((b) => ({
     id: b.id,
     zMm: (b.zFromMm + b.zToMm) / 2,
-    rMm: -(b.outerMm + b.innerMm) / 4,
+    rMm: -(b.leftMm + b.rightMm) / 4,
   }));
-  const outside = part.features.map((f) => ({
+  const outside = outsides(part).map((f) => ({
     id: f.id,
     zMm: (f.zFromMm + f.zToMm) / 2,
     rMm: (f.leftMm + f.rightMm) / 4 || f.diameterMm / 2,
@@ -309,7 +307,7 @@ function cutShapes(
 }
 
 function overallShapes(part: Part, view: StripView, x: (z: number) => number, top: number): Shape[] {
-  if (part.features.length === 0 || view.overall === '' || view.cut) return [];
+  if (outsides(part).length === 0 || view.overall === '' || view.cut) return [];
   const line = top - view.textSize * 1.1;
   const [a, b] = [x(0), x(part.lengthMm)];
   const half = (view.overall.length * view.textSize * 0.56) / 2 + 8;
@@ -373,7 +371,7 @@ function labelShapes(
   const rowEnds: number[] = [];
   const shapes: Shape[] = [];
   for (const { id, text } of labels) {
-    const feature = part.features.find((f) => f.id === id) ?? part.bores.find((b) => b.id === id);
+    const feature = outsides(part).find((f) => f.id === id) ?? insides(part).find((b) => b.id === id);
     if (!feature) continue;
     const middle = (x(feature.zFromMm) + x(feature.zToMm)) / 2;
     const half = (text.length * view.textSize * 0.56) / 2 + 3;

@@ -1,6 +1,7 @@
 import { type Holding, onTailCentre } from '../hold/index.ts';
 import { bentLineMm, deflectionMm, type Shaft, type Support, shaftOf, thickerFrom } from '../mechanics/index.ts';
 import type { Part } from '../part/index.ts';
+import { outsides } from '../part/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** Places along a cut that are tried for the worst bend; the curve is smooth, so a few find it well within the force's own doubt. */
@@ -18,12 +19,12 @@ export function supportOf({ method }: Holding): Support {
 /** The work as a shaft from where it is carried to the tail with its finished diameters, the thinnest it will be. */
 export function finishedShaft(part: Part, holding: Holding, stockMm: number, modulusGPa: number): Shaft {
   const lengths = [];
-  const first = part.features[0];
+  const first = outsides(part)[0];
   const from = originMm(holding);
   // before the part: spare stock, or the arbor that it sits on
   const spareMm = holding.method === 'mandrel' ? holding.onMm! : Math.min(stockMm, first?.diameterMm ?? stockMm);
   if (from < 0) lengths.push({ lengthMm: -from, diameterMm: spareMm });
-  for (const feature of part.features) {
+  for (const feature of outsides(part)) {
     const start = Math.max(feature.zFromMm, from);
     if (feature.zToMm - start > 1e-9)
       lengths.push({ lengthMm: feature.zToMm - start, diameterMm: Math.min(stockMm, feature.diameterMm) });

@@ -1,6 +1,6 @@
 import { cutForces } from '../cutting/index.ts';
 import { centreDepth, centreForLoad, centreHole, type Holding, onTailCentre } from '../hold/index.ts';
-import { centreHoleRows } from '../part/index.ts';
+import { centreHoleRows, outsides } from '../part/index.ts';
 import { barMassKg } from '../stock/index.ts';
 import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -42,7 +42,7 @@ function centreLoad({ input, holding }: FitContext): { massKg: number; forceN: n
 export function centreOperation(context: FitContext, record: Recorder | undefined): Operation | undefined {
   const { part, tools, stockMm, hold, lathe } = context.input;
   const zEnd = part.lengthMm;
-  const endMm = part.features.at(-1)?.diameterMm ?? stockMm;
+  const endMm = outsides(part).at(-1)?.diameterMm ?? stockMm;
   const { massKg, forceN } = centreLoad(context);
   // a running centre is usual where nothing is written down
   const { centres } = lathe.holding;

@@ -1,6 +1,6 @@
 import type { HoldMethod } from '../hold/index.ts';
 import { FINE_ANGLE_DEG } from '../lathe/index.ts';
-import { type Chamfer, chamferDepthMm, type Turned } from '../part/index.ts';
+import { type Chamfer, chamferDepthMm, type Outside, outsides } from '../part/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -50,16 +50,16 @@ const mountCaution: Partial<Record<HoldMethod, string>> = {
 };
 
 /** Where raw metal ends towards the tail: at the first finished length, or the faced end. */
-function rawEnd({ input }: FitContext, feature: Turned): number {
+function rawEnd({ input }: FitContext, feature: Outside): number {
   const done = input.again?.worked.doneIds ?? [];
-  const next = input.part.features.find((f) => done.includes(f.id) && f.zFromMm >= feature.zToMm - 1e-9);
+  const next = outsides(input.part).find((f) => done.includes(f.id) && f.zFromMm >= feature.zToMm - 1e-9);
   return next?.zFromMm ?? input.part.lengthMm;
 }
 
 /** Putting the blank in, facing the tail end, the centre hole where a centre is wanted, and touching off. */
 export function openingOperations(
   context: FitContext,
-  last: Turned | undefined,
+  last: Outside | undefined,
   recorderFor: RecorderFor,
 ): Operation[] {
   const { part, lathe, tools, hold, stockMm, again } = context.input;
@@ -126,7 +126,7 @@ export function openingOperations(
  */
 export function touchAgainOperation(
   context: FitContext,
-  feature: Turned,
+  feature: Outside,
   diameterMm: number,
   endMm: number,
   tool: Tool,
@@ -191,7 +191,7 @@ export function shoulderOperation(
 /** Breaking an edge to its chamfer with a square-set chamfering tool. */
 export function chamferOperation(
   context: FitContext,
-  feature: Turned,
+  feature: Outside,
   chamfer: Chamfer,
   recorderFor: RecorderFor,
 ): Operation | undefined {

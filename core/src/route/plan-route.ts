@@ -17,7 +17,8 @@ import {
 } from '../hold/index.ts';
 import { checkLathe, feedsOf, usualChuck } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
-import type { Part, Turned } from '../part/index.ts';
+import type { Outside, Part } from '../part/index.ts';
+import { type Chamfer, edgeOf, outsides } from '../part/index.ts';
 import { type Problem, rational, sum, under } from '../quantity/index.ts';
 import { toolFor } from '../tool/index.ts';
 import { finishedShaft } from './bending.ts';
@@ -68,7 +69,7 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
     ...checkMeans(input, holding),
   ];
   const empty: Plan = { blank, holding, operations: [], waiting: [], problems, minutes: 0, changes: 0 };
-  if (problems.some((p) => p.severity !== 'warning') || part.features.length === 0) return empty;
+  if (problems.some((p) => p.severity !== 'warning') || outsides(part).length === 0) return empty;
   const context: FitContext = {
     input,
     speeds: speedTable(lathe),
@@ -85,10 +86,10 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
   const { lengthMm } = part;
   const done = new Set(worked?.doneIds);
   // metal between two finished lengths is cut up to the one at its tail side
-  const endOf = (feature: Turned): number =>
+  const endOf = (feature: Outside): number =>
     worked === undefined
       ? lengthMm
-      : (part.features.find((f) => done.has(f.id) && f.zFromMm >= feature.zToMm - 1e-9)?.zFromMm ?? lengthMm);
+      : (outsides(part).find((f) => done.has(f.id) && f.zFromMm >= feature.zToMm - 1e-9)?.zFromMm ?? lengthMm);
   const wanted = openingOperations(context, reachable.at(-1), recorderFor);
   const levels: { level: Level; outsideMm: number; square: boolean }[] = [];
   let startMm = stockMm;
@@ -98,7 +99,7 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
     const endMm = input.rough ? feature.zToMm : endOf(feature);
     if (endMm !== regionMm) startMm = input.rough?.[feature.id] ?? stockMm;
     regionMm = endMm;
-    const left = part.features[part.features.indexOf(feature) - 1];
+    const left = outsides(part)[outsides(part).indexOf(feature) - 1];
     const shoulder = left !== undefined && left.diameterMm > feature.diameterMm;
     // where nothing larger stands to the left the tool runs on a little, so that the whole length comes to size
     const runPast =
@@ -108,7 +109,8 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
           ? 1
           : 0;
     // a round in the corner is not planned: it keeps its metal
-    const cornerMm = shoulder ? (feature.leftRoundMm ?? 0) : 0;
+    const corner = shoulder ? edgeOf(part, feature.id, 'left') : undefined;
+    const cornerMm = corner?.kind === 'round' ? corner.radiusMm : 0;
     const zFromMm = Math.max(feature.zFromMm + cornerMm - runPast, holding.jawsMm + 0.5);
     const level = levelOf(context, feature, zFromMm, shoulder, startMm, recorderFor);
     const rough = roughLevel(context, level, startMm, endMm, recorderFor);
@@ -143,7 +145,7 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
   }
   const cutNow = new Set(levels.flatMap(({ level }) => (level.last.kind === 'planned' ? [level.feature.id] : [])));
   for (const feature of edgesNow(part, holding, hold.extent === 'ends' ? undefined : worked, cutNow))
-    push(wanted, chamferOperation(context, feature, feature.right!, recorderFor));
+    push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
   const operations = weighChanges(context, wanted, recorderFor);
   problems.push(...checkSlides(part, holding, stockMm, lathe, centreHoleDepthMm(operations)));
   for (const operation of operations)
@@ -232,7 +234,7 @@ function putInAgain(
 }
 
 /** What is left for a later holding because only the ends are made in this one. */
-const later = (feature: Turned): Waiting => ({ what: 'feature', featureId: feature.id, why: 'otherSetup' });
+const later = (feature: Outside): Waiting => ({ what: 'feature', featureId: feature.id, why: 'otherSetup' });
 
 /** Lengths whose edge towards the tail is broken now: those cut in this holding, and finished ones whose edge had to wait. */
 function edgesNow(
@@ -240,13 +242,19 @@ function edgesNow(
   holding: Holding,
   worked: Worked | undefined,
   cutNow: ReadonlySet<string>,
-): readonly Turned[] {
-  const free = (f: Turned, i: number): boolean => {
-    const next = part.features[i + 1];
+): readonly Outside[] {
+  const free = (f: Outside, i: number): boolean => {
+    const next = outsides(part)[i + 1];
     return f.zToMm > holding.jawsMm + 1 && (next === undefined || next.diameterMm < f.diameterMm);
   };
-  const waited = (f: Turned): boolean => worked?.doneIds.includes(f.id) === true && !worked.edgeIds.includes(f.id);
-  return part.features.filter((f, i) => f.right && (cutNow.has(f.id) || (waited(f) && free(f, i))));
+  const waited = (f: Outside): boolean => worked?.doneIds.includes(f.id) === true && !worked.edgeIds.includes(f.id);
+  return outsides(part).filter((f, i) => chamferOf(part, f) && (cutNow.has(f.id) || (waited(f) && free(f, i))));
+}
+
+/** The chamfer at the tail end of a length. */
+function chamferOf(part: Part, { id }: Outside): Chamfer | undefined {
+  const edge = edgeOf(part, id, 'right');
+  return edge?.kind === 'chamfer' ? edge : undefined;
 }
 
 function push(operations: Operation[], operation: Operation | undefined): void {
@@ -259,7 +267,7 @@ function checkMeans(input: PlanInput, holding: Holding): Problem[] {
   if (!toolFor(input.tools, 'rougher')) problems.push({ code: 'route.noTool', path: ['tools'], value: 'rougher' });
   if (!toolFor(input.tools, 'finisher')) problems.push({ code: 'route.noTool', path: ['tools'], value: 'finisher' });
   const wanted = [
-    ['chamfer', input.part.features.some((f) => f.right)],
+    ['chamfer', outsides(input.part).some((f) => chamferOf(input.part, f))],
     ['centre drill', wantsCentreHole(input, holding)],
   ] as const;
   for (const [kind, needed] of wanted)
@@ -273,7 +281,7 @@ function checkMeans(input: PlanInput, holding: Holding): Problem[] {
       limit: 12,
       severity: 'warning',
     });
-  for (const feature of input.part.features) {
+  for (const feature of outsides(input.part)) {
     const tolerance = toleranceMm(feature.limits);
     const path = ['drawing', 'features', feature.index, 'limits'];
     const fit = input.instruments.filter(

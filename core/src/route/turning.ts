@@ -4,7 +4,7 @@ import { onTailCentre } from '../hold/index.ts';
 import { finenessesOf, latheGivesMmPerN } from '../lathe/index.ts';
 import { middleMm, toleranceMm } from '../limit/index.ts';
 import { SPRING_BOUND_FACTOR } from '../mechanics/index.ts';
-import type { Turned } from '../part/index.ts';
+import type { Outside } from '../part/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -24,7 +24,7 @@ const USUAL_FINISH_FEED = 0.1;
 
 /** A feature together with how far left it is cut and how it is finished. */
 export interface Level {
-  readonly feature: Turned;
+  readonly feature: Outside;
   readonly zFromMm: number;
   readonly shoulder: boolean;
   readonly allowanceMm: number;
@@ -35,7 +35,7 @@ export interface Level {
 /** Decides allowance, last cuts and their means. Two equal cuts must each be deep enough for the edge. */
 export function levelOf(
   context: FitContext,
-  feature: Turned,
+  feature: Outside,
   zFromMm: number,
   shoulder: boolean,
   startMm: number,

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { outsides } from '../part/index.ts';
 import { runOf } from '../testing/runs.ts';
 import { feature } from '../testing/shop.ts';
 import type { Told } from './event.ts';
@@ -74,7 +75,7 @@ describe('a reading beside it', () => {
     };
     // a turn of 2 mm on the radius
     expect(slips(34)).toEqual([['wholeTurn', undefined]]);
-    expect(slips(40.2)).toEqual([['otherSurface', run.part.features[0]!.name]]);
+    expect(slips(40.2)).toEqual([['otherSurface', outsides(run.part)[0]!.name]]);
   });
   it('is not doubted again once it was looked at, nor when it does not count or has no number', () => {
     const reading = {

@@ -1,5 +1,6 @@
 import { type Doubt, doubtReading, uncertaintyOf } from '../gauge/index.ts';
 import { dialScale } from '../lathe/index.ts';
+import { outsides } from '../part/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import { checkCut, STILL_HOLDS_MM } from './living.ts';
@@ -54,7 +55,7 @@ export function doubtOf(
   if (!expected) return { kind: 'believed' };
   const { crossSlide } = run.lathe.slides;
   const turnMm = 2 * dialScale(crossSlide).lineTravelMm.mul(crossSlide.divisions).valueOf();
-  const others = run.part.features
+  const others = outsides(run.part)
     .filter((f) => f.id !== featureId && state.metal[f.id] !== undefined)
     .map((f) => ({ name: f.name, mm: state.metal[f.id]!.diameterMm }));
   const boundMm = expected.boundMm + uncertaintyOf(run.instruments, instrumentId);

@@ -6,16 +6,16 @@ import { standSchema, storedLatheSchema } from '../lathe/index.ts';
 import { storedMaterialSchema } from '../material/index.ts';
 import {
   BORE_KINDS,
-  FEATURE_KINDS,
+  GEOMETRY_KINDS,
   GROOVE_SHAPES,
   MOST_FEATURES,
   storedDrawingSchema,
-  upgradePart,
+  surfaceIdSchema,
 } from '../part/index.ts';
 import { ownCutSchema } from '../route/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import type { FrozenRun } from './frozen.ts';
-import { saysAllItFollows } from './upgrade/first-frozen.ts';
+import { upgradeRun } from './upgrade/upgrade-run.ts';
 
 const number = z.number();
 const short = z.string().max(120);
@@ -24,62 +24,92 @@ const limits = z.strictObject({
   lowerMm: number,
   how: z.enum(['plusMinus', 'deviations', 'sizes', 'zone', 'general', 'decimals', 'mate']),
 });
-const chamfer = z.strictObject({ lengthMm: number, angleDeg: number, depthMm: number, limits: limits.optional() });
-const along = { id: short, zFromMm: number, zToMm: number };
-const detail = z.discriminatedUnion('kind', [
+/** Every kind of surface as a run freezes it. */
+const end = z.enum(['left', 'right']);
+const common = {
+  id: surfaceIdSchema,
+  side: z.enum(['outside', 'inside', 'end']),
+  zFromMm: number,
+  zToMm: number,
+};
+const belongs = { ...common, of: short };
+const round = {
+  ...common,
+  index: z.number().int().min(0),
+  name: short,
+  diameterMm: z.number().positive(),
+  leftMm: number.min(0),
+  rightMm: number.min(0),
+  limits,
+  raUm: number,
+};
+const inHole = { from: end.optional(), made: z.enum(BORE_KINDS).optional(), through: z.boolean().optional() };
+const angles = z.array(number).max(100);
+const surface = z.discriminatedUnion('kind', [
+  z.strictObject({ ...round, ...inHole, kind: z.literal('cylinder') }),
+  z.strictObject({ ...round, ...inHole, kind: z.literal('taper') }),
+  z.strictObject({ ...round, kind: z.literal('arc'), radiusMm: z.number().positive(), hollow: z.boolean() }),
+  z.strictObject({ ...round, kind: z.literal('ball') }),
   z.strictObject({
-    ...along,
-    kind: z.literal('groove'),
-    shape: z.enum(GROOVE_SHAPES),
-    floorMm: number,
-    depthMm: number,
-    wallDeg: number,
+    ...belongs,
+    ...{ kind: z.literal('face'), towards: end, innerMm: number, outerMm: number, raUm: number },
+    made: z.enum(['faced', 'parted', 'asBar']).optional(),
+  }),
+  z.strictObject({
+    ...belongs,
+    ...{ kind: z.literal('chamfer'), towards: end, lengthMm: number, angleDeg: number, depthMm: number },
+    limits: limits.optional(),
+  }),
+  z.strictObject({ ...belongs, kind: z.literal('round'), towards: end, radiusMm: number, inner: z.boolean() }),
+  z.strictObject({
+    ...belongs,
+    ...{ kind: z.literal('groove'), shape: z.enum(GROOVE_SHAPES), floorMm: number, depthMm: number, wallDeg: number },
     floorLimits: limits.optional(),
   }),
   z.strictObject({
-    ...along,
-    kind: z.literal('thread'),
-    designation: short,
-    hand: z.enum(['right', 'left']),
-    lineMm: number,
+    ...belongs,
+    ...{ kind: z.literal('thread'), designation: short, hand: z.enum(['right', 'left']), lineMm: number },
   }),
-  z.strictObject({ ...along, kind: z.literal('knurl'), pattern: z.enum(['straight', 'crossed']), pitchMm: number }),
+  z.strictObject({
+    ...belongs,
+    ...{ kind: z.literal('knurl'), pattern: z.enum(['straight', 'crossed']), pitchMm: number },
+  }),
+  z.strictObject({
+    ...belongs,
+    ...{ kind: z.literal('centre'), towards: end, type: z.enum(['A', 'B', 'R']), stays: z.boolean() },
+    ...{ pilotMm: number, coneMm: number, mouthMm: number },
+  }),
+  z.strictObject({ ...belongs, kind: z.literal('spigot'), towards: end, diameterMm: number, lengthMm: number }),
+  z.strictObject({
+    ...belongs,
+    ...{ kind: z.literal('hole'), name: short, way: z.enum(['left', 'right', 'radial']), diameterMm: number, limits },
+    ...{ depthMm: number.optional(), radiusMm: number, zMm: number.optional(), anglesDeg: angles },
+    counterbore: z.strictObject({ diameterMm: number, depthMm: number }).optional(),
+  }),
+  z.strictObject({
+    ...belongs,
+    ...{ kind: z.literal('flat'), distanceMm: number, anglesDeg: angles, diameterMm: number },
+  }),
 ]);
-const turned = z.strictObject({
-  id: short,
-  index: z.number().int().min(0),
-  name: short,
-  zFromMm: number,
-  zToMm: number,
-  diameterMm: z.number().positive(),
-  limits,
-  lengthLimits: limits,
-  raUm: number,
-  faceRaUm: number,
-  left: chamfer.optional(),
-  right: chamfer.optional(),
-  kind: z.enum(FEATURE_KINDS),
-  leftMm: number.min(0),
-  rightMm: number.min(0),
-  leftRoundMm: number.optional(),
-  rightRoundMm: number.optional(),
-  arc: z.strictObject({ radiusMm: z.number().positive(), hollow: z.boolean() }).optional(),
-  details: z.array(detail).max(20),
-});
-const bored = z.strictObject({
-  id: short,
-  index: z.number().int().min(0),
-  side: z.enum(['left', 'right']),
-  kind: z.enum(BORE_KINDS),
-  name: short,
-  zFromMm: number,
-  zToMm: number,
-  outerMm: number.min(0),
-  innerMm: number.min(0),
-  through: z.boolean(),
-  limits,
-  raUm: number,
-  details: z.array(detail).max(20),
+/** Surfaces of the largest drawing: each length with its edges, faces and twenty details, and as much inside. */
+const MOST_SURFACES = MOST_FEATURES * 30;
+const part = z.strictObject({
+  lengthMm: number.min(0),
+  largestMm: number.min(0),
+  tail: end,
+  surfaces: z.array(surface).max(MOST_SURFACES),
+  lengths: z
+    .array(z.strictObject({ id: short, from: surfaceIdSchema, to: surfaceIdSchema, mm: number, limits }))
+    .max(MOST_SURFACES),
+  relations: z
+    .array(
+      z.strictObject({
+        ...{ id: short, kind: z.enum(GEOMETRY_KINDS), on: surfaceIdSchema, toleranceMm: number, datum: short },
+        to: surfaceIdSchema,
+      }),
+    )
+    .max(100),
+  notes: z.array(z.strictObject({ angleDeg: number, text: short })).max(20),
 });
 const positions = z.record(short, short);
 const setting = z.strictObject({
@@ -165,18 +195,10 @@ const plan = z.looseObject({
  */
 const frozenNow = z
   .strictObject({
-    schema: z.literal(2),
+    schema: z.literal(3),
     title: z.string().max(80),
     drawing: storedDrawingSchema,
-    part: z.preprocess(
-      upgradePart,
-      z.strictObject({
-        lengthMm: z.number().min(0),
-        largestMm: z.number().min(0),
-        features: z.array(turned).max(MOST_FEATURES),
-        bores: z.array(bored).max(80),
-      }),
-    ),
+    part,
     material: storedMaterialSchema,
     lathe: storedLatheSchema,
     tools: z.array(storedToolSchema).max(2000),
@@ -222,7 +244,7 @@ const frozenNow = z
     stand: standSchema.optional(),
   })
   .refine(
-    (run) => run.steps.every((s) => s.featureId === undefined || run.part.features.some((f) => f.id === s.featureId)),
+    (run) => run.steps.every((s) => s.featureId === undefined || run.part.surfaces.some((f) => f.id === s.featureId)),
     { path: ['steps'] },
   )
   .refine(
@@ -231,7 +253,7 @@ const frozenNow = z
   );
 
 /** A frozen run of any version; older ones are brought up to this one first. */
-export const frozenRunSchema = z.preprocess(saysAllItFollows, frozenNow);
+export const frozenRunSchema = z.preprocess(upgradeRun, frozenNow);
 
 /** The checked file content as the type that the rest of core uses; same shape, readonly. */
 export function asFrozenRun(checked: z.infer<typeof frozenRunSchema>): FrozenRun {

@@ -3,17 +3,17 @@ import type { Instrument } from '../gauge/index.ts';
 import type { HoldChoice } from '../hold/index.ts';
 import { type Lathe, type Stand, upgradeLathe } from '../lathe/index.ts';
 import { type Material, upgradeMaterial } from '../material/index.ts';
-import { type Drawing, type Part, upgradeDrawing, upgradePart } from '../part/index.ts';
+import { type Drawing, type Part, upgradeDrawing } from '../part/index.ts';
 import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
 import { type Tool, upgradeTool } from '../tool/index.ts';
 import { collectWorking, type Recorder } from '../working/index.ts';
 import type { LivingReference, SpringSample } from './state.ts';
 import type { Step } from './step.ts';
-import { saysAllItFollows } from './upgrade/first-frozen.ts';
+import { upgradeRun } from './upgrade/upgrade-run.ts';
 
 /** All that a run follows, as it was when the cut was started; replanning the job does not touch it. */
 export interface FrozenRun {
-  readonly schema: 2;
+  readonly schema: 3;
   readonly title: string;
   readonly drawing: Drawing;
   readonly part: Part;
@@ -67,11 +67,10 @@ export function explainOperation(run: FrozenRun, operationId: string, record: Re
  * @param stored written by this application, by this version or an older one
  */
 export function upgradeFrozen(stored: unknown): FrozenRun {
-  const run = saysAllItFollows(stored) as FrozenRun;
+  const run = upgradeRun(stored) as FrozenRun;
   return {
     ...run,
     drawing: upgradeDrawing(run.drawing) as Drawing,
-    part: upgradePart(run.part) as Part,
     lathe: upgradeLathe(run.lathe) as Lathe,
     material: upgradeMaterial(run.material) as Material,
     tools: run.tools.map((tool) => upgradeTool(tool) as Tool),

@@ -1,6 +1,7 @@
 import { chooseInstrument, type Decision, decide, uncertaintyOf } from '../gauge/index.ts';
 import { dialScale, type Lathe } from '../lathe/index.ts';
 import { type Limits, parseLimits } from '../limit/index.ts';
+import { lengthLimitsOf, outsides } from '../part/index.ts';
 import { rational } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -36,8 +37,8 @@ function generalLimits(run: FrozenRun, lengthMm: number): Limits | undefined {
 
 /** Limits of the distance from the faced end to a shoulder: the length's own where it is that length alone. */
 function shoulderLimits(run: FrozenRun, step: Step, wantedMm: number): Limits | undefined {
-  const feature = run.part.features.find((f) => f.id === step.featureId);
-  if (feature && Math.abs(feature.zToMm - run.part.lengthMm) < 1e-6) return feature.lengthLimits;
+  const feature = outsides(run.part).find((f) => f.id === step.featureId);
+  if (feature && Math.abs(feature.zToMm - run.part.lengthMm) < 1e-6) return lengthLimitsOf(run.part, feature.id);
   return generalLimits(run, wantedMm);
 }
 

@@ -1,5 +1,6 @@
 import { type Decision, decide, tellsNumber, uncertaintyOf } from '../gauge/index.ts';
 import { finenessOf, readDialNumber } from '../lathe/index.ts';
+import { outsides } from '../part/index.ts';
 import { plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
 import type { RunEvent, Told, Took } from './event.ts';
 import { doubtOf, doubtOfReading, expectedOf, expectedTouch } from './expect.ts';
@@ -62,7 +63,7 @@ function cutDone(run: FrozenRun, draft: Draft, step: Step, told: Told, trial: bo
     step.zEndMm !== undefined &&
     f.zFromMm >= step.zStopMm - SHOULDER_MM &&
     f.zToMm <= step.zEndMm + 1e-6;
-  const cut = run.part.features.filter((f) => f.id === step.featureId || (step.kind === 'rough' && within(f)));
+  const cut = outsides(run.part).filter((f) => f.id === step.featureId || (step.kind === 'rough' && within(f)));
   draft.metal = { ...draft.metal, ...Object.fromEntries(cut.map((f) => [f.id, metal])) };
 }
 

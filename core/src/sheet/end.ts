@@ -1,4 +1,4 @@
-import type { Drawing, Resolved } from '../part/index.ts';
+import { crossHoles, type Drawing, flatsOf, type Resolved } from '../part/index.ts';
 import { endViewShapes, type Shape } from '../picture/index.ts';
 import { radians } from '../quantity/index.ts';
 import { type Box, clearOf, type Point } from './clear.ts';
@@ -19,13 +19,8 @@ const AWAY = 6;
 const PAINTED = new Set(['body', 'void']);
 
 /** Whether there is anything that only a view along the axis can tell. */
-export function needsEndView({ endView }: Resolved): boolean {
-  return (
-    endView.holes.some((h) => h.way !== 'radial') ||
-    endView.flats.length > 0 ||
-    endView.notes.length > 0 ||
-    endView.holes.length > 0
-  );
+export function needsEndView({ part }: Resolved): boolean {
+  return crossHoles(part).length > 0 || flatsOf(part).length > 0 || part.notes.length > 0;
 }
 
 /** Width of the words beside an end view at a size of letters. */
@@ -47,7 +42,7 @@ export function endSheet(
   from: number,
   to: number,
 ): EndSheet | undefined {
-  const { part, endView } = resolved;
+  const { part } = resolved;
   const r = (part.largestMm / 2) * scale;
   const at = (mm: number, deg: number): Point => [
     middle[0] + mm * scale * Math.cos(radians(deg)),
@@ -57,16 +52,16 @@ export function endSheet(
   const rightmost = (mm: number, angles: readonly number[]): Point =>
     angles.map((a) => at(mm, a)).toSorted((a, b) => b[0] - a[0])[0] ?? middle;
   const items = [
-    ...endView.holes.flatMap((h) => {
+    ...crossHoles(part).flatMap((h) => {
       const text = words.texts[h.id];
       const away = h.way === 'radial' ? part.largestMm / 2 : h.radiusMm;
       return text ? [{ text, foot: rightmost(away, h.anglesDeg), id: h.id }] : [];
     }),
-    ...endView.flats.flatMap((f) => {
+    ...flatsOf(part).flatMap((f) => {
       const text = words.texts[f.id];
       return text ? [{ text, foot: rightmost(f.distanceMm, f.anglesDeg), id: f.id }] : [];
     }),
-    ...endView.notes.map((n, i) => ({ text: n.text, foot: at(part.largestMm / 2, n.angleDeg), id: `note${i}` })),
+    ...part.notes.map((n, i) => ({ text: n.text, foot: at(part.largestMm / 2, n.angleDeg), id: `note${i}` })),
   ].toSorted((a, b) => a.foot[1] - b.foot[1]);
   const high = size * 1.4;
   const tall = items.map((i) => i.text.split('\n').length * high + size * 0.5);
@@ -77,7 +72,7 @@ export function endSheet(
   );
   if (!places) return undefined;
   const left = middle[0] + r + AWAY;
-  const shapes: Shape[] = endViewShapes(part, { ...endView, notes: [] }, scale, middle, { textSize: size }).filter(
+  const shapes: Shape[] = endViewShapes({ ...part, notes: [] }, scale, middle, { textSize: size }).filter(
     (s) => !PAINTED.has(s.role),
   );
   const boxes: Box[] = [];

@@ -1,5 +1,5 @@
 import { type Corner, flatten } from '../contour/index.ts';
-import { insideProfiles, outsideProfile, type Resolved } from '../part/index.ts';
+import { cutInto, insideProfiles, insides, mouthOf, outsideProfile, outsides, type Resolved } from '../part/index.ts';
 import { crossShapes, detailLines, faceShapes, type PathCorner, type Role, type Shape } from '../picture/index.ts';
 import { radians } from '../quantity/index.ts';
 import type { Point } from './clear.ts';
@@ -48,10 +48,10 @@ const pathOf = (role: Role, corners: readonly Corner[], at: At, side: 1 | -1): S
  * @param at maps zPart and radius (negative below the centreline) to paper
  */
 export function frontView(resolved: Resolved, at: At): readonly Shape[] {
-  const { part, faces } = resolved;
+  const { part } = resolved;
   const outside = outsideProfile(part);
   if (outside.length === 0) return [];
-  const hollow = part.bores.length > 0;
+  const hollow = insides(part).length > 0;
   const holes = insideProfiles(part);
   const shapes: Shape[] = [];
   if (hollow) {
@@ -67,13 +67,14 @@ export function frontView(resolved: Resolved, at: At): readonly Shape[] {
   for (const c of holes.flatMap((h) => [h[0]!, ...edgesOf(h)])) shapes.push(across(c, 0, -c.rMm));
   shapes.push(pathOf('outline', outside, at, 1), pathOf('outline', outside, at, -1));
   for (const h of holes) shapes.push(pathOf('outline', h, at, -1));
-  for (const f of part.features)
-    for (const d of f.details) {
+  for (const f of outsides(part))
+    for (const d of cutInto(part, f.id)) {
       shapes.push(...detailLines(d, f.diameterMm / 2, 1, at));
       if (!hollow) shapes.push(...detailLines(d, f.diameterMm / 2, -1, at));
     }
-  for (const b of part.bores) for (const d of b.details) shapes.push(...detailLines(d, b.outerMm / 2, -1, at));
-  shapes.push(...faceShapes(part, faces, at), ...crossShapes(part, resolved.endView, at));
+  for (const b of insides(part))
+    for (const d of cutInto(part, b.id)) shapes.push(...detailLines(d, mouthOf(b).diameterMm / 2, -1, at));
+  shapes.push(...faceShapes(part, at), ...crossShapes(part, at));
   const [left, right] = [at(0, 0), at(part.lengthMm, 0)];
   shapes.push({
     kind: 'polyline',

@@ -128,10 +128,8 @@ describe('a printed drawing', () => {
         { ...base.features[1]!, details: [groove] },
         base.features[2]!,
       ],
-      datums: [{ letter: 'A', on: { id: 'f2', what: 'round' } }],
-      geometry: [
-        { id: 'g1', kind: 'concentricity', on: { id: 'f1', what: 'round' }, tolerance: mm('0.05'), datum: 'A' },
-      ],
+      datums: [{ letter: 'A', on: 'f2' }],
+      geometry: [{ id: 'g1', kind: 'concentricity', on: 'f1', tolerance: mm('0.05'), datum: 'A' }],
     };
     expect(textsOf(drawing)).toEqual(
       expect.arrayContaining(['M24x2 LH 6g', '20', '3 × Ø26 ±0.1', '1:10', 'Ø(26)', '1.5×45°', '0.05', 'A']),

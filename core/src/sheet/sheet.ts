@@ -1,5 +1,5 @@
 import { flatten, radiiAt } from '../contour/index.ts';
-import { type Drawing, insideProfiles, type Resolved } from '../part/index.ts';
+import { type Drawing, insideProfiles, insides, outsides, type Resolved, spigotAt } from '../part/index.ts';
 import { outerAt, type Picture, type Shape } from '../picture/index.ts';
 import type { Box, Point } from './clear.ts';
 import { dress } from './dress.ts';
@@ -70,20 +70,21 @@ function viewsAt(
   size: number,
   tableHigh: number,
 ): Views | undefined {
-  const { part, faces } = resolved;
+  const { part } = resolved;
+  const [headSpigot, tailSpigot] = [spigotAt(part, 'left'), spigotAt(part, 'right')];
   const ways = { unit: drawing.unit, both: wish.both, words: wish.words };
   const labels = sizeLabels(drawing, resolved, ways);
   const lengths = sizesAlong(drawing, resolved, ways);
-  const hollow = part.bores.length > 0;
+  const hollow = insides(part).length > 0;
   const withEnd = needsEndView(resolved);
   const texts = endTextWidth(drawing, wish.words, size);
   const endWide = withEnd ? part.largestMm * ratio + 6 + texts + 14 : 0;
-  const spigots = [faces.left.spigot?.lengthMm ?? 0, faces.right.spigot?.lengthMm ?? 0] as const;
+  const spigots = [headSpigot?.lengthMm ?? 0, tailSpigot?.lengthMm ?? 0] as const;
   const frontWide = (part.lengthMm + spigots[0] + spigots[1]) * ratio;
   const frontRight = area.right - endWide;
   if (frontWide + 30 > frontRight - area.left) return undefined;
   const x0 = (area.left + frontRight - frontWide) / 2 + spigots[0] * ratio;
-  const high = Math.max(part.largestMm, ...[faces.left, faces.right].map((f) => f.spigot?.diameterMm ?? 0)) * ratio;
+  const high = Math.max(part.largestMm, ...[headSpigot, tailSpigot].map((s) => s?.diameterMm ?? 0)) * ratio;
   const inside = insideProfiles(part).map((p) => flatten(p, 0.05));
   const paper = (y0: number) => ({
     at: (z: number, r: number): Point => [x0 + z * ratio, y0 - r * ratio],
@@ -161,7 +162,7 @@ function titleShapes(
  * @source ISO 128 line widths and views, ISO 129 sizes, ISO 5455 scales, ISO 5457 margins; provenance: recalled
  */
 export function drawingSheets(drawing: Drawing, resolved: Resolved, wish: SheetWish): DrawingSheets | undefined {
-  if (resolved.part.features.length === 0) return undefined;
+  if (outsides(resolved.part).length === 0) return undefined;
   const { longMm, shortMm } = PAPERS[wish.paper];
   const [width, height] = wish.lying ? [longMm, shortMm] : [shortMm, longMm];
   const frame: Area = {

@@ -1,5 +1,25 @@
 import type { Limits } from '../limit/index.ts';
-import type { BoreStep, Drawing, Feature, GeometryKind, PlaneName, Resolved, SurfaceName } from '../part/index.ts';
+import {
+  type BoreStep,
+  type CutIn,
+  centreAt,
+  crossHoles,
+  cutInto,
+  type Drawing,
+  edgeOf,
+  type Feature,
+  faceId,
+  type GeometryKind,
+  insides,
+  isSloped,
+  mouthOf,
+  type Outside,
+  outsides,
+  placeOf,
+  type Resolved,
+  type SurfaceId,
+  surfaceName,
+} from '../part/index.ts';
 import { outerAt } from '../picture/index.ts';
 import {
   drawingDecimals,
@@ -71,13 +91,7 @@ const edgeText = (text: string): string => {
 type Step = Feature | BoreStep;
 
 /** Words for what is cut into a length, each at its place. */
-function detailLabels(
-  step: Step,
-  made: Resolved['part']['features'][number]['details'],
-  inside: boolean,
-  rMm: number,
-  ways: Ways,
-) {
+function detailLabels(step: Step, made: readonly CutIn[], inside: boolean, rMm: number, ways: Ways) {
   return made.flatMap((d): SizeLabel[] => {
     const typed = step.details.find((t) => t.id === d.id);
     if (!typed) return [];
@@ -103,17 +117,15 @@ function detailLabels(
 /** A size along Z for a detail that does not begin at an end of its feature, and for a thread that ends before it. */
 function detailLengths(
   step: Step,
-  from: number,
-  to: number,
-  made: Resolved['part']['features'][number]['details'],
+  on: { readonly zFromMm: number; readonly zToMm: number },
+  made: readonly CutIn[],
   inside: boolean,
   ways: Ways,
 ) {
   return made.flatMap((d): SizeAlong[] => {
     const typed = step.details.find((t) => t.id === d.id);
     if (!typed) return [];
-    const [left, right] = [Math.min(from, to), Math.max(from, to)];
-    const end = typed.from === 'left' ? left : right;
+    const end = typed.from === 'left' ? on.zFromMm : on.zToMm;
     const near = typed.from === 'left' ? d.zFromMm : d.zToMm;
     const along = (a: number, b: number, text: TypedLength): SizeAlong => ({
       ...{ id: step.id, fromMm: Math.min(a, b), toMm: Math.max(a, b), inside },
@@ -127,30 +139,23 @@ function detailLengths(
 }
 
 /** Frames of geometrical tolerances and datum letters that belong to a feature. */
-function geometryLines(
-  id: string,
-  what: SurfaceName['what'],
-  drawing: Drawing,
-  resolved: Resolved,
-  ways: Ways,
-): LabelLine[] {
+function geometryLines(on: SurfaceId, drawing: Drawing, { part }: Resolved, ways: Ways): LabelLine[] {
   return [
-    ...resolved.geometry
-      .filter((g) => g.on.id === id && g.on.what === what)
+    ...part.relations
+      .filter((g) => g.on === on)
       .map(
         (g): LabelLine => ({
           cells: [{ sign: g.kind }, { text: shown(g.toleranceMm, ways.unit) }, { text: g.datum }],
         }),
       ),
-    ...(drawing.datums ?? [])
-      .filter((d) => d.on.id === id && d.on.what === what)
-      .map((d): LabelLine => ({ cells: [{ text: d.letter }] })),
+    ...(drawing.datums ?? []).filter((d) => d.on === on).map((d): LabelLine => ({ cells: [{ text: d.letter }] })),
   ];
 }
 
 /** Words for every diameter, shape, edge and detail of the outside. */
 function outsideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLabel[] {
-  return resolved.part.features.flatMap((f): SizeLabel[] => {
+  const { part } = resolved;
+  return outsides(part).flatMap((f): SizeLabel[] => {
     const typed = drawing.features[f.index]!;
     const middle = (f.zFromMm + f.zToMm) / 2;
     const at = (zMm: number, rMm: number, lines: readonly LabelLine[]): SizeLabel => ({
@@ -160,7 +165,7 @@ function outsideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLa
       rMm,
       inside: false,
     });
-    const frames = geometryLines(f.id, 'round', drawing, resolved, ways);
+    const frames = geometryLines(f.id, drawing, resolved, ways);
     const limits = limitsText(typed.limits, f.limits, f.diameterMm, ways.unit);
     const size = withLimits(`${f.kind === 'ball' ? 'SØ' : 'Ø'}${typedText(typed.diameter, ways)}`, limits);
     const labels: SizeLabel[] = [];
@@ -173,23 +178,25 @@ function outsideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLa
         labels.push(at(middle, (f.leftMm + f.rightMm) / 4, [{ text: typed.taper.trim() }]));
       labels.push(at(f.zToMm, f.rightMm / 2, [{ text: end }]));
     } else {
-      const whole = f.details.some((d) => d.kind === 'thread' && d.zToMm - d.zFromMm > f.zToMm - f.zFromMm - 1e-6);
+      const whole = cutInto(part, f.id).some(
+        (d) => d.kind === 'thread' && d.zToMm - d.zFromMm > f.zToMm - f.zFromMm - 1e-6,
+      );
       if (!whole || frames.length > 0)
         labels.push(at(middle, f.diameterMm / 2, whole ? frames : [{ text: size }, ...frames]));
     }
-    labels.push(...detailLabels(typed, f.details, false, f.diameterMm / 2, ways));
+    labels.push(...detailLabels(typed, cutInto(part, f.id), false, f.diameterMm / 2, ways));
     for (const side of ['left', 'right'] as const) {
-      const face = geometryLines(f.id, side, drawing, resolved, ways);
-      const deep = f[side]?.depthMm ?? 0;
+      const face = geometryLines(faceId(f.id, side), drawing, resolved, ways);
+      const edge = edgeOf(part, f.id, side);
+      const deep = edge?.kind === 'chamfer' ? edge.depthMm : 0;
       if (face.length > 0)
         labels.push(
           side === 'left' ? at(f.zFromMm, f.leftMm / 2 - deep, face) : at(f.zToMm, f.rightMm / 2 - deep, face),
         );
       const text = typed.edges[side].trim();
-      if (text === '' || (!f[side] && !f[`${side}RoundMm`])) continue;
-      const along = f[side]?.lengthMm ?? f[`${side}RoundMm`] ?? 0;
-      const z = side === 'left' ? f.zFromMm + along / 2 : f.zToMm - along / 2;
-      const r = (side === 'left' ? f.leftMm : f.rightMm) / 2 - (f[side]?.depthMm ?? 0) / 2;
+      if (text === '' || !edge) continue;
+      const z = (edge.zFromMm + edge.zToMm) / 2;
+      const r = (side === 'left' ? f.leftMm : f.rightMm) / 2 - deep / 2;
       labels.push(at(z, r, [{ text: edgeText(text) }]));
     }
     return labels;
@@ -197,39 +204,39 @@ function outsideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLa
 }
 
 /** Height of an arc feature at its middle, for its leader. */
-function radiusAt(f: Resolved['part']['features'][number]): number {
+function radiusAt(f: Outside): number {
   const [a, b] = [f.leftMm / 2, f.rightMm / 2];
   const chord = Math.hypot(f.zToMm - f.zFromMm, b - a);
-  const radius = f.arc?.radiusMm ?? chord;
+  const radius = f.kind === 'arc' ? f.radiusMm : chord;
   const high = radius - Math.sqrt(Math.max(0, radius ** 2 - (chord / 2) ** 2));
-  return (a + b) / 2 + (f.arc?.hollow ? -high : high);
+  return (a + b) / 2 + (f.kind === 'arc' && f.hollow ? -high : high);
 }
 
 function insideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLabel[] {
-  const holes = resolved.part.bores.flatMap((b): SizeLabel[] => {
-    const typed = drawing.bores[b.side][b.index]!;
-    const sloped = b.kind === 'countersunk' || b.kind === 'taper';
-    const angle =
-      b.kind === 'countersunk' ? typed.taper?.trim() || '90°' : b.kind === 'taper' ? typed.taper?.trim() : '';
-    const limits = limitsText(typed.limits, b.limits, b.outerMm, ways.unit);
+  const { part } = resolved;
+  const holes = insides(part).flatMap((b): SizeLabel[] => {
+    const typed = drawing.bores[b.from][b.index]!;
+    const sloped = isSloped(b.made);
+    const angle = sloped ? typed.taper?.trim() || (b.made === 'countersunk' ? '90°' : '') : '';
+    const mouth = mouthOf(b);
+    const made = cutInto(part, b.id);
+    const limits = limitsText(typed.limits, b.limits, mouth.diameterMm, ways.unit);
     const size = withLimits(`Ø${typedText(typed.diameter, ways)}`, limits);
-    const whole = b.details.some(
-      (d) => d.kind === 'thread' && d.zToMm - d.zFromMm > Math.abs(b.zToMm - b.zFromMm) - 1e-6,
-    );
+    const whole = made.some((d) => d.kind === 'thread' && d.zToMm - d.zFromMm > b.zToMm - b.zFromMm - 1e-6);
     const lines: LabelLine[] = [
       ...(whole ? [] : [{ text: angle ? `${size} × ${angle}` : size }]),
-      ...geometryLines(b.id, 'round', drawing, resolved, ways),
+      ...geometryLines(b.id, drawing, resolved, ways),
     ];
-    const zMm = sloped ? b.zFromMm : (b.zFromMm + b.zToMm) / 2;
+    const zMm = sloped ? mouth.zMm : (b.zFromMm + b.zToMm) / 2;
     return [
-      ...(lines.length > 0 ? [{ id: b.id, lines, zMm, rMm: b.outerMm / 2, inside: true }] : []),
-      ...detailLabels(typed, b.details, true, b.outerMm / 2, ways),
+      ...(lines.length > 0 ? [{ id: b.id, lines, zMm, rMm: mouth.diameterMm / 2, inside: true }] : []),
+      ...detailLabels(typed, made, true, mouth.diameterMm / 2, ways),
     ];
   });
   const centres = (['left', 'right'] as const).flatMap((side): SizeLabel[] => {
-    const centre = resolved.faces[side].centre;
+    const centre = centreAt(part, side);
     if (!centre) return [];
-    const zMm = side === 'left' ? 0 : resolved.part.lengthMm;
+    const zMm = side === 'left' ? 0 : part.lengthMm;
     return [
       {
         id: side,
@@ -245,7 +252,7 @@ function insideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLab
 
 /** Holes across the axis: their size where they go in. */
 function crossLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLabel[] {
-  return resolved.endView.holes.flatMap((h): SizeLabel[] => {
+  return crossHoles(resolved.part).flatMap((h): SizeLabel[] => {
     const typed = drawing.endView.holes.find((t) => t.id === h.id);
     if (h.way !== 'radial' || h.zMm === undefined || !typed) return [];
     const count = h.anglesDeg.length > 1 ? `${h.anglesDeg.length}× ` : '';
@@ -261,14 +268,6 @@ function crossLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLabe
   });
 }
 
-/** Place along Z of a plane that a size from a datum names. */
-function planeMm(name: PlaneName, { part }: Resolved): number | undefined {
-  if (name.id === 'part') return name.side === 'left' ? 0 : part.lengthMm;
-  const feature = part.features.find((f) => f.id === name.id);
-  if (feature) return name.side === 'left' ? feature.zFromMm : feature.zToMm;
-  return part.bores.find((b) => b.id === name.id)?.zToMm;
-}
-
 /** Every label of a drawing. @param ways unit, whether both units are wanted, words */
 export function sizeLabels(drawing: Drawing, resolved: Resolved, ways: Ways): readonly SizeLabel[] {
   return [
@@ -282,37 +281,36 @@ export function sizeLabels(drawing: Drawing, resolved: Resolved, ways: Ways): re
 export function sizesAlong(drawing: Drawing, resolved: Resolved, ways: Ways): readonly SizeAlong[] {
   const { part } = resolved;
   const sizes: SizeAlong[] = [];
-  for (const f of part.features) {
+  for (const f of outsides(part)) {
     const typed = drawing.features[f.index]!;
     const text = typed.length.text.trim()
       ? withLimits(typedText(typed.length, ways), typed.lengthLimits)
       : followsText(f.zToMm - f.zFromMm, ways);
     // one length alone is the whole
-    if (part.features.length > 1) sizes.push({ id: f.id, fromMm: f.zFromMm, toMm: f.zToMm, text, inside: false });
-    sizes.push(...detailLengths(typed, f.zFromMm, f.zToMm, f.details, false, ways));
+    if (outsides(part).length > 1) sizes.push({ id: f.id, fromMm: f.zFromMm, toMm: f.zToMm, text, inside: false });
+    sizes.push(...detailLengths(typed, f, cutInto(part, f.id), false, ways));
   }
-  for (const b of part.bores) {
-    const typed = drawing.bores[b.side][b.index]!;
-    const [fromMm, toMm] = [Math.min(b.zFromMm, b.zToMm), Math.max(b.zFromMm, b.zToMm)];
+  for (const b of insides(part)) {
+    const typed = drawing.bores[b.from][b.index]!;
     if (typed.length.text.trim())
       sizes.push({
         id: b.id,
-        fromMm,
-        toMm,
+        fromMm: b.zFromMm,
+        toMm: b.zToMm,
         text: withLimits(typedText(typed.length, ways), typed.lengthLimits),
         inside: true,
       });
-    sizes.push(...detailLengths(typed, b.zFromMm, b.zToMm, b.details, true, ways));
+    sizes.push(...detailLengths(typed, b, cutInto(part, b.id), true, ways));
   }
-  for (const h of resolved.endView.holes) {
+  for (const h of crossHoles(part)) {
     const typed = drawing.endView.holes.find((t) => t.id === h.id);
     if (h.way === 'radial' && h.zMm !== undefined && typed)
       sizes.push({ id: h.id, fromMm: 0, toMm: h.zMm, text: typedText(typed.place, ways), inside: false });
   }
   for (const d of drawing.dimensions) {
-    const [a, b] = [planeMm(d.from, resolved), planeMm(d.to, resolved)];
+    const [a, b] = [placeOf(part, d.from), placeOf(part, d.to)];
     if (a === undefined || b === undefined || Math.abs(a - b) < 1e-9) continue;
-    const inside = [d.from.id, d.to.id].some((id) => part.bores.some((bore) => bore.id === id));
+    const inside = [d.from, d.to].some((id) => surfaceName(id).what === 'floor');
     sizes.push({
       id: d.id,
       fromMm: Math.min(a, b),
@@ -321,8 +319,8 @@ export function sizesAlong(drawing: Drawing, resolved: Resolved, ways: Ways): re
       inside,
     });
   }
-  if (part.features.length > 0) {
-    const only = part.features.length === 1 ? drawing.features[part.features[0]!.index] : undefined;
+  if (outsides(part).length > 0) {
+    const only = outsides(part).length === 1 ? drawing.features[outsides(part)[0]!.index] : undefined;
     const text = drawing.overall.text.trim()
       ? typedText(drawing.overall, ways)
       : only?.length.text.trim()

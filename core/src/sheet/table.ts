@@ -1,5 +1,5 @@
 import type { Limits } from '../limit/index.ts';
-import type { Drawing, Resolved } from '../part/index.ts';
+import { type Drawing, insides, lengthLimitsOf, outsides, type Resolved, readFinish } from '../part/index.ts';
 import type { Shape } from '../picture/index.ts';
 import { formatLength, type LengthUnit } from '../quantity/index.ts';
 import { fitted } from './paper.ts';
@@ -33,7 +33,7 @@ export function limitRows(drawing: Drawing, { part }: Resolved, both: boolean): 
       : [{ id, size, largest: shown(limits.upperMm), smallest: shown(limits.lowerMm), finish }];
   const named = (name: string, size: string): string => (name.trim() ? `${size}  ${name.trim()}` : size);
   return [
-    ...part.features.flatMap((f) => {
+    ...outsides(part).flatMap((f) => {
       const t = drawing.features[f.index]!;
       return [
         ...row(
@@ -45,13 +45,13 @@ export function limitRows(drawing: Drawing, { part }: Resolved, both: boolean): 
         ...row(
           f.id,
           `${t.length.text.trim()} ${t.lengthLimits.trim()}`,
-          f.lengthLimits,
-          t.faceFinish.trim() && String(f.faceRaUm),
+          lengthLimitsOf(part, f.id) ?? f.limits,
+          t.faceFinish.trim() && String(readFinish(t.faceFinish)),
         ),
       ];
     }),
-    ...part.bores.flatMap((b) => {
-      const t = drawing.bores[b.side][b.index]!;
+    ...insides(part).flatMap((b) => {
+      const t = drawing.bores[b.from][b.index]!;
       return row(
         b.id,
         named(t.name, `Ø${t.diameter.text.trim()} ${given(t.limits, b.limits)}`),

@@ -1,4 +1,5 @@
 import type { Part } from '../part/index.ts';
+import { outsides } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import type { BarSizes } from './bar.ts';
 
@@ -13,7 +14,7 @@ export type RoughShape = Readonly<Record<string, number>>;
 export function roughShape(part: Part, { allowanceMm }: Pick<BarSizes, 'allowanceMm'>): RoughShape | undefined {
   if (allowanceMm === undefined) return undefined;
   return Object.fromEntries(
-    part.features.map((f) => [f.id, Number((f.diameterMm + 2 * allowanceMm).toFixed(6))] as const),
+    outsides(part).map((f) => [f.id, Number((f.diameterMm + 2 * allowanceMm).toFixed(6))] as const),
   );
 }
 

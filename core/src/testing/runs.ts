@@ -13,7 +13,7 @@ export function runOf(
   const input = planInput(features, stockMm, wanted);
   const plan = planRoute(input);
   return {
-    ...{ schema: 2, title: 'test', drawing: drawingOf(features), part: input.part, material: input.material },
+    ...{ schema: 3, title: 'test', drawing: drawingOf(features), part: input.part, material: input.material },
     ...{ lathe: input.lathe, tools: input.tools, instruments: input.instruments, stockMm, hold: input.hold },
     ...{ school: input.school, spigots: { leftMm: 0, rightMm: 0 }, known: [], living: [] },
     ...{ plan, steps: stepsOf(plan), ...(stand ? { stand } : {}) },

@@ -2,12 +2,12 @@ import { type Corner, flatten } from '../contour/index.ts';
 import {
   type BoreStep,
   type Drawing,
+  type DrawnGroove,
   emptyBoreStep,
   emptyDetail,
   emptyDrawing,
   emptyFeature,
   type Feature,
-  type Groove,
   MOST_FEATURES,
 } from '../part/index.ts';
 import { type LengthUnit, MM_PER_IN, type Problem, type TypedLength } from '../quantity/index.ts';
@@ -233,13 +233,13 @@ function holeSteps(
     }
     // straight, with round grooves in it
     let end = leg.to;
-    const details: Groove[] = [];
+    const details: DrawnGroove[] = [];
     while (legs[i + 1]?.kind === 'arc' && legs[i + 2]?.kind === 'straight') {
       const arc = legs[i + 1]!;
       const wide = long(arc);
       const deep = (Math.abs(arc.bulge) * wide) / 2;
       details.push({
-        ...(emptyDetail(`${id()}g${details.length + 1}`, 'groove', unit) as Groove),
+        ...(emptyDetail(`${id()}g${details.length + 1}`, 'groove', unit) as DrawnGroove),
         ...{ shape: 'round', from: side, at: figure(Math.abs(arc.from.zMm - leg.from.zMm), unit) },
         ...{ width: figure(wide, unit), by: 'depth', floor: figure(deep, unit) },
       });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { resolveDrawing, type WornSketch, type WornSurface } from '../part/index.ts';
+import { insides, outsides, resolveDrawing, type WornSketch, type WornSurface } from '../part/index.ts';
 import { mm } from '../testing/shop.ts';
 import { nominalGuesses } from './nominal.ts';
 import { areReadings, wornReadings } from './readings.ts';
@@ -117,8 +117,8 @@ describe('a sketch of a worn part', () => {
     const { part, problems } = resolveDrawing(drawing);
     expect(problems).toEqual([]);
     expect(part.lengthMm).toBeCloseTo(34.925 + 40, 9);
-    expect(part.features[1]!.limits).toEqual({ upperMm: 30, lowerMm: 29.97, how: 'mate' });
-    expect(part.bores[0]).toMatchObject({ outerMm: 10, through: true });
+    expect(outsides(part)[1]!.limits).toEqual({ upperMm: 30, lowerMm: 29.97, how: 'mate' });
+    expect(insides(part)[0]).toMatchObject({ diameterMm: 10, through: true });
     expect(drawing.worn!.surfaces[0]!.readings).toBe('22.15 22.18; 22.2');
   });
   it('finds the circle of its holes', () => {

@@ -1,4 +1,5 @@
 import { type Progress, planJob, progressOf } from '@whelk/core/job';
+import { outsides } from '@whelk/core/part';
 import { type Picture, silhouettePicture } from '@whelk/core/picture';
 import type { Knex } from 'knex';
 import { summariesOf } from '../runs/load.ts';
@@ -49,7 +50,7 @@ export async function loadJobLines(db: Knex, archived: boolean, find: string): P
       meta,
       archived,
       picture: silhouettePicture(planned.part, 380, 104, job.drawing.unit),
-      features: planned.part.features.length,
+      features: outsides(planned.part).length,
       quantity: job.quantity,
       progress: { done, now, next, pieceNow, setupNow, problemCode: problem },
       openRun: open && { id: open.id, step: Math.min(open.stepIndex + 1, open.stepCount), steps: open.stepCount },

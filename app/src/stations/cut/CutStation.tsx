@@ -1,4 +1,5 @@
 import { usualChuck } from '@whelk/core/lathe';
+import { insides, outsides } from '@whelk/core/part';
 import type { Problem } from '@whelk/core/quantity';
 import { useState } from 'react';
 import type { Worded } from '../../messages/problems.ts';
@@ -74,7 +75,9 @@ function CutStation({ id, stored, shop, runs }: StationProps) {
               <NotCut
                 waiting={s.plan.waiting}
                 nameOf={(id) =>
-                  s.part.features.find((f) => f.id === id)?.name ?? s.part.bores.find((b) => b.id === id)?.name ?? ''
+                  outsides(s.part).find((f) => f.id === id)?.name ??
+                  insides(s.part).find((b) => b.id === id)?.name ??
+                  ''
                 }
               />
             </section>

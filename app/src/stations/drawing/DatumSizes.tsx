@@ -1,5 +1,5 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
-import type { Dimension, Drawing, PlaneName } from '@whelk/core/part';
+import { type Dimension, type Drawing, faceId, floorId, PART, type SurfaceId, surfaceName } from '@whelk/core/part';
 import { Plus, Trash2 } from 'lucide-react';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 
@@ -9,24 +9,19 @@ interface Props {
   readonly fresh: () => string;
   readonly onChange: (dimensions: readonly Dimension[], field: string) => void;
 }
-const keyOf = (p: PlaneName): string => `${p.id}:${p.side}`;
-const planeFrom = (key: string): PlaneName => {
-  const [id = 'part', side] = key.split(':');
-  return { id, side: side === 'right' ? 'right' : 'left' };
-};
 
 /** Every face that a size along the work can go from or to, named as it is seen. */
 function planesOf(drawing: Drawing): (readonly [key: string, name: string])[] {
   const named = (f: { readonly name: string; readonly diameter: { readonly text: string } }, i: number) =>
     f.name || (f.diameter.text ? `Ø${f.diameter.text}` : `${i + 1}`);
   return [
-    ['part:left', 'headstock end'],
+    [faceId(PART, 'left'), 'headstock end'],
     ...drawing.features
       .slice(1)
-      .map((f, i) => [`${f.id}:left`, `${named(drawing.features[i]!, i)} | ${named(f, i + 1)}`] as const),
-    ['part:right', 'tailstock end'],
+      .map((f, i) => [faceId(f.id, 'left'), `${named(drawing.features[i]!, i)} | ${named(f, i + 1)}`] as const),
+    [faceId(PART, 'right'), 'tailstock end'],
     ...(['left', 'right'] as const).flatMap((side) =>
-      drawing.bores[side].map((b, i) => [`${b.id}:left`, `bottom of ${named(b, i)}`] as const),
+      drawing.bores[side].map((b, i) => [floorId(b.id), `bottom of ${named(b, i)}`] as const),
     ),
   ];
 }
@@ -41,12 +36,13 @@ export function DatumSizes({ job, planned, fresh, onChange }: Props) {
   const put = (i: number, change: Partial<Dimension>, field: string) =>
     onChange(dimensions.with(i, { ...dimensions[i]!, ...change }), field);
   // a side of a feature other than its left is the next one's left: both name the same face
-  const shown = (p: PlaneName): string => {
-    const at = drawing.features.findIndex((f) => f.id === p.id);
-    if (at < 0) return p.id === 'part' ? keyOf(p) : `${p.id}:left`;
-    if (p.side === 'left') return at === 0 ? 'part:left' : keyOf(p);
+  const shown = (p: SurfaceId): string => {
+    const { of, end } = surfaceName(p);
+    const at = drawing.features.findIndex((f) => f.id === of);
+    if (at < 0) return p;
+    if (end === 'left') return at === 0 ? faceId(PART, 'left') : p;
     const next = drawing.features[at + 1];
-    return next ? `${next.id}:left` : 'part:right';
+    return next ? faceId(next.id, 'left') : faceId(PART, 'right');
   };
   return (
     <section aria-labelledby="datums" className="mx-5 mt-4 border-t border-[var(--line)] pt-2">
@@ -64,7 +60,7 @@ export function DatumSizes({ job, planned, fresh, onChange }: Props) {
                   className="select select-sm h-9 w-52"
                   value={shown(d[end])}
                   data-field={`${d.id}-${end}`}
-                  onChange={(e) => put(i, { [end]: planeFrom(e.target.value) }, `${d.id}-${end}`)}
+                  onChange={(e) => put(i, { [end]: e.target.value }, `${d.id}-${end}`)}
                 >
                   {planes.map(([key, name]) => (
                     <option key={key} value={key}>
@@ -104,8 +100,8 @@ export function DatumSizes({ job, planned, fresh, onChange }: Props) {
               ...dimensions,
               {
                 id: fresh(),
-                from: { id: 'part', side: 'left' },
-                to: { id: 'part', side: 'right' },
+                from: faceId(PART, 'left'),
+                to: faceId(PART, 'right'),
                 size: { text: '', unit },
                 limits: '',
               },

@@ -5,6 +5,7 @@ import {
   emptyBoreStep,
   emptyFeature,
   type Feature,
+  outsides,
   splitFeature,
   type WornSketch,
 } from '@whelk/core/part';
@@ -129,7 +130,7 @@ function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
     focus.current = `${to.id}-${field}`;
   };
   const selectedAt = features.findIndex((f) => f.id === selected);
-  const made = planned.part.features.find((f) => f.id === selected);
+  const made = outsides(planned.part).find((f) => f.id === selected);
   const halves = made && splitFeature(features[selectedAt]!, made, nextId(job));
   return (
     <JobFrame

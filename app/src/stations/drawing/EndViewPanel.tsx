@@ -1,5 +1,5 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
-import type { CrossHole, EndView, Flat } from '@whelk/core/part';
+import { type DrawnFlat, type DrawnHole, type EndView, insides } from '@whelk/core/part';
 import { endViewPicture } from '@whelk/core/picture';
 import { Plus, Trash2 } from 'lucide-react';
 import { TextField } from '../../ui/number-field/TextField.tsx';
@@ -13,7 +13,7 @@ interface Props {
   readonly onSelect: (id: string) => void;
   readonly onChange: (endView: EndView, field: string) => void;
 }
-const ways: Record<CrossHole['way'], string> = {
+const ways: Record<DrawnHole['way'], string> = {
   right: 'along, from the tailstock end',
   left: 'along, from the headstock end',
   radial: 'across, from the outside',
@@ -24,9 +24,9 @@ type Text = { text: string; unit: 'mm' | 'in' };
 export function EndViewPanel({ job, planned, selected, fresh, onSelect, onChange }: Props) {
   const { endView, unit } = job.drawing;
   const blank: Text = { text: '', unit };
-  const holeAt = (i: number, change: Partial<CrossHole>, field: string) =>
+  const holeAt = (i: number, change: Partial<DrawnHole>, field: string) =>
     onChange({ ...endView, holes: endView.holes.with(i, { ...endView.holes[i]!, ...change }) }, field);
-  const flatAt = (i: number, change: Partial<Flat>, field: string) =>
+  const flatAt = (i: number, change: Partial<DrawnFlat>, field: string) =>
     onChange({ ...endView, flats: endView.flats.with(i, { ...endView.flats[i]!, ...change }) }, field);
   const problemOf = (list: string, i: number, ...rest: string[]) =>
     planned.problems.find(
@@ -38,7 +38,7 @@ export function EndViewPanel({ job, planned, selected, fresh, onSelect, onChange
         rest.every((r, k) => p.path[4 + k] === r),
     );
   const count = (n: number, text: string) => (n > 1 ? `${n}× ${text}` : text);
-  const picture = endViewPicture(planned.part, planned.endView, {
+  const picture = endViewPicture(planned.part, {
     width: 340,
     height: 300,
     textSize: 14,
@@ -52,7 +52,7 @@ export function EndViewPanel({ job, planned, selected, fresh, onSelect, onChange
         End view
       </h2>
       <div className="flex flex-wrap gap-x-8 gap-y-2">
-        {(things > 0 || planned.part.bores.length > 0) && (
+        {(things > 0 || insides(planned.part).length > 0) && (
           <figure className="w-[340px]">
             <PictureView
               picture={picture}
@@ -80,7 +80,7 @@ export function EndViewPanel({ job, planned, selected, fresh, onSelect, onChange
                   value={h.way}
                   data-field={`${h.id}-way`}
                   onFocus={() => onSelect(h.id)}
-                  onChange={(e) => holeAt(i, { way: e.target.value as CrossHole['way'] }, `${h.id}-way`)}
+                  onChange={(e) => holeAt(i, { way: e.target.value as DrawnHole['way'] }, `${h.id}-way`)}
                 >
                   {Object.entries(ways).map(([way, name]) => (
                     <option key={way} value={way}>
@@ -291,7 +291,7 @@ export function EndViewPanel({ job, planned, selected, fresh, onSelect, onChange
               className="btn btn-sm h-9"
               onClick={() => {
                 const id = fresh();
-                const hole: CrossHole = {
+                const hole: DrawnHole = {
                   ...{ id, name: '', way: 'right', place: blank, count: 1, angle: '', diameter: blank, limits: '' },
                   ...{ depth: blank, counterbore: null },
                 };
@@ -305,7 +305,14 @@ export function EndViewPanel({ job, planned, selected, fresh, onSelect, onChange
               type="button"
               className="btn btn-sm h-9"
               onClick={() => {
-                const flat: Flat = { id: fresh(), across: blank, count: 2, angle: '', from: 'right', length: blank };
+                const flat: DrawnFlat = {
+                  id: fresh(),
+                  across: blank,
+                  count: 2,
+                  angle: '',
+                  from: 'right',
+                  length: blank,
+                };
                 onChange({ ...endView, flats: [...endView.flats, flat] }, `${flat.id}-new`);
               }}
             >

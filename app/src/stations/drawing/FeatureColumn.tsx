@@ -1,6 +1,15 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
 import { decimalTolerance, parseLimits } from '@whelk/core/limit';
-import { FEATURE_KINDS, type Feature, type FeatureKind, limitsOfMate, readEdge } from '@whelk/core/part';
+import {
+  edgeOf,
+  FEATURE_KINDS,
+  type Feature,
+  type FeatureKind,
+  lengthLimitsOf,
+  limitsOfMate,
+  outsides,
+  readEdge,
+} from '@whelk/core/part';
 import type { FeatureEnd } from '@whelk/core/picture';
 import { formatLength, readTyped, shortLength } from '@whelk/core/quantity';
 import type { Recorder } from '@whelk/core/working';
@@ -74,7 +83,7 @@ export function FeatureColumn(props: Props) {
   const on = feature.id === selected;
   const order = ORDERS[feature.kind];
   const { unit } = feature.diameter;
-  const turned = planned.part.features.find((f) => f.id === feature.id);
+  const turned = outsides(planned.part).find((f) => f.id === feature.id);
   const number = `${at + 1} ${feature.name || (turned ? `Ø${feature.diameter.text}` : 'new')}`;
   const setWidth = (node: HTMLLIElement | null) => node?.style.setProperty('width', `${width}px`);
   if (folded)
@@ -118,6 +127,10 @@ export function FeatureColumn(props: Props) {
     const read = parseLimits(feature.limits, nominal.mm, unit, job.drawing.generalClass);
     return read.ok ? read.limits : undefined;
   };
+  const chamferAt = (end: 'left' | 'right') => {
+    const edge = edgeOf(planned.part, feature.id, end);
+    return edge?.kind === 'chamfer' ? edge : undefined;
+  };
   const noteOf = (key: Key): string | undefined => {
     // what was left open and follows from the rest is told
     const solved =
@@ -129,9 +142,9 @@ export function FeatureColumn(props: Props) {
         : !turned
           ? undefined
           : key === 'lengthLimits' && feature.lengthLimits
-            ? turned.lengthLimits
-            : (key === 'left' || key === 'right') && turned[key]?.limits?.how !== 'general'
-              ? turned[key]?.limits
+            ? lengthLimitsOf(planned.part, turned.id)
+            : (key === 'left' || key === 'right') && chamferAt(key)?.limits?.how !== 'general'
+              ? chamferAt(key)?.limits
               : undefined;
     if (limits)
       return `${formatLength(limits.upperMm, unit, places)} / ${formatLength(limits.lowerMm, unit, places)}${limitsFrom[limits.how] ?? ''}`;
@@ -150,7 +163,7 @@ export function FeatureColumn(props: Props) {
         if (nominal.ok) parseLimits(feature[key], nominal.mm, of.unit, generalClass, record);
       };
     }
-    if ((key === 'left' || key === 'right') && turned?.[key])
+    if ((key === 'left' || key === 'right') && chamferAt(key))
       return (record) =>
         void readEdge(feature.edges[key], feature.length.unit, generalClass, record, job.drawing.decimals);
     return undefined;

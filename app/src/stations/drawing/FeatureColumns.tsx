@@ -1,5 +1,6 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
 import type { Feature } from '@whelk/core/part';
+import { outsides } from '@whelk/core/part';
 import { type FeatureEnd, stripPicture } from '@whelk/core/picture';
 import { useWidth } from '../../ui/useWidth.ts';
 import { FeatureColumn } from './FeatureColumn.tsx';
@@ -40,8 +41,8 @@ export function FeatureColumns(props: Props) {
     width,
     height: 236,
     textSize: 15,
-    faces: planned.faces,
-    labels: planned.part.features.map((f) => ({ id: f.id, text: f.id })),
+    besides: true,
+    labels: outsides(planned.part).map((f) => ({ id: f.id, text: f.id })),
     overall: '',
   });
   const left = Math.max(0, (inner - total) / 2);
@@ -49,7 +50,7 @@ export function FeatureColumns(props: Props) {
   const leaders = features.map((feature) => {
     const middle = x + widthOf(feature) / 2;
     x += widthOf(feature);
-    const turned = planned.part.features.find((f) => f.id === feature.id);
+    const turned = outsides(planned.part).find((f) => f.id === feature.id);
     const from = turned ? strip.origin[0] + ((turned.zFromMm + turned.zToMm) / 2) * strip.unitsPerMm : middle;
     return { id: feature.id, from, middle };
   });

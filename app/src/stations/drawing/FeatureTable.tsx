@@ -6,6 +6,7 @@ import {
   FEATURE_KINDS,
   type Feature,
   type FeatureKind,
+  outsides,
 } from '@whelk/core/part';
 import type { FeatureEnd } from '@whelk/core/picture';
 import { shortLength } from '@whelk/core/quantity';
@@ -108,7 +109,7 @@ export function FeatureTable({ job, planned, selected, onSelect, onFeature, onBo
         </thead>
         <tbody>
           {drawing.features.map((f, i) => {
-            const turned = planned.part.features.find((t) => t.id === f.id);
+            const turned = outsides(planned.part).find((t) => t.id === f.id);
             const put = (change: Partial<Feature>, key: string) => onFeature(i, { ...f, ...change }, `${f.id}-${key}`);
             const of = (key: string) => `${key} of ${i + 1} ${f.name}`.trim();
             return (

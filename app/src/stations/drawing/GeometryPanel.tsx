@@ -2,10 +2,12 @@ import type { Job, PlannedJob } from '@whelk/core/job';
 import {
   type Datum,
   type Drawing,
+  faceId,
   GEOMETRY_KINDS,
   type Geometry,
   geometryOf,
-  type SurfaceName,
+  type SurfaceId,
+  surfaceName,
 } from '@whelk/core/part';
 import { Plus, Trash2 } from 'lucide-react';
 import { geometryNames, surfaceNames } from '../../messages/shapes.ts';
@@ -18,22 +20,18 @@ interface Props {
   readonly fresh: () => string;
   readonly onChange: (change: Partial<Pick<Drawing, 'datums' | 'geometry'>>, field: string) => void;
 }
-const keyOf = (s: SurfaceName): string => `${s.id}:${s.what}`;
-const surfaceFrom = (key: string): SurfaceName => {
-  const [id = '', what] = key.split(':');
-  return { id, what: what as SurfaceName['what'] };
-};
+const isFace = (id: SurfaceId): boolean => surfaceName(id).what !== 'itself';
 const LETTERS = 'ABCDEFGHJK';
 
 /** Every round surface and face of a drawing by the name it is seen by. */
-function surfacesOf(drawing: Drawing): readonly { readonly surface: SurfaceName; readonly name: string }[] {
+function surfacesOf(drawing: Drawing): readonly { readonly surface: SurfaceId; readonly name: string }[] {
   const steps = [...drawing.features, ...drawing.bores.left, ...drawing.bores.right];
   return steps.flatMap((f, i) => {
     const name = f.name.trim() || (f.diameter.text.trim() ? `Ø${f.diameter.text.trim()}` : String(i + 1));
-    return (['round', 'left', 'right'] as const).map((what) => ({
-      surface: { id: f.id, what },
-      name: surfaceNames[what](name),
-    }));
+    return [
+      { surface: f.id, name: surfaceNames.round(name) },
+      ...(['left', 'right'] as const).map((end) => ({ surface: faceId(f.id, end), name: surfaceNames[end](name) })),
+    ];
   });
 }
 
@@ -56,20 +54,20 @@ export function GeometryPanel({ job, planned, fresh, onChange }: Props) {
     onChange({ geometry: geometry.with(i, { ...geometry[i]!, ...change }) }, `${geometry[i]!.id}-${field}`);
   const surfaceSelect = (
     label: string,
-    value: SurfaceName,
-    whats: readonly string[],
-    set: (s: SurfaceName) => void,
+    value: SurfaceId,
+    whats: readonly ('round' | 'face')[],
+    set: (s: SurfaceId) => void,
   ) => (
     <select
       className="select select-sm h-9 w-56"
       aria-label={label}
-      value={keyOf(value)}
-      onChange={(e) => set(surfaceFrom(e.target.value))}
+      value={value}
+      onChange={(e) => set(e.target.value)}
     >
       {surfaces
-        .filter(({ surface }) => whats.includes(surface.what))
+        .filter(({ surface }) => whats.includes(isFace(surface) ? 'face' : 'round'))
         .map(({ surface, name }) => (
-          <option key={keyOf(surface)} value={keyOf(surface)}>
+          <option key={surface} value={surface}>
             {name}
           </option>
         ))}
@@ -96,9 +94,7 @@ export function GeometryPanel({ job, planned, fresh, onChange }: Props) {
               ))}
             </select>
             is
-            {surfaceSelect(`Surface of datum ${d.letter}`, d.on, ['round', 'left', 'right'], (on) =>
-              putDatum(i, { on }),
-            )}
+            {surfaceSelect(`Surface of datum ${d.letter}`, d.on, ['round', 'face'], (on) => putDatum(i, { on }))}
             <button
               type="button"
               className="quiet"
@@ -118,8 +114,10 @@ export function GeometryPanel({ job, planned, fresh, onChange }: Props) {
               value={g.kind}
               onChange={(e) => {
                 const kind = e.target.value as Geometry['kind'];
-                const fits = geometryOf[kind].includes(g.on.what);
-                put(i, { kind, on: fits ? g.on : { ...g.on, what: geometryOf[kind][0]! } }, 'kind');
+                const fits = geometryOf[kind].includes(isFace(g.on) ? 'face' : 'round');
+                const { of } = surfaceName(g.on);
+                const other = geometryOf[kind][0] === 'face' ? faceId(of, 'left') : of;
+                put(i, { kind, on: fits ? g.on : other }, 'kind');
               }}
             >
               {GEOMETRY_KINDS.map((kind) => (
@@ -173,7 +171,7 @@ export function GeometryPanel({ job, planned, fresh, onChange }: Props) {
           disabled={datums.length >= 10}
           onClick={() => {
             const letter = [...LETTERS].find((l) => !datums.some((d) => d.letter === l))!;
-            onChange({ datums: [...datums, { letter, on: { id: drawing.features[0]!.id, what: 'round' } }] }, 'datums');
+            onChange({ datums: [...datums, { letter, on: drawing.features[0]!.id }] }, 'datums');
           }}
         >
           <Plus size={15} aria-hidden="true" /> Make a datum
@@ -190,10 +188,8 @@ export function GeometryPanel({ job, planned, fresh, onChange }: Props) {
                     ...geometry,
                     {
                       ...{ id: fresh(), kind: 'runout', datum: datums[0]!.letter },
-                      on: {
-                        id: (drawing.features.find((f) => f.id !== datums[0]!.on.id) ?? drawing.features[0]!).id,
-                        what: 'round',
-                      },
+                      on: (drawing.features.find((f) => f.id !== surfaceName(datums[0]!.on).of) ?? drawing.features[0]!)
+                        .id,
                       tolerance: { text: '', unit: drawing.unit },
                     },
                   ],

@@ -1,5 +1,5 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
-import { BORE_KINDS, type BoreKind, type BoreStep } from '@whelk/core/part';
+import { BORE_KINDS, type BoreKind, type BoreStep, insides } from '@whelk/core/part';
 import { formatLength } from '@whelk/core/quantity';
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
 import { boreNames, limitsFrom } from '../../messages/shapes.ts';
@@ -89,7 +89,7 @@ function HoleColumn({
   onChange: (steps: readonly BoreStep[], field: string) => void;
 }) {
   const { unit } = step.diameter;
-  const bored = planned.part.bores.find((b) => b.id === step.id);
+  const bored = insides(planned.part).find((b) => b.id === step.id);
   const mine = planned.problems.filter(
     (p) => p.path[0] === 'drawing' && p.path[1] === 'bores' && p.path[2] === side && p.path[3] === at,
   );

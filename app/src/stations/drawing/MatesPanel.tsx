@@ -1,5 +1,6 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
 import type { Mate } from '@whelk/core/part';
+import { insides, outsides } from '@whelk/core/part';
 import { formatLength } from '@whelk/core/quantity';
 import { Plus, Trash2 } from 'lucide-react';
 import { useEffect } from 'react';
@@ -72,7 +73,7 @@ export function MatesPanel({ id, job, planned, saved, fresh, onChange }: Props) 
       <ol className="mt-1 flex flex-col gap-3">
         {mates.map((m, i) => {
           const inside = ours.find(({ f }) => f.id === m.on)?.inside ?? false;
-          const made = [...planned.part.features, ...planned.part.bores].find((f) => f.id === m.on);
+          const made = [...outsides(planned.part), ...insides(planned.part)].find((f) => f.id === m.on);
           const theirs = theirsOf(m);
           const chosen = m.from ? `${m.from.jobId}:${m.from.featureId}` : '';
           return (

@@ -1,4 +1,4 @@
-import { type Drawing, type Feature, type Part, snapped } from '@whelk/core/part';
+import { type Drawing, type Feature, outsides, type Part, snapped } from '@whelk/core/part';
 import { type LengthUnit, readTyped, type TypedLength } from '@whelk/core/quantity';
 import type { Handle } from '../../ui/strip/StripHandles.tsx';
 
@@ -19,7 +19,7 @@ export function handlesOf(
   selected: string | undefined,
   onChange: (at: number, feature: Feature, field: string) => void,
 ): readonly Handle[] {
-  const turned = part.features.find((f) => f.id === selected);
+  const turned = outsides(part).find((f) => f.id === selected);
   const feature = turned && drawing.features[turned.index];
   if (!turned || !feature) return [];
   const others = drawing.features.filter((f) => f.id !== feature.id);

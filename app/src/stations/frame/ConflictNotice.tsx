@@ -1,5 +1,5 @@
 import type { Job } from '@whelk/core/job';
-import { resolveDrawing } from '@whelk/core/part';
+import { outsides, resolveDrawing } from '@whelk/core/part';
 import { silhouettePicture } from '@whelk/core/picture';
 import { PictureView } from '../../ui/strip/PictureView.tsx';
 import type { JobEditor } from './useJob.ts';
@@ -11,7 +11,7 @@ function Version({ name, job, onKeep }: { name: string; job: Job; onKeep: () => 
       <h3 className="font-bold">{name}</h3>
       <PictureView
         picture={silhouettePicture(part, 420, 120, job.drawing.unit)}
-        label={`${name}: ${part.features.length} features`}
+        label={`${name}: ${outsides(part).length} features`}
         textSize={13}
       />
       <p className="muted text-sm">

@@ -1,5 +1,6 @@
 import type { PlannedJob, PlannedSetup, Progress, Settings, Shop, Station } from '@whelk/core/job';
 import type { BoreStep, Feature } from '@whelk/core/part';
+import { insides, outsides } from '@whelk/core/part';
 import { type FeatureEnd, type StripView, stripPicture, turnedBefore } from '@whelk/core/picture';
 import { drawingDecimals, shortLength } from '@whelk/core/quantity';
 import { Redo2, Undo2, ZoomIn } from 'lucide-react';
@@ -99,11 +100,11 @@ export function JobFrame({
       selectedEnd: selectedEnd ?? undefined,
       ends: selectedEnd !== undefined,
       labels: [
-        ...part.features.map((f) => ({
+        ...outsides(part).map((f) => ({
           id: f.id,
           text: labelOf(job.drawing.features[f.index], f.limits.how === 'mate'),
         })),
-        ...part.bores.map((b) => ({
+        ...insides(part).map((b) => ({
           id: b.id,
           text: labelOf(
             [...job.drawing.bores.left, ...job.drawing.bores.right].find((step) => step.id === b.id),
@@ -111,9 +112,8 @@ export function JobFrame({
           ),
         })),
       ],
-      faces: setup?.faces ?? planned.faces,
-      endView: setup?.endView ?? planned.endView,
-      overall: part.features.length > 0 ? `${shown(part.lengthMm)} ${unit}` : '',
+      besides: true,
+      overall: outsides(part).length > 0 ? `${shown(part.lengthMm)} ${unit}` : '',
       stockMm: showHolding ? planned.stockMm : undefined,
       holding: showHolding ? (setup?.plan ?? planned.plan)?.holding : undefined,
       turned: showHolding ? turnedBefore(part, setup?.before.features ?? [], planned.input?.rough) : undefined,
@@ -123,7 +123,7 @@ export function JobFrame({
   }, [planned, part, setup, selected, selectedEnd, unit, job.drawing, showHolding, cut, bent]);
   const picture = useMemo(() => stripPicture(part, { ...view, width, height: 236 }), [part, view, width]);
   const step = (by: 1 | -1) => {
-    const ids = [...part.features, ...part.bores].map((f) => f.id);
+    const ids = [...outsides(part), ...insides(part)].map((f) => f.id);
     const at = selected ? ids.indexOf(selected) : by > 0 ? -1 : ids.length;
     const next = ids[Math.min(ids.length - 1, Math.max(0, at + by))];
     if (next) onSelect?.(next);
@@ -185,7 +185,7 @@ export function JobFrame({
           role="group"
           // biome-ignore lint/a11y/noNoninteractiveTabindex: arrow keys step through the features
           tabIndex={0}
-          aria-label={`Strip: ${planned.part.features.length} features. Left and right arrow select.`}
+          aria-label={`Strip: ${outsides(planned.part).length} features. Left and right arrow select.`}
           className="relative"
           onKeyDown={(event) => {
             if (event.key === 'ArrowRight') step(1);
@@ -296,10 +296,10 @@ function Title({ editor }: { editor: JobEditor }) {
 }
 
 function describe(planned: PlannedJob, unit: 'mm' | 'in'): string {
-  const { features } = planned.part;
-  if (features.length === 0) return 'Nothing is drawn yet.';
+  const lengths = outsides(planned.part);
+  if (lengths.length === 0) return 'Nothing is drawn yet.';
   const shown = (mm: number) => shortLength(mm, unit, drawingDecimals(unit) + 1);
-  return `The part, from the left: ${features.map((f) => `${f.name || 'diameter'} ${shown(f.diameterMm)} long ${shown(f.zToMm - f.zFromMm)}`).join('; ')}; whole length ${shown(planned.part.lengthMm)} ${unit}.`;
+  return `The part, from the left: ${lengths.map((f) => `${f.name || 'diameter'} ${shown(f.diameterMm)} long ${shown(f.zToMm - f.zFromMm)}`).join('; ')}; whole length ${shown(planned.part.lengthMm)} ${unit}.`;
 }
 
 /** A size as the drawing labels it: both ends where they differ, a ball by its sphere, threads by their names. */

@@ -1,4 +1,5 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
+import { outsides } from '@whelk/core/part';
 import { inUnit } from '../../messages/in-unit.ts';
 import { CentreDesk } from '../../ui/centres/CentreDesk.tsx';
 import { Easing } from '../../ui/centres/Easing.tsx';
@@ -19,7 +20,7 @@ export default function TailCentre({ job, planned }: { job: Job; planned: Planne
         key={`${stockMm}-${massKg}-${forceN}`}
         unit={unit}
         stockMm={stockMm}
-        endMm={part.features.at(-1)?.diameterMm ?? stockMm}
+        endMm={outsides(part).at(-1)?.diameterMm ?? stockMm}
         massKg={massKg}
         forceN={forceN}
         allowanceMm={job.hold.choice.faceTailMm}

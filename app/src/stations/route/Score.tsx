@@ -2,6 +2,7 @@ import type { Instrument } from '@whelk/core/gauge';
 import type { Job } from '@whelk/core/job';
 import type { Lathe } from '@whelk/core/lathe';
 import type { Part } from '@whelk/core/part';
+import { outsides } from '@whelk/core/part';
 import { stripPicture, turnedBefore } from '@whelk/core/picture';
 import type { Operation, Plan } from '@whelk/core/route';
 import type { RoughShape } from '@whelk/core/stock';
@@ -43,7 +44,7 @@ export function Score(props: Props) {
     width,
     height: 236,
     textSize: 15,
-    labels: part.features.map((f) => ({ id: f.id, text: f.id })),
+    labels: outsides(part).map((f) => ({ id: f.id, text: f.id })),
     overall: '',
     holding: plan.holding,
     stockMm,
@@ -73,7 +74,7 @@ export function Score(props: Props) {
                   open={open}
                   title={titleOf(o, props)}
                   unit={unit}
-                  marks={part.features.map((f) => x(f.zFromMm))}
+                  marks={outsides(part).map((f) => x(f.zFromMm))}
                 />
               </button>
               {open && <OperationDetail {...props} operation={o} />}

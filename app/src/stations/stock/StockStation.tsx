@@ -1,6 +1,7 @@
 import { blankFor, cutOffMm } from '@whelk/core/hold';
 import { planJob, stationOf } from '@whelk/core/job';
 import { usualChuck, withChuckOn } from '@whelk/core/lathe';
+import { outsides } from '@whelk/core/part';
 import { shortLength } from '@whelk/core/quantity';
 import { type Bar, barMassKg, cleanUpOf, sectionMm2 } from '@whelk/core/stock';
 import { useMemo } from 'react';
@@ -33,20 +34,20 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
   const { part, plan, barSizes: sizes, cleanUp } = planned;
   const { unit } = job.drawing;
   const { choice } = job.hold;
-  const largest = Math.max(0, ...part.features.map((f) => f.limits.upperMm));
+  const largest = Math.max(0, ...outsides(part).map((f) => f.limits.upperMm));
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
   const chuck = lathe && usualChuck(withChuckOn(lathe, choice.chuckId));
   const jawLengthMm = chuck?.jawLengthMm ?? 40;
   const blank =
     plan?.blank ??
-    (planned.stockMm && part.features.length > 0 ? blankFor(part, planned.stockMm, choice, jawLengthMm) : undefined);
+    (planned.stockMm && outsides(part).length > 0 ? blankFor(part, planned.stockMm, choice, jawLengthMm) : undefined);
   const lostMm = blank ? cutOffMm(choice, blank.diameterMm) : choice.kerfMm;
   const set = (more: Partial<typeof choice>, field: string) =>
     editor.change((j) => ({ ...j, hold: { ...j.hold, choice: { ...j.hold.choice, ...more } } }), field);
   // a piece that was begun was sawn, booked or not
   const sawn = Math.max(job.stock.sawn ?? 0, runs.filter((r) => r.setup === 1).length);
   const blankMm = (diameterMm: number) =>
-    lathe && part.features.length > 0 ? blankFor(part, diameterMm, choice, jawLengthMm).lengthMm : undefined;
+    lathe && outsides(part).length > 0 ? blankFor(part, diameterMm, choice, jawLengthMm).lengthMm : undefined;
   const choose = (barId: string) => editor.change((j) => ({ ...j, stock: { ...j.stock, barId } }));
   const addBar = async (bar: Bar) => {
     const wrong = await rack.add(bar);
@@ -231,7 +232,7 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
             </>
           ) : (
             <p className="muted">
-              {part.features.length === 0 ? 'Draw the part first.' : 'Choose a bar: the blank’s length follows.'}
+              {outsides(part).length === 0 ? 'Draw the part first.' : 'Choose a bar: the blank’s length follows.'}
             </p>
           )}
           <div className="mt-4">

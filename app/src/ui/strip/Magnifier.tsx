@@ -1,4 +1,5 @@
 import type { Part } from '@whelk/core/part';
+import { roundOf } from '@whelk/core/part';
 import { type StripView, stripPicture } from '@whelk/core/picture';
 import { useEffect, useMemo } from 'react';
 import { useWidth } from '../useWidth.ts';
@@ -27,10 +28,9 @@ export function Magnifier({
 }) {
   const [ref, width] = useWidth<HTMLDivElement>(1200);
   const shown = useMemo(() => {
-    const found =
-      part.features.find((f) => f.id === view.selectedId) ?? part.bores.find((b) => b.id === view.selectedId);
+    const found = roundOf(part, view.selectedId ?? '');
     if (!found) return undefined;
-    const [from, to] = [Math.min(found.zFromMm, found.zToMm), Math.max(found.zFromMm, found.zToMm)];
+    const [from, to] = [found.zFromMm, found.zToMm];
     const plain = stripPicture(part, { ...view, width, height: 236 });
     const growth = Math.min(MOST, Math.max(1.5, (SHARE * width) / Math.max(0.5, (to - from) * plain.unitsPerMm)));
     const picture = stripPicture(part, {
@@ -41,10 +41,10 @@ export function Magnifier({
       overall: '',
     });
     const middle = picture.origin[0] + ((from + to) / 2) * picture.unitsPerMm;
-    const radius = ('diameterMm' in found ? found.diameterMm : found.outerMm) / 2;
+    const radius = found.diameterMm / 2;
     // the surface of what is selected in the middle of the glass; a whole part that fits is shown whole
     const tall = part.largestMm * picture.unitsPerMm;
-    const inside = !('diameterMm' in found);
+    const inside = found.side === 'inside';
     const y =
       tall < HIGH * 0.9 ? picture.origin[1] : picture.origin[1] + (inside ? 1 : -1) * radius * picture.unitsPerMm;
     const box = [middle - width / 2, y - HIGH / 2, width, HIGH] as const;

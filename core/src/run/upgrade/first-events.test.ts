@@ -6,7 +6,7 @@ import { storedEventSchema } from '../event.ts';
 import { asFrozenRun, frozenRunSchema } from '../frozen-schema.ts';
 import { replay } from '../replay.ts';
 import { upgradeEvents } from './first-events.ts';
-import { saysAllItFollows } from './first-frozen.ts';
+import { upgradeRun } from './upgrade-run.ts';
 
 // a run as it was stored before events said what had been told; what was believed of it then stands below, from that time
 const stored = JSON.parse(readFileSync(path.join(import.meta.dirname, 'fixtures/first-run.json'), 'utf8'));
@@ -17,7 +17,7 @@ describe('a frozen run of the first version', () => {
   it('says after all that it follows: nothing learned, no spigots, the spring and the lines of its time', () => {
     expect(stored.frozen.schema).toBe(1);
     expect(stored.frozen.known).toBeUndefined();
-    expect(run).toMatchObject({ schema: 2, known: [], living: [], spigots: { leftMm: 0, rightMm: 0 } });
+    expect(run).toMatchObject({ schema: 3, known: [], living: [], spigots: { leftMm: 0, rightMm: 0 } });
     const passes = run.steps.filter((s) => s.kind === 'rough' || s.kind === 'semiFinish' || s.kind === 'finish');
     expect(passes.every((s) => s.springShare === 0.08)).toBe(true);
     expect(new Set(passes.map((s) => [s.kind === 'rough', s.fineness].join()))).toEqual(
@@ -26,11 +26,17 @@ describe('a frozen run of the first version', () => {
     expect(run.steps.find((s) => s.kind === 'face')?.springShare).toBeUndefined();
   });
   it('is left alone where it is of this version', () => {
-    expect(saysAllItFollows(run)).toBe(run);
-    expect(saysAllItFollows('nothing')).toBe('nothing');
+    expect(upgradeRun(run)).toBe(run);
+    expect(upgradeRun('nothing')).toBe('nothing');
     // upgrading twice is upgrading once
-    const once = saysAllItFollows(stored.frozen);
-    expect(saysAllItFollows(once)).toBe(once);
+    const once = upgradeRun(stored.frozen);
+    expect(upgradeRun(once)).toBe(once);
+    expect(run.part.surfaces.map((s) => `${s.id} ${s.kind}`)).toEqual([
+      ...['f1 cylinder', 'f1.left.edge chamfer', 'f2 cylinder', 'f2.left.edge chamfer', 'f2.right.edge chamfer'],
+      ...['f3 cylinder', 'f3.right.edge chamfer', 'f4 cylinder', 'f4.right.edge chamfer', 'd1 thread'],
+      ...['f5 cylinder', 'f5.right.edge chamfer'],
+    ]);
+    expect(run.part.lengths[2]).toMatchObject({ id: 'f3', from: 'f3.left', to: 'f3.right', mm: 60 });
   });
 });
 

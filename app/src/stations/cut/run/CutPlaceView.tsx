@@ -1,3 +1,4 @@
+import { outsides } from '@whelk/core/part';
 import { type CutPlace, cutPlacePicture } from '@whelk/core/picture';
 import type { FrozenRun, Move, Step } from '@whelk/core/run';
 import { PictureView } from '../../../ui/strip/PictureView.tsx';
@@ -53,7 +54,7 @@ function placeOf(frozen: FrozenRun, step: Step, move: Move | undefined, beyondMm
     };
   if (step.kind === 'chamfer') {
     const { lengthMm = 0, depthMm = 0 } = step.sizes ?? {};
-    const feature = frozen.part.features.find((f) => f.id === step.featureId);
+    const feature = outsides(frozen.part).find((f) => f.id === step.featureId);
     return feature && { way: 'edge', zMm: feature.zToMm, diameterMm: feature.diameterMm, lengthMm, depthMm };
   }
   if (step.kind === 'touchOff') {

@@ -1,3 +1,4 @@
+import { outsides } from '@whelk/core/part';
 import { explainSize, type FrozenRun, type RunState, sizesRead } from '@whelk/core/run';
 import { outcomeText, verdictText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
@@ -24,7 +25,7 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
   const read = sizesRead(state);
   const left = [...new Set(state.leftSo.map((l) => l.featureId ?? ''))].filter((id) => id !== '');
   const limitsOf = (id: string): string => {
-    const feature = frozen.part.features.find((x) => x.id === id);
+    const feature = outsides(frozen.part).find((x) => x.id === id);
     return feature ? `${f(feature.limits.lowerMm)} … ${f(feature.limits.upperMm)}` : '';
   };
   return (

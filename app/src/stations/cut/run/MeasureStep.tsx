@@ -1,4 +1,5 @@
 import { chooseInstrument, fitness, tellsNumber, uncertaintyOf } from '@whelk/core/gauge';
+import { outsides } from '@whelk/core/part';
 import { decimalsOf, type Problem, parseLength } from '@whelk/core/quantity';
 import { actsOf, explainSize, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
 import { useEffect, useRef, useState } from 'react';
@@ -46,7 +47,7 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
   const { step, measured, next } = advice;
   const { limits } = step;
   const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
-  const feature = frozen.part.features.find((f) => f.id === step.featureId)!;
+  const feature = outsides(frozen.part).find((f) => f.id === step.featureId)!;
   const usual =
     step.instrumentId ??
     chooseInstrument(frozen.instruments, 'outside', feature.diameterMm, tolerance, frozen.lathe.unit)?.id ??

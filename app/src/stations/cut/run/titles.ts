@@ -1,12 +1,13 @@
+import { insides, outsides } from '@whelk/core/part';
 import type { FrozenRun, Move, Step } from '@whelk/core/run';
 import { inUnit } from '../../../messages/in-unit.ts';
 import { protectionText } from '../../../messages/words.ts';
 import { aimed, byRule, measure } from '../../../ui/format.ts';
 
 export const nameOf = (frozen: FrozenRun, featureId: string | undefined): string => {
-  const feature = frozen.part.features.find((f) => f.id === featureId);
+  const feature = outsides(frozen.part).find((f) => f.id === featureId);
   if (feature) return feature.name || `feature ${feature.index + 1}`;
-  const bore = frozen.part.bores.find((b) => b.id === featureId);
+  const bore = insides(frozen.part).find((b) => b.id === featureId);
   return bore ? bore.name || `${bore.index + 1} from the ${bore.side}` : '';
 };
 

@@ -1,4 +1,4 @@
-import { type Drawing, resolveDrawing } from '@whelk/core/part';
+import { type Drawing, insides, resolveDrawing } from '@whelk/core/part';
 import { type LengthUnit, shortLength } from '@whelk/core/quantity';
 import { type AxisReason, mappingPicture, type Placing } from '@whelk/core/trace';
 import { useEffect, useMemo, useState } from 'react';
@@ -137,7 +137,7 @@ export function DxfMapping({ unit, onTake }: { unit: LengthUnit; onTake: (drawin
             {checked && !stops && (
               <p className="setting mt-1">
                 ✓ {mapped?.drawing.features.length} lengths outside
-                {checked.part.bores.length > 0 ? `, ${checked.part.bores.length} steps inside` : ''};{' '}
+                {insides(checked.part).length > 0 ? `, ${insides(checked.part).length} steps inside` : ''};{' '}
                 {shortLength(checked.part.lengthMm, unit, unit === 'mm' ? 3 : 4)} {unit} long, Ø
                 {shortLength(checked.part.largestMm, unit, unit === 'mm' ? 3 : 4)} {unit}
               </p>

@@ -1,5 +1,13 @@
 import type { Shop } from '@whelk/core/job';
-import { type Drawing, resolveDrawing, type WornCircle, type WornSketch, type WornSurface } from '@whelk/core/part';
+import {
+  type Drawing,
+  insides,
+  outsides,
+  resolveDrawing,
+  type WornCircle,
+  type WornSketch,
+  type WornSurface,
+} from '@whelk/core/part';
 import { type StripView, stripPicture } from '@whelk/core/picture';
 import { formatLength, type LengthUnit, shortLength } from '@whelk/core/quantity';
 import { drawingOfWorn, nextAsk, SPANS, seeCircle, seeSurface } from '@whelk/core/worn';
@@ -42,16 +50,16 @@ export function WornPart({ unit, sketch = EMPTY, instruments, onSketch, onTake }
     const view: StripView = {
       ...{
         width,
-        height: resolved.part.bores.length > 0 ? 240 : 190,
+        height: insides(resolved.part).length > 0 ? 240 : 190,
         textSize: 15,
         selectedId: next?.id,
-        faces: resolved.faces,
+        besides: true,
       },
-      labels: resolved.part.features.map((f) => ({
+      labels: outsides(resolved.part).map((f) => ({
         id: f.id,
         text: sizeLabel(drawing.features[f.index]!.diameter, unit),
       })),
-      overall: resolved.part.features.length > 0 ? `${shortLength(resolved.part.lengthMm, unit, 3)} ${unit}` : '',
+      overall: outsides(resolved.part).length > 0 ? `${shortLength(resolved.part.lengthMm, unit, 3)} ${unit}` : '',
     };
     return stripPicture(resolved.part, view);
   }, [resolved, drawing, next?.id, unit, width]);
@@ -81,7 +89,7 @@ export function WornPart({ unit, sketch = EMPTY, instruments, onSketch, onTake }
           <div className="sheet">
             <PictureView
               picture={picture}
-              label={`The copy so far: ${resolved.part.features.length} of ${surfaces.filter((s) => s.where === 'outside').length} diameters known`}
+              label={`The copy so far: ${outsides(resolved.part).length} of ${surfaces.filter((s) => s.where === 'outside').length} diameters known`}
               textSize={15}
             />
           </div>
@@ -226,10 +234,10 @@ export function WornPart({ unit, sketch = EMPTY, instruments, onSketch, onTake }
                     {unit}
                   </span>
                 )}
-                {resolved.part.features.find((f) => f.id === s.id)?.limits.how === 'mate' && (
+                {outsides(resolved.part).find((f) => f.id === s.id)?.limits.how === 'mate' && (
                   <span className="setting">
-                    → {formatLength(resolved.part.features.find((f) => f.id === s.id)!.limits.upperMm, unit, places)} /{' '}
-                    {formatLength(resolved.part.features.find((f) => f.id === s.id)!.limits.lowerMm, unit, places)}{' '}
+                    → {formatLength(outsides(resolved.part).find((f) => f.id === s.id)!.limits.upperMm, unit, places)} /{' '}
+                    {formatLength(outsides(resolved.part).find((f) => f.id === s.id)!.limits.lowerMm, unit, places)}{' '}
                     {unit}
                   </span>
                 )}

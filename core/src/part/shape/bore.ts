@@ -1,0 +1,89 @@
+import { z } from 'zod';
+import type { Corner } from '../../contour/index.ts';
+import { type Rational, radians, typedLengthSchema } from '../../quantity/index.ts';
+import { bottomOf } from '../ask.ts';
+import type { Path, Reader } from '../read.ts';
+import { partId, shortText } from '../schema-parts.ts';
+import { isSolvedTaper, solveTaper } from '../shapes.ts';
+import { BORE_KINDS, type BoreKind, type Inside } from '../surface.ts';
+import { readTaper } from '../taper.ts';
+import { detailSchema } from './details.ts';
+import { exact } from './drawn.ts';
+import { taperFields } from './taper.ts';
+
+/** One length of a hole on the axis. `length` from where the one before it ends; empty on the last: right through. */
+export const boreStepSchema = z.strictObject({
+  id: partId,
+  kind: z.enum(BORE_KINDS),
+  name: z.string().max(40),
+  diameter: typedLengthSchema,
+  limits: shortText,
+  length: typedLengthSchema,
+  lengthLimits: shortText,
+  finish: shortText,
+  /** countersunk and taper: diameter at its inner end */
+  ...taperFields,
+  details: z.array(detailSchema).max(20),
+});
+export type BoreStep = z.infer<typeof boreStepSchema>;
+
+/** Half included angle of a drill's point from the axis: 118° in all. */
+const DRILL_HALF_DEG = 59;
+
+/** What sets the ways of making a step of a hole apart. */
+interface BoreShape {
+  /** a cone: two diameters; the slope that it has where none is typed */
+  readonly sloped?: { readonly usual?: string };
+  /** how far the tool's point goes beyond a blind bottom of that radius, mm */
+  pointMm?(radiusMm: number): number;
+}
+const shapes: Readonly<Record<BoreKind, BoreShape>> = {
+  drilled: { pointMm: (radiusMm) => radiusMm / Math.tan(radians(DRILL_HALF_DEG)) },
+  bored: {},
+  reamed: {},
+  counterbored: {},
+  countersunk: { sloped: { usual: '90° incl' } },
+  taper: { sloped: {} },
+};
+/** Whether a step of a hole has two diameters. */
+export const isSloped = (kind: BoreKind): boolean => shapes[kind].sloped !== undefined;
+
+/** A step of a hole as it is read. */
+export interface ReadBore {
+  readonly step: BoreStep;
+  readonly index: number;
+  readonly at: (...rest: Path) => Path;
+  readonly diameter: Rational | undefined;
+  readonly end: Rational | undefined;
+  readonly length: Rational | undefined;
+  readonly through: boolean;
+}
+
+/** Reads diameters and depth of a step, as typed or following from its slope. @param isLast of its hole */
+export function readBore(step: BoreStep, index: number, isLast: boolean, at: ReadBore['at'], reader: Reader): ReadBore {
+  const diameter = reader.size(step.diameter, at('diameter'));
+  const { sloped } = shapes[step.kind];
+  let end = sloped ? reader.sizeOrNone(step.end, at('end')) : diameter;
+  let length = reader.sizeOrNone(step.length, at('length'));
+  if (sloped && diameter) {
+    const text = step.taper?.trim() || (sloped.usual ?? '');
+    const taper = text === '' ? undefined : readTaper(text, step.length.unit);
+    if (taper && !taper.ok) reader.add({ code: taper.code, path: at('taper'), value: text });
+    const perLength = taper?.ok ? Math.abs(taper.perLength) : undefined;
+    const solved = solveTaper(diameter.valueOf(), end?.valueOf(), length?.valueOf(), perLength);
+    if (isSolvedTaper(solved)) {
+      end ??= exact(solved.endMm);
+      length ??= exact(solved.lengthMm);
+    } else reader.add({ code: 'taper.unsolved', path: at('end'), value: '' });
+  }
+  return { step, index, at, diameter, end, length, through: isLast && !sloped && step.length.text.trim() === '' };
+}
+
+/** What the point of the tool leaves beyond the bottom of a blind hole, from its bottom to the axis. */
+export function blindCorners(last: Inside, lengthMm: number): readonly Corner[] {
+  const { zMm, diameterMm } = bottomOf(last);
+  if (last.through || diameterMm <= 0) return [];
+  const inwards = last.from === 'left' ? 1 : -1;
+  const point = shapes[last.made].pointMm?.(diameterMm / 2) ?? 0;
+  return [{ zMm: Math.min(lengthMm, Math.max(0, zMm + inwards * point)), rMm: 0 }];
+}

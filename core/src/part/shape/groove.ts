@@ -1,0 +1,91 @@
+import { z } from 'zod';
+import type { Corner } from '../../contour/index.ts';
+import { radians, typedLengthSchema } from '../../quantity/index.ts';
+import { shortText } from '../schema-parts.ts';
+import type { Groove } from '../surface.ts';
+import { belonging, type DetailShape, detailFields, within } from './detail.ts';
+import { blank } from './drawn.ts';
+
+/** Cross-sections of grooves; an undercut is one that ends at a shoulder. */
+export const GROOVE_SHAPES = ['square', 'round', 'vee', 'angled'] as const;
+
+export const grooveSchema = z.strictObject({
+  ...detailFields,
+  kind: z.literal('groove'),
+  shape: z.enum(GROOVE_SHAPES),
+  at: typedLengthSchema,
+  /** at the surface; of a round or vee groove worked out where it is empty */
+  width: typedLengthSchema,
+  /** diameter of the floor, or depth below the surface */
+  by: z.enum(['floor', 'depth']),
+  floor: typedLengthSchema,
+  floorLimits: shortText,
+  widthLimits: shortText,
+  /** included angle of a vee, or of each wall of an angled one from square; empty: 60° and 15° */
+  angle: z.string().max(16),
+});
+export type DrawnGroove = z.infer<typeof grooveSchema>;
+
+const angleOf = (text: string, usual: number): number | undefined => {
+  if (text.trim() === '') return usual;
+  const read = /^(\d{1,3}(?:[.,]\d{1,4})?)\s*°?$/.exec(text.trim());
+  return read ? Number(read[1]!.replace(',', '.')) : undefined;
+};
+
+/** A groove: square, round, V or with leaning walls. Places are from that length's left or right end to its near edge. */
+export const groove: DetailShape<DrawnGroove, Groove> = {
+  schema: grooveSchema,
+  empty: (id, unit) => ({
+    ...{ id, kind: 'groove', shape: 'square', from: 'right', at: blank(unit), width: blank(unit), by: 'floor' },
+    ...{ floor: blank(unit), floorLimits: '', widthLimits: '', angle: '' },
+  }),
+  read(d, on, at, reader) {
+    const place = reader.distance(d.at, at('at'));
+    const size = reader.size(d.floor, at('floor'));
+    const width = reader.sizeOrNone(d.width, at('width'));
+    if (!size || !place) return undefined;
+    const sign = on.inside ? -1 : 1;
+    const depthMm = d.by === 'depth' ? size.valueOf() : (sign * (on.diameterMm - size.valueOf())) / 2;
+    const floorMm = d.by === 'floor' ? size.valueOf() : on.diameterMm - sign * 2 * size.valueOf();
+    if (depthMm <= 1e-9 || floorMm <= 0) {
+      reader.add({ code: 'groove.noDepth', path: at('floor'), value: d.floor.text, limit: on.diameterMm, unit: 'mm' });
+      return undefined;
+    }
+    const wallDeg = angleOf(d.angle, d.shape === 'vee' ? 60 : 15);
+    if (wallDeg === undefined || wallDeg <= 0 || wallDeg >= (d.shape === 'vee' ? 170 : 80)) {
+      reader.add({ code: 'groove.angle', path: at('angle'), value: d.angle });
+      return undefined;
+    }
+    const solved =
+      d.shape === 'round' ? 2 * depthMm : d.shape === 'vee' ? 2 * depthMm * Math.tan(radians(wallDeg / 2)) : undefined;
+    const widthMm = width?.valueOf() ?? solved;
+    if (widthMm === undefined) {
+      reader.add({ code: 'length.empty', path: at('width'), value: '' });
+      return undefined;
+    }
+    if (d.shape === 'angled' && widthMm <= 2 * depthMm * Math.tan(radians(wallDeg))) {
+      reader.add({ code: 'groove.wallsMeet', path: at('width'), value: widthMm, unit: 'mm' });
+      return undefined;
+    }
+    const zFromMm = d.from === 'left' ? on.zFromMm + place.valueOf() : on.zToMm - place.valueOf() - widthMm;
+    const span = { zFromMm, zToMm: zFromMm + widthMm };
+    if (!within(span, on, at('at'), reader)) return undefined;
+    const floorLimits =
+      d.floorLimits.trim() === '' ? undefined : reader.limits(d.floorLimits, size, d.floor, at('floorLimits'));
+    // told on the drawing as they are typed; here only whether they can be read
+    if (d.widthLimits.trim() !== '' && width) reader.limits(d.widthLimits, width, d.width, at('widthLimits'));
+    return {
+      ...belonging(d.id, on),
+      ...{ kind: 'groove', shape: d.shape, ...span, floorMm, depthMm, wallDeg, floorLimits },
+    };
+  },
+  outline(g, surfaceMm, out) {
+    const [r, f] = [surfaceMm, surfaceMm - out * g.depthMm];
+    const corner = (zMm: number, rMm: number): Corner => ({ zMm, rMm });
+    const [from, to] = [g.zFromMm, g.zToMm];
+    if (g.shape === 'round') return [{ ...corner(from, r), bulge: (out * 2 * g.depthMm) / (to - from) }, corner(to, r)];
+    if (g.shape === 'vee') return [corner(from, r), corner((from + to) / 2, f), corner(to, r)];
+    const lean = g.shape === 'angled' ? g.depthMm * Math.tan(radians(g.wallDeg)) : 0;
+    return [corner(from, r), corner(from + lean, f), corner(to - lean, f), corner(to, r)];
+  },
+};

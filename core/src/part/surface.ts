@@ -1,0 +1,160 @@
+import type { Limits } from '../limit/index.ts';
+import type { CentreMark } from './centre.ts';
+import type { End, SurfaceId } from './surface-id.ts';
+
+/** What is common to every surface of a part. zPart, mm, as the piece lies; `zFromMm` never beyond `zToMm`. */
+interface Common {
+  readonly id: SurfaceId;
+  readonly side: 'outside' | 'inside' | 'end';
+  readonly zFromMm: number;
+  readonly zToMm: number;
+}
+/** What is cut into a round surface, or ends it. */
+interface Belongs extends Common {
+  /** id of the round surface that it belongs to; `part` at an end of the part */
+  readonly of: string;
+}
+
+/** A round surface. Diameters in mm. */
+interface RoundCommon extends Common {
+  readonly side: 'outside' | 'inside';
+  /** place in its list of the drawing */
+  readonly index: number;
+  readonly name: string;
+  /** largest diameter of it */
+  readonly diameterMm: number;
+  /** diameters at its ends, as the piece lies */
+  readonly leftMm: number;
+  readonly rightMm: number;
+  /** of the diameter that the drawing gives first */
+  readonly limits: Limits;
+  readonly raUm: number;
+}
+/** How a step of a hole is made, as the drawing asks for it. */
+export const BORE_KINDS = ['drilled', 'bored', 'reamed', 'counterbored', 'countersunk', 'taper'] as const;
+export type BoreKind = (typeof BORE_KINDS)[number];
+/** Of a surface in a hole on the axis: which end of the piece the hole goes in from, as it lies, and how it is made. */
+interface InHole {
+  readonly side: 'inside';
+  readonly from: End;
+  readonly made: BoreKind;
+  /** right through the part */
+  readonly through: boolean;
+}
+export interface Cylinder extends RoundCommon {
+  readonly kind: 'cylinder';
+}
+export interface Taper extends RoundCommon {
+  readonly kind: 'taper';
+}
+export interface Arc extends RoundCommon {
+  readonly kind: 'arc';
+  readonly radiusMm: number;
+  /** curved into the metal instead of out of it */
+  readonly hollow: boolean;
+}
+export interface Ball extends RoundCommon {
+  readonly kind: 'ball';
+}
+export type Round = Cylinder | Taper | Arc | Ball;
+export type Outside = Round & { readonly side: 'outside' };
+export type Inside = (Cylinder | Taper) & InHole;
+
+/** A face across the axis: an end of the part, a shoulder, or the bottom of a step of a hole. */
+export interface Face extends Belongs {
+  readonly kind: 'face';
+  /** which end of the piece it looks towards, as it lies */
+  readonly towards: End;
+  /** diameters between which it lies */
+  readonly innerMm: number;
+  readonly outerMm: number;
+  readonly raUm: number;
+  /** of an end of the part: how it comes to be */
+  readonly made?: 'faced' | 'parted' | 'asBar';
+}
+/** An edge broken straight. */
+export interface Chamfer extends Belongs {
+  readonly kind: 'chamfer';
+  readonly towards: End;
+  /** along the axis, its angle from the axis, and the change of radius */
+  readonly lengthMm: number;
+  readonly angleDeg: number;
+  readonly depthMm: number;
+  readonly limits?: Limits;
+}
+/** An edge rounded off, or the round in the corner of a shoulder. */
+export interface RoundEdge extends Belongs {
+  readonly kind: 'round';
+  readonly towards: End;
+  readonly radiusMm: number;
+  /** in the corner of a shoulder */
+  readonly inner: boolean;
+}
+/** A groove; its floor is a diameter, beyond the surface by `depthMm` on the radius. */
+export interface Groove extends Belongs {
+  readonly kind: 'groove';
+  readonly shape: 'square' | 'round' | 'vee' | 'angled';
+  readonly floorMm: number;
+  readonly depthMm: number;
+  /** of each wall of an angled groove, from square */
+  readonly wallDeg: number;
+  readonly floorLimits?: Limits;
+}
+/** A thread as drawn: how deep its thin line lies. Its own computation is elsewhere. */
+export interface Thread extends Belongs {
+  readonly kind: 'thread';
+  readonly designation: string;
+  readonly hand: 'right' | 'left';
+  /** diameter of the thin line: about the root outside, about the major inside */
+  readonly lineMm: number;
+}
+export interface Knurl extends Belongs {
+  readonly kind: 'knurl';
+  readonly pattern: 'straight' | 'crossed';
+  readonly pitchMm: number;
+}
+/** A centre hole in an end of the part. */
+export interface Centre extends Belongs, CentreMark {
+  readonly kind: 'centre';
+  readonly towards: End;
+  /** whether it may stay in the finished part */
+  readonly stays: boolean;
+}
+/** Metal beyond an end, gripped while the rest is made and taken off at last. */
+export interface Spigot extends Belongs {
+  readonly kind: 'spigot';
+  readonly towards: End;
+  readonly diameterMm: number;
+  readonly lengthMm: number;
+}
+/** Holes beside the axis or across it, every one with its place. Angles anticlockwise from three o'clock, from the tailstock. */
+export interface CrossHole extends Belongs {
+  readonly kind: 'hole';
+  readonly name: string;
+  /** along the axis from an end of the piece as it lies, or across it */
+  readonly way: End | 'radial';
+  readonly diameterMm: number;
+  readonly limits: Limits;
+  /** undefined: right through */
+  readonly depthMm?: number;
+  readonly counterbore?: { readonly diameterMm: number; readonly depthMm: number };
+  /** along the axis: distance of their centres from it; across: 0 */
+  readonly radiusMm: number;
+  /** across: from the left face as it lies */
+  readonly zMm?: number;
+  readonly anglesDeg: readonly number[];
+}
+/** Flats across, as lines at a distance from the axis. */
+export interface Flat extends Belongs {
+  readonly kind: 'flat';
+  readonly distanceMm: number;
+  readonly anglesDeg: readonly number[];
+  /** of the round that it is cut from */
+  readonly diameterMm: number;
+}
+
+/** What is cut into a length of the outside or of a hole. */
+export type CutIn = Groove | Thread | Knurl;
+export type Edge = Chamfer | RoundEdge;
+export type Surface = Outside | Inside | Face | Edge | CutIn | Centre | Spigot | CrossHole | Flat;
+export type SurfaceKind = Surface['kind'];
