@@ -107,10 +107,10 @@ export const jobs: [string, Job][] = [
       'long',
       {
         issue: 'B',
-        datums: [{ letter: 'A', on: { id: 'f3', what: 'round' } }],
+        datums: [{ letter: 'A', on: 'f3' }],
         geometry: [
-          { id: 'g1', kind: 'runout', on: { id: 'f1', what: 'round' }, tolerance: length('0.03'), datum: 'A' },
-          { id: 'g2', kind: 'squareness', on: { id: 'f2', what: 'right' }, tolerance: length('0.02'), datum: 'A' },
+          { id: 'g1', kind: 'runout', on: 'f1', tolerance: length('0.03'), datum: 'A' },
+          { id: 'g2', kind: 'squareness', on: 'f2.right', tolerance: length('0.02'), datum: 'A' },
         ],
         endView: {
           holes: [],
@@ -300,8 +300,8 @@ export const jobs: [string, Job][] = [
             from: { jobId: demoId('job-axle'), featureId: 'f2', piece: null },
           },
         ],
-        datums: [{ letter: 'A', on: { id: 'h1', what: 'round' } }],
-        geometry: [{ id: 'g1', kind: 'runout', on: { id: 'f2', what: 'round' }, tolerance: length('0.1'), datum: 'A' }],
+        datums: [{ letter: 'A', on: 'h1' }],
+        geometry: [{ id: 'g1', kind: 'runout', on: 'f2', tolerance: length('0.1'), datum: 'A' }],
         endView: {
           holes: [],
           flats: [],
