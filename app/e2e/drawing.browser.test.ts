@@ -57,7 +57,7 @@ describe('drawing a flanged bush', () => {
     await sees(page, '· saved');
     const { drawing } = await load(id);
     expect(drawing).toMatchObject({
-      schema: 2,
+      schema: 3,
       features: [{ edges: { right: 'R1' } }, { length: { text: '' }, details: [{ kind: 'groove', from: 'left' }] }],
       bores: { left: [{ kind: 'countersunk' }, { kind: 'reamed', limits: 'H7' }], right: [] },
     });

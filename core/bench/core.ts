@@ -1,4 +1,4 @@
-import { type CutSetup, cutMap, decideCut, speedTable, usualPolicy } from '../src/cutting/index.ts';
+import { type CutSetup, cutMap, decideCut, holdWhereItBends, speedTable, usualPolicy } from '../src/cutting/index.ts';
 import { feedsOf } from '../src/lathe/index.ts';
 import { planRoute } from '../src/route/index.ts';
 import { type RunEvent, replay, runEventSchema } from '../src/run/index.ts';
@@ -54,11 +54,14 @@ const cutSetup: CutSetup = {
   material: shop.material,
   tool: { material: 'hss', noseRadiusMm: 0.8, kappaDeg: 80, edgeRadiusMm: 0.015, deepestMm: 4, flatMm: 0 },
   lathe: shop.lathe,
-  table: speedTable(shop.lathe),
+  table: speedTable(shop.lathe, shop.chuck.maxRpm),
   feeds: feedsOf(shop.lathe),
   operation: 'turning',
   diameterMm: 40,
-  hold: { tailCentre: false, overhangMm: 90, atMm: 80, gripDiameterMm: 45, jawForceN: 18_000, bendAllowedMm: 0.2 },
+  hold: holdWhereItBends({
+    ...{ tailCentre: false, overhangMm: 90, diameterMm: 45, jawForceN: 18_000, bendAllowedMm: 0.2 },
+    modulusGPa: shop.material.modulusGPa,
+  }),
   policy: usualPolicy,
 };
 const decisions = () => {

@@ -214,7 +214,7 @@ const steps: Record<string, (v: V, u: InUnit) => Omit<WordedStep, 'source'>> = {
     title: 'Against what the dial says',
     formula: `read ${u.size(v.readMm)}, expected ${u.size(v.expectedMm)} ± ${u.size(v.boundMm)} ${u.mm}: ${u.size(v.offMm)} ${u.mm} off`,
   }),
-  'route.spring': (v, u) => ({
+  'cutting.spring': (v, u) => ({
     title: 'Spring reckoned',
     formula: `${u.mm === 'mm' ? `${n(v.radialPerMmN)} N for a millimetre` : `${n(Number(v.radialPerMmN) * 25.4)} N for an inch`} of depth × (work ${u.n(Number(v.workMmPerN) * 1000, 3)} + lathe ${u.n(Number(v.latheMmPerN) * 1000, 3)} ${u.mm === 'mm' ? 'µm' : 'thou'}/N, ${v.latheBy === 'calibrated' ? 'as calibrated' : 'assumed until it is calibrated'}) = ${n(Number(v.springShare) * 100, 1)} % of the depth`,
   }),

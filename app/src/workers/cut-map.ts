@@ -3,12 +3,17 @@ import { feedsOf } from '@whelk/core/lathe';
 import { expose } from 'comlink';
 
 /** A setup as it crosses to the worker: what is derived from the lathe is made there. */
-export type PlainSetup = Omit<CutSetup, 'table' | 'feeds'>;
+export type PlainSetup = Omit<CutSetup, 'table' | 'feeds'> & { readonly mostRpm: number };
 
 const api = {
   map(setup: PlainSetup, school: School, deepestMm: number, coarsestMm: number): CutMap {
-    const { lathe } = setup;
-    return cutMap({ ...setup, table: speedTable(lathe), feeds: feedsOf(lathe) }, school, deepestMm, coarsestMm);
+    const { lathe, mostRpm } = setup;
+    return cutMap(
+      { ...setup, table: speedTable(lathe, mostRpm), feeds: feedsOf(lathe) },
+      school,
+      deepestMm,
+      coarsestMm,
+    );
   },
 };
 export type CutMapApi = typeof api;

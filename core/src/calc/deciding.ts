@@ -23,11 +23,11 @@ import {
   calibrated,
   calibrationSchema,
   checkLathe,
+  chuckOf,
   feedsOf,
   fixedSpeeds,
   latheSchema,
   spindleSettings,
-  usualChuck,
 } from '../lathe/index.ts';
 import { materialById, TOOL_MATERIALS } from '../material/index.ts';
 import { speedCardRows } from '../picture/index.ts';
@@ -71,9 +71,10 @@ function setupOf(i: z.output<typeof cutSchema>): CutSetup | undefined {
   const material = materialById(i.materialId);
   if (!material) return undefined;
   const { lathe, tool, operation: of, diameterMm, overhangMm, tailCentre, bendAllowedMm, raUm, policy } = i;
-  const jawForceN = usualChuck(lathe).forceN;
-  const hold = holdWhereItBends({ tailCentre, overhangMm, diameterMm, jawForceN, bendAllowedMm });
-  const [table, feeds] = [speedTable(lathe), feedsOf(lathe)];
+  const { forceN: jawForceN, maxRpm } = chuckOf(lathe);
+  const { modulusGPa } = material;
+  const hold = holdWhereItBends({ tailCentre, overhangMm, diameterMm, jawForceN, bendAllowedMm, modulusGPa });
+  const [table, feeds] = [speedTable(lathe, maxRpm), feedsOf(lathe)];
   return { material, tool, lathe, table, feeds, operation: of, diameterMm, raUm, policy, hold };
 }
 

@@ -172,9 +172,9 @@ export const holding = [
         };
       }
       const { part, input: planned } = setup;
-      const { stockMm, lathe, hold } = planned;
+      const { stockMm, lathe, chuck, hold } = planned;
       return {
-        places: gripPlaces(part, planned.again!.worked, stockMm, lathe, hold.clearanceMm).map(
+        places: gripPlaces(part, planned.again!.worked, stockMm, lathe, chuck, hold.clearanceMm).map(
           ({ id, diameterMm, jawsMm, gripMm, outMm, finished, poor }) => ({
             ...{ id, diameterMm, jawsMm, gripMm, outMm, finished, poor },
           }),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { chooseSpeed, speedTable } from '../cutting/index.ts';
 import { instrumentSchema } from '../gauge/index.ts';
 import { blankFor, centreHole, holdChoiceSchema, usualHold } from '../hold/index.ts';
-import { dialMove, dialSchema, latheSchema, readDialNumber } from '../lathe/index.ts';
+import { chuckOf, dialMove, dialSchema, latheSchema, readDialNumber } from '../lathe/index.ts';
 import { materialById } from '../material/index.ts';
 import { drawingSchema, resolveDrawing } from '../part/index.ts';
 import { planRoute } from '../route/index.ts';
@@ -40,7 +40,7 @@ export const latheWork = [
     input: z.strictObject({ lathe: latheSchema, idealRpm: positive }),
     output: z.object({ rpm: z.number(), setting: z.string(), offShare: z.number(), reason: z.string() }),
     run: ({ lathe, idealRpm }, record) => {
-      const chosen = chooseSpeed(speedTable(lathe), idealRpm, record);
+      const chosen = chooseSpeed(speedTable(lathe, chuckOf(lathe).maxRpm), idealRpm, record);
       if (!chosen) return { problems: [{ code: 'lathe.noSpeeds', path: ['lathe', 'spindle', 'settings'] }] };
       return { rpm: chosen.speed.rpm, setting: chosen.speed.label, offShare: chosen.off, reason: chosen.reason };
     },
@@ -107,7 +107,7 @@ export const latheWork = [
       const { part, problems } = resolveDrawing(drawing);
       if (problems.some((p) => p.severity !== 'warning'))
         return { problems: problems.map((p) => ({ ...p, path: ['drawing', ...p.path] })) };
-      const plan = planRoute({ part, material, ...rest });
+      const plan = planRoute({ part, material, chuck: chuckOf(rest.lathe, rest.hold.chuckId), ...rest });
       // an empty plan has only problems to tell; one with operations carries its warnings beside them
       if (plan.operations.length === 0) return { problems: plan.problems.map((p) => ({ ...p, path: [...p.path] })) };
       const { operations, waiting, holding, blank, minutes, changes } = plan;

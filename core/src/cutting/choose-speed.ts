@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { fixedSpeeds, type Lathe, positionsLabel, type Speed, spindleSettings, usualChuck } from '../lathe/index.ts';
+import { fixedSpeeds, type Lathe, positionsLabel, type Speed, spindleSettings } from '../lathe/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** How far a setting may lie from the ideal and still count as right: −30 % / +10 %. */
@@ -37,15 +37,17 @@ export interface ChosenSpeed {
 /** The settings of a lathe made ready for many questions. */
 export interface SpeedTable {
   readonly lathe: Lathe;
-  /** fixed speeds that the chuck may turn at, slowest first */
+  /** fastest that what holds the work may turn, rpm */
+  readonly mostRpm: number;
+  /** fixed speeds that it may turn at, slowest first */
   readonly fixed: readonly Speed[];
   readonly ranges: boolean;
 }
-/** Sorts a lathe's speeds once for many questions. */
-export function speedTable(lathe: Lathe): SpeedTable {
+/** Sorts a lathe's speeds once for many questions. @param mostRpm fastest that what holds the work may turn */
+export function speedTable(lathe: Lathe, mostRpm: number): SpeedTable {
   return {
-    lathe,
-    fixed: fixedSpeeds(lathe).filter((s) => s.rpm <= usualChuck(lathe).maxRpm),
+    ...{ lathe, mostRpm },
+    fixed: fixedSpeeds(lathe).filter((s) => s.rpm <= mostRpm),
     ranges: spindleSettings(lathe).some((s) => s.kind === 'stepless'),
   };
 }
@@ -62,7 +64,7 @@ export function chooseSpeed(
   record?: Recorder,
   policy: SpeedPolicy = usualPolicy,
 ): ChosenSpeed | undefined {
-  const chuckRpm = usualChuck(table.lathe).maxRpm;
+  const chuckRpm = table.mostRpm;
   const aim = Math.min(idealRpm, chuckRpm);
   const made = (speed: Speed, reason: SpeedReason): ChosenSpeed => {
     const off = speed.rpm / idealRpm - 1;

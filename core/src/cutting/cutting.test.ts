@@ -83,7 +83,7 @@ describe('finish', () => {
 });
 
 describe('chooseSpeed', () => {
-  const table = speedTable(metricLathe);
+  const table = speedTable(metricLathe, 3000);
   it.each([
     [500, 500, 'nearestBelow'],
     [499.9, 500, 'justAbove'],
@@ -113,7 +113,7 @@ describe('chooseSpeed', () => {
       ...metricLathe,
       holding: { ...metricLathe.holding, chucks: metricLathe.holding.chucks.map((c) => ({ ...c, maxRpm: 800 })) },
     };
-    expect(chooseSpeed(speedTable(slowChuck), 1600)).toMatchObject({ speed: { rpm: 750 }, reason: 'chuckLimit' });
+    expect(chooseSpeed(speedTable(slowChuck, 750), 1600)).toMatchObject({ speed: { rpm: 750 }, reason: 'chuckLimit' });
     const stepless = {
       ...metricLathe,
       spindle: {
@@ -122,9 +122,9 @@ describe('chooseSpeed', () => {
         settings: [{ kind: 'stepless' as const, at: {}, minRpm: 80, maxRpm: 900, baseRpm: 600 }],
       },
     };
-    expect(chooseSpeed(speedTable(stepless), 456)).toMatchObject({ speed: { rpm: 450 }, reason: 'stepless' });
+    expect(chooseSpeed(speedTable(stepless, 3000), 456)).toMatchObject({ speed: { rpm: 450 }, reason: 'stepless' });
     expect(
-      chooseSpeed(speedTable({ ...metricLathe, spindle: { ...metricLathe.spindle, settings: [] } }), 456),
+      chooseSpeed(speedTable({ ...metricLathe, spindle: { ...metricLathe.spindle, settings: [] } }, 3000), 456),
     ).toBeUndefined();
   });
 });

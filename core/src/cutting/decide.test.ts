@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { feedsOf, type Lathe } from '../lathe/index.ts';
+import { chuckOf, feedsOf, type Lathe } from '../lathe/index.ts';
 import { materialById, materials, TOOL_MATERIALS } from '../material/index.ts';
+import { shaftOf } from '../mechanics/index.ts';
 import { metricLathe } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { BAND, chooseSpeed, speedTable, usualPolicy } from './choose-speed.ts';
@@ -15,7 +16,7 @@ import { cutProbe, limitsOfBits } from './probe.ts';
 import { type CutSetup, SCHOOLS } from './setup.ts';
 import { weighStay } from './stay.ts';
 
-const table = speedTable(metricLathe);
+const table = speedTable(metricLathe, chuckOf(metricLathe).maxRpm);
 const setup: CutSetup = {
   material: materialById('medium-carbon-steel')!,
   tool: { material: 'hss', noseRadiusMm: 0.8, kappaDeg: 80, edgeRadiusMm: 0.015, deepestMm: 4, flatMm: 0 },
@@ -24,7 +25,10 @@ const setup: CutSetup = {
   feeds: feedsOf(metricLathe),
   operation: 'turning',
   diameterMm: 40,
-  hold: { tailCentre: false, overhangMm: 90, atMm: 80, gripDiameterMm: 45, jawForceN: 18_000, bendAllowedMm: 0.2 },
+  hold: {
+    bending: { shaft: shaftOf([{ lengthMm: 90, diameterMm: 40 }], 210), support: 'chuck', atMm: 80 },
+    ...{ gripDiameterMm: 45, jawForceN: 18_000, bendAllowedMm: 0.2 },
+  },
   policy: usualPolicy,
 };
 const anySetup = fc
@@ -58,9 +62,11 @@ const anySetup = fc
       raUm: x.raUm,
       hold: {
         ...setup.hold,
-        tailCentre: x.tailCentre,
-        overhangMm: x.overhangMm,
-        atMm: x.overhangMm * 0.6,
+        bending: {
+          shaft: shaftOf([{ lengthMm: x.overhangMm, diameterMm: x.diameterMm }], x.material.modulusGPa),
+          support: x.tailCentre ? 'chuckAndCentre' : 'chuck',
+          atMm: x.overhangMm * 0.6,
+        },
         gripDiameterMm: x.diameterMm,
         bendAllowedMm: x.bendAllowedMm,
       },
@@ -109,7 +115,9 @@ describe('a decided cut', () => {
     expect(machine!.cut.removalMm3PerMin).toBeGreaterThan(conditions!.cut.removalMm3PerMin);
     expect(machine!.cut.limits.filter((l) => l !== 'thinChip' && l !== 'shallow')).toEqual([]);
     expect(['power', 'torque', 'bend', 'grip', 'tool', 'finish', undefined]).toContain(machine!.stoppedBy);
-    const slender = { ...setup, diameterMm: 10, hold: { ...setup.hold, bendAllowedMm: 0.02, gripDiameterMm: 10 } };
+    const thin = { ...setup.hold.bending, shaft: shaftOf([{ lengthMm: 90, diameterMm: 10 }], 210) };
+    const hold = { ...setup.hold, bending: thin, bendAllowedMm: 0.02, gripDiameterMm: 10 };
+    const slender = { ...setup, diameterMm: 10, hold };
     expect(decideCut(slender, { depthMm: 1, feedMmPerRev: 0.2, lengthMm: 100 })![2]!.stoppedBy).toBe('bend');
   });
   it('tells its working by the same path', () => {
@@ -124,6 +132,7 @@ describe('a decided cut', () => {
       'cutting.force',
       'cutting.power',
       'mechanics.cantilever',
+      'cutting.spring',
       'mechanics.grip',
     ]);
   });
@@ -150,7 +159,7 @@ describe('the lean form', () => {
         settings: [{ kind: 'stepless', at: {}, minRpm: 80, maxRpm: 900, baseRpm: 500 }],
       },
     };
-    const stepless = { lathe, table: speedTable(lathe) };
+    const stepless = { lathe, table: speedTable(lathe, chuckOf(lathe).maxRpm) };
     fc.assert(
       fc.property(anySetup, depth, feed, fc.constantFrom(...SCHOOLS), (s, d, f, school) => {
         const full = evaluateCut({ ...s, ...stepless }, d, f, school)!;

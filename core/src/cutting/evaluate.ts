@@ -1,5 +1,5 @@
-import { powerKwAt, usualChuck } from '../lathe/index.ts';
-import { gripUse, jawForceShare } from '../mechanics/index.ts';
+import { latheGivesMmPerN, powerKwAt } from '../lathe/index.ts';
+import { deflectionMm, gripUse, jawForceShare } from '../mechanics/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { type ChosenSpeed, chooseSpeed } from './choose-speed.ts';
 import { type CorrectedSpeed, correctedSpeed } from './corrected-speed.ts';
@@ -34,6 +34,8 @@ export interface EvaluatedCut {
   readonly powerKw: number;
   readonly availableKw: number;
   readonly bendMm: number;
+  /** share of its depth by which work, tool and lathe are reckoned to spring */
+  readonly springShare: number;
   readonly gripShare: number;
   readonly raUm: number;
   readonly chipThicknessMm: number;
@@ -91,19 +93,20 @@ export function evaluateCut(
   const powerKw = cutPowerKw(forces.cuttingN, speedMPerMin);
   const availableKw = powerKwAt(lathe, chosen.speed.setting, chosen.speed.rpm);
   record?.({ code: 'cutting.power', values: { cuttingN: forces.cuttingN, speedMPerMin, powerKw, availableKw } });
-  const bendMm = bendPerN(setup) * forces.radialN;
+  const { shaft, atMm, support } = hold.bending;
+  if (record) deflectionMm(shaft, Math.min(atMm, shaft.lengthMm), forces.radialN, support, record);
+  const perN = bendPerN(setup);
+  const bendMm = perN * forces.radialN;
+  const gives = latheGivesMmPerN(lathe);
+  const springShare = (forces.radialN / depthMm) * (perN / 2 + gives.mmPerN);
   record?.({
-    code: hold.tailCentre ? 'mechanics.chuckCentre' : 'mechanics.cantilever',
+    code: 'cutting.spring',
     values: {
-      forceN: forces.radialN,
-      aMm: hold.atMm,
-      lengthMm: hold.overhangMm,
-      modulusGPa: material.modulusGPa,
-      deflectionMm: bendMm / 2,
-      diameterErrorMm: bendMm,
+      ...{ radialPerMmN: forces.radialN / depthMm, workMmPerN: perN / 2, latheMmPerN: gives.mmPerN },
+      ...{ latheBy: gives.by, springShare },
     },
   });
-  const jawForceN = hold.jawForceN * jawForceShare(chosen.speed.rpm, usualChuck(lathe).maxRpm);
+  const jawForceN = hold.jawForceN * jawForceShare(chosen.speed.rpm, setup.table.mostRpm);
   const gripShare = gripUse(forces.cuttingN, forces.feedN, diameterMm, hold.gripDiameterMm, jawForceN, record);
   const { thicknessMm } = chipSize(geometry);
   const limits: CutLimit[] = [];
@@ -127,6 +130,7 @@ export function evaluateCut(
     powerKw,
     availableKw,
     bendMm,
+    springShare,
     gripShare,
     raUm: tool.noseRadiusMm > 0 ? raUm(feedMmPerRev, tool.noseRadiusMm) : 0,
     chipThicknessMm: thicknessMm,

@@ -36,6 +36,14 @@ export {
   usualFeedMmPerRev,
 } from './operations.ts';
 export { cutProbe, limitsOfBits, type Probe, type Probed } from './probe.ts';
-export { type CutHold, type CutSetup, type CutTool, holdWhereItBends, SCHOOLS, type School } from './setup.ts';
+export {
+  type Bending,
+  type CutHold,
+  type CutSetup,
+  type CutTool,
+  holdWhereItBends,
+  SCHOOLS,
+  type School,
+} from './setup.ts';
 export { cuttingSpeedMPerMin, rpmFor } from './speed.ts';
 export { changeMin, type Stay, standingSpeed, weighStay } from './stay.ts';

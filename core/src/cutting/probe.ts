@@ -1,4 +1,4 @@
-import { powerKwAt, usualChuck } from '../lathe/index.ts';
+import { powerKwAt } from '../lathe/index.ts';
 import { familyOf } from '../material/index.ts';
 import { gripUse, jawForceShare } from '../mechanics/index.ts';
 import { radians } from '../quantity/index.ts';
@@ -50,7 +50,7 @@ function leanChooser({ table, lathe, policy }: CutSetup): (idealRpm: number) => 
         : NONE;
     };
   const rungs = table.fixed.map((s) => ({ rpm: s.rpm, availableKw: powerKwAt(lathe, s.setting, s.rpm) }));
-  const chuckRpm = usualChuck(lathe).maxRpm;
+  const chuckRpm = table.mostRpm;
   return (idealRpm) => {
     if (rungs.length === 0) return NONE;
     const aim = Math.min(idealRpm, chuckRpm);
@@ -93,7 +93,7 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
   const shallowestMm = shallowestCutMm(tool.material, r, tool.edgeRadiusMm) - 1e-9;
   const fullKw = lathe.drive.motorKw * lathe.drive.efficiency - 1e-9;
   const chosenFor = leanChooser(setup);
-  const chuckRpm = usualChuck(lathe).maxRpm;
+  const chuckRpm = setup.table.mostRpm;
   const found: Probed = { bits: 0, rpm: 0, removalMm3PerMin: 0 };
   const noseForce = (depthMm: number, feedMmPerRev: number): number => {
     const b = r * Math.acos(1 - depthMm / r);

@@ -1,6 +1,6 @@
 import type { Feed, Lathe } from '../lathe/index.ts';
 import type { Material, ToolMaterial } from '../material/index.ts';
-import { deflectionMm, shaftOf } from '../mechanics/index.ts';
+import { deflectionMm, type Shaft, type Support, shaftOf } from '../mechanics/index.ts';
 import type { SpeedPolicy, SpeedTable } from './choose-speed.ts';
 import type { CuttingOperation } from './operations.ts';
 
@@ -19,15 +19,20 @@ export interface CutTool {
   readonly flatMm: number;
 }
 
+/** Where the work is carried and cut: as the shaft that it is, from where it is held on. */
+export interface Bending {
+  readonly shaft: Shaft;
+  readonly support: Support;
+  /** where the tool stands, mm from where the shaft begins */
+  readonly atMm: number;
+}
 /** How the work is held while it is cut, and what it may bend. */
 export interface CutHold {
-  readonly tailCentre: boolean;
-  /** from the jaws to the end of the work */
-  readonly overhangMm: number;
-  /** from the jaws to where the tool stands */
-  readonly atMm: number;
+  readonly bending: Bending;
   readonly gripDiameterMm: number;
+  /** force of all jaws together, or of what presses in their place, N */
   readonly jawForceN: number;
+  /** error of diameter that the cut may make, mm */
   readonly bendAllowedMm: number;
 }
 
@@ -36,10 +41,20 @@ export interface CutHold {
  * @param wanted lengths in mm, force of all jaws together in N
  */
 export function holdWhereItBends(
-  wanted: Omit<CutHold, 'atMm' | 'gripDiameterMm'> & { readonly diameterMm: number },
+  wanted: Pick<CutHold, 'jawForceN' | 'bendAllowedMm'> & {
+    readonly tailCentre: boolean;
+    readonly overhangMm: number;
+    readonly diameterMm: number;
+    readonly modulusGPa: number;
+  },
 ): CutHold {
-  const { diameterMm, ...hold } = wanted;
-  return { ...hold, atMm: hold.tailCentre ? hold.overhangMm * 0.6 : hold.overhangMm, gripDiameterMm: diameterMm };
+  const { diameterMm, overhangMm, tailCentre, modulusGPa, ...hold } = wanted;
+  const bending: Bending = {
+    shaft: shaftOf([{ lengthMm: overhangMm, diameterMm }], modulusGPa),
+    support: tailCentre ? 'chuckAndCentre' : 'chuck',
+    atMm: tailCentre ? overhangMm * 0.6 : overhangMm,
+  };
+  return { ...hold, bending, gripDiameterMm: diameterMm };
 }
 
 /** Everything that a cut along the work is decided from, all plain data. */
@@ -58,8 +73,12 @@ export interface CutSetup {
   readonly policy: SpeedPolicy;
 }
 
+const perNewton = new WeakMap<Bending, number>();
 /** Diameter error that a newton of radial force makes, mm per N. */
-export function bendPerN({ material, diameterMm, hold }: CutSetup): number {
-  const shaft = shaftOf([{ lengthMm: hold.overhangMm, diameterMm }], material.modulusGPa);
-  return 2 * deflectionMm(shaft, Math.min(hold.atMm, hold.overhangMm), 1, hold.tailCentre ? 'chuckAndCentre' : 'chuck');
+export function bendPerN({ hold: { bending } }: Pick<CutSetup, 'hold'>): number {
+  const known = perNewton.get(bending);
+  if (known !== undefined) return known;
+  const perN = 2 * deflectionMm(bending.shaft, Math.min(bending.atMm, bending.shaft.lengthMm), 1, bending.support);
+  perNewton.set(bending, perN);
+  return perN;
 }

@@ -213,9 +213,13 @@ describe('what an operation usually wants', () => {
 
 describe('where work bends most', () => {
   it('is its free end in the chuck, and a little outside the middle on a centre', () => {
-    const wanted = { overhangMm: 100, diameterMm: 20, jawForceN: 9000, bendAllowedMm: 0.02 };
-    expect(holdWhereItBends({ ...wanted, tailCentre: false })).toMatchObject({ atMm: 100, gripDiameterMm: 20 });
-    expect(holdWhereItBends({ ...wanted, tailCentre: true })).toMatchObject({ atMm: 60, jawForceN: 9000 });
+    const wanted = { overhangMm: 100, diameterMm: 20, jawForceN: 9000, bendAllowedMm: 0.02, modulusGPa: 210 };
+    expect(holdWhereItBends({ ...wanted, tailCentre: false })).toMatchObject({
+      ...{ bending: { atMm: 100, support: 'chuck' }, gripDiameterMm: 20 },
+    });
+    expect(holdWhereItBends({ ...wanted, tailCentre: true })).toMatchObject({
+      ...{ bending: { atMm: 60, support: 'chuckAndCentre' }, jawForceN: 9000 },
+    });
     // uniform bar, fixed and propped: the slowest search finds the same place within a twentieth of the length
     const bend = (share: number) => share ** 3 * (1 - share) ** 2 * (4 - share);
     const worst = Array.from({ length: 999 }, (_, i) => (i + 1) / 1000).reduce((a, b) => (bend(b) > bend(a) ? b : a));

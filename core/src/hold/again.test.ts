@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { chuckOf } from '../lathe/index.ts';
 import { emptyBoreStep, endForEnd, outsides, resolveDrawing } from '../part/index.ts';
 import { twoChucks } from '../testing/jobs.ts';
 import { drawingOf, feature, mm } from '../testing/shop.ts';
@@ -20,7 +21,7 @@ const worked: Worked = { ...fresh, doneIds: ['f2', 'f3', 'f4'] };
 
 describe('places to grip', () => {
   it('are those in front of which nothing larger stands, the one that stands out least first', () => {
-    const places = gripPlaces(spindle, worked, 45, twoChucks, 5);
+    const places = gripPlaces(spindle, worked, 45, twoChucks, chuckOf(twoChucks), 5);
     expect(places[0]).toMatchObject({ id: 'f3', diameterMm: 28, jawsMm: 80, finished: true, fit: true });
     // up to the collar, as long as the jaws are
     expect(places[0]!.gripMm).toBe(Math.min(jawsMm, 60));
@@ -31,9 +32,9 @@ describe('places to grip', () => {
   });
   it('leave the tool room before what is still to be cut, and hold raw metal at its very end', () => {
     const half = resolveDrawing(drawingOf([feature(1, 20, 50), feature(2, 16, 40)])).part;
-    const [first] = gripPlaces(half, { ...fresh, doneIds: ['f1'] }, 25, twoChucks, 6);
+    const [first] = gripPlaces(half, { ...fresh, doneIds: ['f1'] }, 25, twoChucks, chuckOf(twoChucks), 6);
     expect(first).toMatchObject({ id: 'f1', jawsMm: 44 });
-    const raw = gripPlaces(half, { ...fresh, headMm: 2 }, 25, twoChucks, 6)[0]!;
+    const raw = gripPlaces(half, { ...fresh, headMm: 2 }, 25, twoChucks, chuckOf(twoChucks), 6)[0]!;
     expect(raw).toMatchObject({ id: 'f1', finished: false, diameterMm: 25 });
     expect(raw.jawsMm - raw.gripMm).toBe(-2);
   });
@@ -49,7 +50,7 @@ describe('places to grip', () => {
           const doneIds = outsides(part)
             .filter((_, i) => lengths[i]![2])
             .map((f) => f.id);
-          for (const place of gripPlaces(part, { ...fresh, doneIds }, 64, twoChucks, 5)) {
+          for (const place of gripPlaces(part, { ...fresh, doneIds }, 64, twoChucks, chuckOf(twoChucks), 5)) {
             const at = outsides(part).findIndex((f) => f.id === place.id);
             const f = outsides(part)[at]!;
             expect(place.jawsMm).toBeLessThanOrEqual(f.zToMm + 1e-9);
@@ -74,7 +75,7 @@ const ring = resolveDrawing({
 
 describe('a piece that is put in again', () => {
   const held = (more: Partial<Setup>, part = spindle, how = worked, lathe = twoChucks) =>
-    heldAgain(part, { ...setup, ...more }, how, 45, lathe, 5);
+    heldAgain(part, { ...setup, ...more }, how, 45, lathe, chuckOf(lathe), 5);
   const codes = (result: ReturnType<typeof held>) => result.problems.map((p) => [p.code, p.path.join('.')]);
   it('takes the best place, or the one that was chosen', () => {
     expect(held({}).holding).toMatchObject({ method: 'chuck', onId: 'f3', onMm: 28, jawsMm: 80, rawEndMm: 133 });

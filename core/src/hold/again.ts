@@ -1,4 +1,4 @@
-import { chuckReachMm, type Lathe, usualChuck } from '../lathe/index.ts';
+import { type Chuck, chuckReachMm, type Lathe } from '../lathe/index.ts';
 import type { Part } from '../part/index.ts';
 import { insides, outsides } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
@@ -42,16 +42,6 @@ const LONGEST: Readonly<Record<'expandingMandrel' | 'stubArbor' | 'adhesiveArbor
   faceplate: 1.5,
 };
 
-/** The lathe with what holds the work told in a chuck's figures: force and fastest speed. */
-export function withMeans(lathe: Lathe, method: HoldMethod, holding: Pick<Holding, 'forceN'>): Lathe {
-  if (method === 'chuck' || method === 'chuckAndCentre') return lathe;
-  const [chuck, ...others] = lathe.holding.chucks;
-  const maxRpm =
-    method === 'faceplate' ? (lathe.holding.faceplate?.maxRpm ?? 600) : Math.min(FASTEST_RPM[method], chuck!.maxRpm);
-  const means = { ...chuck!, maxRpm, forceN: holding.forceN ?? chuck!.forceN };
-  return { ...lathe, holding: { ...lathe.holding, chucks: [means, ...others] } };
-}
-
 /** Whether the tailstock carries an end of the work. */
 export const onTailCentre = (method: HoldMethod): boolean =>
   method === 'chuckAndCentre' || method === 'betweenCentres' || method === 'mandrel';
@@ -72,6 +62,7 @@ export function heldAgain(
   worked: Worked,
   stockMm: number,
   lathe: Lathe,
+  chuck: Chuck,
   clearanceMm: number,
   record?: Recorder,
 ): { readonly holding: Holding | undefined; readonly problems: readonly Problem[] } {
@@ -81,7 +72,7 @@ export function heldAgain(
   if (wanted !== 'auto' && wanted !== 'chuck' && wanted !== 'chuckAndCentre' && wanted !== 'betweenCentres')
     return onArbor(part, wanted, worked, lathe, record);
   const dog = wanted === 'betweenCentres';
-  const places = gripPlaces(part, worked, stockMm, lathe, clearanceMm, dog);
+  const places = gripPlaces(part, worked, stockMm, lathe, chuck, clearanceMm, dog);
   const place = setup.onId === undefined ? places[0] : places.find((p) => p.id === setup.onId);
   if (!place)
     return {
@@ -102,7 +93,7 @@ export function heldAgain(
     });
   if (!dog && place.poor === 'jaws')
     problems.push({
-      ...{ code: 'hold.jaws', path: ['onId'], value: place.diameterMm, limit: chuckReachMm(usualChuck(lathe)) },
+      ...{ code: 'hold.jaws', path: ['onId'], value: place.diameterMm, limit: chuckReachMm(chuck) },
       unit: 'mm',
     });
   if (place.poor === 'spindle')
@@ -126,7 +117,9 @@ export function heldAgain(
       ...{ jawsMm: place.jawsMm, rawEndMm, overhangMm, overhangDiameters, gripMm, headEndMm },
       wantsRest: overhangDiameters > REST_DIAMETERS,
       ...{ onId: place.id, onMm: place.diameterMm },
-      ...(dog ? { supportMm: headEndMm, forceN: HELD_N.betweenCentres } : {}),
+      ...(dog
+        ? { supportMm: headEndMm, forceN: HELD_N.betweenCentres, maxRpm: FASTEST_RPM.betweenCentres }
+        : { forceN: chuck.forceN, maxRpm: chuck.maxRpm }),
     },
     problems,
   };
@@ -192,6 +185,7 @@ function onArbor(
     holding: {
       ...{ method, why: 'chosen', jawsMm: headEndMm - 1, rawEndMm, overhangMm: lengthMm, overhangDiameters },
       ...{ wantsRest: false, gripMm: inside ? lengthMm : 0, headEndMm, onMm, forceN },
+      maxRpm: method === 'faceplate' ? (lathe.holding.faceplate?.maxRpm ?? 600) : FASTEST_RPM[method],
       // a mandrel stands out of the work at both ends by about its own diameter
       supportMm: method === 'mandrel' ? headEndMm - holeMm : headEndMm - 1,
     },

@@ -1,4 +1,4 @@
-import { chuckReachMm, type Lathe, usualChuck } from '../lathe/index.ts';
+import { type Chuck, chuckReachMm, type Lathe } from '../lathe/index.ts';
 import type { Part } from '../part/index.ts';
 import { type Problem, rational, sum } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -98,7 +98,13 @@ export function blankFor(
 }
 
 /** Whether the blank goes into this lathe, comes from this bar, and is gripped enough. Paths point into the job. */
-export function checkBlank(blank: Blank, barLengthMm: number | undefined, sawKerfMm: number, lathe: Lathe): Problem[] {
+export function checkBlank(
+  blank: Blank,
+  barLengthMm: number | undefined,
+  sawKerfMm: number,
+  lathe: Lathe,
+  chuck: Chuck,
+): Problem[] {
   const problems: Problem[] = [];
   if (barLengthMm !== undefined && blank.lengthMm + sawKerfMm > barLengthMm)
     problems.push({
@@ -126,12 +132,12 @@ export function checkBlank(blank: Blank, barLengthMm: number | undefined, sawKer
       limit: lathe.sizes.swingOverCrossSlideMm,
       unit: 'mm',
     });
-  if (blank.diameterMm > chuckReachMm(usualChuck(lathe)))
+  if (blank.diameterMm > chuckReachMm(chuck))
     problems.push({
       code: 'hold.jaws',
       path: ['stock', 'diameter'],
       value: blank.diameterMm,
-      limit: chuckReachMm(usualChuck(lathe)),
+      limit: chuckReachMm(chuck),
       unit: 'mm',
     });
   const wantedMm = Math.max(SHORTEST_GRIP_MM, blank.diameterMm / 2);
@@ -144,12 +150,12 @@ export function checkBlank(blank: Blank, barLengthMm: number | undefined, sawKer
       unit: 'mm',
       severity: 'warning',
     });
-  if (blank.gripMm > usualChuck(lathe).jawLengthMm)
+  if (blank.gripMm > chuck.jawLengthMm)
     problems.push({
       code: 'hold.longGrip',
       path: ['hold', 'gripMm'],
       value: blank.gripMm,
-      limit: usualChuck(lathe).jawLengthMm,
+      limit: chuck.jawLengthMm,
       unit: 'mm',
       severity: 'warning',
     });

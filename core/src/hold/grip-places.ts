@@ -1,4 +1,4 @@
-import { chuckReachMm, type Lathe, usualChuck } from '../lathe/index.ts';
+import { type Chuck, chuckReachMm, type Lathe } from '../lathe/index.ts';
 import type { Outside, Part } from '../part/index.ts';
 import { cutInto, edgeOf, outsides } from '../part/index.ts';
 import { SHORTEST_GRIP_MM } from './blank.ts';
@@ -31,14 +31,21 @@ const DOG_MM = 12;
 const WORSE: Readonly<Record<NonNullable<GripPlace['poor']>, number>> = { short: 14, detail: 8, jaws: 25, spindle: 20 };
 
 /** Whether what lies behind the jaws is longer than they are and too thick for the spindle's bore. */
-function behind(part: Part, zMm: number, worked: Worked, standing: (f: Outside) => number, lathe: Lathe): boolean {
+function behind(
+  part: Part,
+  zMm: number,
+  worked: Worked,
+  standing: (f: Outside) => number,
+  lathe: Lathe,
+  chuck: Chuck,
+): boolean {
   const thickMm = Math.max(
     0,
     ...outsides(part)
       .filter((f) => f.zFromMm < zMm - 1e-9)
       .map(standing),
   );
-  return zMm + worked.headMm > usualChuck(lathe).jawLengthMm && thickMm > lathe.spindle.boreMm;
+  return zMm + worked.headMm > chuck.jawLengthMm && thickMm > lathe.spindle.boreMm;
 }
 
 /**
@@ -50,13 +57,14 @@ export function gripPlaces(
   worked: Worked,
   stockMm: number,
   lathe: Lathe,
+  chuck: Chuck,
   clearanceMm: number,
   dog = false,
 ): readonly GripPlace[] {
   const done = new Set(worked.doneIds);
   const standing = (f: Outside): number => (done.has(f.id) ? f.diameterMm : (worked.rough?.[f.id] ?? stockMm));
-  const longestMm = dog ? DOG_MM : usualChuck(lathe).jawLengthMm;
-  const reachMm = chuckReachMm(usualChuck(lathe));
+  const longestMm = dog ? DOG_MM : chuck.jawLengthMm;
+  const reachMm = chuckReachMm(chuck);
   const places: (GripPlace & { cost: number })[] = [];
   let largestMm = 0;
   for (const [i, f] of outsides(part).entries()) {
@@ -80,7 +88,7 @@ export function gripPlaces(
         ? 'short'
         : !dog && diameterMm > reachMm
           ? 'jaws'
-          : !dog && behind(part, jawsMm - gripMm, worked, standing, lathe)
+          : !dog && behind(part, jawsMm - gripMm, worked, standing, lathe, chuck)
             ? 'spindle'
             : cutInto(part, f.id).some((d) => d.kind !== 'groove')
               ? 'detail'

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { chuckOf } from '../lathe/index.ts';
 import { emptyBoreStep, resolveDrawing } from '../part/index.ts';
 import { type Bar, type BarSizes, barSizes } from '../stock/index.ts';
 import { drawingOf, feature, metricLathe, planInput } from '../testing/shop.ts';
@@ -26,7 +27,9 @@ describe('blank', () => {
   });
   it('warns of a short grip and refuses what does not go in', () => {
     const codes = (mm: number, gripMm: number, bar?: number) =>
-      checkBlank(blankFor(part, mm, { ...usualHold, gripMm }, 45), bar, 3, metricLathe).map((p) => p.code);
+      checkBlank(blankFor(part, mm, { ...usualHold, gripMm }, 45), bar, 3, metricLathe, chuckOf(metricLathe)).map(
+        (p) => p.code,
+      );
     expect(codes(35, 12)).toEqual(['hold.shortGrip']);
     expect(codes(200, 100)).toEqual(['hold.swing', 'hold.jaws', 'hold.longGrip']);
     expect(codes(35, 20, 30)).toEqual(['stock.longerThanBar']);
@@ -94,7 +97,7 @@ describe('holding', () => {
   it('wants a tail centre beyond four diameters and a rest beyond twelve', () => {
     const long = (l: number) => {
       const { part: p } = planInput([feature(1, 18, l)], 20);
-      return holdingFor(p, blankFor(p, 20, usualHold, 45), usualHold);
+      return holdingFor(p, blankFor(p, 20, usualHold, 45), usualHold, chuckOf(metricLathe));
     };
     expect(long(60)).toMatchObject({ method: 'chuck', why: 'shortOverhang' });
     expect(long(80)).toMatchObject({ method: 'chuckAndCentre', why: 'longOverhang', wantsRest: false });
@@ -105,7 +108,13 @@ describe('holding', () => {
       [feature(1, 20, 20), feature(2, 40, 10), feature(3, 25, 10), feature(4, 30, 20), feature(5, 45, 5)],
       45,
     );
-    const reach = reachFromTail(p, holdingFor(p, blankFor(p, 45, usualHold, 45), usualHold), 45, 5, 'spare');
+    const reach = reachFromTail(
+      p,
+      holdingFor(p, blankFor(p, 45, usualHold, 45), usualHold, chuckOf(metricLathe)),
+      45,
+      5,
+      'spare',
+    );
     expect(reach.reachable.map((f) => f.id)).toEqual([]);
     expect(reach.waiting.slice(0, 5).map((w) => w.why)).toEqual([
       'asBar',

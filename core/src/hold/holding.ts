@@ -1,3 +1,4 @@
+import type { Chuck } from '../lathe/index.ts';
 import type { Outside, Part } from '../part/index.ts';
 import { cutInto, edgeOf, insides, outsides } from '../part/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -26,17 +27,26 @@ export interface Holding {
   readonly supportMm?: number;
   /** length that it is held by */
   readonly onId?: string;
-  /** diameter that is held; the bar's where it is not given */
-  readonly onMm?: number;
-  /** what presses there in the place of a chuck's jaws */
-  readonly forceN?: number;
+  /** diameter that is held */
+  readonly onMm: number;
+  /** what presses there, jaws or what is in their place, as the sum of forces that jaws would need for the same hold */
+  readonly forceN: number;
+  /** fastest that it may turn, rpm */
+  readonly maxRpm: number;
 }
 
 /**
  * Places the blank in the jaws and says whether a tail centre is wanted. zPart 0 is the part's left end.
  * @param spigotMm length of a spigot at the left end
  */
-export function holdingFor(part: Part, blank: Blank, choice: HoldChoice, record?: Recorder, spigotMm = 0): Holding {
+export function holdingFor(
+  part: Part,
+  blank: Blank,
+  choice: HoldChoice,
+  chuck: Chuck,
+  record?: Recorder,
+  spigotMm = 0,
+): Holding {
   const headMm = choice.faceHeadMm + spigotMm;
   // a spigot is there to be gripped: the jaws end with it
   const onPartMm = spigotMm > 0 ? Math.min(blank.gripMm - headMm, -choice.faceHeadMm) : blank.gripMm - headMm;
@@ -62,6 +72,7 @@ export function holdingFor(part: Part, blank: Blank, choice: HoldChoice, record?
     overhangDiameters,
     wantsRest: overhangDiameters > REST_DIAMETERS,
     gripMm,
+    ...{ onMm: blank.diameterMm, forceN: chuck.forceN, maxRpm: chuck.maxRpm },
   };
 }
 

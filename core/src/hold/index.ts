@@ -1,4 +1,4 @@
-export { heldAgain, heldInside, onTailCentre, withMeans } from './again.ts';
+export { heldAgain, heldInside, onTailCentre } from './again.ts';
 export { choiceAsSawn } from './as-sawn.ts';
 export {
   type Blank,

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { chuckOf } from '../lathe/index.ts';
 import { outsides } from '../part/index.ts';
 import { feature, metricLathe, planInput } from '../testing/shop.ts';
 import { blankFor, checkBlank, usualGripMm } from './blank.ts';
@@ -10,7 +11,7 @@ import { type HoldChoice, usualHold } from './schema.ts';
 
 const held = (features: Parameters<typeof planInput>[0], stockMm: number, choice: HoldChoice = usualHold) => {
   const { part } = planInput(features, stockMm);
-  const holding = holdingFor(part, blankFor(part, stockMm, choice, 45), choice);
+  const holding = holdingFor(part, blankFor(part, stockMm, choice, 45), choice, chuckOf(metricLathe));
   return { part, holding, ...reachFromTail(part, holding, stockMm, choice.clearanceMm, choice.gripOn) };
 };
 
@@ -85,7 +86,9 @@ describe('a blank', () => {
   it('reaches through the bore when it fits, and not when it is too thick', () => {
     const codes = (diameterMm: number, lengthMm: number) => {
       const { part } = planInput([feature(1, diameterMm - 2, lengthMm)], diameterMm);
-      return checkBlank(blankFor(part, diameterMm, usualHold, 45), undefined, 2, metricLathe).map((p) => p.code);
+      return checkBlank(blankFor(part, diameterMm, usualHold, 45), undefined, 2, metricLathe, chuckOf(metricLathe)).map(
+        (p) => p.code,
+      );
     };
     // bore 38, a metre between the centres: the grip reaches back into the bore
     expect(codes(38, 980)).not.toContain('hold.longerThanLathe');

@@ -8,7 +8,7 @@ import { checkSlides } from './slide-reach.ts';
 const { part } = resolveDrawing(drawingOf([feature(1, 40, 120), feature(2, 30, 80)]));
 const holding: Holding = {
   ...{ method: 'chuckAndCentre', why: 'chosen', jawsMm: -9, rawEndMm: 201, overhangMm: 210, overhangDiameters: 4.7 },
-  ...{ wantsRest: false, gripMm: 30 },
+  ...{ wantsRest: false, gripMm: 30, onMm: 45, forceN: 18_000, maxRpm: 2000 },
 };
 const withTravel = (carriage: number, crossSlide: number, quillTravelMm: number): Lathe => ({
   ...metricLathe,

@@ -1,5 +1,4 @@
 import { runsAt } from '../hold/index.ts';
-import { usualChuck } from '../lathe/index.ts';
 import { type Relation, surfaceName } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import { type PlannedSetup, trueToHole } from './setups.ts';
@@ -30,7 +29,7 @@ function runoutOf(setup: PlannedSetup): number {
   if (method === 'betweenCentres') return CENTRES_MM;
   if (method === 'faceplate' || method === 'adhesiveArbor') return CLOCKED_MM;
   // jaws bored to the finished diameter in their place run true whatever their chuck; a ring takes the jaws' own runout on
-  const inJaws = runsAt(usualChuck(setup.input.lathe));
+  const inJaws = runsAt(setup.input.chuck);
   return setup.setup?.protect === 'softJaws' ? Math.min(inJaws, BORED_JAWS_MM) : inJaws;
 }
 

@@ -1,5 +1,7 @@
+import type { CutHold } from '../cutting/index.ts';
 import { onTailCentre } from '../hold/index.ts';
 import { outsides } from '../part/index.ts';
+import { holdOfCut } from '../route/index.ts';
 import { planJob } from './plan-job.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -18,6 +20,10 @@ export interface OperationCut {
   readonly overhangMm: number;
   readonly tailCentre: boolean;
   readonly bendAllowedMm: number;
+  /** the shaft that it is while this is cut, and what holds it: what the plan was reckoned with */
+  readonly hold: CutHold;
+  /** fastest that what holds it may turn */
+  readonly mostRpm: number;
 }
 
 /**
@@ -25,11 +31,13 @@ export interface OperationCut {
  * Undefined when the job has none of that name any more, or its plan cannot be made.
  */
 export function cutOf(job: Job, shop: Shop, operationId: string): OperationCut | undefined {
-  const { setups, material, input, part } = planJob(job, shop);
-  const plan = setups.map((s) => s.plan).find((p) => p.operations.some((o) => o.id === operationId && o.loads));
+  const { setups, material, part } = planJob(job, shop);
+  const setup = setups.find((s) => s.plan.operations.some((o) => o.id === operationId && o.loads));
+  const { plan, input } = setup ?? {};
   const operation = plan?.operations.find((o) => o.id === operationId);
   const [first] = operation?.passes ?? [];
-  if (!plan || !operation?.setting || !operation.loads || !first || !material || !input || !operation.toolId)
+  const hold = plan && input && operation && holdOfCut(input, plan.holding, operation);
+  if (!hold || !operation?.setting || !operation.loads || !first || !material || !input || !operation.toolId)
     return undefined;
   return {
     operationId,
@@ -44,5 +52,7 @@ export function cutOf(job: Job, shop: Shop, operationId: string): OperationCut |
     overhangMm: plan.holding.overhangMm,
     tailCentre: onTailCentre(plan.holding.method),
     bendAllowedMm: operation.loads.bendAllowedMm,
+    hold,
+    mostRpm: plan.holding.maxRpm,
   };
 }

@@ -1,5 +1,5 @@
 import { checkBarFor, choiceAsSawn } from '../hold/index.ts';
-import { usualChuck, withChuckOn } from '../lathe/index.ts';
+import { chuckOf } from '../lathe/index.ts';
 import { familyOf, type Material } from '../material/index.ts';
 import { type Part, resolveDrawing, spigotAt } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
@@ -35,8 +35,8 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   const { part, problems: drawn } = resolveDrawing(job.drawing);
   const problems: Problem[] = drawn.map((p) => under(['drawing'], p));
   const bar = shop.bars.find((b) => b.id === job.stock.barId);
-  const owned = shop.lathes.find((l) => l.id === job.hold.latheId);
-  const lathe = owned && withChuckOn(owned, job.hold.choice.chuckId);
+  const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
+  const chuck = lathe && chuckOf(lathe, job.hold.choice.chuckId);
   const material = bar && materialIn(shop, bar.materialId);
   const sizes = bar && barSizes(bar);
   if (!bar) problems.push({ code: 'stock.noBar', path: ['stock', 'barId'] });
@@ -47,8 +47,8 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   const sawnMm = (job.stock.sawn ?? 0) > 0 ? job.stock.sawnMm : undefined;
   const rough = sizes && roughShape(part, sizes);
   const stockMm = rough ? Math.max(0, ...Object.values(rough)) : sizes?.cornersMm;
-  if (!lathe || !material || stockMm === undefined || drawn.some((p) => p.severity !== 'warning')) {
-    const bare = sizes && checkBarFor(part, sizes, lathe ? usualChuck(lathe).runoutMm : 0, part.lengthMm);
+  if (!lathe || !chuck || !material || stockMm === undefined || drawn.some((p) => p.severity !== 'warning')) {
+    const bare = sizes && checkBarFor(part, sizes, chuck?.runoutMm ?? 0, part.lengthMm);
     problems.push(...(bare?.problems ?? []));
     return {
       ...{ part, problems, bar, stockMm, material, setups: [] },
@@ -64,7 +64,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   const spigots = { leftMm: spigotAt(part, 'left')?.lengthMm ?? 0, rightMm: spigotAt(part, 'right')?.lengthMm ?? 0 };
   const sawn =
     sawnMm !== undefined && !rough
-      ? choiceAsSawn(part, stockMm, job.hold.choice, usualChuck(lathe).jawLengthMm, sawnMm, spigots)
+      ? choiceAsSawn(part, stockMm, job.hold.choice, chuck.jawLengthMm, sawnMm, spigots)
       : undefined;
   if (sawn && !sawn.ok)
     problems.push({
@@ -78,6 +78,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     part,
     material,
     lathe,
+    chuck,
     tools,
     instruments: shop.instruments,
     stockMm,
@@ -92,7 +93,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   const { cleanUp, problems: ofBar } = checkBarFor(
     part,
     sizes!,
-    usualChuck(lathe).runoutMm,
+    chuck.runoutMm,
     plan.holding.overhangMm,
     recorderFor?.('cleanUp'),
   );
@@ -101,7 +102,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     before: { features: [], edges: [], faces: [], centres: [] },
   };
   const further = plan.operations.length > 0 ? (job.hold.further ?? []) : [];
-  const setups = planSetups(first, further, owned!, (number) =>
+  const setups = planSetups(first, further, lathe, (number) =>
     recorderFor ? (operationId) => recorderFor(`${number}/${operationId}`) : undefined,
   );
   return {
@@ -110,7 +111,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     problems: [
       ...problems,
       ...ofBar,
-      ...checkCasting(sizes!, usualChuck(lathe).runoutMm),
+      ...checkCasting(sizes!, chuck.runoutMm),
       // said of the bar's own section already
       ...plan.problems.filter((p) => p.code !== 'stock.diameterAboveBar'),
       ...setups.flatMap((s) => s.problems),
@@ -137,6 +138,7 @@ export function freezeJob(job: Job, planned: PlannedJob, number = 1): FrozenRun 
     part,
     material: input.material,
     lathe: input.lathe,
+    chuck: input.chuck,
     tools: input.tools,
     instruments: input.instruments,
     stockMm: input.stockMm,

@@ -1,5 +1,5 @@
 import { heldInside, type Setup, throughHoleMm, type Waiting, type Worked } from '../hold/index.ts';
-import { type Lathe, withChuckOn } from '../lathe/index.ts';
+import { chuckOf, type Lathe } from '../lathe/index.ts';
 import { endForEnd, outsides, type Part } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
 import { type Operation, type Plan, type PlanInput, planRoute, type RecorderFor } from '../route/index.ts';
@@ -90,7 +90,7 @@ export function planSetups(
     const input: PlanInput = {
       ...first.input,
       part,
-      lathe: withChuckOn(lathe, setup.chuckId),
+      chuck: chuckOf(lathe, setup.chuckId),
       hold: {
         ...hold,
         method: setup.method === 'auto' || setup.method === 'chuck' ? setup.method : 'chuckAndCentre',

@@ -1,5 +1,5 @@
 import { HOLD_METHODS, runsAt, type Setup } from '../hold/index.ts';
-import type { Chuck, Lathe } from '../lathe/index.ts';
+import { type Chuck, chuckOf, type Lathe } from '../lathe/index.ts';
 import { outsides } from '../part/index.ts';
 import { acrossMm } from './concentric.ts';
 import { planJob } from './plan-job.ts';
@@ -27,7 +27,7 @@ export function waysAgain(job: Job, shop: Shop, number: number): readonly Way[] 
     return { setup: again.setups[number - 1], across: acrossMm(again.setups, number, 1) };
   };
   const chosen = planned?.plan.holding.method;
-  const chosenId = now.chuckId ?? lathe.holding.chucks[0]!.id;
+  const chosenId = chuckOf(lathe, now.chuckId).id;
   const inChucks = lathe.holding.chucks.flatMap((chuck) =>
     (['chuck', 'chuckAndCentre'] as const).map((method) => {
       const { setup, across } = tried(method, chuck.id);

@@ -37,7 +37,7 @@ describe('ways of holding', () => {
   });
   it('change the plan when one is taken: another chuck is on, its jaws and runout count', () => {
     const taken = { ...plain, hold: { ...plain.hold, choice: { ...plain.hold.choice, chuckId: 'four' } } };
-    expect(planJob(taken, shop).input!.lathe.holding.chucks[0]!.id).toBe('four');
+    expect(planJob(taken, shop).input!.chuck.id).toBe('four');
     expect(planJob(taken, shop).cleanUp!.needMm).toBeLessThan(planJob(plain, shop).cleanUp!.needMm);
     expect(waysOfHolding(taken, shop).find((w) => w.chosen)).toMatchObject({ chuckId: 'four' });
     // a chuck that the lathe has not got is passed over

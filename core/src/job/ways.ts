@@ -1,5 +1,5 @@
 import { runsAt, throughHoleMm } from '../hold/index.ts';
-import { type Chuck, chuckReachMm, type Lathe, usualChuck } from '../lathe/index.ts';
+import { type Chuck, chuckOf, chuckReachMm, type Lathe } from '../lathe/index.ts';
 import type { Part } from '../part/index.ts';
 import { insides, outsides } from '../part/index.ts';
 import type { Plan } from '../route/index.ts';
@@ -35,7 +35,7 @@ export function waysOfHolding(job: Job, shop: Shop): readonly Way[] {
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
   const planned = planJob(job, shop);
   if (!lathe || !planned.barSizes || outsides(planned.part).length === 0) return [];
-  const chosenId = job.hold.choice.chuckId ?? usualChuck(lathe).id;
+  const chosenId = job.hold.choice.chuckId ?? chuckOf(lathe).id;
   const chucks = lathe.holding.chucks.flatMap((chuck) =>
     (['chuck', 'chuckAndCentre'] as const).map((method) => {
       const choice = { ...job.hold.choice, method, chuckId: chuck.id };
@@ -111,7 +111,7 @@ export function chuckReasons(lathe: Lathe, chuck: Chuck, plan: Plan, count: numb
   const reasons: WayReason[] = [
     { code: `way.true.${chuck.kind}`, minutes: TRUE_MIN[chuck.kind] * count, values: { runoutMm: runsAt(chuck) } },
   ];
-  if (chuck.id !== usualChuck(lathe).id)
+  if (chuck.id !== chuckOf(lathe).id)
     reasons.push({ code: 'way.mount', minutes: lathe.changeMin.chuck, values: { name: chuck.name } });
   if (chuck.kind === 'soft') reasons.push({ code: 'way.boreSoft', minutes: BORE_SOFT_MIN });
   if (grip > NEAR)

@@ -1,17 +1,9 @@
 import { type Chuck, type Truing, usualTruing } from './holding-schema.ts';
 import type { Lathe } from './schema.ts';
 
-/** The chuck that is usually on the spindle: the first of the list. */
-export function usualChuck(lathe: Lathe): Chuck {
-  return lathe.holding.chucks[0]!;
-}
-
-/** The lathe with another of its chucks on the spindle; as it is where it has none of that name. */
-export function withChuckOn(lathe: Lathe, chuckId: string | undefined): Lathe {
-  const chuck = lathe.holding.chucks.find((c) => c.id === chuckId);
-  if (!chuck || chuck === lathe.holding.chucks[0]) return lathe;
-  const chucks = [chuck, ...lathe.holding.chucks.filter((c) => c !== chuck)];
-  return { ...lathe, holding: { ...lathe.holding, chucks } };
+/** The chuck of that name, or the one that the lathe's owner lists first, which is the one usually on. */
+export function chuckOf(lathe: Lathe, chuckId?: string): Chuck {
+  return lathe.holding.chucks.find((c) => c.id === chuckId) ?? lathe.holding.chucks[0]!;
 }
 
 /** How a chuck is trued: as it was found out, else as its kind usually is. Undefined for one that cannot be adjusted. */

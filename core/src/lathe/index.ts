@@ -8,7 +8,7 @@ export {
   withCalibrations,
 } from './calibration.ts';
 export { checkLathe } from './checks.ts';
-export { chuckReachMm, reverseIsSafe, truingOf, usualChuck, withChuckOn } from './chucks.ts';
+export { chuckOf, chuckReachMm, reverseIsSafe, truingOf } from './chucks.ts';
 export {
   type DialMove,
   type DialReading,
@@ -34,7 +34,7 @@ export {
   latheGivesMmPerN,
   TOUCH_MM,
 } from './fineness.ts';
-export { type Chuck, type Truing, truingSchema, usualTruing } from './holding-schema.ts';
+export { type Chuck, chuckSchema, type Truing, truingSchema, usualTruing } from './holding-schema.ts';
 export { LATHE_PATTERNS, type LathePattern, lathePattern } from './patterns.ts';
 export { type Lathe, latheSchema, storedLatheSchema } from './schema.ts';
 export {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { metricLathe } from '../testing/shop.ts';
 import { checkLathe } from './checks.ts';
-import { chuckReachMm, reverseIsSafe, usualChuck } from './chucks.ts';
+import { chuckOf, chuckReachMm, reverseIsSafe } from './chucks.ts';
 import { LATHE_PATTERNS, lathePattern } from './patterns.ts';
 import { latheSchema } from './schema.ts';
 import { feedOf } from './settings.ts';
@@ -62,7 +62,7 @@ describe('a chuck', () => {
       { name: 'reversed', fromMm: 55, toMm: 180 },
       { name: 'soft', fromMm: 10, toMm: 60 },
     ];
-    expect(chuckReachMm({ ...usualChuck(metricLathe), jaws })).toBe(180);
+    expect(chuckReachMm({ ...chuckOf(metricLathe), jaws })).toBe(180);
   });
 });
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { checkLathe } from './checks.ts';
-import { chuckReachMm, usualChuck } from './chucks.ts';
+import { chuckOf, chuckReachMm } from './chucks.ts';
 import { latheSchema, storedLatheSchema } from './schema.ts';
 import { feedsOf, fixedSpeeds, torqueNm } from './settings.ts';
 
@@ -24,7 +24,7 @@ describe('a lathe of the first schema version', () => {
     });
     expect(fixedSpeeds(lathe).map((s) => s.rpm)).toEqual([38, 62, 102, 230, 375, 615]);
     expect(feedsOf(lathe).map((f) => f.mmPerRev.toFixed(3))).toEqual(['0.065', '0.106', '0.212', '0.305']);
-    expect([usualChuck(lathe).forceN, chuckReachMm(usualChuck(lathe))]).toEqual([9000, 110]);
+    expect([chuckOf(lathe).forceN, chuckReachMm(chuckOf(lathe))]).toEqual([9000, 110]);
     expect(torqueNm(lathe, fixedSpeeds(lathe)[0]!.setting, 38)).toBeCloseTo((9549.3 * 0.37 * 0.75) / 38, 9);
     expect(checkLathe(lathe)).toEqual([]);
   });

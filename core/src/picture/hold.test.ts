@@ -12,7 +12,7 @@ import { stripPicture } from './strip.ts';
 const { part } = resolveDrawing(drawingOf([feature(1, 28, 60), feature(2, 42, 12), feature(3, 30, 40)]));
 const holding = (method: HoldMethod, more: Partial<Holding> = {}): Holding => ({
   ...{ method, why: 'chosen', jawsMm: 50, rawEndMm: 113, overhangMm: 63, overhangDiameters: 2, wantsRest: false },
-  ...{ gripMm: 40, headEndMm: 0, onMm: 28, ...more },
+  ...{ gripMm: 40, headEndMm: 0, onMm: 28, forceN: 18_000, maxRpm: 2000, ...more },
 });
 const view = (method: HoldMethod, more: Partial<Holding> = {}): Picture =>
   stripPicture(part, {

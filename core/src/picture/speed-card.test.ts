@@ -23,7 +23,7 @@ describe('speed card', () => {
     expect(words).toEqual(expect.arrayContaining(['to 1/4 in', '13/16 – 1 1/4 in']));
   });
   it('gives the lever that would be chosen for a diameter well inside a range', () => {
-    const table = speedTable(metricLathe);
+    const table = speedTable(metricLathe, 3000);
     for (const { text } of texts(metricLathe)) {
       const range = /^(\d+(?:\.5)?)–(\d+(?:\.5)?)$/.exec(text);
       if (!range) continue;

@@ -1,5 +1,5 @@
 import { rpmFor } from '../cutting/index.ts';
-import { fixedSpeeds, type Lathe, positionsLabel, spindleSettings, usualChuck } from '../lathe/index.ts';
+import { chuckOf, fixedSpeeds, type Lathe, positionsLabel, spindleSettings } from '../lathe/index.ts';
 import { inchFraction } from '../quantity/index.ts';
 import type { Picture, Shape } from './picture.ts';
 
@@ -49,7 +49,7 @@ function rangeOf(material: CardMaterial, rpm: number, faster: number | undefined
 }
 
 function leverRows(lathe: Lathe, materials: readonly CardMaterial[]): CardRow[] {
-  const most = usualChuck(lathe).maxRpm;
+  const most = chuckOf(lathe).maxRpm;
   const speeds = fixedSpeeds(lathe).filter((s) => s.rpm <= most);
   return speeds
     .map((s, i) => ({
@@ -62,7 +62,7 @@ function leverRows(lathe: Lathe, materials: readonly CardMaterial[]): CardRow[] 
 }
 
 function diameterRows(lathe: Lathe, materials: readonly CardMaterial[]): CardRow[] {
-  const most = usualChuck(lathe).maxRpm;
+  const most = chuckOf(lathe).maxRpm;
   const ranges = spindleSettings(lathe).flatMap((s) => (s.kind === 'stepless' ? [s] : []));
   const cell = (m: CardMaterial, diameterMm: number): Cell => {
     const ideal = Math.min(most, rpmFor(m.speedMPerMin, diameterMm));

@@ -10,7 +10,7 @@ const { part } = resolveDrawing(drawingOf([feature(1, 20, 60), feature(2, 30, 40
 const GPA = 207;
 const held = (method: HoldMethod, more: Partial<Holding> = {}): Holding => ({
   ...{ method, why: 'chosen', jawsMm: -10, rawEndMm: 201, overhangMm: 211, overhangDiameters: 6, wantsRest: false },
-  ...{ gripMm: 30, ...more },
+  ...{ gripMm: 30, forceN: 18_000, maxRpm: 2000, onMm: 45, ...more },
 });
 
 describe('how a holding carries the work', () => {

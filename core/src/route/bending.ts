@@ -1,8 +1,9 @@
+import type { CutHold } from '../cutting/index.ts';
 import { type Holding, onTailCentre } from '../hold/index.ts';
 import { bentLineMm, deflectionMm, type Shaft, type Support, shaftOf, thickerFrom } from '../mechanics/index.ts';
 import type { Part } from '../part/index.ts';
 import { outsides } from '../part/index.ts';
-import type { Recorder } from '../working/index.ts';
+import type { Operation, PlanInput } from './plan.ts';
 
 /** Places along a cut that are tried for the worst bend; the curve is smooth, so a few find it well within the force's own doubt. */
 const TRIED = 6;
@@ -33,9 +34,41 @@ export function finishedShaft(part: Part, holding: Holding, stockMm: number, mod
   return shaftOf(lengths, modulusGPa);
 }
 
-/** The work while a length is roughed: finished diameters left of a place (zPart), one diameter from there to the tail. */
-export function roughingShaft(finished: Shaft, holding: Holding, fromMm: number, diameterMm: number): Shaft {
-  return thickerFrom(finished, Math.max(0, fromMm - originMm(holding)), diameterMm);
+/**
+ * The work while a length is roughed: finished diameters left of a place (zPart), one diameter from there to the tail. A casting is
+ * nowhere thicker towards the tail than it will be by much: its finished shape is the safe answer.
+ */
+export function roughedShaft(
+  finished: Shaft,
+  { rough }: Pick<PlanInput, 'rough'>,
+  holding: Holding,
+  fromMm: number,
+  diameterMm: number,
+): Shaft {
+  return rough ? finished : thickerFrom(finished, Math.max(0, fromMm - originMm(holding)), diameterMm);
+}
+
+/** How work of that shape is held for a cut along it: carried where it is, cut where it bends most. */
+export function cutHold(
+  shaft: Shaft,
+  holding: Holding,
+  cut: { readonly zFromMm: number; readonly zToMm: number; readonly bendAllowedMm: number },
+): CutHold {
+  const { aMm: atMm } = worstBendPerN(shaft, holding, cut.zFromMm, cut.zToMm);
+  return {
+    bending: { shaft, support: supportOf(holding), atMm },
+    ...{ gripDiameterMm: holding.onMm, jawForceN: holding.forceN, bendAllowedMm: cut.bendAllowedMm },
+  };
+}
+
+/** What a planned cut was reckoned with: its work as a shaft, and what holds it; undefined for what is no cut along the work. */
+export function holdOfCut(input: PlanInput, holding: Holding, operation: Operation): CutHold | undefined {
+  const { part, stockMm, material } = input;
+  const { loads, targetMm, kind, zFromMm, zToMm } = operation;
+  if (!loads || targetMm === undefined) return undefined;
+  const finished = finishedShaft(part, holding, stockMm, material.modulusGPa);
+  const shaft = kind === 'rough' ? roughedShaft(finished, input, holding, zFromMm, targetMm) : finished;
+  return cutHold(shaft, holding, { zFromMm, zToMm, bendAllowedMm: loads.bendAllowedMm });
 }
 
 /** Largest error of diameter per newton of radial force along a cut, mm/N. zPart limits of the cut. */
@@ -54,11 +87,6 @@ export function worstBendPerN(
     if (perN > worst.perN) worst = { perN, aMm };
   }
   return worst;
-}
-
-/** Tells the working of a bend at the worst place. */
-export function recordBend(shaft: Shaft, holding: Holding, aMm: number, forceN: number, record?: Recorder): void {
-  if (record) deflectionMm(shaft, aMm, forceN, supportOf(holding), record);
 }
 
 /** The bent line of the work under a cut: places from jaws to tail (zPart) and how far the axis gives way there, mm. */

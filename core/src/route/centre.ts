@@ -4,13 +4,11 @@ import { centreHoleRows, outsides } from '../part/index.ts';
 import { barMassKg } from '../stock/index.ts';
 import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
-import type { FitContext } from './fit-cut.ts';
+import type { FitContext } from './fit-context.ts';
 import { handSetting } from './hand-setting.ts';
 import type { Operation, PlanInput } from './plan.ts';
 import { usualMinutes } from './usual-minutes.ts';
 
-/** Centre drills are slow and weak: this share of the turning speed at the diameter that is taken for it. FIELD 1, derating */
-const CENTRE_SHARE = 0.5;
 /** Feed of a roughing cut as the tail centre is loaded by it, mm per rev. */
 const ROUGH_FEED = 0.2;
 
@@ -61,8 +59,14 @@ export function centreOperation(context: FitContext, record: Recorder | undefine
     source: 'ISO 6411 type A',
   });
   const by = { mouth: mouthMm, pilot: pilotMm || mouthMm, asTurned: stockMm }[hold.centreSpeed ?? 'mouth'];
-  const share = hold.centreSpeed === 'asTurned' ? 1 : CENTRE_SHARE;
-  const setting = handSetting(context, by, share, drills[0], 0.03, record);
+  const setting = handSetting(
+    context,
+    by,
+    hold.centreSpeed === 'asTurned' ? 'turning' : 'centreDrilling',
+    drills[0],
+    0.03,
+    record,
+  );
   return (
     setting && {
       ...{ id: 'centre', kind: 'centre', zFromMm: zEnd - mouthMm, zToMm: zEnd, toolId: drills[0]?.id, setting },

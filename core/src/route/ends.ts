@@ -5,14 +5,12 @@ import type { Tool } from '../tool/index.ts';
 import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { centreOperation, wantsCentreHole } from './centre.ts';
-import type { FitContext } from './fit-cut.ts';
+import type { FitContext } from './fit-context.ts';
 import { handSetting } from './hand-setting.ts';
 import type { Operation } from './plan.ts';
 import type { Level, RecorderFor } from './turning.ts';
 import { usualMinutes } from './usual-minutes.ts';
 
-/** Share of the turning speed: a chamfer is a short form cut. FIELD 1, derating */
-const CHAMFER_SHARE = 0.5;
 const HAND_FEED_FACE = 0.1;
 
 /** Facing by hand from the rim: touching and winding in, then half the diameter at the feed. */
@@ -83,7 +81,7 @@ export function openingOperations(
     code: 'route.grip',
     values: { gripMm: holding.gripMm, overhangMm: holding.overhangMm, lengthMm: holding.gripMm + holding.overhangMm },
   });
-  const faceSetting = handSetting(context, stockMm, 1, facing, HAND_FEED_FACE, recorderFor('face'));
+  const faceSetting = handSetting(context, stockMm, 'facing', facing, HAND_FEED_FACE, recorderFor('face'));
   if (hold.faceTailMm > 0 && faceSetting)
     operations.push({
       ...bare,
@@ -101,7 +99,7 @@ export function openingOperations(
   if (centre) operations.push(centre);
   if ((again || hold.extent === 'ends') && last === undefined) return operations;
   const zTouch = last ? rawEnd(context, last) : zEnd;
-  const touchSetting = handSetting(context, stockMm, 1, rougher, HAND_FEED_FACE, recorderFor('touchOff'));
+  const touchSetting = handSetting(context, stockMm, 'turning', rougher, HAND_FEED_FACE, recorderFor('touchOff'));
   if (touchSetting)
     operations.push({
       ...bare,
@@ -134,7 +132,7 @@ export function touchAgainOperation(
   recorderFor: RecorderFor,
 ): Operation | undefined {
   const record = recorderFor('touchOff-finisher');
-  const setting = handSetting(context, diameterMm, 1, tool, HAND_FEED_FACE, record);
+  const setting = handSetting(context, diameterMm, 'turning', tool, HAND_FEED_FACE, record);
   return (
     setting && {
       ...bare,
@@ -162,7 +160,7 @@ export function shoulderOperation(
 ): Operation | undefined {
   const tool = toolFor(context.input.tools, 'finisher');
   const record = recorderFor(`${level.feature.id}-shoulder`);
-  const setting = handSetting(context, outsideMm, 1, tool, 0.08, record);
+  const setting = handSetting(context, outsideMm, 'facing', tool, 0.08, record);
   record?.({
     code: 'route.shoulder',
     values: {
@@ -197,7 +195,7 @@ export function chamferOperation(
 ): Operation | undefined {
   const tool = toolFor(context.input.tools, 'chamfer');
   const record = recorderFor(`${feature.id}-chamfer`);
-  const setting = handSetting(context, feature.diameterMm, CHAMFER_SHARE, tool, 0.05, record);
+  const setting = handSetting(context, feature.diameterMm, 'form', tool, 0.05, record);
   if (record) chamferDepthMm(chamfer.lengthMm, chamfer.angleDeg, record);
   return (
     setting && {

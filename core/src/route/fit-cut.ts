@@ -1,22 +1,13 @@
-import {
-  chooseSpeed,
-  correctedSpeed,
-  cutForces,
-  cutPowerKw,
-  cuttingSpeedMPerMin,
-  rpmFor,
-  type School,
-  type SpeedPolicy,
-  type SpeedTable,
-} from '../cutting/index.ts';
-import type { Holding } from '../hold/index.ts';
-import { dialScale, type Feed, latheGivesMmPerN, powerKwAt, usualChuck } from '../lathe/index.ts';
+import { type CutSetup, evaluateCut, type School } from '../cutting/index.ts';
+import { dialScale, type Feed } from '../lathe/index.ts';
 import type { Shaft } from '../mechanics/index.ts';
-import { gripUse, jawForceShare } from '../mechanics/index.ts';
 import type { Tool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
-import { recordBend, worstBendPerN } from './bending.ts';
-import type { Limiter, Loads, Pass, PlanInput, SchoolAnswer, Setting } from './plan.ts';
+import { cutHold } from './bending.ts';
+import { cutToolOf } from './cut-tool.ts';
+import type { FitContext } from './fit-context.ts';
+import { settingOf } from './hand-setting.ts';
+import type { Limiter, Loads, Pass, SchoolAnswer, Setting } from './plan.ts';
 
 /** Winding back and setting the next depth, minutes a pass. */
 export const HANDLING_MIN = 0.4;
@@ -25,15 +16,6 @@ const HAND_FEED = 0.1;
 /** More passes than this beyond the fewest are not tried: the cut is then hopeless, and said so. */
 const MORE_PASSES = 60;
 
-export interface FitContext {
-  readonly input: PlanInput;
-  readonly speeds: SpeedTable;
-  readonly policy: SpeedPolicy;
-  readonly feeds: readonly Feed[];
-  readonly holding: Holding;
-  /** the work with its finished diameters */
-  readonly shaft: Shaft;
-}
 export interface CutWish {
   readonly fromMm: number;
   readonly toMm: number;
@@ -65,82 +47,36 @@ export function passDepths(radialMm: number, count: number, lineMm: number): num
   return depths.every((d) => d > 0) ? depths : Array.from({ length: count }, () => radialMm / count);
 }
 
+/** A wish as the cutting engine is asked about it, carried where it bends most. */
+function setupOf(context: FitContext, wish: CutWish): CutSetup {
+  const { material, lathe } = context.input;
+  const { holding, speeds, feeds, policy } = context;
+  return {
+    ...{ material, lathe, feeds, policy, table: speeds, tool: cutToolOf(wish.tool) },
+    ...{ operation: 'turning', diameterMm: wish.fromMm },
+    hold: cutHold(wish.shaft, holding, wish),
+  };
+}
+
+/** What of the engine's limits a plan steers by. */
+const EXCEEDED = { power: 'power', torque: 'power', bend: 'bend', grip: 'grip' } as const;
+
 /** One combination of depth, feed and the speed that follows, with what it asks of lathe and work. */
-function evaluate(
-  context: FitContext,
-  wish: CutWish,
-  depthMm: number,
-  feed: Feed | undefined,
-  school: School,
-  bendPerN: { perN: number; aMm: number },
-  record?: Recorder,
-) {
-  const { material, lathe, stockMm } = context.input;
-  const { tool } = wish;
+function evaluate(setup: CutSetup, depthMm: number, feed: Feed | undefined, school: School, record?: Recorder) {
   const feedMmPerRev = feed?.mmPerRev ?? HAND_FEED;
-  const reference = material.speeds[tool.material];
-  const speedMPerMin =
-    school === 'shopRule'
-      ? reference.speedMPerMin
-      : correctedSpeed(reference, feedMmPerRev, depthMm, reference.lifeRefMin, record).speedMPerMin;
-  if (school === 'shopRule') record?.({ code: 'cutting.tableSpeed', values: { speedMPerMin } });
-  const chosen = chooseSpeed(context.speeds, rpmFor(speedMPerMin, wish.fromMm, record), record, context.policy);
-  if (!chosen) return undefined;
-  const actual = cuttingSpeedMPerMin(chosen.speed.rpm, wish.fromMm);
-  const forces = cutForces(
-    material,
-    tool.material,
-    { depthMm, feedMmPerRev, kappaDeg: tool.kappaDeg, noseRadiusMm: tool.noseRadiusMm },
-    record,
-  );
-  const powerKw = cutPowerKw(forces.cuttingN, actual);
-  const availableKw = powerKwAt(lathe, chosen.speed.setting, chosen.speed.rpm);
-  record?.({
-    code: 'cutting.power',
-    values: { cuttingN: forces.cuttingN, speedMPerMin: actual, powerKw, availableKw },
-  });
-  recordBend(wish.shaft, context.holding, bendPerN.aMm, forces.radialN, record);
-  const bendMm = bendPerN.perN * forces.radialN;
-  const gives = latheGivesMmPerN(lathe);
-  const springShare = (forces.radialN / depthMm) * (bendPerN.perN / 2 + gives.mmPerN);
-  record?.({
-    code: 'route.spring',
-    values: {
-      ...{ radialPerMmN: forces.radialN / depthMm, workMmPerN: bendPerN.perN / 2, latheMmPerN: gives.mmPerN },
-      ...{ latheBy: gives.by, springShare },
-    },
-  });
-  const chuck = usualChuck(lathe);
-  const jawForceN = chuck.forceN * jawForceShare(chosen.speed.rpm, chuck.maxRpm);
-  const gripShare = gripUse(
-    forces.cuttingN,
-    forces.feedN,
-    wish.fromMm,
-    context.holding.onMm ?? stockMm,
-    jawForceN,
-    record,
-  );
-  const exceeds: ('power' | 'bend' | 'grip')[] = [];
-  if (powerKw > availableKw) exceeds.push('power');
-  if (bendMm > wish.bendAllowedMm) exceeds.push('bend');
-  if (gripShare > 1) exceeds.push('grip');
+  const cut = evaluateCut(setup, depthMm, feedMmPerRev, school, record);
+  if (!cut) return undefined;
+  const { chosen, powerKw, availableKw, bendMm, gripShare, springShare } = cut;
+  const exceeds = cut.limits.flatMap((l) => (l in EXCEEDED ? [EXCEEDED[l as keyof typeof EXCEEDED]] : []));
   const setting: Setting = {
-    rpm: chosen.speed.rpm,
-    idealRpm: chosen.idealRpm,
-    off: chosen.off,
-    reason: chosen.reason,
-    speedLabel: chosen.speed.label,
-    speedAt: chosen.speed.setting.at,
-    cuttingSpeedMPerMin: actual,
+    ...settingOf(chosen),
+    cuttingSpeedMPerMin: cut.speedMPerMin,
     feedMmPerRev,
     feedLabel: feed?.label,
     feedAt: feed?.setting.at,
   };
-  return {
-    setting,
-    loads: { powerKw, availableKw, bendMm, bendAllowedMm: wish.bendAllowedMm, gripShare, springShare },
-    exceeds,
-  };
+  const bendAllowedMm = setup.hold.bendAllowedMm;
+  return { setting, loads: { powerKw, availableKw, bendMm, bendAllowedMm, gripShare, springShare }, exceeds };
 }
 
 /**
@@ -157,7 +93,7 @@ export function fitCut(
 ): FittedCut | undefined {
   const radialMm = (wish.fromMm - wish.toMm) / 2;
   const lineMm = dialScale(context.input.lathe.slides.crossSlide).lineTravelMm.valueOf();
-  const bendPerN = worstBendPerN(wish.shaft, context.holding, wish.zFromMm, wish.zToMm);
+  const setup = setupOf(context, wish);
   const fewest = fixedPasses ?? Math.max(1, Math.ceil(radialMm / wish.depthCapMm - 1e-9));
   const usable = context.feeds.filter((feed) => feed.mmPerRev <= wish.feedCapMm + 1e-9).toReversed();
   const feeds: (Feed | undefined)[] = usable.length > 0 ? usable.slice(0, 8) : [context.feeds[0]];
@@ -170,7 +106,7 @@ export function fitCut(
     const depths = passDepths(radialMm, count, lineMm);
     const deepest = Math.max(...depths);
     for (const feed of feeds) {
-      const tried = evaluate(context, wish, deepest, feed, school, bendPerN);
+      const tried = evaluate(setup, deepest, feed, school);
       if (!tried) return undefined;
       const passMin = lengthMm / (tried.setting.feedMmPerRev * tried.setting.rpm) + HANDLING_MIN;
       const decidedBy = stopper ?? (count === 1 && radialMm < wish.depthCapMm - 1e-9 ? 'stock' : wish.depthCapBy);
@@ -196,7 +132,7 @@ export function fitCut(
   if (!found) return undefined;
   if (record) {
     tellPlan(wish, found, lengthMm, record);
-    evaluate(context, wish, Math.max(...found.passes.map((p) => p.depthMm)), found.feed, school, bendPerN, record);
+    evaluate(setup, Math.max(...found.passes.map((p) => p.depthMm)), found.feed, school, record);
   }
   const { count: _count, feed: _feed, ...cut } = found;
   return cut;

@@ -1,4 +1,4 @@
-export { type BentLine, bentLineOf } from './bending.ts';
+export { type BentLine, bentLineOf, holdOfCut } from './bending.ts';
 export { HANDLING_MIN, passDepths } from './fit-cut.ts';
 export { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
 export type {

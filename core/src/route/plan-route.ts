@@ -13,9 +13,8 @@ import {
   reachFromTail,
   type Waiting,
   type Worked,
-  withMeans,
 } from '../hold/index.ts';
-import { checkLathe, feedsOf, usualChuck } from '../lathe/index.ts';
+import { checkLathe, feedsOf } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Outside, Part } from '../part/index.ts';
 import { type Chamfer, edgeOf, outsides } from '../part/index.ts';
@@ -24,7 +23,7 @@ import { toolFor } from '../tool/index.ts';
 import { finishedShaft } from './bending.ts';
 import { centreHoleDepthMm, wantsCentreHole } from './centre.ts';
 import { chamferOperation, openingOperations, shoulderOperation, touchAgainOperation } from './ends.ts';
-import type { FitContext } from './fit-cut.ts';
+import type { FitContext } from './fit-context.ts';
 import type { Operation, Plan, PlanInput } from './plan.ts';
 import { weighChanges } from './stay.ts';
 import { finishLevel, type Level, levelOf, measureRoughed, type RecorderFor, roughLevel } from './turning.ts';
@@ -57,8 +56,8 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
   const { part, stockMm, hold, tools } = given;
   const held = given.again ? putInAgain(given, given.again, recorderFor) : putInFirst(given, recorderFor, barLengthMm);
   const { blank, holding } = held;
-  const lathe = withMeans(given.lathe, holding.method, holding);
-  const input: PlanInput = lathe === given.lathe ? given : { ...given, lathe };
+  const { lathe } = given;
+  const input = given;
   const worked = given.again?.worked;
   const problems = [
     // what is merely odd about the lathe is told on its own page
@@ -72,7 +71,7 @@ function planWith(given: PlanInput, recorderFor: RecorderFor, barLengthMm: numbe
   if (problems.some((p) => p.severity !== 'warning') || outsides(part).length === 0) return empty;
   const context: FitContext = {
     input,
-    speeds: speedTable(lathe),
+    speeds: speedTable(lathe, holding.maxRpm),
     policy: input.policy ?? usualPolicy,
     feeds: feedsOf(lathe),
     holding,
@@ -174,45 +173,63 @@ interface PutIn {
 
 /** The bar's piece in the lathe for the first time. */
 function putInFirst(input: PlanInput, recorderFor: RecorderFor, barLengthMm: number | undefined): PutIn {
-  const { part, lathe, stockMm, hold } = input;
-  const blank = blankFor(part, stockMm, hold, usualChuck(lathe).jawLengthMm, recorderFor('hold'), input.spigots);
+  const { part, lathe, chuck, stockMm, hold } = input;
+  const blank = blankFor(part, stockMm, hold, chuck.jawLengthMm, recorderFor('hold'), input.spigots);
   const spigotMm = input.spigots?.leftMm ?? 0;
-  const holding = holdingFor(part, blank, hold, recorderFor('hold'), spigotMm);
+  const holding = holdingFor(part, blank, hold, chuck, recorderFor('hold'), spigotMm);
   // a casting is held by one of its own steps
   if (input.rough && spigotMm === 0) return putCastingIn(input, blank, recorderFor);
-  const problems = [...checkDiameters(part, stockMm), ...checkBlank(blank, barLengthMm, hold.kerfMm, lathe)];
+  const problems = [...checkDiameters(part, stockMm), ...checkBlank(blank, barLengthMm, hold.kerfMm, lathe, chuck)];
   return { blank, holding, problems };
 }
 
 /** A casting in the lathe for the first time: on the step that leaves most to be cut. */
 function putCastingIn(input: PlanInput, blank: Blank, recorderFor: RecorderFor): PutIn {
-  const { part, lathe, stockMm, hold, rough } = input;
+  const { part, lathe, chuck, stockMm, hold, rough } = input;
   const method = hold.method;
   const setup = { id: '', tail: 'right' as const, method, gripMm: hold.gripMm };
   const worked: Worked = {
     ...{ doneIds: [], edgeIds: [], tailMm: hold.faceTailMm, headMm: hold.faceHeadMm, rough },
     ...{ tailCentre: false, headCentre: false },
   };
-  const { holding, problems } = heldAgain(part, setup, worked, stockMm, lathe, hold.clearanceMm, recorderFor('hold'));
+  const { holding, problems } = heldAgain(
+    part,
+    setup,
+    worked,
+    stockMm,
+    lathe,
+    chuck,
+    hold.clearanceMm,
+    recorderFor('hold'),
+  );
   return {
     blank: { ...blank, gripMm: holding?.gripMm ?? blank.gripMm },
-    holding: holding ?? holdingFor(part, blank, hold),
+    holding: holding ?? holdingFor(part, blank, hold, chuck),
     problems: [
       ...checkDiameters(part, stockMm),
       ...problems.map((p) => under(['hold', 'choice'], p)),
       // how long it is gripped was said of its own step
-      ...checkBlank(blank, undefined, 0, lathe).filter((p) => p.path[1] !== 'gripMm'),
+      ...checkBlank(blank, undefined, 0, lathe, chuck).filter((p) => p.path[1] !== 'gripMm'),
     ],
   };
 }
 
 /** A piece that is held again: as long as it is by now, on what it is held by. */
 function putInAgain(
-  { part, lathe, stockMm, hold }: PlanInput,
+  { part, lathe, chuck, stockMm, hold }: PlanInput,
   { setup, worked }: NonNullable<PlanInput['again']>,
   recorderFor: RecorderFor,
 ): PutIn {
-  const { holding, problems } = heldAgain(part, setup, worked, stockMm, lathe, hold.clearanceMm, recorderFor('hold'));
+  const { holding, problems } = heldAgain(
+    part,
+    setup,
+    worked,
+    stockMm,
+    lathe,
+    chuck,
+    hold.clearanceMm,
+    recorderFor('hold'),
+  );
   const { tailMm, headMm } = worked;
   const lines = [
     { part: 'finished' as const, mm: part.lengthMm },
@@ -229,6 +246,7 @@ function putInAgain(
   const free: Holding = {
     ...{ method: 'chuck', why: 'chosen', jawsMm: -headMm, rawEndMm: part.lengthMm + tailMm },
     ...{ overhangMm: blank.lengthMm, overhangDiameters: blank.lengthMm / stockMm, wantsRest: false, gripMm: 0 },
+    ...{ onMm: stockMm, forceN: chuck.forceN, maxRpm: chuck.maxRpm },
   };
   return { blank, holding: holding ?? free, problems };
 }

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { School, SpeedPolicy, SpeedReason } from '../cutting/index.ts';
 import type { Instrument } from '../gauge/index.ts';
 import type { Blank, HoldChoice, Holding, Setup, Spigots, Waiting, Worked } from '../hold/index.ts';
-import type { Fineness, Lathe } from '../lathe/index.ts';
+import type { Chuck, Fineness, Lathe } from '../lathe/index.ts';
 import type { Limits } from '../limit/index.ts';
 import type { Material } from '../material/index.ts';
 import type { Part } from '../part/index.ts';
@@ -34,6 +34,8 @@ export interface PlanInput {
   readonly part: Part;
   readonly material: Material;
   readonly lathe: Lathe;
+  /** the chuck that is on, or goes on */
+  readonly chuck: Chuck;
   readonly tools: readonly Tool[];
   readonly instruments: readonly Instrument[];
   /** over the corners of a bar that is not round */

@@ -1,6 +1,6 @@
 import { weighStay } from '../cutting/index.ts';
 import { powerKwAt } from '../lathe/index.ts';
-import type { FitContext } from './fit-cut.ts';
+import type { FitContext } from './fit-context.ts';
 import type { Operation, Setting } from './plan.ts';
 import type { RecorderFor } from './turning.ts';
 

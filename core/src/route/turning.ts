@@ -8,8 +8,9 @@ import type { Outside } from '../part/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
-import { roughingShaft, worstBendPerN } from './bending.ts';
-import { answerOf, type CutWish, type FitContext, type FittedCut, fitCut } from './fit-cut.ts';
+import { roughedShaft, worstBendPerN } from './bending.ts';
+import type { FitContext } from './fit-context.ts';
+import { answerOf, type CutWish, type FittedCut, fitCut } from './fit-cut.ts';
 import { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
 import type { Limiter, MeasuredAfter, Operation, OwnCut } from './plan.ts';
 import { usualMinutes } from './usual-minutes.ts';
@@ -141,11 +142,8 @@ export function roughLevel(
   const toMm = Number((level.targetMm + level.allowanceMm).toFixed(9));
   const tool = toolFor(context.input.tools, 'rougher');
   if (!tool || startMm - toMm < 0.02) return undefined;
-  // a casting is nowhere thicker towards the tail than it will be by much: its finished shape is the safe answer
-  const shaft = context.input.rough
-    ? context.shaft
-    : roughingShaft(context.shaft, context.holding, level.zFromMm, toMm);
   const zFromMm = level.shoulder ? level.zFromMm + SHOULDER_LEFT_MM : level.zFromMm;
+  const shaft = roughedShaft(context.shaft, context.input, context.holding, zFromMm, toMm);
   const wishFor = (school: School): CutWish => {
     const cap = depthCap(context, tool, school);
     return {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { speedPolicySchema } from '../cutting/index.ts';
 import { instrumentSchema } from '../gauge/index.ts';
 import { HOLD_METHODS, holdChoiceSchema, setupSchema } from '../hold/index.ts';
-import { standSchema, storedLatheSchema } from '../lathe/index.ts';
+import { chuckSchema, standSchema, storedLatheSchema } from '../lathe/index.ts';
 import { storedMaterialSchema } from '../material/index.ts';
 import {
   BORE_KINDS,
@@ -174,8 +174,9 @@ const plan = z.looseObject({
     headEndMm: number.optional(),
     supportMm: number.optional(),
     onId: short.optional(),
-    onMm: number.optional(),
-    forceN: number.optional(),
+    onMm: number,
+    forceN: number,
+    maxRpm: number,
   }),
   operations: z.array(z.looseObject({ id: short, kind })).max(5000),
   waiting: z
@@ -201,6 +202,7 @@ const frozenNow = z
     part,
     material: storedMaterialSchema,
     lathe: storedLatheSchema,
+    chuck: chuckSchema,
     tools: z.array(storedToolSchema).max(2000),
     instruments: z.array(instrumentSchema).max(500),
     stockMm: z.number().positive(),

@@ -1,7 +1,7 @@
 import type { School, SpeedPolicy } from '../cutting/index.ts';
 import type { Instrument } from '../gauge/index.ts';
 import type { HoldChoice } from '../hold/index.ts';
-import { type Lathe, type Stand, upgradeLathe } from '../lathe/index.ts';
+import { type Chuck, type Lathe, type Stand, upgradeLathe } from '../lathe/index.ts';
 import { type Material, upgradeMaterial } from '../material/index.ts';
 import { type Drawing, type Part, upgradeDrawing } from '../part/index.ts';
 import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
@@ -19,6 +19,8 @@ export interface FrozenRun {
   readonly part: Part;
   readonly material: Material;
   readonly lathe: Lathe;
+  /** that the work is held in, or that is on where it is held otherwise */
+  readonly chuck: Chuck;
   readonly tools: readonly Tool[];
   readonly instruments: readonly Instrument[];
   readonly stockMm: number;

@@ -1,5 +1,5 @@
 import { onTailCentre } from '../hold/index.ts';
-import { dialNumber, type Stand, type StandBesides, standOn, usualChuck } from '../lathe/index.ts';
+import { dialNumber, type Stand, type StandBesides, standOn } from '../lathe/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import type { RunState } from './state.ts';
 import { isPass, type Step } from './step.ts';
@@ -34,7 +34,7 @@ export function standNeeded(run: FrozenRun, step: Step): StandBesides {
   const inChuck = method === 'chuck' || method === 'chuckAndCentre';
   if (step.kind === 'mount')
     return {
-      ...(inChuck ? { chuckId: usualChuck(run.lathe).id } : {}),
+      ...(inChuck ? { chuckId: run.chuck.id } : {}),
       direction: 'stopped',
       ...(onCentre ? { setOverMm: 0 } : {}),
     };

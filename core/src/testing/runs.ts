@@ -14,7 +14,14 @@ export function runOf(
   const plan = planRoute(input);
   return {
     ...{ schema: 3, title: 'test', drawing: drawingOf(features), part: input.part, material: input.material },
-    ...{ lathe: input.lathe, tools: input.tools, instruments: input.instruments, stockMm, hold: input.hold },
+    ...{
+      lathe: input.lathe,
+      chuck: input.chuck,
+      tools: input.tools,
+      instruments: input.instruments,
+      stockMm,
+      hold: input.hold,
+    },
     ...{ school: input.school, spigots: { leftMm: 0, rightMm: 0 }, known: [], living: [] },
     ...{ plan, steps: stepsOf(plan), ...(stand ? { stand } : {}) },
   };

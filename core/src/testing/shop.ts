@@ -1,6 +1,6 @@
 import type { Instrument } from '../gauge/index.ts';
 import { usualHold } from '../hold/index.ts';
-import { type Lathe, lathePattern } from '../lathe/index.ts';
+import { chuckOf, type Lathe, lathePattern } from '../lathe/index.ts';
 import { materialById } from '../material/index.ts';
 import { type Drawing, emptyDrawing, emptyFeature, type Feature, resolveDrawing } from '../part/index.ts';
 import { typed } from '../quantity/index.ts';
@@ -106,6 +106,7 @@ export function planInput(features: readonly Feature[], stockMm: number, more: P
     part: resolveDrawing(drawingOf(features)).part,
     material: materialById('medium-carbon-steel')!,
     lathe: metricLathe,
+    chuck: chuckOf(more.lathe ?? metricLathe),
     tools,
     instruments,
     stockMm,

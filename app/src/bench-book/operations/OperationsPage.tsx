@@ -10,7 +10,7 @@ import {
   usualFeedMmPerRev,
 } from '@whelk/core/cutting';
 import { centreHole, centrePilots } from '@whelk/core/hold';
-import { handTurnsPerSecond, powerKwAt } from '@whelk/core/lathe';
+import { chuckOf, handTurnsPerSecond, powerKwAt } from '@whelk/core/lathe';
 import { TOOL_MATERIALS, type ToolMaterial } from '@whelk/core/material';
 import { parseLength } from '@whelk/core/quantity';
 import type { Recorder } from '@whelk/core/working';
@@ -80,7 +80,7 @@ function OperationsPage({ bench }: { bench: Bench }) {
       values: { speedMPerMin: material.speeds[tool].speedMPerMin, share: rule.speedShare },
     });
     const ideal = centring && habit === 'slow' ? ONE_SLOW_RPM : rpmFor(speedMPerMin, diameterMm, record);
-    return chooseSpeed(speedTable(lathe), ideal, record, bench.settings.policy);
+    return chooseSpeed(speedTable(lathe, chuckOf(lathe).maxRpm), ideal, record, bench.settings.policy);
   };
   const chosen = tell();
   const feedMm = usualFeedMmPerRev(operation, 'rough', diameterMm || 1);

@@ -40,8 +40,8 @@ export function DepthFeedMap({ setup, school, depthMm, feedMm, deepestMm, coarse
     };
   }, []);
   // depth and feed move about in the map; only what the map is of makes a new one
-  const { lathe, material, table: _table, feeds: _feeds, ...small } = setup;
-  const key = JSON.stringify([small, school, deepestMm, coarsestMm]);
+  const { lathe, material, table, feeds: _feeds, ...small } = setup;
+  const key = JSON.stringify([{ ...small, mostRpm: table.mostRpm }, school, deepestMm, coarsestMm]);
   useEffect(() => {
     const [of, ...rest] = JSON.parse(key) as [Omit<PlainSetup, 'lathe' | 'material'>, School, number, number];
     let late = false;

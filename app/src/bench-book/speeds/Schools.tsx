@@ -20,8 +20,11 @@ interface Props {
 export function Schools({ decisions, ready, standing, own, onOwn }: Props) {
   const { lathe, setup, depthMm, feedMm } = ready;
   const tell = (school: School) => (record: Recorder) =>
-    void decideCut(setup, { depthMm, feedMmPerRev: feedMm, lengthMm: setup.hold.overhangMm }, standing, (s) =>
-      s === school ? record : undefined,
+    void decideCut(
+      setup,
+      { depthMm, feedMmPerRev: feedMm, lengthMm: setup.hold.bending.shaft.lengthMm },
+      standing,
+      (s) => (s === school ? record : undefined),
     );
   return (
     <div className="mt-5 grid border-t-2 border-base-content md:grid-cols-3">

@@ -33,14 +33,14 @@ const EdgeLife = memo(lazy(() => import('./EdgeLife.tsx')));
 function SpeedsPage({ bench, taken }: { bench: Bench; taken?: Taken }) {
   const { words, change } = useWords(bench, taken);
   const lathe = bench.lathes.find((l) => l.id === words.latheId);
-  const made = useMemo(() => setupOf(bench, words), [bench, words]);
+  const made = useMemo(() => setupOf(bench, words, taken), [bench, words, taken]);
   const unit = lathe?.unit ?? 'mm';
   const standing = bench.standing[words.latheId] ?? {};
   const decisions =
     made &&
     decideCut(
       made.setup,
-      { depthMm: made.depthMm, feedMmPerRev: made.feedMm, lengthMm: made.setup.hold.overhangMm },
+      { depthMm: made.depthMm, feedMmPerRev: made.feedMm, lengthMm: made.setup.hold.bending.shaft.lengthMm },
       standing,
     );
   const own = decisions?.find((d) => d.school === words.school);

@@ -1,5 +1,5 @@
 import { decideCut, evaluateCut } from '@whelk/core/cutting';
-import { cutOf, materialsOf, type Shop, shopFileSchema } from '@whelk/core/job';
+import { cutOf, materialsOf, planJob, type Shop, shopFileSchema } from '@whelk/core/job';
 import { materialById } from '@whelk/core/material';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -77,8 +77,10 @@ describe('the sentence', () => {
       setupOf({ ...bench, tools }, { ...first, ...more })!.setup;
     expect(setup({ ra: 'N6' }).raUm).toBe(0.8);
     expect(setup({}).raUm).toBeUndefined();
-    expect(setup({ held: 'chuck' }).hold).toMatchObject({ tailCentre: false, atMm: 90, bendAllowedMm: 0.1 });
-    expect(setup({ held: 'centre' }).hold).toMatchObject({ tailCentre: true, atMm: 54 });
+    const bending = (held: Words['held']) => setup({ held }).hold.bending;
+    expect(bending('chuck')).toMatchObject({ support: 'chuck', atMm: 90, shaft: { lengthMm: 90 } });
+    expect(bending('centre')).toMatchObject({ support: 'chuckAndCentre', atMm: 54 });
+    expect(setup({}).hold.bendAllowedMm).toBe(0.1);
     expect(setup({}).hold.jawForceN).toBe(long!.holding.chucks[0]!.forceN);
     expect(setup({}).policy).toEqual(demo.settings.policy);
     const flat = bench.tools.map((t) => ({ ...t, flatMm: 2 }));
@@ -166,7 +168,20 @@ describe('an operation of a job', () => {
     const { setup, depthMm, feedMm } = setupOf(bench, words)!;
     expect(setup.diameterMm).toBeCloseTo(cut.diameterMm, 2);
     expect([depthMm, feedMm]).toEqual([expect.closeTo(cut.depthMm, 2), expect.closeTo(cut.feedMm, 3)]);
-    expect(setup.hold).toMatchObject({ tailCentre: cut.tailCentre, overhangMm: expect.closeTo(cut.overhangMm, 1) });
+    expect([words.held, Number(words.overhang)]).toEqual([
+      cut.tailCentre ? 'centre' : 'chuck',
+      expect.closeTo(cut.overhangMm, 1),
+    ]);
+    // and it bends and is gripped as the plan has it, until it is said to be held otherwise
+    const planned = planJob(job, shop).plan!.operations.find((o) => o.id === cut.operationId)!;
+    const again = (w: typeof words) => {
+      const made = setupOf(bench, w, taken)!;
+      return evaluateCut(made.setup, made.depthMm, made.feedMm, job.route.school)!;
+    };
+    expect(again(words).bendMm).toBeCloseTo(planned.loads!.bendMm, 3);
+    expect(again(words).gripShare).toBeCloseTo(planned.loads!.gripShare, 2);
+    expect(again(words).chosen.speed.label).toBe(planned.setting!.speedLabel);
+    expect(again({ ...words, overhang: '200' }).bendMm).not.toBeCloseTo(planned.loads!.bendMm, 3);
   });
   it('is told in inches on a lathe in inches', () => {
     const words = wordsOf(bench, { ...taken, latheId: grey!.id, diameterMm: 25.4, depthMm: 1.27, feedMm: 0.127 });

@@ -11,7 +11,7 @@ import {
   usualFeedMmPerRev,
 } from '@whelk/core/cutting';
 import type { Job, OperationCut, Settings } from '@whelk/core/job';
-import { feedsOf, type Lathe, type Positions, usualChuck } from '@whelk/core/lathe';
+import { chuckOf, feedsOf, type Lathe, type Positions } from '@whelk/core/lathe';
 import { familyOf, type Material } from '@whelk/core/material';
 import { readFinish } from '@whelk/core/part';
 import { parseLength, shortLength } from '@whelk/core/quantity';
@@ -136,10 +136,21 @@ export function mmOf(words: Words, word: LengthWord, unit: 'mm' | 'in'): number 
 
 /** What is worked out of a lathe once, however often a word changes: its exact feeds are slow to make. */
 const known = new WeakMap<Lathe, Pick<CutSetup, 'table' | 'feeds'>>();
-function ofLathe(lathe: Lathe): Pick<CutSetup, 'table' | 'feeds'> {
-  const made = known.get(lathe) ?? { table: speedTable(lathe), feeds: feedsOf(lathe) };
+function ofLathe(lathe: Lathe, mostRpm: number): Pick<CutSetup, 'table' | 'feeds'> {
+  const before = known.get(lathe);
+  if (before?.table.mostRpm === mostRpm) return before;
+  const made = { table: speedTable(lathe, mostRpm), feeds: before?.feeds ?? feedsOf(lathe) };
   known.set(lathe, made);
   return made;
+}
+
+/** Words that say how the work is held: while they are the job's own, it is reckoned as the job's own steps. */
+const HELD_WORDS = ['latheId', 'diameter', 'held', 'overhang'] as const;
+/** Whether the sentence still speaks of the work as the job holds it. */
+export function asInJob(bench: Bench, words: Words, taken: Taken | undefined): taken is Taken {
+  if (!taken) return false;
+  const own = wordsOf(bench, taken);
+  return HELD_WORDS.every((w) => own[w] === words[w]);
 }
 
 export interface Ready {
@@ -151,7 +162,7 @@ export interface Ready {
 }
 
 /** Everything that the decision needs, once every word of the sentence makes sense. */
-export function setupOf(bench: Bench, words: Words): Ready | undefined {
+export function setupOf(bench: Bench, words: Words, taken?: Taken): Ready | undefined {
   const lathe = bench.lathes.find((l) => l.id === words.latheId);
   const tool = bench.tools.find((t) => t.id === words.toolId);
   const material = bench.materials.find((m) => m.id === words.materialId);
@@ -159,7 +170,9 @@ export function setupOf(bench: Bench, words: Words): Ready | undefined {
   const [diameterMm, depthMm, feedMm, overhangMm, bendMm] = lengthWords.map((w) => mmOf(words, w, lathe.unit));
   if (!diameterMm || !depthMm || !feedMm || !overhangMm || !bendMm) return undefined;
   const ra = words.ra.trim() === '' ? undefined : readFinish(words.ra);
-  const { table, feeds } = ofLathe(lathe);
+  const chuck = chuckOf(lathe);
+  const own = asInJob(bench, words, taken) ? taken : undefined;
+  const { table, feeds } = ofLathe(lathe, own?.mostRpm ?? chuck.maxRpm);
   if (table.fixed.length === 0 && !table.ranges) return undefined;
   const { deepestMm, noseRadiusMm, kappaDeg, edgeRadiusMm } = tool;
   return {
@@ -175,13 +188,12 @@ export function setupOf(bench: Bench, words: Words): Ready | undefined {
       feeds,
       operation: words.operation,
       diameterMm,
-      hold: holdWhereItBends({
-        tailCentre: words.held === 'centre',
-        overhangMm,
-        diameterMm,
-        jawForceN: usualChuck(lathe).forceN,
-        bendAllowedMm: bendMm,
-      }),
+      hold: own
+        ? { ...own.hold, bendAllowedMm: bendMm }
+        : holdWhereItBends({
+            ...{ tailCentre: words.held === 'centre', overhangMm, diameterMm, jawForceN: chuck.forceN },
+            ...{ bendAllowedMm: bendMm, modulusGPa: material.modulusGPa },
+          }),
       raUm: ra,
       policy: bench.settings.policy,
     },

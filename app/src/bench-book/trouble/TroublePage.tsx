@@ -14,14 +14,18 @@ function TroublePage({ bench }: { bench: Bench }) {
   const beside = useKnownBeside();
   const made = setupOf(bench, words);
   const lathe = bench.lathes.find((l) => l.id === words.latheId);
-  const asked = made && { depthMm: made.depthMm, feedMmPerRev: made.feedMm, lengthMm: made.setup.hold.overhangMm };
+  const asked = made && {
+    depthMm: made.depthMm,
+    feedMmPerRev: made.feedMm,
+    lengthMm: made.setup.hold.bending.shaft.lengthMm,
+  };
   const own = asked && decideCut(made.setup, asked)?.find((d) => d.school === words.school);
   const conditions: Conditions | undefined = made &&
     own && {
       operation: words.operation,
       ...conditionsOfCut(own.cut, made.setup.hold.bendAllowedMm),
       tailCentre: words.held === 'centre',
-      overhangDiameters: made.setup.hold.overhangMm / made.setup.diameterMm,
+      overhangDiameters: made.setup.hold.bending.shaft.lengthMm / made.setup.diameterMm,
       noseRadiusMm: made.tool.noseRadiusMm || undefined,
       thinnestChipMm: thinnestChipMm(made.tool.edgeRadiusMm),
       ...beside.conditions,

@@ -1,4 +1,3 @@
-import { usualChuck } from '@whelk/core/lathe';
 import { insides, outsides } from '@whelk/core/part';
 import type { Problem } from '@whelk/core/quantity';
 import { useState } from 'react';
@@ -49,8 +48,8 @@ function CutStation({ id, stored, shop, runs }: StationProps) {
           <section key={s?.number ?? 1} aria-label={s ? `Holding ${s.number}` : 'Pieces'}>
             {s && (
               <h3 className="mt-5 font-bold">
-                Holding {s.number}: {methodText(usualChuck(s.input.lathe).name, s.plan.holding.method)}, {s.tail} end to
-                the tailstock <span className="muted font-normal">· {minutes(s.plan.minutes)}</span>
+                Holding {s.number}: {methodText(s.input.chuck.name, s.plan.holding.method)}, {s.tail} end to the
+                tailstock <span className="muted font-normal">· {minutes(s.plan.minutes)}</span>
               </h3>
             )}
             <ul className="rows">

@@ -1,5 +1,4 @@
 import { nextSetup, type PlannedJob } from '@whelk/core/job';
-import { usualChuck } from '@whelk/core/lathe';
 import { Plus } from 'lucide-react';
 import { methodText } from '../../messages/words.ts';
 import { minutes } from '../../ui/format.ts';
@@ -31,7 +30,7 @@ export function SetupBar({
             onClick={() => onShow(s.number)}
           >
             <b>
-              {s.number}. {methodText(usualChuck(s.input.lathe).name, s.plan.holding.method)}
+              {s.number}. {methodText(s.input.chuck.name, s.plan.holding.method)}
             </b>
             <span className="muted block text-sm">
               {s.tail === 'right' ? 'right' : 'left'} end to the tailstock · {does(s)}

@@ -1,6 +1,6 @@
 import { type GripPlace, gripPlaces, HOLD_METHODS, PROTECTIONS, type Setup } from '@whelk/core/hold';
 import type { PlannedSetup } from '@whelk/core/job';
-import { type Lathe, usualChuck } from '@whelk/core/lathe';
+import { chuckOf, type Lathe } from '@whelk/core/lathe';
 import { methodNames, protectionText } from '../../messages/words.ts';
 import { byRule } from '../../ui/format.ts';
 import { AllowanceField } from '../../ui/number-field/AllowanceField.tsx';
@@ -40,7 +40,9 @@ export default function AgainHold({
   const inJaws = setup.method === 'auto' || setup.method === 'chuck' || setup.method === 'chuckAndCentre';
   const dog = setup.method === 'betweenCentres';
   const places =
-    inJaws || dog ? gripPlaces(shown.part, input.again!.worked, input.stockMm, input.lathe, clearanceMm, dog) : [];
+    inJaws || dog
+      ? gripPlaces(shown.part, input.again!.worked, input.stockMm, input.lathe, input.chuck, clearanceMm, dog)
+      : [];
   const chooses = places[0] ? `Whelk chooses: ${nameOf(places[0].id)}` : 'Nothing can be gripped so';
   const placeText = (p: GripPlace): string =>
     `${nameOf(p.id)}, Ø${byRule(p.diameterMm, unit)} × ${byRule(p.gripMm, unit)} ${unit}${p.poor ? `, ${poorText[p.poor]}` : p.finished ? '' : ', still raw'}`;
@@ -69,7 +71,7 @@ export default function AgainHold({
         {inJaws && (
           <SelectField
             label="Chuck"
-            value={setup.chuckId ?? usualChuck(lathe).id}
+            value={chuckOf(lathe, setup.chuckId).id}
             choices={lathe.holding.chucks.map((c) => [c.id, c.name] as const)}
             onPick={(chuckId) => onChange({ chuckId })}
           />

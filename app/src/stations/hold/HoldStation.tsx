@@ -1,6 +1,6 @@
 import type { HoldChoice, Setup } from '@whelk/core/hold';
 import { planJob, stationOf } from '@whelk/core/job';
-import { usualChuck, withChuckOn } from '@whelk/core/lathe';
+import { chuckOf } from '@whelk/core/lathe';
 import { bentLineOf } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
 import { lazy, Suspense, useMemo, useState } from 'react';
@@ -47,7 +47,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
   const [waysRef, waysSeen] = useSeen<HTMLElement>(1200);
   const [truingRef, truingSeen] = useSeen<HTMLElement>();
-  const held = shown ? usualChuck(shown.input.lathe) : lathe && usualChuck(withChuckOn(lathe, choice.chuckId));
+  const held = shown ? shown.input.chuck : lathe && chuckOf(lathe, choice.chuckId);
   const at = (operationId: string) => (number > 1 ? `${number}/${operationId}` : operationId);
   const tellFor = (operationId: string, codes: readonly string[]) => (record: Recorder) =>
     void planJob(job, shop, (op) =>
@@ -131,7 +131,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
                       <span className="muted block text-sm">
                         {length(l.sizes.betweenCentresMm, unit)} {unit} between centres · Ø
                         {length(l.sizes.swingOverCrossSlideMm, unit)} over the cross-slide ·{' '}
-                        {power(l.drive.motorKw, unit)} · {usualChuck(l).name}
+                        {power(l.drive.motorKw, unit)} · {chuckOf(l).name}
                       </span>
                     </label>
                   </li>

@@ -1,6 +1,6 @@
 import { checkBarFor } from '@whelk/core/hold';
 import { type Job, materialIn, type PlannedJob, type Shop } from '@whelk/core/job';
-import { usualChuck, withChuckOn } from '@whelk/core/lathe';
+import { chuckOf } from '@whelk/core/lathe';
 import { barSizes } from '@whelk/core/stock';
 import { wordProblem } from '../../messages/problems.ts';
 import { barText } from '../../messages/stock.ts';
@@ -28,8 +28,7 @@ export function BarChoice({ job, shop, planned, blankMm, onChoose }: Props) {
       const sizes = barSizes(bar);
       const problem =
         sizes &&
-        checkBarFor(part, sizes, lathe ? usualChuck(withChuckOn(lathe, job.hold.choice.chuckId)).runoutMm : 0, outMm)
-          .problems[0];
+        checkBarFor(part, sizes, lathe ? chuckOf(lathe, job.hold.choice.chuckId).runoutMm : 0, outMm).problems[0];
       const short = sizes && blankMm !== undefined && sizes.lengthMm < blankMm;
       const verdict = !sizes
         ? '✕ its record is wrong'

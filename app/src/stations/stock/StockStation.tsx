@@ -1,6 +1,6 @@
 import { blankFor, cutOffMm } from '@whelk/core/hold';
 import { planJob, stationOf } from '@whelk/core/job';
-import { usualChuck, withChuckOn } from '@whelk/core/lathe';
+import { chuckOf } from '@whelk/core/lathe';
 import { outsides } from '@whelk/core/part';
 import { shortLength } from '@whelk/core/quantity';
 import { type Bar, barMassKg, cleanUpOf, sectionMm2 } from '@whelk/core/stock';
@@ -36,7 +36,7 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
   const { choice } = job.hold;
   const largest = Math.max(0, ...outsides(part).map((f) => f.limits.upperMm));
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
-  const chuck = lathe && usualChuck(withChuckOn(lathe, choice.chuckId));
+  const chuck = lathe && chuckOf(lathe, choice.chuckId);
   const jawLengthMm = chuck?.jawLengthMm ?? 40;
   const blank =
     plan?.blank ??

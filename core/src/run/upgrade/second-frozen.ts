@@ -1,3 +1,5 @@
+import { upgradeLathe } from '../../lathe/index.ts';
+
 /**
  * Runs of the second version kept the part as two chains: lengths of the outside, each with its edges and what is cut into it, and
  * steps of holes told from their face inwards. Now a part is one list of named surfaces. Frozen: written for that version's shape
@@ -73,9 +75,18 @@ export function namesItsSurfaces(stored: unknown): unknown {
   // lying the other way round, what is towards the right is the drawing's left
   const drawn = (end: End): End => (tail === 'right' ? end : opposite[end]);
   const outside = listOf(features);
+  const lathe = upgradeLathe(stored.lathe);
+  // the chuck that was on stood first, and what held the work told only what differed from it
+  const chuck = isObject(lathe) && isObject(lathe.holding) ? listOf(lathe.holding.chucks)[0] : undefined;
+  const plan = isObject(stored.plan) ? stored.plan : {};
+  const holding = isObject(plan.holding) ? plan.holding : {};
   return {
     ...stored,
-    schema: 3,
+    ...{ schema: 3, lathe, chuck },
+    plan: {
+      ...plan,
+      holding: { onMm: stored.stockMm, forceN: chuck?.forceN, maxRpm: chuck?.maxRpm, ...holding },
+    },
     part: {
       ...{ lengthMm, largestMm, tail, relations: [], notes: [] },
       surfaces: [
