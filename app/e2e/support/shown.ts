@@ -45,15 +45,15 @@ export function shownPlan(job: Job, shop: Shop): object {
     },
     problems: planned.problems.map((p) => p.code).toSorted(),
     setups: planned.setups.map(({ plan }) => ({
-      holding: [plan.holding.method, plan.holding.jawsMm, plan.holding.gripMm],
-      blankMm: plan.blank.lengthMm,
+      holding: plan.held && [plan.held.method, plan.held.jawsMm, plan.held.gripMm],
       minutes: plan.minutes,
       operations: plan.operations.map((o) => [
         ...[o.id, o.setting?.rpm, o.setting?.feedMmPerRev, o.targetMm],
         o.passes.map((p) => p.diameterAfterMm),
       ]),
-      waiting: plan.waiting.map((w) => [w.what, w.featureId, w.why]),
+      waiting: plan.waiting.map((w) => [w.id, w.why]),
     })),
+    blankMm: planned.blank?.lengthMm,
   }) as object;
 }
 

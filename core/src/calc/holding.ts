@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { instrumentSchema } from '../gauge/index.ts';
-import { gripPlaces, holdChoiceSchema, MOST_SETUPS, setupSchema, usualHold } from '../hold/index.ts';
+import { firstSetup, gripPlaces, MOST_SETUPS, setupSchema } from '../hold/index.ts';
 import {
+  FIRST_SETUP_ID,
   type Job,
   newJob,
   planJob,
@@ -9,12 +10,11 @@ import {
   stillWaiting,
   turnedTogether,
   usualSettings,
-  waysAgain,
   waysOfHolding,
 } from '../job/index.ts';
 import { latheSchema } from '../lathe/index.ts';
 import { drawingSchema } from '../part/index.ts';
-import { barSchema } from '../stock/index.ts';
+import { allowancesSchema, barSchema, usualAllowances } from '../stock/index.ts';
 import { toolSchema } from '../tool/index.ts';
 import { calculation } from './entry.ts';
 
@@ -26,18 +26,22 @@ const held = {
   tools: z.array(toolSchema).max(200),
   instruments: z.array(instrumentSchema).max(200),
   quantity: z.number().int().min(1).max(1000).default(1),
-  hold: holdChoiceSchema.default(usualHold),
-  further: z.array(setupSchema).max(MOST_SETUPS).default([]),
+  allow: allowancesSchema.default({ ...usualAllowances }),
+  setups: z
+    .array(setupSchema)
+    .min(1)
+    .max(MOST_SETUPS)
+    .default(() => [firstSetup(FIRST_SETUP_ID)]),
 };
 type Held = z.infer<z.ZodObject<typeof held>>;
 
 function asJob(input: Held): { job: Job; shop: Shop } {
-  const { drawing, bar, lathe, tools, instruments, quantity, hold, further } = input;
+  const { drawing, bar, lathe, tools, instruments, quantity, allow, setups } = input;
   const empty = newJob('calculation', drawing.unit, usualSettings);
   return {
     job: {
-      ...{ ...empty, quantity, drawing, stock: { barId: bar.id } },
-      hold: { latheId: lathe.id, choice: hold, further },
+      ...{ ...empty, quantity, drawing, stock: { barId: bar.id, allow } },
+      hold: { latheId: lathe.id, setups },
     },
     shop: { lathes: [lathe], bars: [bar], tools, instruments, materials: [] },
   };
@@ -56,12 +60,7 @@ export const holding = [
     tab: 'holding',
     input: z.strictObject({
       ...held,
-      number: z
-        .number()
-        .int()
-        .min(1)
-        .max(MOST_SETUPS + 1)
-        .default(1),
+      number: z.number().int().min(1).max(MOST_SETUPS).default(1),
     }),
     output: z.object({
       ways: z.array(
@@ -81,11 +80,9 @@ export const holding = [
       const { job, shop } = asJob(input);
       const problems = told(planJob(job, shop).problems);
       if (problems.length > 0) return { problems };
-      if (number > 1 && !input.further[number - 2])
-        return {
-          problems: [{ code: 'input.tooBig', path: ['number'], value: number, limit: input.further.length + 1 }],
-        };
-      const ways = number === 1 ? waysOfHolding(job, shop) : waysAgain(job, shop, number);
+      if (!input.setups[number - 1])
+        return { problems: [{ code: 'input.tooBig', path: ['number'], value: number, limit: input.setups.length }] };
+      const ways = waysOfHolding(job, shop, number);
       return {
         ways: ways.map(({ id, kind, tailCentre, owned, does, chosen, costMin, reasons }) => ({
           ...{ id, kind, tailCentre, owned, does, chosen, costMin },
@@ -113,7 +110,7 @@ export const holding = [
           runoutMm: z.number().optional(),
         }),
       ),
-      waiting: z.array(z.object({ what: z.string(), featureId: z.string().optional(), why: z.string() })),
+      waiting: z.array(z.object({ id: z.string(), why: z.string() })),
     }),
     run: (input) => {
       const { job, shop } = asJob(input);
@@ -122,14 +119,20 @@ export const holding = [
       if (wrong.length > 0) return { problems: wrong };
       const together = turnedTogether(setups);
       return {
-        holdings: setups.map(({ number, tail, plan }, i) => ({
-          ...{ number, tail, method: plan.holding.method, onId: plan.holding.onId, minutes: plan.minutes },
-          ...{ gripMm: plan.holding.gripMm, overhangMm: plan.holding.overhangMm },
+        holdings: setups.map(({ number, setup, plan }, i) => ({
+          ...{
+            number,
+            tail: setup.tail,
+            method: plan.held?.method ?? '',
+            onId: plan.held?.onId,
+            minutes: plan.minutes,
+          },
+          ...{ gripMm: plan.held?.gripMm ?? 0, overhangMm: plan.held?.overhangMm ?? 0 },
           operations: plan.operations.map((o) => o.id),
           turned: [...together[i]!.featureIds],
           runoutMm: together[i]!.runoutMm,
         })),
-        waiting: stillWaiting(setups).map(({ what, featureId, why }) => ({ what, featureId, why })),
+        waiting: stillWaiting(setups).map(({ id, why }) => ({ id, why })),
       };
     },
   }),
@@ -138,12 +141,7 @@ export const holding = [
     tab: 'holding',
     input: z.strictObject({
       ...held,
-      number: z
-        .number()
-        .int()
-        .min(2)
-        .max(MOST_SETUPS + 1)
-        .default(2),
+      number: z.number().int().min(1).max(MOST_SETUPS).default(1),
     }),
     output: z.object({
       places: z.array(
@@ -162,7 +160,7 @@ export const holding = [
       const { job, shop } = asJob(input);
       const { setups, problems } = planJob(job, shop);
       const setup = setups[number - 1];
-      if (!setup?.input.again) {
+      if (!setup) {
         const wrong = told(problems);
         return {
           problems:
@@ -171,14 +169,12 @@ export const holding = [
               : [{ code: 'input.tooBig', path: ['number'], value: number, limit: setups.length }],
         };
       }
-      const { part, input: planned } = setup;
-      const { stockMm, lathe, chuck, hold } = planned;
+      const { piece, means, chuck, wishes } = setup;
+      const by = { lathe: means.lathe, chuck, clearanceMm: wishes.clearanceMm };
       return {
-        places: gripPlaces(part, planned.again!.worked, stockMm, lathe, chuck, hold.clearanceMm).map(
-          ({ id, diameterMm, jawsMm, gripMm, outMm, finished, poor }) => ({
-            ...{ id, diameterMm, jawsMm, gripMm, outMm, finished, poor },
-          }),
-        ),
+        places: gripPlaces(piece, by).map(({ id, diameterMm, jawsMm, gripMm, outMm, finished, poor }) => ({
+          ...{ id, diameterMm, jawsMm, gripMm, outMm, finished, poor },
+        })),
       };
     },
   }),

@@ -1,12 +1,15 @@
 import { z } from 'zod';
 import { chooseSpeed, speedTable } from '../cutting/index.ts';
 import { instrumentSchema } from '../gauge/index.ts';
-import { blankFor, centreHole, holdChoiceSchema, usualHold } from '../hold/index.ts';
+import { centreHole, checkDiameters, firstSetup, setupSchema, usualGripMm } from '../hold/index.ts';
+import { FIRST_SETUP_ID } from '../job/index.ts';
 import { chuckOf, dialMove, dialSchema, latheSchema, readDialNumber } from '../lathe/index.ts';
 import { materialById } from '../material/index.ts';
 import { drawingSchema, resolveDrawing } from '../part/index.ts';
-import { planRoute } from '../route/index.ts';
+import { planSetup } from '../route/index.ts';
+import { allowancesSchema, type BarSizes, blankFor, usualAllowances } from '../stock/index.ts';
 import { toolSchema } from '../tool/index.ts';
+import { blankPiece } from '../work/index.ts';
 import { calculation } from './entry.ts';
 import { positive } from './positive.ts';
 
@@ -63,7 +66,9 @@ export const latheWork = [
     input: z.strictObject({
       drawing: drawingSchema,
       stockMm: positive,
-      hold: holdChoiceSchema.default(usualHold),
+      allow: allowancesSchema.default({ ...usualAllowances }),
+      /** gripped on spare stock; as is usual where it is not given, 0 where the part itself is gripped */
+      gripMm: z.number().min(0).max(500).optional(),
       jawLengthMm: positive,
     }),
     output: z.object({
@@ -71,11 +76,12 @@ export const latheWork = [
       lengthMm: z.number(),
       gripMm: z.number(),
     }),
-    run: ({ drawing, stockMm, hold, jawLengthMm }, record) => {
+    run: ({ drawing, stockMm, allow, jawLengthMm, gripMm: asked }, record) => {
       const { part, problems } = resolveDrawing(drawing);
       if (problems.some((p) => p.severity !== 'warning'))
         return { problems: problems.map((p) => ({ ...p, path: ['drawing', ...p.path] })) };
-      const { lines, lengthMm, gripMm } = blankFor(part, stockMm, hold, jawLengthMm, record);
+      const gripMm = asked ?? usualGripMm(stockMm, jawLengthMm);
+      const { lines, lengthMm } = blankFor(part, stockMm, allow, gripMm, record);
       return { lines: [...lines], lengthMm, gripMm };
     },
   }),
@@ -89,32 +95,46 @@ export const latheWork = [
       tools: z.array(toolSchema).max(200),
       instruments: z.array(instrumentSchema).max(200),
       stockMm: positive,
-      hold: holdChoiceSchema.default(usualHold),
+      allow: allowancesSchema.default({ ...usualAllowances }),
+      setup: setupSchema.default(() => firstSetup(FIRST_SETUP_ID)),
       school: z.enum(['shopRule', 'conditions', 'machineFirst']).default('conditions'),
     }),
     output: z.object({
       operations: z.array(z.any()),
       waiting: z.array(z.any()),
-      holding: z.any(),
+      held: z.any(),
       blank: z.any(),
       warnings: z.array(z.any()),
       minutes: z.number(),
       changes: z.number(),
     }),
-    run: ({ drawing, materialId, ...rest }) => {
+    run: ({ drawing, materialId, lathe, tools, instruments, stockMm, allow, setup, school }) => {
       const material = materialById(materialId);
       if (!material) return { problems: [{ code: 'material.unknown', path: ['materialId'], value: materialId }] };
       const { part, problems } = resolveDrawing(drawing);
       if (problems.some((p) => p.severity !== 'warning'))
         return { problems: problems.map((p) => ({ ...p, path: ['drawing', ...p.path] })) };
-      const plan = planRoute({ part, material, chuck: chuckOf(rest.lathe, rest.hold.chuckId), ...rest });
+      const { grip } = setup;
+      const chuck = chuckOf(lathe, grip.kind === 'jaws' ? grip.chuckId : undefined);
+      const onSpare = grip.kind === 'jaws' && grip.on === 'spare';
+      const spareMm = onSpare ? grip.mm || usualGripMm(stockMm, chuck.jawLengthMm) : 0;
+      const blank = blankFor(part, stockMm, allow, spareMm);
+      const bar: BarSizes = {
+        ...{ shape: 'round', acrossMm: stockMm, cornersMm: stockMm, boreMm: 0, lengthMm: blank.lengthMm, pieces: 1 },
+        ...{ areaMm2: (Math.PI * stockMm ** 2) / 4, bowMmPerM: 0, skinMm: 0 },
+      };
+      const tooThin = checkDiameters(part, stockMm);
+      if (tooThin.length > 0) return { problems: tooThin.map((p) => ({ ...p, path: [...p.path] })) };
+      const means = { lathe, tools, instruments, material };
+      const wishes = { school, clearanceMm: allow.clearanceMm };
+      const plan = planSetup(blankPiece(part, bar, blank, allow), setup, means, wishes);
       // an empty plan has only problems to tell; one with operations carries its warnings beside them
       if (plan.operations.length === 0) return { problems: plan.problems.map((p) => ({ ...p, path: [...p.path] })) };
-      const { operations, waiting, holding, blank, minutes, changes } = plan;
+      const { operations, waiting, held, minutes, changes } = plan;
       return {
         operations: [...operations],
         waiting: [...waiting],
-        holding,
+        held,
         blank,
         minutes,
         changes,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { instrumentSchema } from '../gauge/index.ts';
-import { freezeJob, jobSchema, planJob } from '../job/index.ts';
+import { freezeJob, planJob, storedJobSchema } from '../job/index.ts';
 import { latheSchema } from '../lathe/index.ts';
 import { materialSchema } from '../material/index.ts';
 import {
@@ -140,7 +140,7 @@ export const running = [
     name: 'run.begin',
     tab: 'measuring',
     input: z.strictObject({
-      job: jobSchema,
+      job: storedJobSchema,
       shop: z.strictObject({
         lathes: z.array(latheSchema).max(50),
         bars: z.array(barSchema).max(2000),

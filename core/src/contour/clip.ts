@@ -2,10 +2,10 @@ import { Clipper, FillRule } from 'clipper2-ts';
 import type { Contour } from './contour.ts';
 import { circlesOf, fromLattice, toLattice } from './lattice.ts';
 
-/** What is left of a contour when another is cut away from it. */
-export function cutAway(from: Contour, cut: Contour): Contour {
-  const left = Clipper.difference(toLattice(from), toLattice(cut), FillRule.NonZero);
-  return fromLattice(left, circlesOf(from, cut));
+/** What is left of a contour when others are cut away from it. */
+export function cutAway(from: Contour, ...cuts: readonly Contour[]): Contour {
+  const left = Clipper.difference(toLattice(from), cuts.flatMap(toLattice), FillRule.NonZero);
+  return fromLattice(left, circlesOf(from, ...cuts));
 }
 
 /** What two contours have in common. */

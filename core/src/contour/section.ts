@@ -8,7 +8,7 @@ export interface Ring {
 }
 
 /** The pieces of an edge that go only one way along Z: itself, or an arc cut where it turns round. */
-function oneWay(a: Corner, b: Corner): readonly (readonly [Corner, Corner])[] {
+export function oneWay(a: Corner, b: Corner): readonly (readonly [Corner, Corner])[] {
   if (!a.bulge) return [[a, b]];
   const { radius, centreZ, centreR, from, sweep } = arcOf(a, b, a.bulge);
   const turns = [];
@@ -25,7 +25,7 @@ function oneWay(a: Corner, b: Corner): readonly (readonly [Corner, Corner])[] {
 }
 
 /** Radius of a piece that goes one way, at a place between its ends. */
-function radiusAt(a: Corner, b: Corner, zMm: number): number {
+export function radiusAt(a: Corner, b: Corner, zMm: number): number {
   if (!a.bulge) return a.rMm + ((b.rMm - a.rMm) * (zMm - a.zMm)) / (b.zMm - a.zMm);
   const { radius, centreZ, centreR, from, sweep } = arcOf(a, b, a.bulge);
   const high = Math.sqrt(Math.max(0, radius ** 2 - (zMm - centreZ) ** 2));
@@ -110,7 +110,7 @@ export function largestOf(
 }
 
 /** Where an arc bulges outwards it is highest over its centre. */
-function topWithin(a: Corner, b: Corner, leastMm: number, mostMm: number): number {
+export function topWithin(a: Corner, b: Corner, leastMm: number, mostMm: number): number {
   if (!a.bulge) return 0;
   const { radius, centreZ, centreR, from, sweep } = arcOf(a, b, a.bulge);
   return Math.sin(from + sweep / 2) > 0 && centreZ > leastMm && centreZ < mostMm ? centreR + radius : 0;

@@ -1,37 +1,52 @@
-export { heldAgain, heldInside, onTailCentre } from './again.ts';
-export { choiceAsSawn } from './as-sawn.ts';
-export {
-  type Blank,
-  type BlankLine,
-  blankFor,
-  checkBlank,
-  cutOffMm,
-  type Spigots,
-  slotMm,
-  usualGripMm,
-} from './blank.ts';
 export { type CentreDepth, centreBearsN, centreDepth, type MouthRemedy, mouthRemedy } from './centre-depth.ts';
 export { type CentreHole, centreHole, centrePilots } from './centre-hole.ts';
 export { type CentreChoice, centreForLoad } from './centre-load.ts';
 export { type FacingToCentre, facingToCentre } from './facing-to-centre.ts';
-export { type GripPlace, gripPlaces } from './grip-places.ts';
-export { type Holding, helpedByHolding, holdingFor, type Reach, reachFromTail, type Waiting } from './holding.ts';
-export { type RealBlank, realBlank } from './real-blank.ts';
+export { type GripPlace, type GripWith, gripPlaces, placeOn } from './grip-places.ts';
+export {
+  FREE_DIAMETERS,
+  type Held,
+  heldInside,
+  onTailCentre,
+  REST_DIAMETERS,
+  SHORTEST_GRIP_MM,
+  usualGripMm,
+  wantedGripMm,
+} from './held.ts';
+export { type HoldAnswer, heldIn } from './held-in.ts';
+export {
+  helpedByHolding,
+  type Reach,
+  reachFromTail,
+  WAITS,
+  type Waiting,
+  type WaitingWhat,
+  type WaitsBecause,
+  waitingWhat,
+} from './reach.ts';
 export { runsAt } from './runs-at.ts';
 export {
+  ARBORS,
+  type Arbor,
   CENTRE_SPEEDS,
   type CentreSpeed,
+  firstSetup,
+  type Grip,
+  gripSchema,
   HOLD_METHODS,
-  type HoldChoice,
   type HoldHabits,
   type HoldMethod,
-  holdChoiceSchema,
+  heldBy,
   holdHabitsSchema,
+  type InJaws,
   MOST_SETUPS,
+  methodOf,
   PROTECTIONS,
   type Setup,
+  SUPPORTS,
+  type SupportChoice,
   setupSchema,
-  usualHold,
+  usualHabits,
 } from './schema.ts';
 export { checkSlides } from './slide-reach.ts';
 export { checkBarFor, checkDiameters, largestTurnedMm, throughHoleMm } from './stock-check.ts';
@@ -42,4 +57,3 @@ export { type PairMove, type TruingRound, truingRound } from './truing/round.ts'
 export { type TruingRecord, truingRecordSchema } from './truing/schema.ts';
 export { type TailstockMove, tailstockFromBar, tailstockFromDiameters } from './truing/tailstock.ts';
 export { type Tilt, tiltOf } from './truing/tilt.ts';
-export type { Worked } from './worked.ts';

@@ -1,6 +1,8 @@
 import { z } from 'zod';
+import { surfaceIdSchema } from '../part/index.ts';
+import { allowancesSchema } from '../stock/index.ts';
 
-/** Ways that work is held in to be turned, as far as the route plans them. */
+/** Ways that work is held in to be turned, as far as the route plans them: what grips it, and whether the tailstock carries it. */
 export const HOLD_METHODS = [
   'chuck',
   'chuckAndCentre',
@@ -16,66 +18,94 @@ const chuckId = z.string().regex(/^[a-zA-Z0-9-]{1,30}$/);
 /** By which diameter a centre drill's speed is chosen: its cone's mouth, its pilot, or the work's own speed left as it is. */
 export const CENTRE_SPEEDS = ['mouth', 'pilot', 'asTurned'] as const;
 export type CentreSpeed = (typeof CENTRE_SPEEDS)[number];
-/** What is cut in a holding: all that can be reached, or only the end with its centre hole. */
-const extent = z.enum(['all', 'ends']);
-
-/** How the turner wants the work held; `auto` lets overhang and bending decide. Lengths in mm. */
-export const holdChoiceSchema = z.strictObject({
-  method: z.enum(['auto', 'chuck', 'chuckAndCentre']),
-  /** grip on spare stock left of the part, or on the part's own left end */
-  gripOn: z.enum(['spare', 'part']),
-  /** 0: Whelk chooses */
-  gripMm: z.number().min(0).max(500),
-  clearanceMm: z.number().min(0).max(200),
-  faceTailMm: z.number().min(0).max(20),
-  faceHeadMm: z.number().min(0).max(20),
-  kerfMm: z.number().min(0).max(20),
-  /** the chuck it is held in; the one that is usually on where it is not given */
-  chuckId: chuckId.optional(),
-  /** all within reach where it is not given */
-  extent: extent.optional(),
-  /** how fast a centre hole is drilled; by its mouth where it is not given */
-  centreSpeed: z.enum(CENTRE_SPEEDS).optional(),
-  /** how the part comes off what is gripped; sawn where it is not given. A slot is widened where it is deep */
-  cutOff: z.enum(['saw', 'slot']).optional(),
-});
-export type HoldChoice = z.infer<typeof holdChoiceSchema>;
-
-/** What a shop usually leaves for holding and facing; a job takes it over when it is begun. */
-export const holdHabitsSchema = holdChoiceSchema
-  .omit({ method: true, chuckId: true, extent: true })
-  // settings of older versions have no usual grip
-  .extend({ gripMm: holdChoiceSchema.shape.gripMm.optional() });
-export type HoldHabits = z.infer<typeof holdHabitsSchema>;
-
-/** The usual way: three-jaw on spare stock, 5 clear of the jaws, 1 to face at each end, 3 for the saw. */
-export const usualHold: HoldChoice = {
-  method: 'auto',
-  gripOn: 'spare',
-  gripMm: 0,
-  clearanceMm: 5,
-  faceTailMm: 1,
-  faceHeadMm: 1,
-  kerfMm: 3,
-};
-
 /** What goes between finished work and jaws or dog. */
 export const PROTECTIONS = ['none', 'strips', 'ring', 'softJaws'] as const;
 
-/** A holding after the first one: the piece is put in again, on what has been turned or on its hole. */
+const protect = z.enum(PROTECTIONS).optional();
+/** In the jaws of a chuck, of any of its kinds. */
+const inJaws = z.strictObject({
+  kind: z.literal('jaws'),
+  /** the one that is usually on where it is not given */
+  chuckId: chuckId.optional(),
+  /** spare stock beyond the part, or a surface of it; Whelk chooses where it is not given */
+  on: z.union([z.literal('spare'), surfaceIdSchema]).optional(),
+  /** how long it is gripped, mm; 0: as long as is usual there */
+  mm: z.number().min(0).max(500),
+  protect,
+});
+/** Between centres, driven by a dog. */
+const betweenCentres = z.strictObject({
+  kind: z.literal('centres'),
+  /** the length that the dog is on */
+  dogOn: surfaceIdSchema.optional(),
+  protect,
+});
+/** Ways of holding by a hole or a face, without jaws. */
+export const ARBORS = ['mandrel', 'expandingMandrel', 'stubArbor', 'adhesiveArbor', 'faceplate'] as const;
+export type Arbor = (typeof ARBORS)[number];
+const onArbor = z.strictObject({ kind: z.enum(ARBORS) });
+
+/** What a piece is held by. */
+export const gripSchema = z.discriminatedUnion('kind', [inJaws, betweenCentres, onArbor]);
+export type Grip = Readonly<z.infer<typeof gripSchema>>;
+export type InJaws = Extract<Grip, { kind: 'jaws' }>;
+
+/** What carries the other end: overhang and bending decide, nothing, or the tail centre. */
+export const SUPPORTS = ['auto', 'none', 'centre'] as const;
+export type SupportChoice = (typeof SUPPORTS)[number];
+
+/** How a piece is put into the lathe, and what is cut of it then; the first time as every other. Lengths in mm. */
 export const setupSchema = z.strictObject({
   id: z.uuid(),
   /** which end of the drawing stands at the tailstock */
   tail: z.enum(['left', 'right']),
-  method: z.enum(['auto', ...HOLD_METHODS]),
-  chuckId: chuckId.optional(),
-  /** length, or step of a hole, that it is held by; Whelk chooses where it is not given */
-  onId: z.string().max(80).optional(),
-  /** 0: as long as jaws and length let it */
-  gripMm: z.number().min(0).max(500),
-  protect: z.enum(PROTECTIONS).optional(),
-  extent: extent.optional(),
+  grip: gripSchema,
+  support: z.enum(SUPPORTS),
+  /** all that can be reached, or only the end with its centre hole; all where it is not given */
+  extent: z.enum(['all', 'ends']).optional(),
 });
 export type Setup = Readonly<z.infer<typeof setupSchema>>;
-/** Most holdings after the first one that a job may have. */
-export const MOST_SETUPS = 7;
+/** Most setups that a job may have. */
+export const MOST_SETUPS = 8;
+
+/** A setup's way of holding by one word; `auto` where overhang and bending decide on the centre. */
+export function methodOf({ grip, support }: Pick<Setup, 'grip' | 'support'>): HoldMethod | 'auto' {
+  if (grip.kind === 'centres') return 'betweenCentres';
+  if (grip.kind !== 'jaws') return grip.kind;
+  return support === 'auto' ? 'auto' : support === 'centre' ? 'chuckAndCentre' : 'chuck';
+}
+
+/** A setup held in another way; chuck and length of grip stay as far as they mean something there. */
+export function heldBy<S extends Pick<Setup, 'grip' | 'support'>>(setup: S, method: HoldMethod | 'auto'): S {
+  const protect = setup.grip.kind === 'jaws' || setup.grip.kind === 'centres' ? setup.grip.protect : undefined;
+  const between = protect ? { protect } : {};
+  if (method === 'betweenCentres') return { ...setup, grip: { kind: 'centres', ...between }, support: 'centre' };
+  if (method !== 'auto' && method !== 'chuck' && method !== 'chuckAndCentre')
+    return { ...setup, grip: { kind: method }, support: method === 'mandrel' ? 'centre' : 'none' };
+  const grip = setup.grip.kind === 'jaws' ? setup.grip : ({ kind: 'jaws', mm: 0, ...between } as const);
+  return { ...setup, grip, support: method === 'auto' ? 'auto' : method === 'chuck' ? 'none' : 'centre' };
+}
+
+/** What a shop usually leaves for holding and facing; a job takes it over when it is begun. */
+export const holdHabitsSchema = allowancesSchema.extend({
+  /** grip on spare stock left of the part, or on the part's own left end */
+  gripOn: z.enum(['spare', 'part']),
+  /** settings of older versions have no usual grip */
+  gripMm: z.number().min(0).max(500).optional(),
+  /** how fast a centre hole is drilled; by its mouth where it is not given */
+  centreSpeed: z.enum(CENTRE_SPEEDS).optional(),
+});
+export type HoldHabits = z.infer<typeof holdHabitsSchema>;
+
+/** The usual way: on spare stock, a grip as long as is usual. */
+export const usualHabits: HoldHabits = {
+  ...{ gripOn: 'spare', gripMm: 0, clearanceMm: 5, faceTailMm: 1, faceHeadMm: 1, kerfMm: 3 },
+};
+
+/** The first setup of a new job, by the shop's habits. */
+export const firstSetup = (id: string, habits: Pick<HoldHabits, 'gripOn' | 'gripMm'> = usualHabits): Setup => ({
+  id,
+  tail: 'right',
+  grip: { kind: 'jaws', ...(habits.gripOn === 'spare' ? { on: 'spare' as const } : {}), mm: habits.gripMm ?? 0 },
+  support: 'auto',
+});

@@ -24,20 +24,22 @@ const BORED_JAWS_MM = 0.02;
 const CLOCKED_MM = 0.03;
 
 function runoutOf(setup: PlannedSetup): number {
-  const { method } = setup.plan.holding;
+  const method = setup.plan.held?.method;
   if (trueToHole(setup)) return ARBOR_MM;
   if (method === 'betweenCentres') return CENTRES_MM;
   if (method === 'faceplate' || method === 'adhesiveArbor') return CLOCKED_MM;
   // jaws bored to the finished diameter in their place run true whatever their chuck; a ring takes the jaws' own runout on
-  const inJaws = runsAt(setup.input.chuck);
-  return setup.setup?.protect === 'softJaws' ? Math.min(inJaws, BORED_JAWS_MM) : inJaws;
+  const inJaws = runsAt(setup.chuck);
+  return setup.setup.grip.kind === 'jaws' && setup.setup.grip.protect === 'softJaws'
+    ? Math.min(inJaws, BORED_JAWS_MM)
+    : inJaws;
 }
 
 /** Which lengths are turned together, and how far each later holding may be off what it is held by. */
 export function turnedTogether(setups: readonly PlannedSetup[]): readonly TurnedTogether[] {
   return setups.map((s) => {
     const featureIds = s.plan.operations.filter((o) => o.kind === 'finish').flatMap((o) => o.featureId ?? []);
-    const { method, onId } = s.plan.holding;
+    const { method, onId } = s.plan.held ?? {};
     if (s.number === 1) return { number: 1, featureIds, heldBy: 'bar' };
     const heldBy = trueToHole(s)
       ? 'hole'
@@ -55,8 +57,8 @@ export function acrossMm(setups: readonly PlannedSetup[], one: number, other: nu
   const [from, to] = [Math.min(one, other), Math.max(one, other)];
   const between = setups.filter((s) => s.number > from && s.number <= to);
   // between centres every holding is true to the same two holes
-  const last = setups[from - 1]?.plan.holding.method;
-  if (last === 'betweenCentres' && between.every((s) => s.plan.holding.method === 'betweenCentres')) return CENTRES_MM;
+  const last = setups[from - 1]?.plan.held?.method;
+  if (last === 'betweenCentres' && between.every((s) => s.plan.held?.method === 'betweenCentres')) return CENTRES_MM;
   return Number(between.reduce((total, s) => total + runoutOf(s), 0).toFixed(4));
 }
 
@@ -72,7 +74,7 @@ export function checkTogether(setups: readonly PlannedSetup[], relations: readon
     if (value <= g.toleranceMm) return [];
     return [
       {
-        ...{ code: 'hold.losesTruth', path: ['hold', 'further', Math.max(one, other) - 2, 'method'], value },
+        ...{ code: 'hold.losesTruth', path: ['hold', 'setups', Math.max(one, other) - 1, 'grip'], value },
         ...{ limit: g.toleranceMm, unit: 'mm', severity: 'warning' },
       },
     ];

@@ -31,28 +31,27 @@ export interface OperationCut {
  * Undefined when the job has none of that name any more, or its plan cannot be made.
  */
 export function cutOf(job: Job, shop: Shop, operationId: string): OperationCut | undefined {
-  const { setups, material, part } = planJob(job, shop);
+  const { setups, part } = planJob(job, shop);
   const setup = setups.find((s) => s.plan.operations.some((o) => o.id === operationId && o.loads));
-  const { plan, input } = setup ?? {};
-  const operation = plan?.operations.find((o) => o.id === operationId);
+  const operation = setup?.plan.operations.find((o) => o.id === operationId);
   const [first] = operation?.passes ?? [];
-  const hold = plan && input && operation && holdOfCut(input, plan.holding, operation);
-  if (!hold || !operation?.setting || !operation.loads || !first || !material || !input || !operation.toolId)
-    return undefined;
+  const held = setup?.plan.held;
+  const hold = held && operation && holdOfCut(setup.piece, held, setup.means.material.modulusGPa, operation);
+  if (!hold || !operation.setting || !operation.loads || !first || !operation.toolId) return undefined;
   return {
     operationId,
     kind: operation.kind === 'rough' ? 'rough' : 'finish',
     feature: outsides(part).find((f) => f.id === operation.featureId)?.name ?? operation.featureId ?? '',
-    materialId: material.id,
-    latheId: input.lathe.id,
+    materialId: setup.means.material.id,
+    latheId: setup.means.lathe.id,
     toolId: operation.toolId,
     diameterMm: first.diameterBeforeMm,
     depthMm: Math.max(...operation.passes.map((p) => p.depthMm)),
     feedMm: operation.setting.feedMmPerRev,
-    overhangMm: plan.holding.overhangMm,
-    tailCentre: onTailCentre(plan.holding.method),
+    overhangMm: held.overhangMm,
+    tailCentre: onTailCentre(held.method),
     bendAllowedMm: operation.loads.bendAllowedMm,
     hold,
-    mostRpm: plan.holding.maxRpm,
+    mostRpm: held.maxRpm,
   };
 }

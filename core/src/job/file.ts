@@ -5,7 +5,7 @@ import { shopMaterialSchema } from '../material/index.ts';
 import { asFrozenRun, frozenRunSchema, type RunEvent, storedEventSchema, upgradeEvents } from '../run/index.ts';
 import { barSchema } from '../stock/index.ts';
 import { holderRecordSchema, insertRecordSchema, storedToolSchema } from '../tool/index.ts';
-import { jobSchema, settingsSchema } from './schema.ts';
+import { settingsSchema, storedJobSchema } from './schema.ts';
 
 /** A run in a file: the frozen plan it follows and its events. The plan was made by Whelk and is read back as it is. */
 const storedRunSchema = z.strictObject({
@@ -28,7 +28,7 @@ export const jobFileSchema = z.strictObject({
   format: z.literal('whelk.job'),
   schema: z.literal(1),
   exportedAt: z.iso.datetime(),
-  job: jobSchema,
+  job: storedJobSchema,
   bar: barSchema.nullable(),
   lathe: storedLatheSchema.nullable(),
   runs: z.array(runFileSchema).max(2000),
@@ -49,7 +49,9 @@ export const shopFileSchema = z.strictObject({
   inserts: z.array(insertRecordSchema).max(2000).default([]),
   materials: z.array(shopMaterialSchema).max(500).default([]),
   calibrations: z.array(calibrationSchema).max(5000).default([]),
-  jobs: z.array(z.strictObject({ id: z.uuid(), job: jobSchema, runs: z.array(runFileSchema).max(2000) })).max(5000),
+  jobs: z
+    .array(z.strictObject({ id: z.uuid(), job: storedJobSchema, runs: z.array(runFileSchema).max(2000) }))
+    .max(5000),
 });
 export type ShopFile = z.infer<typeof shopFileSchema>;
 export type RunFile = z.infer<typeof runFileSchema>;

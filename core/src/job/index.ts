@@ -2,8 +2,19 @@ export { acrossMm, type TurnedTogether, turnedTogether } from './concentric.ts';
 export { cutOf, type OperationCut } from './cut-of.ts';
 export { type JobFile, jobFileSchema, type RunFile, type ShopFile, shopFileSchema } from './file.ts';
 export type { Follower, MateFeature, MateJob, Mates, MeasuredSize } from './mates.ts';
-export { freezeJob, type PlannedJob, type Progress, planJob, progressOf, type Station, stationOf } from './plan-job.ts';
 export {
+  freezeJob,
+  type JobWithPlan,
+  type OpenJob,
+  type PlannedJob,
+  type Progress,
+  planJob,
+  progressOf,
+  type Station,
+  stationOf,
+} from './plan-job.ts';
+export {
+  FIRST_SETUP_ID,
   type Job,
   jobSchema,
   materialIn,
@@ -12,10 +23,11 @@ export {
   type Settings,
   type Shop,
   settingsSchema,
+  storedJobSchema,
   usualSettings,
 } from './schema.ts';
-export { type Done, doneInAll, nextSetup, type PlannedSetup, stillWaiting } from './setups.ts';
+export { nextSetup, type PlannedSetup, type PlannedSetups, pieceAtLast, stillWaiting } from './setups.ts';
+export { upgradeJob } from './upgrade.ts';
 export { type WaitingBlanks, waitingBlanks } from './waiting.ts';
 export type { Way, WayKind, WayReason } from './way.ts';
 export { waysOfHolding } from './ways.ts';
-export { waysAgain } from './ways-again.ts';

@@ -1,42 +1,78 @@
-import { checkBarFor, choiceAsSawn } from '../hold/index.ts';
-import { chuckOf } from '../lathe/index.ts';
-import { familyOf, type Material } from '../material/index.ts';
-import { type Part, resolveDrawing, spigotAt } from '../part/index.ts';
+import { checkBarFor, type Setup, SHORTEST_GRIP_MM, usualGripMm } from '../hold/index.ts';
+import { chuckOf, type Lathe } from '../lathe/index.ts';
+import type { Material } from '../material/index.ts';
+import { type Means, withToolsOf } from '../means/index.ts';
+import { type Part, resolveDrawing } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
-import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
+import type { Wishes } from '../route/index.ts';
 import { type FrozenRun, stepsOf } from '../run/index.ts';
-import { type Bar, type BarSizes, barSizes, type CleanUp, checkBar, checkCasting, roughShape } from '../stock/index.ts';
+import {
+  type Allowances,
+  asSawn,
+  type Bar,
+  type BarSizes,
+  type Blank,
+  barSizes,
+  blankFor,
+  type CleanUp,
+  checkBar,
+  checkCasting,
+  roughShape,
+} from '../stock/index.ts';
+import { blankPiece } from '../work/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { checkTogether } from './concentric.ts';
 import { type Job, materialIn, type Shop } from './schema.ts';
-import { type PlannedSetup, planSetups } from './setups.ts';
+import { type PlannedSetups, planSetups } from './setups.ts';
 
-export interface PlannedJob {
+/** What is known of a job however far it has been filled in. */
+interface Known {
   readonly part: Part;
   /** problems of the drawing, then of stock, hold and route; paths from the job's root */
   readonly problems: readonly Problem[];
-  readonly input?: PlanInput;
-  readonly plan?: Plan;
   readonly bar?: Bar;
-  /** over the corners */
+  /** largest diameter of the blank, over the corners of a bar that is not round, mm */
   readonly stockMm?: number;
   readonly barSizes?: BarSizes;
   readonly cleanUp?: CleanUp;
   readonly material?: Material;
-  /** every holding with what is cut in it; none while the job cannot be planned */
-  readonly setups: readonly PlannedSetup[];
+}
+/** A job that lacks something yet: bar, lathe, a drawing without faults, or a bar that the part can be made of. */
+export interface OpenJob extends Known {
+  readonly kind: 'open';
+  readonly setups: readonly [];
+  /** as far as it can be told */
+  readonly blank?: Blank;
+}
+/** A job with all of its setups planned; what cannot be held or cut has its problems. */
+export interface JobWithPlan extends Known {
+  readonly kind: 'planned';
+  readonly bar: Bar;
+  readonly material: Material;
+  readonly stockMm: number;
+  readonly blank: Blank;
+  readonly setups: PlannedSetups;
+}
+export type PlannedJob = OpenJob | JobWithPlan;
+
+/** How long spare stock is gripped, as the first setup has it; 0 where the part itself is, or a casting that has none. */
+function spareGripMm(setup: Setup, lathe: Lathe, stockMm: number): number {
+  const { grip } = setup;
+  if (grip.kind !== 'jaws' || grip.on !== 'spare') return 0;
+  return grip.mm > 0 ? grip.mm : usualGripMm(stockMm, chuckOf(lathe, grip.chuckId).jawLengthMm);
 }
 
 /**
  * Plans a job with what the shop has; as far as the job has been filled in.
- * @param recorderFor gives a recorder to operations by their ids in the plan; those of later holdings as `2/id`
+ * @param recorderFor gives a recorder to operations by their ids in the plan; those of later setups as `2/id`
  */
 export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string) => Recorder | undefined): PlannedJob {
   const { part, problems: drawn } = resolveDrawing(job.drawing);
   const problems: Problem[] = drawn.map((p) => under(['drawing'], p));
   const bar = shop.bars.find((b) => b.id === job.stock.barId);
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
-  const chuck = lathe && chuckOf(lathe, job.hold.choice.chuckId);
+  const [firstSetup] = job.hold.setups;
+  const chuck = lathe && chuckOf(lathe, firstSetup?.grip.kind === 'jaws' ? firstSetup.grip.chuckId : undefined);
   const material = bar && materialIn(shop, bar.materialId);
   const sizes = bar && barSizes(bar);
   if (!bar) problems.push({ code: 'stock.noBar', path: ['stock', 'barId'] });
@@ -44,115 +80,89 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   if (!lathe) problems.push({ code: 'hold.noLathe', path: ['hold', 'latheId'] });
   if (bar && !sizes)
     problems.push(...checkBar(bar).map((p): Problem => ({ ...p, code: 'stock.badBar', path: ['stock', 'barId'] })));
-  const sawnMm = (job.stock.sawn ?? 0) > 0 ? job.stock.sawnMm : undefined;
   const rough = sizes && roughShape(part, sizes);
   const stockMm = rough ? Math.max(0, ...Object.values(rough)) : sizes?.cornersMm;
-  if (!lathe || !chuck || !material || stockMm === undefined || drawn.some((p) => p.severity !== 'warning')) {
+  const hasFaults = drawn.some((p) => p.severity !== 'warning');
+  if (!lathe || !chuck || !firstSetup || !bar || !material || !sizes || stockMm === undefined || hasFaults) {
     const bare = sizes && checkBarFor(part, sizes, chuck?.runoutMm ?? 0, part.lengthMm);
     problems.push(...(bare?.problems ?? []));
     return {
-      ...{ part, problems, bar, stockMm, material, setups: [] },
+      kind: 'open',
+      part,
+      problems,
+      bar,
+      stockMm,
+      material,
+      setups: [],
       barSizes: sizes,
       cleanUp: bare?.cleanUp,
     };
   }
-  // the preferred tool material comes first; what it lacks the other serves
-  const tools = [
-    ...shop.tools.filter((t) => familyOf(t.material) === job.route.tools),
-    ...shop.tools.filter((t) => familyOf(t.material) !== job.route.tools),
-  ];
-  const spigots = { leftMm: spigotAt(part, 'left')?.lengthMm ?? 0, rightMm: spigotAt(part, 'right')?.lengthMm ?? 0 };
-  const sawn =
-    sawnMm !== undefined && !rough
-      ? choiceAsSawn(part, stockMm, job.hold.choice, chuck.jawLengthMm, sawnMm, spigots)
-      : undefined;
+  const wanted = rough ? castAllowances(job.stock.allow, sizes.allowanceMm!) : job.stock.allow;
+  const gripMm = rough ? 0 : spareGripMm(firstSetup, lathe, stockMm);
+  const sawnMm = (job.stock.sawn ?? 0) > 0 ? job.stock.sawnMm : undefined;
+  const least = Math.max(SHORTEST_GRIP_MM, stockMm / 2);
+  const sawn = sawnMm !== undefined && !rough ? asSawn(part, stockMm, wanted, gripMm, least, sawnMm) : undefined;
   if (sawn && !sawn.ok)
     problems.push({
-      code: 'stock.sawnShort',
-      path: ['stock', 'sawnMm'],
-      value: sawnMm,
-      limit: Number((sawnMm! + sawn.missingMm).toFixed(2)),
-      unit: 'mm',
+      ...{ code: 'stock.sawnShort', path: ['stock', 'sawnMm'], value: sawnMm },
+      ...{ limit: Number((sawnMm! + sawn.missingMm).toFixed(2)), unit: 'mm' },
     });
-  const input: PlanInput = {
-    part,
-    material,
+  const { allow, spareGripMm: heldMm } = sawn?.ok ? sawn : { allow: wanted, spareGripMm: gripMm };
+  const blank = blankFor(part, stockMm, allow, heldMm, recorderFor?.('hold'));
+  const barLengthMm = (job.stock.sawn ?? 0) >= job.quantity ? undefined : sizes.lengthMm;
+  if (!rough && barLengthMm !== undefined && blank.lengthMm + allow.kerfMm > barLengthMm)
+    problems.push({
+      ...{ code: 'stock.longerThanBar', path: ['stock', 'length'], value: blank.lengthMm + allow.kerfMm },
+      ...{ limit: barLengthMm, unit: 'mm' },
+    });
+  // how far it stands out is known once it is held; what the bar is too thin or too hollow for is so in any case
+  const { problems: ofBar, cleanUp: bare } = checkBarFor(part, sizes, chuck.runoutMm, blank.lengthMm);
+  const known = { part, bar, stockMm, material, barSizes: sizes };
+  if ([...problems, ...ofBar].some((p) => p.severity !== 'warning'))
+    return { ...known, kind: 'open', blank, setups: [], problems: [...problems, ...ofBar], cleanUp: bare };
+  const means: Means = {
     lathe,
-    chuck,
-    tools,
+    tools: withToolsOf(shop.tools, job.route.tools),
     instruments: shop.instruments,
-    stockMm,
-    ...(spigots.leftMm + spigots.rightMm > 0 ? { spigots } : {}),
-    ...(rough ? { rough } : {}),
-    hold: rough ? castHold(job.hold.choice, sizes!.allowanceMm!) : sawn?.ok ? sawn.choice : job.hold.choice,
-    school: job.route.school,
-    policy: job.route.policy,
-    own: job.route.own,
+    material,
   };
-  const plan = planRoute(input, recorderFor, (job.stock.sawn ?? 0) >= job.quantity ? undefined : sizes?.lengthMm);
-  const { cleanUp, problems: ofBar } = checkBarFor(
-    part,
-    sizes!,
-    chuck.runoutMm,
-    plan.holding.overhangMm,
-    recorderFor?.('cleanUp'),
-  );
-  const first: PlannedSetup = {
-    ...{ number: 1, tail: 'right', part, input, plan, problems: [] },
-    before: { features: [], edges: [], faces: [], centres: [] },
-  };
-  const further = plan.operations.length > 0 ? (job.hold.further ?? []) : [];
-  const setups = planSetups(first, further, lathe, (number) =>
-    recorderFor ? (operationId) => recorderFor(`${number}/${operationId}`) : undefined,
-  );
+  const { school, policy, own, centreSpeed } = job.route;
+  const wishes: Wishes = { school, policy, own, centreSpeed, clearanceMm: allow.clearanceMm };
+  const setups = planSetups(blankPiece(part, sizes, blank, allow), job.hold.setups, means, wishes, (number) =>
+    recorderFor ? (id) => recorderFor(number === 1 ? id : `${number}/${id}`) : undefined,
+  ) as PlannedSetups;
+  const overhangMm = setups[0].plan.held?.overhangMm ?? blank.lengthMm;
+  const { cleanUp, problems: ofPiece } = checkBarFor(part, sizes, chuck.runoutMm, overhangMm, recorderFor?.('cleanUp'));
   return {
-    setups,
-    ...{ part, input, plan, bar, stockMm, material, cleanUp, barSizes: sizes },
+    ...{ ...known, kind: 'planned', setups, blank, cleanUp },
     problems: [
       ...problems,
-      ...ofBar,
-      ...checkCasting(sizes!, chuck.runoutMm),
-      // said of the bar's own section already
-      ...plan.problems.filter((p) => p.code !== 'stock.diameterAboveBar'),
+      ...ofPiece,
+      ...checkCasting(sizes, chuck.runoutMm),
       ...setups.flatMap((s) => s.problems),
       ...checkTogether(setups, part.relations),
     ],
   };
 }
 
-/** A casting is held by itself, with its own allowance to come off both ends and nothing to saw. */
-const castHold = (choice: Job['hold']['choice'], allowanceMm: number): Job['hold']['choice'] => ({
-  ...choice,
-  ...{ gripOn: 'part', faceTailMm: allowanceMm, faceHeadMm: allowanceMm, kerfMm: 0 },
+/** A casting has its own allowance to come off both ends, and nothing to saw. */
+const castAllowances = (allow: Allowances, allowanceMm: number): Allowances => ({
+  ...allow,
+  ...{ faceTailMm: allowanceMm, faceHeadMm: allowanceMm, kerfMm: 0 },
 });
 
-/** Freezes one holding of a planned job for cutting; undefined while it cannot be planned. @param number 1 for the first */
+/** Freezes one setup of a planned job for cutting; undefined while it cannot be planned. @param number 1 for the first */
 export function freezeJob(job: Job, planned: PlannedJob, number = 1): FrozenRun | undefined {
-  const setup = planned.setups[number - 1];
-  if (!setup || setup.plan.operations.length === 0) return undefined;
-  const { plan, input, part } = setup;
+  const planOf = planned.setups[number - 1];
+  if (!planOf || planOf.plan.operations.length === 0) return undefined;
+  const { piece, setup, chuck, means, wishes } = planOf;
+  const { after: _after, held, ...rest } = planOf.plan;
+  if (!held) return undefined;
+  const plan = { ...rest, held };
   return {
-    schema: 3,
-    title: job.title,
-    drawing: job.drawing,
-    part,
-    material: input.material,
-    lathe: input.lathe,
-    chuck: input.chuck,
-    tools: input.tools,
-    instruments: input.instruments,
-    stockMm: input.stockMm,
-    ...(input.rough ? { rough: input.rough } : {}),
-    spigots: input.spigots ?? { leftMm: 0, rightMm: 0 },
-    known: [],
-    living: [],
-    hold: input.hold,
-    school: input.school,
-    policy: input.policy,
-    own: input.own,
-    ...(input.again ? { again: input.again } : {}),
-    plan,
-    steps: stepsOf(plan),
+    ...{ schema: 3, title: job.title, drawing: job.drawing, number, piece, setup, chuck, means, wishes, plan },
+    ...{ known: [], living: [], steps: stepsOf(plan) },
   };
 }
 
@@ -190,7 +200,8 @@ export function progressOf(
   if (!station('drawing'))
     return { done, now: 'drawing', next: job.drawing.features.length === 0 ? 'draw' : 'fixDrawing', problem: error };
   if (!station('stock')) return { done, now: 'stock', next: planned.bar ? 'fixStock' : 'chooseBar', problem: error };
-  if (!station('hold')) return { done, now: 'hold', next: planned.input ? 'fixHold' : 'chooseLathe', problem: error };
+  if (!station('hold'))
+    return { done, now: 'hold', next: planned.kind === 'planned' ? 'fixHold' : 'chooseLathe', problem: error };
   if (!station('route')) return { done, now: 'route', next: 'fixRoute', problem: error };
   const several = planned.setups.length > 1;
   const open = runs.find((r) => r.open);

@@ -2,12 +2,13 @@ import { z } from 'zod';
 import { speedPolicySchema, usualPolicy } from '../cutting/index.ts';
 import type { instrumentSchema } from '../gauge/index.ts';
 import {
-  holdChoiceSchema,
+  CENTRE_SPEEDS,
+  firstSetup,
   holdHabitsSchema,
   MOST_SETUPS,
   setupSchema,
   truingRecordSchema,
-  usualHold,
+  usualHabits,
 } from '../hold/index.ts';
 import type { latheSchema } from '../lathe/index.ts';
 import { decimalLimitsSchema } from '../limit/index.ts';
@@ -15,17 +16,20 @@ import { type Material, materialById, materials } from '../material/index.ts';
 import { emptyDrawing, storedDrawingSchema } from '../part/index.ts';
 import { type LengthUnit, typedLengthSchema } from '../quantity/index.ts';
 import { ownCutSchema } from '../route/index.ts';
-import type { Bar } from '../stock/index.ts';
+import { allowancesSchema, type Bar } from '../stock/index.ts';
 import type { toolSchema } from '../tool/index.ts';
+import { upgradeJob } from './upgrade.ts';
 
 /** A job as one document: what is to be made, from which bar, how held, and by which school planned. */
 export const jobSchema = z.strictObject({
-  schema: z.literal(1),
+  schema: z.literal(2),
   title: z.string().trim().min(1).max(80),
   quantity: z.number().int().min(1).max(1000),
   drawing: storedDrawingSchema,
   stock: z.strictObject({
     barId: z.uuid().nullable(),
+    /** what is left of it besides the part */
+    allow: allowancesSchema,
     /** blanks that were cut off already and booked from the rack */
     sawn: z.number().int().min(0).max(1000).optional(),
     /** how long they were sawn: what is chosen later has to fit into it */
@@ -35,9 +39,8 @@ export const jobSchema = z.strictObject({
   }),
   hold: z.strictObject({
     latheId: z.uuid().nullable(),
-    choice: holdChoiceSchema,
-    /** holdings after the first one, in their order */
-    further: z.array(setupSchema).max(MOST_SETUPS).optional(),
+    /** how the piece is put in, time after time; the first as every other */
+    setups: z.array(setupSchema).min(1).max(MOST_SETUPS),
     /** how pieces of this job were brought true, latest last */
     truings: z.array(truingRecordSchema).max(100).optional(),
   }),
@@ -48,9 +51,14 @@ export const jobSchema = z.strictObject({
     policy: speedPolicySchema.optional(),
     /** depth and feed that the turner chose for an operation, by its id in the plan */
     own: z.record(z.string().max(80), ownCutSchema).optional(),
+    /** how fast centre holes are drilled; by their mouth where it is not given */
+    centreSpeed: z.enum(CENTRE_SPEEDS).optional(),
   }),
 });
 export type Job = z.infer<typeof jobSchema>;
+
+/** A job from the database, a file or a draft: of this version or an older one. */
+export const storedJobSchema = z.preprocess(upgradeJob, jobSchema);
 
 /** What the shop prefers. */
 export const settingsSchema = z.strictObject({
@@ -96,10 +104,14 @@ export function materialsOf(shop: Pick<Shop, 'materials'>): readonly Material[] 
   return [...materials.map((m) => materialIn(shop, m.id)!), ...own];
 }
 
+/** The first setup of every new job is named so: names are told apart within a job only. */
+export const FIRST_SETUP_ID = '00000000-0000-4000-8000-000000000001';
+
 /** A new job, nothing drawn yet. */
 export function newJob(title: string, unit: LengthUnit, settings: Settings): Job {
+  const { gripOn, gripMm, centreSpeed, ...allow } = { ...usualHabits, ...settings.hold };
   return {
-    schema: 1,
+    schema: 2,
     title,
     quantity: 1,
     drawing: {
@@ -107,8 +119,11 @@ export function newJob(title: string, unit: LengthUnit, settings: Settings): Job
       generalClass: settings.generalClass,
       ...(settings.decimals ? { decimals: settings.decimals } : {}),
     },
-    stock: { barId: null },
-    hold: { latheId: null, choice: { ...usualHold, ...settings.hold } },
-    route: { school: settings.school, tools: settings.tools, policy: settings.policy },
+    stock: { barId: null, allow },
+    hold: { latheId: null, setups: [firstSetup(FIRST_SETUP_ID, { gripOn, gripMm })] },
+    route: {
+      ...{ school: settings.school, tools: settings.tools, policy: settings.policy },
+      ...(centreSpeed ? { centreSpeed } : {}),
+    },
   };
 }

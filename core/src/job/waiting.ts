@@ -1,5 +1,4 @@
-import { cutOffMm } from '../hold/index.ts';
-import { sectionKey } from '../stock/index.ts';
+import { cutOffMm, sectionKey } from '../stock/index.ts';
 import { type PlannedJob, planJob } from './plan-job.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -28,10 +27,11 @@ export function waitingBlanks(
   taken: { readonly begun: number; readonly spoilt: number },
   planned: PlannedJob = planJob(job, shop),
 ): WaitingBlanks | undefined {
-  const { bar, plan } = planned;
+  const { bar } = planned;
   const count = job.quantity + taken.spoilt - Math.max(job.stock.sawn ?? 0, taken.begun);
   const section = bar && sectionKey(bar);
-  if (!bar || bar.usedUp || !section || !plan || count <= 0 || plan.blank.lengthMm <= 0) return undefined;
-  const kerfMm = cutOffMm(job.hold.choice, plan.blank.diameterMm);
-  return { jobId, title: job.title, barId: bar.id, section, lengthMm: plan.blank.lengthMm, kerfMm, count };
+  if (!bar || bar.usedUp || !section || planned.kind === 'open' || count <= 0 || planned.blank.lengthMm <= 0)
+    return undefined;
+  const kerfMm = cutOffMm(job.stock.allow, planned.blank.diameterMm);
+  return { jobId, title: job.title, barId: bar.id, section, lengthMm: planned.blank.lengthMm, kerfMm, count };
 }

@@ -1,10 +1,19 @@
-import { runsAt, throughHoleMm } from '../hold/index.ts';
+import {
+  FREE_DIAMETERS,
+  HOLD_METHODS,
+  heldBy,
+  onTailCentre,
+  runsAt,
+  type Setup,
+  throughHoleMm,
+} from '../hold/index.ts';
 import { type Chuck, chuckOf, chuckReachMm, type Lathe } from '../lathe/index.ts';
-import type { Part } from '../part/index.ts';
-import { insides, outsides } from '../part/index.ts';
+import { insides, outsides, type Part } from '../part/index.ts';
 import type { Plan } from '../route/index.ts';
+import { acrossMm } from './concentric.ts';
 import { type PlannedJob, planJob } from './plan-job.ts';
 import type { Job, Shop } from './schema.ts';
+import type { PlannedSetup } from './setups.ts';
 import { AT_RISK_MIN, type Way, type WayKind, type WayReason } from './way.ts';
 
 /** Minutes to bring a piece true, by kind of chuck; practice of a turner used to it. */
@@ -26,84 +35,152 @@ const FOLLOW_DIAMETERS = 12;
 const STUB_SHARE = 1.5;
 const THIN_SHARE = 0.25;
 
+/** Marks on finished work are dressed out, minutes a piece, where nothing goes between. */
+const MARKS_MIN = 2;
+
 /**
- * All ways of holding a job's part on its lathe, best first. Chucks are compared by their whole route, planned anew with each, for all
- * pieces; the others by what they take and what speaks for and against them. What is not owned comes last.
- * @returns none while the job cannot be planned in any chuck for want of lathe, bar or drawing
+ * All ways of holding a piece in one of its setups, best first. Chucks with and without the tail centre are compared by what can be cut,
+ * planned anew with each, for all pieces; of later setups the ways without jaws too. What is not owned comes last.
+ * @param number of the setup, 1 for the first
+ * @returns none while the job cannot be planned for want of lathe, bar or drawing
  */
-export function waysOfHolding(job: Job, shop: Shop): readonly Way[] {
+export function waysOfHolding(job: Job, shop: Shop, number = 1): readonly Way[] {
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
+  const now = job.hold.setups[number - 1];
   const planned = planJob(job, shop);
-  if (!lathe || !planned.barSizes || outsides(planned.part).length === 0) return [];
-  const chosenId = job.hold.choice.chuckId ?? chuckOf(lathe).id;
-  const chucks = lathe.holding.chucks.flatMap((chuck) =>
-    (['chuck', 'chuckAndCentre'] as const).map((method) => {
-      const choice = { ...job.hold.choice, method, chuckId: chuck.id };
-      const tried = planJob({ ...job, hold: { ...job.hold, choice } }, shop);
-      const now = planned.plan?.holding.method;
-      return chuckWay(job, lathe, chuck, method === 'chuckAndCentre', tried, chuck.id === chosenId && now === method);
+  if (!lathe || !now || !planned.barSizes || outsides(planned.part).length === 0) return [];
+  const chosen = planned.setups[number - 1];
+  const tried = (setup: Setup): PlannedJob =>
+    planJob(
+      { ...job, hold: { ...job.hold, setups: job.hold.setups.with(number - 1, setup) as Job['hold']['setups'] } },
+      shop,
+    );
+  const method = chosen?.plan.held?.method;
+  const inChucks = lathe.holding.chucks.flatMap((chuck) =>
+    (['chuck', 'chuckAndCentre'] as const).map((by) => {
+      const held = heldBy(now, by);
+      const grip = held.grip.kind === 'jaws' ? { ...held.grip, chuckId: chuck.id } : held.grip;
+      const head = {
+        ...{ id: `${chuck.id}${by === 'chuckAndCentre' ? '-centre' : ''}`, kind: chuck.kind, name: chuck.name },
+        ...{ chuckId: chuck.id, tailCentre: by === 'chuckAndCentre', owned: true, method: by },
+        chosen: chosen?.chuck.id === chuck.id && method === by,
+      };
+      return plannedWay(job, head, tried({ ...held, grip }), number, { lathe, chuck });
     }),
   );
-  const others = otherWays(planned, lathe);
+  const others =
+    number === 1
+      ? otherWays(planned, lathe)
+      : HOLD_METHODS.filter((m) => m !== 'chuck' && m !== 'chuckAndCentre').map((by) => {
+          const again = tried(heldBy(now, by));
+          const lacks = again.problems.some((p) => LACKING.includes(p.code));
+          const head = {
+            id: by,
+            kind: by,
+            method: by,
+            owned: !lacks,
+            chosen: method === by,
+            tailCentre: onTailCentre(by),
+          };
+          return plannedWay(job, head, again, number);
+        });
   const rank = (way: Way) => (way.does ? 0 : 1) + (way.owned ? 0 : 4);
-  return [...chucks, ...others].toSorted(
+  return [...inChucks, ...others].toSorted(
     (a, b) => rank(a) - rank(b) || (a.costMin ?? 1e6) - (b.costMin ?? 1e6) || a.reasons.length - b.reasons.length,
   );
 }
+/** What says that a way takes something that the shop has not got. */
+const LACKING = ['hold.noArbor', 'hold.noFaceplate', 'hold.noDog'];
 
-function chuckWay(
+/** A way as its own plan shows it. */
+function plannedWay(
   job: Job,
-  lathe: Lathe,
-  chuck: Chuck,
-  tailCentre: boolean,
-  { plan, problems, part }: PlannedJob,
-  chosen: boolean,
+  head: Omit<Way, 'does' | 'reasons'>,
+  planned: PlannedJob,
+  number: number,
+  inChuck?: { readonly lathe: Lathe; readonly chuck: Chuck },
 ): Way {
-  const base = {
-    ...{ id: `${chuck.id}${tailCentre ? '-centre' : ''}`, kind: chuck.kind, name: chuck.name, chuckId: chuck.id },
-    ...{ tailCentre, owned: true, chosen },
-  };
-  const error = problems.find((p) => p.severity !== 'warning');
-  if (error || !plan || plan.operations.length === 0)
-    return {
-      ...base,
-      does: false,
-      reasons: [
-        error
-          ? {
-              code: error.code,
-              minutes: 0,
-              values: { value: error.value ?? '', limit: error.limit ?? '', unit: error.unit ?? '' },
-            }
-          : { code: 'way.nothingReached', minutes: 0 },
-      ],
-    };
+  const setup = planned.setups[number - 1];
+  // what is wrong with another setup does not speak against this way
+  const error = (number === 1 ? planned.problems : (setup?.problems ?? [])).find((p) => p.severity !== 'warning');
+  const cut = setup?.plan.operations.filter((o) => o.kind !== 'mount') ?? [];
+  if (error || !setup || cut.length === 0) {
+    const values = { value: error?.value ?? '', limit: error?.limit ?? '', unit: error?.unit ?? '' };
+    const why = error ? { code: error.code, minutes: 0, values } : { code: 'way.nothingReached', minutes: 0 };
+    return { ...head, does: false, reasons: [why] };
+  }
+  const { plan } = setup;
   const count = job.quantity;
   const reasons: WayReason[] = [
     { code: 'way.route', minutes: plan.minutes * count, values: { eachMin: plan.minutes, count } },
-    ...chuckReasons(lathe, chuck, plan, count),
+    ...(inChuck ? chuckReasons(inChuck.lathe, inChuck.chuck, plan, count) : []),
+    ...(number === 1
+      ? firstReasons(planned.part, setup, head.tailCentre, inChuck?.chuck, count)
+      : laterReasons(planned, setup, head.kind, inChuck?.chuck, count)),
   ];
-  if (!tailCentre && plan.holding.overhangDiameters > 4)
-    reasons.push({
-      code: 'way.overhang',
-      minutes: AT_RISK_MIN / 3,
-      values: { diameters: Number(plan.holding.overhangDiameters.toFixed(1)) },
-    });
-  const again = plan.waiting.filter((w) => w.why === 'otherEnd' || w.why === 'behindLarger').length;
+  return { ...head, does: true, reasons, costMin: reasons.reduce((total, r) => total + r.minutes, 0) };
+}
+
+/** What speaks for and against a chuck for the bar's piece, beside its route. */
+function firstReasons(
+  part: Part,
+  { plan, setup }: PlannedSetup,
+  tailCentre: boolean,
+  chuck: Chuck | undefined,
+  count: number,
+): WayReason[] {
+  const reasons: WayReason[] = [];
+  const out = plan.held?.overhangDiameters ?? 0;
+  if (!tailCentre && out > FREE_DIAMETERS)
+    reasons.push({ code: 'way.overhang', minutes: AT_RISK_MIN / 3, values: { diameters: Number(out.toFixed(1)) } });
+  const again = plan.waiting.filter((w) => ['otherEnd', 'behindLarger', 'cutOff'].includes(w.why)).length;
   const strictMm = tightestMm(part, again > 0);
-  if (strictMm !== undefined && runsAt(chuck) > strictMm)
+  if (chuck && strictMm !== undefined && runsAt(chuck) > strictMm)
     reasons.push({
-      code: 'way.loses',
-      minutes: AT_RISK_MIN,
+      ...{ code: 'way.loses', minutes: AT_RISK_MIN },
       values: { runoutMm: runsAt(chuck), wantedMm: strictMm, count: again },
     });
-  if (job.hold.choice.gripOn === 'part' && (chuck.kind === 'threeJaw' || chuck.kind === 'fourJaw'))
-    reasons.push({ code: 'way.marks', minutes: 2 * count });
-  return { ...base, does: true, reasons, costMin: reasons.reduce((sum, r) => sum + r.minutes, 0) };
+  const onPart = setup.grip.kind === 'jaws' && setup.grip.on !== 'spare';
+  if (onPart && (chuck?.kind === 'threeJaw' || chuck?.kind === 'fourJaw'))
+    reasons.push({ code: 'way.marks', minutes: MARKS_MIN * count });
+  return reasons;
+}
+
+/** What speaks for and against a way of holding a piece again: what it runs out, what it marks, what it leaves. */
+function laterReasons(
+  { setups }: PlannedJob,
+  { number, piece, plan, setup }: PlannedSetup,
+  kind: WayKind,
+  chuck: Chuck | undefined,
+  count: number,
+): WayReason[] {
+  const across = acrossMm(setups, number, 1);
+  const reasons: WayReason[] = [
+    {
+      code: chuck ? 'way.across' : `way.across.${kind}`,
+      ...{ minutes: 0, values: { runoutMm: chuck ? Math.max(across, runsAt(chuck)) : across } },
+    },
+  ];
+  const closest = Math.min(
+    ...outsides(piece.part)
+      .filter((f) => f.limits.how !== 'general' && plan.operations.some((o) => o.featureId === f.id))
+      .map((f) => f.limits.upperMm - f.limits.lowerMm),
+  );
+  if (across > closest)
+    reasons.push({
+      ...{ code: 'way.loses', minutes: AT_RISK_MIN },
+      values: { runoutMm: across, wantedMm: closest, count: 1 },
+    });
+  const bare = setup.grip.kind === 'jaws' && (setup.grip.protect ?? 'none') === 'none';
+  if (bare && chuck && chuck.kind !== 'soft' && chuck.kind !== 'collet')
+    reasons.push({ code: 'way.marks', minutes: MARKS_MIN * count });
+  const left = plan.waiting.filter((w) => w.why === 'inJaws').length;
+  if (left > 0) reasons.push({ code: 'way.leaves', minutes: 10 * count, values: { count: left } });
+  return reasons;
 }
 
 /** What a chuck costs and gives besides the route: truing, changing and boring it, grip and bend that are near what is borne. */
-export function chuckReasons(lathe: Lathe, chuck: Chuck, plan: Plan, count: number): WayReason[] {
+function chuckReasons(lathe: Lathe, chuck: Chuck, plan: Plan, count: number): WayReason[] {
   const cuts = plan.operations.filter((o) => o.loads);
   const worst = (pick: (o: (typeof cuts)[number]) => number) => Math.max(0, ...cuts.map(pick));
   const grip = worst((o) => o.loads!.gripShare);
@@ -135,13 +212,14 @@ function tightestMm(part: Part, heldAgain: boolean): number | undefined {
 }
 
 /** Ways that take more than a chuck: what speaks for them, what they take, and whether that is there. */
-function otherWays({ part, plan, barSizes, stockMm = 0 }: PlannedJob, lathe: Lathe): Way[] {
+function otherWays({ part, setups, barSizes, stockMm = 0, blank }: PlannedJob, lathe: Lathe): Way[] {
+  const held = setups[0]?.plan.held;
   const { holding, sizes } = lathe;
   const hollow = insides(part).length > 0;
   const hole = throughHoleMm(part);
-  const lengthMm = plan?.blank.lengthMm ?? part.lengthMm;
+  const lengthMm = blank?.lengthMm ?? part.lengthMm;
   const slender = part.lengthMm / Math.max(1, Math.min(...outsides(part).map((f) => f.diameterMm)));
-  const overhang = plan?.holding.overhangDiameters ?? part.lengthMm / Math.max(1, stockMm);
+  const overhang = held?.overhangDiameters ?? part.lengthMm / Math.max(1, stockMm);
   const takes = (ranges: readonly { readonly fromMm: number; readonly toMm: number }[], mm: number) =>
     ranges.some((r) => r.fromMm <= mm && mm <= r.toMm);
   const way = (

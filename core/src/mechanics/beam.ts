@@ -4,6 +4,8 @@ import type { Recorder } from '../working/index.ts';
 export interface BarLength {
   readonly lengthMm: number;
   readonly diameterMm: number;
+  /** of the hole in it; solid where it is not given */
+  readonly insideMm?: number;
 }
 
 /** Second moment of area of a round bar or tube, mm⁴. @source π(D⁴−d⁴)/64 */
@@ -44,8 +46,8 @@ export function shaftOf(lengths: readonly BarLength[], modulusGPa: number): Shaf
   const sums: [number, number, number][] = [];
   let x = 0;
   let running: [number, number, number] = [0, 0, 0];
-  for (const { lengthMm, diameterMm } of lengths) {
-    const moment = secondMomentMm4(diameterMm);
+  for (const { lengthMm, diameterMm, insideMm } of lengths) {
+    const moment = secondMomentMm4(diameterMm, insideMm);
     const [a, b, c] = stepSums(x, x + lengthMm, moment);
     x += lengthMm;
     running = [running[0] + a, running[1] + b, running[2] + c];

@@ -1,4 +1,4 @@
-import { type Holding, heldInside, onTailCentre } from '../hold/index.ts';
+import { type Held, heldInside, onTailCentre } from '../hold/index.ts';
 import type { Shape } from './picture.ts';
 
 type Point = [number, number];
@@ -29,8 +29,8 @@ const block = (role: Shape['role'], x1: number, x2: number, y1: number, y2: numb
 });
 
 /** Work that is held, and where it lies in the picture. */
-interface Held {
-  readonly holding: Holding;
+interface Drawn {
+  readonly holding: Held;
   readonly onMm: number;
   readonly headEnd: number;
   readonly x: (z: number) => number;
@@ -39,21 +39,21 @@ interface Held {
 
 /**
  * What holds the work, in a picture whose x grows from headstock to tailstock: jaws, dog and centres, an arbor in its hole, a plate.
- * @param stockMm diameter that is held, where the holding does not say
+ * @param stockMm largest diameter of the work
  * @param tailMm zPart where the tail centre's point goes in
  */
 export function holdShapes(
-  holding: Holding,
+  holding: Held,
   stockMm: number,
   tailMm: number,
   x: (z: number) => number,
   y: (r: number) => number,
 ): Shape[] {
   const { method } = holding;
-  const onMm = holding.onMm ?? stockMm;
+  const onMm = holding.onMm;
   const shapes: Shape[] = [];
   const headEnd = x(holding.headEndMm ?? holding.jawsMm - holding.gripMm);
-  const held: Held = { holding, onMm, headEnd, x, y };
+  const held: Drawn = { holding, onMm, headEnd, x, y };
   if (method === 'chuck' || method === 'chuckAndCentre') shapes.push(...jawShapes(held, stockMm));
   else if (method === 'betweenCentres') shapes.push(...dogShapes(held));
   else if (heldInside(method)) shapes.push(...arborShapes(held));
@@ -62,7 +62,7 @@ export function holdShapes(
   return shapes;
 }
 
-function jawShapes({ holding, onMm, x, y }: Held, stockMm: number): Shape[] {
+function jawShapes({ holding, onMm, x, y }: Drawn, stockMm: number): Shape[] {
   const left = x(holding.jawsMm - holding.gripMm);
   const right = x(holding.jawsMm);
   // the body stands behind all that is held
@@ -77,7 +77,7 @@ function jawShapes({ holding, onMm, x, y }: Held, stockMm: number): Shape[] {
 }
 
 /** A dog on the work with its tail in the driving plate, and the centre in the spindle. */
-function dogShapes({ holding, onMm, headEnd, x, y }: Held): Shape[] {
+function dogShapes({ holding, onMm, headEnd, x, y }: Drawn): Shape[] {
   const [left, right] = [x(holding.jawsMm - holding.gripMm), x(holding.jawsMm)];
   const plate = headEnd - CENTRE_LONG + 8;
   const ring = Math.max(8, Math.abs(y(onMm / 2) - y(0)) * 0.3);
@@ -93,7 +93,7 @@ function dogShapes({ holding, onMm, headEnd, x, y }: Held): Shape[] {
 }
 
 /** An arbor through the hole: on centres at both ends, or standing out of the chuck with a washer at its free end. */
-function arborShapes({ holding, onMm, headEnd, x, y }: Held): Shape[] {
+function arborShapes({ holding, onMm, headEnd, x, y }: Drawn): Shape[] {
   const [top, bottom] = [y(onMm / 2), y(-onMm / 2)];
   const tail = x(holding.rawEndMm);
   if (holding.method === 'mandrel')
@@ -111,7 +111,7 @@ function arborShapes({ holding, onMm, headEnd, x, y }: Held): Shape[] {
 }
 
 /** Room that means of holding take left of the work and right of it, picture units. */
-export function holdRoom({ method }: Holding): readonly [number, number] {
+export function holdRoom({ method }: Pick<Held, 'method'>): readonly [number, number] {
   const centre = CENTRE_LONG + 12;
   if (method === 'betweenCentres') return [centre + PLATE, centre];
   if (method === 'mandrel') return [centre + 26, centre + 26];

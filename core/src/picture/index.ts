@@ -15,6 +15,6 @@ export type { PathCorner, Picture, Role, Shape } from './picture.ts';
 export { detailLines } from './section.ts';
 export { silhouettePicture } from './silhouette.ts';
 export { type CardMaterial, type SpeedCard, speedCardPicture, speedCardRows } from './speed-card.ts';
-export { type StripView, stripPicture, turnedBefore } from './strip.ts';
+export { type StripView, stripPicture } from './strip.ts';
 export { textWidth } from './text-width.ts';
 export { jawsPicture, tailstockPicture } from './truing.ts';

@@ -1,12 +1,12 @@
-import type { Holding } from '../hold/index.ts';
-import { insides, type Outside, outsides, type Part, spigotAt } from '../part/index.ts';
+import { type Contour, extentOf, flatten } from '../contour/index.ts';
+import type { Held } from '../hold/index.ts';
+import { insides, outsides, type Part, spigotAt } from '../part/index.ts';
 import type { BentLine } from '../route/index.ts';
-import type { RoughShape } from '../stock/index.ts';
 import { crossShapes } from './cross.ts';
 import { endShapes, type FeatureEnd } from './ends.ts';
 import { faceShapes } from './faces.ts';
 import { holdRoom, holdShapes } from './hold.ts';
-import { halfOutline } from './outline.ts';
+import { DRAWN_CLOSE_MM, halfOutline } from './outline.ts';
 import type { Picture, Shape } from './picture.ts';
 import { boreShape, featureShape, sectionShapes, surfaceShapes } from './section.ts';
 
@@ -25,8 +25,9 @@ export interface StripView {
   readonly besides?: boolean;
   readonly labels: readonly { readonly id: string; readonly text: string }[];
   readonly overall: string;
-  readonly stockMm?: number;
-  readonly holding?: Holding;
+  /** how it is held, and the metal as it stands */
+  readonly held?: Held;
+  readonly metal?: Contour;
   /** the cut now: zPart stop, diameter before and after */
   readonly cut?: {
     readonly zFromMm: number;
@@ -34,34 +35,8 @@ export interface StripView {
     readonly beforeMm: number;
     readonly afterMm: number;
   };
-  /** diameters that the stock has been turned to so far, zPart ranges; elsewhere it is the bar */
-  /** whether the end at the tail is faced, so that the stock ends with the part; else its raw end is drawn */
-  readonly faced?: boolean;
   /** how the axis bends under the worst cut */
   readonly bent?: BentLine;
-  readonly turned?: readonly { readonly zFromMm: number; readonly zToMm: number; readonly diameterMm: number }[];
-}
-
-/** How a piece looks before a holding, as the strip wants it: what was turned, and a casting's own steps with its rough ends. */
-export function turnedBefore(
-  part: Part,
-  doneIds: readonly string[],
-  rough?: RoughShape,
-): NonNullable<StripView['turned']> {
-  const done = outsides(part).filter((f) => doneIds.includes(f.id));
-  if (!rough) return done;
-  const steps = outsides(part)
-    .filter((f) => !doneIds.includes(f.id))
-    .map((f) => ({ zFromMm: f.zFromMm, zToMm: f.zToMm, diameterMm: rough[f.id] ?? f.diameterMm }));
-  const cast = (f: Outside): number => (doneIds.includes(f.id) ? f.diameterMm : (rough[f.id] ?? 0));
-  const [head, tail] = [outsides(part)[0], outsides(part).at(-1)];
-  const long = part.lengthMm;
-  return [
-    ...done,
-    ...steps,
-    ...(head ? [{ zFromMm: -long, zToMm: 0, diameterMm: cast(head) }] : []),
-    ...(tail ? [{ zFromMm: long, zToMm: 2 * long, diameterMm: cast(tail) }] : []),
-  ];
 }
 
 const SIDE = 28;
@@ -72,22 +47,21 @@ const SIDE = 28;
  * @returns a picture in view units; shapes of features carry their ids
  */
 export function stripPicture(part: Part, view: StripView): Picture {
-  const { holding, stockMm } = view;
+  const { held, metal } = view;
+  const extent = metal && extentOf(metal);
   const spigotMm = (end: 'left' | 'right'): number => (view.besides && spigotAt(part, end)?.lengthMm) || 0;
   const spigots = { left: spigotMm('left'), right: spigotMm('right') };
-  const leftMm = Math.min(
-    -spigots.left,
-    holding ? Math.min(holding.jawsMm - holding.gripMm, holding.headEndMm ?? 0) : 0,
-  );
-  const rightMm = Math.max(part.lengthMm + spigots.right, holding?.rawEndMm ?? 0);
-  const largestMm = Math.max(part.largestMm, stockMm ?? 0, 1);
+  const leftMm = Math.min(-spigots.left, extent?.zFromMm ?? 0, held ? held.jawsMm - held.gripMm : 0);
+  const rightMm = Math.max(part.lengthMm + spigots.right, held?.rawEndMm ?? 0, extent?.zToMm ?? 0);
+  const stockMm = extent ? 2 * extent.largestMm : 0;
+  const largestMm = Math.max(part.largestMm, stockMm, 1);
   const hollow = insides(part).length > 0 && view.labels.length > 0;
   // outside sizes stand above a part that is cut open, inside ones below it
   const beside = labelsBeside(part, view, rightMm - leftMm, largestMm);
   const top = view.textSize * (hollow && !beside ? 5.7 : 2.6);
   const bottom = view.textSize * (view.labels.length > 0 && !beside ? 3.4 : 1);
-  const [headRoom, tailRoom] = holding ? holdRoom(holding) : [SIDE, SIDE];
-  const jawsTall = holding ? 1.25 : 1;
+  const [headRoom, tailRoom] = held ? holdRoom(held) : [SIDE, SIDE];
+  const jawsTall = held ? 1.25 : 1;
   const scale = Math.max(
     0.01,
     Math.min(
@@ -107,7 +81,7 @@ export function stripPicture(part: Part, view: StripView): Picture {
     [x(z1), y(r2)],
   ];
   const shapes: Shape[] = [];
-  if (stockMm !== undefined && holding) shapes.push(...stockShapes(part, view, box));
+  if (metal) shapes.push(...metalShapes(metal, (z, r) => [x(z), y(r)]));
   const outline = halfOutline(part);
   if (outline.length > 0) {
     const upper = outline.map(([z, r]): [number, number] => [x(z), y(r)]);
@@ -140,7 +114,7 @@ export function stripPicture(part: Part, view: StripView): Picture {
         ),
       );
   }
-  if (holding) shapes.push(...holdShapes(holding, stockMm ?? largestMm, part.lengthMm, x, y));
+  if (held) shapes.push(...holdShapes(held, stockMm || largestMm, part.lengthMm, x, y));
   if (view.bent) shapes.push(...bentShapes(view.bent, x, oy));
   if (view.cut) shapes.push(...cutShapes(view.cut, x, y, box));
   shapes.push({
@@ -184,7 +158,7 @@ const STUBBY = 1.8;
  * small, and nothing else of the strip is in the way.
  */
 function labelsBeside(part: Part, view: StripView, longMm: number, tallMm: number): boolean {
-  if (view.labels.length === 0 || view.holding || view.cut) return false;
+  if (view.labels.length === 0 || view.held || view.cut) return false;
   if (outsides(part).length > MOST_BESIDE || insides(part).length > MOST_BESIDE) return false;
   const high = (view.height - view.textSize * 3.6) / Math.max(tallMm, 1);
   return longMm < tallMm * STUBBY && longMm * high + 2 * BESIDE < view.width && view.height >= 200;
@@ -228,22 +202,17 @@ function besideShapes(part: Part, view: StripView, x: (z: number) => number, y: 
 
 type Box = (z1: number, z2: number, r1: number, r2: number) => [number, number][];
 
-function stockShapes(part: Part, view: StripView, box: Box): Shape[] {
-  const { holding, stockMm = 0, turned = [] } = view;
-  const left = holding!.headEndMm ?? holding!.jawsMm - holding!.gripMm;
-  const right = view.faced ? part.lengthMm : holding!.rawEndMm;
-  const cuts = [left, right, ...turned.flatMap((t) => [t.zFromMm, t.zToMm])]
-    .filter((z) => z >= left && z <= right)
-    .sort((a, b) => a - b);
-  return cuts.slice(1).flatMap((to, i): Shape[] => {
-    const from = cuts[i]!;
-    if (to - from < 1e-6) return [];
-    const middle = (from + to) / 2;
-    const diameter = Math.min(
-      stockMm,
-      ...turned.filter((t) => t.zFromMm <= middle && middle <= t.zToMm).map((t) => t.diameterMm),
-    );
-    return [{ kind: 'polygon', role: 'stock', points: box(from, to, diameter / 2, -diameter / 2) }];
+/** The metal as it stands, both sides of the centreline; what reaches the axis is one shape, a tube two. */
+function metalShapes(metal: Contour, at: (z: number, r: number) => readonly [number, number]): Shape[] {
+  return metal.loops.flatMap((loop): Shape[] => {
+    const onAxis = (i: number) => loop[i % loop.length]!.rMm === 0 && loop[(i + 1) % loop.length]!.rMm === 0;
+    const axis = loop.findIndex((_, i) => onAxis(i));
+    // told from where the axis is left to where it is met again
+    const open = axis < 0 ? [...loop, loop[0]!] : loop.map((_, i) => loop[(axis + 1 + i) % loop.length]!);
+    const line = flatten(open, DRAWN_CLOSE_MM);
+    const [upper, lower] = [line.map(([z, r]) => at(z, r)), line.map(([z, r]) => at(z, -r))];
+    if (axis >= 0) return [{ kind: 'polygon', role: 'stock', points: [...upper, ...lower.toReversed()] }];
+    return [upper, lower].map((points): Shape => ({ kind: 'polygon', role: 'stock', points }));
   });
 }
 

@@ -1,29 +1,28 @@
+import { volumeMm3 } from '../contour/index.ts';
 import { cutForces } from '../cutting/index.ts';
-import { centreDepth, centreForLoad, centreHole, type Holding, onTailCentre } from '../hold/index.ts';
-import { centreHoleRows, outsides } from '../part/index.ts';
-import { barMassKg } from '../stock/index.ts';
+import { centreDepth, centreForLoad, centreHole, onTailCentre } from '../hold/index.ts';
+import { centreHoleRows, centreId, outsides } from '../part/index.ts';
 import { toolFor } from '../tool/index.ts';
+import { isFinished } from '../work/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FitContext } from './fit-context.ts';
 import { handSetting } from './hand-setting.ts';
-import type { Operation, PlanInput } from './plan.ts';
+import type { Operation } from './plan.ts';
 import { usualMinutes } from './usual-minutes.ts';
 
 /** Feed of a roughing cut as the tail centre is loaded by it, mm per rev. */
 const ROUGH_FEED = 0.2;
 
-/** Whether a centre hole is drilled in this holding: for its own centre, or because only the ends are made. */
-export function wantsCentreHole({ hold, again }: PlanInput, holding: Holding): boolean {
-  if (again?.worked.tailCentre) return false;
-  const { method } = holding;
-  return (onTailCentre(method) && method !== 'mandrel') || hold.extent === 'ends';
+/** Whether a centre hole is drilled in this setup: for its own centre, or because only the ends are made. */
+export function wantsCentreHole({ piece, setup, held }: Pick<FitContext, 'piece' | 'setup' | 'held'>): boolean {
+  if (isFinished(piece, centreId(piece.part.tail))) return false;
+  return (onTailCentre(held.method) && held.method !== 'mandrel') || setup.extent === 'ends';
 }
 
 /** What leans on the tail centre of this work: half its weight, and the push of a usual roughing cut at its very end. */
-function centreLoad({ input, holding }: FitContext): { massKg: number; forceN: number } {
-  const { material, stockMm, lathe, tools } = input;
-  const lengthMm = holding.gripMm + holding.overhangMm;
-  const massKg = barMassKg((Math.PI * stockMm ** 2) / 4, lengthMm, material.densityKgPerM3);
+function centreLoad({ piece, means }: FitContext): { massKg: number; forceN: number } {
+  const { material, lathe, tools } = means;
+  const massKg = (volumeMm3(piece.contour) * material.densityKgPerM3) / 1e9;
   const rougher = toolFor(tools, 'rougher');
   const cut = {
     ...{ depthMm: lathe.rigidity.usualDepthMm, feedMmPerRev: ROUGH_FEED },
@@ -38,7 +37,9 @@ function centreLoad({ input, holding }: FitContext): { massKg: number; forceN: n
  * larger; at the speed that the shop is used to.
  */
 export function centreOperation(context: FitContext, record: Recorder | undefined): Operation | undefined {
-  const { part, tools, stockMm, hold, lathe } = context.input;
+  const { piece, means, wishes, stockMm } = context;
+  const { part } = piece;
+  const { tools, lathe } = means;
   const zEnd = part.lengthMm;
   const endMm = outsides(part).at(-1)?.diameterMm ?? stockMm;
   const { massKg, forceN } = centreLoad(context);
@@ -58,11 +59,11 @@ export function centreOperation(context: FitContext, record: Recorder | undefine
     values: { stockMm, endDiameterMm: endMm, wantedMm: wanted?.pilotMm ?? 0, pilotMm, mouthMm },
     source: 'ISO 6411 type A',
   });
-  const by = { mouth: mouthMm, pilot: pilotMm || mouthMm, asTurned: stockMm }[hold.centreSpeed ?? 'mouth'];
+  const by = { mouth: mouthMm, pilot: pilotMm || mouthMm, asTurned: stockMm }[wishes.centreSpeed ?? 'mouth'];
   const setting = handSetting(
     context,
     by,
-    hold.centreSpeed === 'asTurned' ? 'turning' : 'centreDrilling',
+    wishes.centreSpeed === 'asTurned' ? 'turning' : 'centreDrilling',
     drills[0],
     0.03,
     record,

@@ -1,8 +1,9 @@
 import type { HoldMethod } from '../hold/index.ts';
 import { FINE_ANGLE_DEG } from '../lathe/index.ts';
-import { type Chamfer, chamferDepthMm, type Outside, outsides } from '../part/index.ts';
+import { type Chamfer, chamferDepthMm, type Outside } from '../part/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { toolFor } from '../tool/index.ts';
+import { rawEndMm } from '../work/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { centreOperation, wantsCentreHole } from './centre.ts';
 import type { FitContext } from './fit-context.ts';
@@ -47,22 +48,19 @@ const mountCaution: Partial<Record<HoldMethod, string>> = {
   faceplate: 'clampsClear',
 };
 
-/** Where raw metal ends towards the tail: at the first finished length, or the faced end. */
-function rawEnd({ input }: FitContext, feature: Outside): number {
-  const done = input.again?.worked.doneIds ?? [];
-  const next = outsides(input.part).find((f) => done.includes(f.id) && f.zFromMm >= feature.zToMm - 1e-9);
-  return next?.zFromMm ?? input.part.lengthMm;
-}
-
-/** Putting the blank in, facing the tail end, the centre hole where a centre is wanted, and touching off. */
+/**
+ * Putting the blank in, facing the tail end, the centre hole where a centre is wanted, and touching off.
+ * @param touchMm zPart of the end of the metal that is touched off on; undefined where nothing is turned
+ */
 export function openingOperations(
   context: FitContext,
-  last: Outside | undefined,
+  touchMm: number | undefined,
   recorderFor: RecorderFor,
 ): Operation[] {
-  const { part, lathe, tools, hold, stockMm, again } = context.input;
-  const { holding } = context;
-  const zEnd = part.lengthMm;
+  const { piece, held, means, stockMm } = context;
+  const { lathe, tools } = means;
+  const zEnd = piece.part.lengthMm;
+  const offMm = rawEndMm(piece, 'right');
   const facing = toolFor(tools, 'facing');
   const rougher = toolFor(tools, 'rougher');
   const operations: Operation[] = [
@@ -70,43 +68,42 @@ export function openingOperations(
       ...bare,
       id: 'mount',
       kind: 'mount',
-      zFromMm: holding.jawsMm - holding.gripMm,
-      zToMm: holding.jawsMm,
-      minutes: usualMinutes(MOUNT_MIN[holding.method], recorderFor('mount')),
-      caution: mountCaution[holding.method] ?? (lathe.spindle.nose.kind === 'screwed' ? 'gentleStart' : 'keyOut'),
-      sizes: { gripMm: holding.gripMm, overhangMm: holding.overhangMm },
+      zFromMm: held.jawsMm - held.gripMm,
+      zToMm: held.jawsMm,
+      minutes: usualMinutes(MOUNT_MIN[held.method], recorderFor('mount')),
+      caution: mountCaution[held.method] ?? (lathe.spindle.nose.kind === 'screwed' ? 'gentleStart' : 'keyOut'),
+      sizes: { gripMm: held.gripMm, overhangMm: held.overhangMm },
     },
   ];
   recorderFor('mount')?.({
     code: 'route.grip',
-    values: { gripMm: holding.gripMm, overhangMm: holding.overhangMm, lengthMm: holding.gripMm + holding.overhangMm },
+    values: { gripMm: held.gripMm, overhangMm: held.overhangMm, lengthMm: held.gripMm + held.overhangMm },
   });
   const faceSetting = handSetting(context, stockMm, 'facing', facing, HAND_FEED_FACE, recorderFor('face'));
-  if (hold.faceTailMm > 0 && faceSetting)
+  if (offMm > 0 && faceSetting)
     operations.push({
       ...bare,
       id: 'face',
       kind: 'face',
       zFromMm: zEnd,
-      zToMm: zEnd + hold.faceTailMm,
+      zToMm: zEnd + offMm,
       toolId: facing?.id,
       setting: faceSetting,
       minutes: faceMinutes(stockMm, faceSetting.rpm, recorderFor('face')),
-      caution: holding.method === 'betweenCentres' ? 'halfCentre' : 'lockCarriage',
-      sizes: { offMm: hold.faceTailMm },
+      caution: held.method === 'betweenCentres' ? 'halfCentre' : 'lockCarriage',
+      sizes: { offMm },
     });
-  const centre = wantsCentreHole(context.input, holding) ? centreOperation(context, recorderFor('centre')) : undefined;
+  const centre = wantsCentreHole(context) ? centreOperation(context, recorderFor('centre')) : undefined;
   if (centre) operations.push(centre);
-  if ((again || hold.extent === 'ends') && last === undefined) return operations;
-  const zTouch = last ? rawEnd(context, last) : zEnd;
+  if (touchMm === undefined) return operations;
   const touchSetting = handSetting(context, stockMm, 'turning', rougher, HAND_FEED_FACE, recorderFor('touchOff'));
   if (touchSetting)
     operations.push({
       ...bare,
       id: 'touchOff',
       kind: 'touchOff',
-      zFromMm: zTouch - 6,
-      zToMm: zTouch,
+      zFromMm: touchMm - 6,
+      zToMm: touchMm,
       toolId: rougher?.id,
       setting: touchSetting,
       minutes: usualMinutes(3, recorderFor('touchOff')),
@@ -143,7 +140,7 @@ export function touchAgainOperation(
       zToMm: endMm,
       toolId: tool.id,
       setting,
-      minutes: usualMinutes(2.5 + (byCompound ? context.input.lathe.changeMin.compound : 0), record),
+      minutes: usualMinutes(2.5 + (byCompound ? context.means.lathe.changeMin.compound : 0), record),
       caution: 'stopToMeasure',
       targetMm: diameterMm,
       ...(byCompound ? { sizes: { compoundDeg: FINE_ANGLE_DEG } } : {}),
@@ -158,7 +155,7 @@ export function shoulderOperation(
   outsideMm: number,
   recorderFor: RecorderFor,
 ): Operation | undefined {
-  const tool = toolFor(context.input.tools, 'finisher');
+  const tool = toolFor(context.means.tools, 'finisher');
   const record = recorderFor(`${level.feature.id}-shoulder`);
   const setting = handSetting(context, outsideMm, 'facing', tool, 0.08, record);
   record?.({
@@ -166,7 +163,7 @@ export function shoulderOperation(
     values: {
       fromDiameterMm: level.targetMm,
       toDiameterMm: outsideMm,
-      fromEndMm: context.input.part.lengthMm - level.feature.zFromMm,
+      fromEndMm: context.piece.part.lengthMm - level.feature.zFromMm,
     },
   });
   return (
@@ -193,7 +190,7 @@ export function chamferOperation(
   chamfer: Chamfer,
   recorderFor: RecorderFor,
 ): Operation | undefined {
-  const tool = toolFor(context.input.tools, 'chamfer');
+  const tool = toolFor(context.means.tools, 'chamfer');
   const record = recorderFor(`${feature.id}-chamfer`);
   const setting = handSetting(context, feature.diameterMm, 'form', tool, 0.05, record);
   if (record) chamferDepthMm(chamfer.lengthMm, chamfer.angleDeg, record);

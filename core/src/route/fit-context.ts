@@ -1,16 +1,24 @@
 import type { SpeedPolicy, SpeedTable } from '../cutting/index.ts';
-import type { Holding } from '../hold/index.ts';
+import type { Held, Setup } from '../hold/index.ts';
 import type { Feed } from '../lathe/index.ts';
+import type { Means } from '../means/index.ts';
 import type { Shaft } from '../mechanics/index.ts';
-import type { PlanInput } from './plan.ts';
+import type { Workpiece } from '../work/index.ts';
+import type { Wishes } from './plan.ts';
 
-/** What all operations of a holding are planned with. */
+/** What all operations of a setup are planned with. */
 export interface FitContext {
-  readonly input: PlanInput;
+  /** as it lies, before anything is cut in this setup */
+  readonly piece: Workpiece;
+  readonly setup: Setup;
+  readonly held: Held;
+  readonly means: Means;
+  readonly wishes: Wishes;
   readonly speeds: SpeedTable;
   readonly policy: SpeedPolicy;
   readonly feeds: readonly Feed[];
-  readonly holding: Holding;
   /** the work with its finished diameters */
   readonly shaft: Shaft;
+  /** largest diameter of the piece as it is put in, mm */
+  readonly stockMm: number;
 }

@@ -49,12 +49,12 @@ export function passDepths(radialMm: number, count: number, lineMm: number): num
 
 /** A wish as the cutting engine is asked about it, carried where it bends most. */
 function setupOf(context: FitContext, wish: CutWish): CutSetup {
-  const { material, lathe } = context.input;
-  const { holding, speeds, feeds, policy } = context;
+  const { material, lathe } = context.means;
+  const { held, speeds, feeds, policy } = context;
   return {
     ...{ material, lathe, feeds, policy, table: speeds, tool: cutToolOf(wish.tool) },
     ...{ operation: 'turning', diameterMm: wish.fromMm },
-    hold: cutHold(wish.shaft, holding, wish),
+    hold: cutHold(wish.shaft, held, wish),
   };
 }
 
@@ -92,7 +92,7 @@ export function fitCut(
   record?: Recorder,
 ): FittedCut | undefined {
   const radialMm = (wish.fromMm - wish.toMm) / 2;
-  const lineMm = dialScale(context.input.lathe.slides.crossSlide).lineTravelMm.valueOf();
+  const lineMm = dialScale(context.means.lathe.slides.crossSlide).lineTravelMm.valueOf();
   const setup = setupOf(context, wish);
   const fewest = fixedPasses ?? Math.max(1, Math.ceil(radialMm / wish.depthCapMm - 1e-9));
   const usable = context.feeds.filter((feed) => feed.mmPerRev <= wish.feedCapMm + 1e-9).toReversed();

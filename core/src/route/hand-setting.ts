@@ -21,7 +21,7 @@ export function handSetting(
   record?: Recorder,
 ): Setting | undefined {
   const share = operationRules[operation].speedShare;
-  const speedMPerMin = context.input.material.speeds[tool?.material ?? 'hss'].speedMPerMin * share;
+  const speedMPerMin = context.means.material.speeds[tool?.material ?? 'hss'].speedMPerMin * share;
   record?.({ code: 'cutting.tableSpeed', values: { speedMPerMin: speedMPerMin / share, share } });
   const chosen = chooseSpeed(context.speeds, rpmFor(speedMPerMin, diameterMm, record), record, context.policy);
   record?.({ code: 'route.handFeed', values: { feedMmPerRev, rpm: chosen?.speed.rpm ?? 0 } });

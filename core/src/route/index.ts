@@ -1,3 +1,4 @@
+export { sweptBy } from './after.ts';
 export { type BentLine, bentLineOf, holdOfCut } from './bending.ts';
 export { HANDLING_MIN, passDepths } from './fit-cut.ts';
 export { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
@@ -10,10 +11,10 @@ export type {
   OwnCut,
   Pass,
   Plan,
-  PlanInput,
   SchoolAnswer,
   Setting,
+  Wishes,
 } from './plan.ts';
 export { ownCutSchema } from './plan.ts';
-export { planRoute } from './plan-route.ts';
+export { planSetup, putIn } from './plan-setup.ts';
 export type { RecorderFor } from './turning.ts';

@@ -1,14 +1,10 @@
 import { z } from 'zod';
 import type { School, SpeedPolicy, SpeedReason } from '../cutting/index.ts';
-import type { Instrument } from '../gauge/index.ts';
-import type { Blank, HoldChoice, Holding, Setup, Spigots, Waiting, Worked } from '../hold/index.ts';
-import type { Chuck, Fineness, Lathe } from '../lathe/index.ts';
+import type { CentreSpeed, Held, Waiting } from '../hold/index.ts';
+import type { Fineness } from '../lathe/index.ts';
 import type { Limits } from '../limit/index.ts';
-import type { Material } from '../material/index.ts';
-import type { Part } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
-import type { RoughShape } from '../stock/index.ts';
-import type { Tool } from '../tool/index.ts';
+import type { Workpiece } from '../work/index.ts';
 
 export type OperationKind =
   | 'mount'
@@ -29,24 +25,8 @@ export const ownCutSchema = z.strictObject({
 });
 export type OwnCut = Readonly<z.infer<typeof ownCutSchema>>;
 
-/** What planning needs to know, all of it plain data. */
-export interface PlanInput {
-  readonly part: Part;
-  readonly material: Material;
-  readonly lathe: Lathe;
-  /** the chuck that is on, or goes on */
-  readonly chuck: Chuck;
-  readonly tools: readonly Tool[];
-  readonly instruments: readonly Instrument[];
-  /** over the corners of a bar that is not round */
-  readonly stockMm: number;
-  /** a casting's own diameters over the lengths, by their ids */
-  readonly rough?: RoughShape;
-  /** drawn on the part, to be gripped */
-  readonly spigots?: Spigots;
-  readonly hold: HoldChoice;
-  /** a holding after the first: how, and how far the piece is; the part is then as it lies in the lathe */
-  readonly again?: { readonly setup: Setup; readonly worked: Worked };
+/** What the turner wants of a plan, beside what is drawn and what is there. */
+export interface Wishes {
   readonly school: School;
   /** how to choose among the lathe's speeds; the usual way where it is not given */
   readonly policy?: SpeedPolicy;
@@ -54,6 +34,10 @@ export interface PlanInput {
   readonly own?: Readonly<Record<string, OwnCut>>;
   /** positions of the lathe's controls before the first operation */
   readonly standing?: Readonly<Record<string, string>>;
+  /** what the tool keeps from the jaws, mm */
+  readonly clearanceMm: number;
+  /** by which diameter a centre drill's speed is chosen; by its mouth where it is not given */
+  readonly centreSpeed?: CentreSpeed;
 }
 
 /** What a measurement follows: roughing, the cut that leaves the rest to the compound, the first of two equal cuts, the last cut. */
@@ -138,10 +122,13 @@ export interface Operation {
   readonly sizes?: Readonly<Record<string, number>>;
 }
 
+/** What is done in one setup: how it is held, the operations in their order, and the workpiece that they leave. */
 export interface Plan {
-  readonly blank: Blank;
-  readonly holding: Holding;
+  /** undefined where the piece cannot be held so */
+  readonly held: Held | undefined;
   readonly operations: readonly Operation[];
+  /** the piece when all of it is done, as it lies */
+  readonly after: Workpiece;
   readonly waiting: readonly Waiting[];
   readonly problems: readonly Problem[];
   readonly minutes: number;

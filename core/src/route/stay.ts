@@ -34,9 +34,9 @@ export function weighChanges(
   operations: readonly Operation[],
   recorderFor: RecorderFor,
 ): Operation[] {
-  const { lathe, stockMm } = context.input;
-  const { policy } = context;
-  let standing: Readonly<Record<string, string>> = context.input.standing ?? {};
+  const { policy, stockMm } = context;
+  const { lathe } = context.means;
+  let standing: Readonly<Record<string, string>> = context.wishes.standing ?? {};
   return operations.map((operation) => {
     const { setting } = operation;
     if (!setting) return operation;

@@ -42,22 +42,22 @@ export function levelOf(
   startMm: number,
   recorderFor: RecorderFor,
 ): Level {
-  const { input } = context;
-  const finisher = toolFor(input.tools, 'finisher')!;
+  const { means } = context;
+  const finisher = toolFor(means.tools, 'finisher')!;
   const record = recorderFor(`${feature.id}-finish`);
   const targetMm = middleMm(feature.limits);
   const tolerance = toleranceMm(feature.limits);
   const shallowestMm = shallowestCutMm(finisher.material, finisher.noseRadiusMm, finisher.edgeRadiusMm);
-  const gauge = chooseInstrument(input.instruments, 'outside', feature.diameterMm, tolerance, input.lathe.unit);
-  const bend = worstBendPerN(context.shaft, context.holding, zFromMm, feature.zToMm);
+  const gauge = chooseInstrument(means.instruments, 'outside', feature.diameterMm, tolerance, means.lathe.unit);
+  const bend = worstBendPerN(context.shaft, context.held, zFromMm, feature.zToMm);
   const cut = { depthMm: 0.2, feedMmPerRev: USUAL_FINISH_FEED, ...finisher };
-  const perMmN = cutForces(input.material, finisher.material, cut).radialN / cut.depthMm;
+  const perMmN = cutForces(means.material, finisher.material, cut).radialN / cut.depthMm;
   const last = lastCutsFor(
     {
       ...{ toleranceMm: tolerance, roomMm: startMm - targetMm, shallowestMm },
       ...{ uncertaintyMm: gauge?.uncertaintyMm ?? UNLISTED_UNCERTAINTY_MM, listed: gauge !== undefined },
-      finenesses: finenessesOf(input.lathe),
-      highestShare: SPRING_BOUND_FACTOR * perMmN * (bend.perN / 2 + latheGivesMmPerN(input.lathe).mmPerN),
+      finenesses: finenessesOf(means.lathe),
+      highestShare: SPRING_BOUND_FACTOR * perMmN * (bend.perN / 2 + latheGivesMmPerN(means.lathe).mmPerN),
     },
     record,
   );
@@ -70,7 +70,7 @@ export function levelOf(
 export type RecorderFor = (operationId: string) => Recorder | undefined;
 
 function depthCap(context: FitContext, tool: Tool, school: School): { mm: number; by: Limiter } {
-  const { usualDepthMm, deepestCutMm } = context.input.lathe.rigidity;
+  const { usualDepthMm, deepestCutMm } = context.means.lathe.rigidity;
   const wanted = school === 'machineFirst' ? deepestCutMm : usualDepthMm;
   if (tool.deepestMm < wanted) return { mm: tool.deepestMm, by: 'tool' };
   return { mm: wanted, by: school === 'machineFirst' ? 'lathe' : 'usual' };
@@ -82,7 +82,7 @@ function bySchools(
   passes: number | undefined,
   record?: Recorder,
 ) {
-  const own = context.input.school;
+  const own = context.wishes.school;
   const fitted = SCHOOLS.map((school) => ({
     school,
     cut: fitCut(context, wishFor(school), school, passes, school === own ? record : undefined),
@@ -140,10 +140,10 @@ export function roughLevel(
   recorderFor: RecorderFor,
 ): Operation | undefined {
   const toMm = Number((level.targetMm + level.allowanceMm).toFixed(9));
-  const tool = toolFor(context.input.tools, 'rougher');
+  const tool = toolFor(context.means.tools, 'rougher');
   if (!tool || startMm - toMm < 0.02) return undefined;
   const zFromMm = level.shoulder ? level.zFromMm + SHOULDER_LEFT_MM : level.zFromMm;
-  const shaft = roughedShaft(context.shaft, context.input, context.holding, zFromMm, toMm);
+  const shaft = roughedShaft(context.shaft, context.piece, context.held, zFromMm, toMm);
   const wishFor = (school: School): CutWish => {
     const cap = depthCap(context, tool, school);
     return {
@@ -164,7 +164,7 @@ export function roughLevel(
   const id = `${level.feature.id}-rough`;
   const { chosen, schools } = bySchools(
     context,
-    asChosen(wishFor, context.input.own?.[id]),
+    asChosen(wishFor, context.wishes.own?.[id]),
     undefined,
     recorderFor(id),
   );
@@ -193,7 +193,7 @@ function measureOperation(
 ): Operation {
   const { feature } = level;
   const suffix = { rough: 'roughed', near: 'neared', semi: 'between', finish: 'after' }[after];
-  const { instruments, lathe } = context.input;
+  const { instruments, lathe } = context.means;
   return {
     id: `${feature.id}-${suffix}`,
     kind: 'measure',
@@ -226,7 +226,7 @@ export function measureRoughed(context: FitContext, levels: readonly Level[], re
 /** Last cuts of a level with the measurements between and after; none where it cannot be brought to size here. */
 export function finishLevel(context: FitContext, level: Level, recorderFor: RecorderFor): Operation[] {
   const { feature, last } = level;
-  const tool = toolFor(context.input.tools, 'finisher');
+  const tool = toolFor(context.means.tools, 'finisher');
   if (!tool || level.allowanceMm <= 0 || last.kind === 'tooFine') return [];
   const tolerance = toleranceMm(feature.limits);
   const { shaft } = context;
@@ -246,9 +246,9 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
       feedCapBy: school === 'machineFirst' || finishCap < USUAL_FINISH_FEED ? 'finish' : 'usual',
     });
     const id = `${feature.id}-${suffix}`;
-    return { id, ...bySchools(context, asChosen(wishFor, context.input.own?.[id]), 1, recorderFor(id)) };
+    return { id, ...bySchools(context, asChosen(wishFor, context.wishes.own?.[id]), 1, recorderFor(id)) };
   };
-  const centre = onTailCentre(context.holding.method);
+  const centre = onTailCentre(context.held.method);
   const round = (mm: number) => Number(mm.toFixed(9));
   const startMm = round(level.targetMm + level.allowanceMm);
   const nearMm = last.nearMm === undefined ? startMm : round(level.targetMm + Math.min(last.nearMm, level.allowanceMm));

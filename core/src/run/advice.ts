@@ -53,7 +53,7 @@ export interface StepAdvice {
 export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): StepAdvice | undefined {
   const step = currentStep(run.steps, state);
   if (!step || state.ended) return undefined;
-  const controls = [...run.lathe.spindle.controls, ...run.lathe.feeds.controls];
+  const controls = [...run.means.lathe.spindle.controls, ...run.means.lathe.feeds.controls];
   const wanted = { ...step.setting?.speedAt, ...step.setting?.feedAt };
   const changes = controls.flatMap((control): ControlChange[] => {
     const to = wanted[control.id];
@@ -74,10 +74,12 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
   const move = moveFor(run, state, step, false, record);
   const trial = move?.kind === 'move' && step.kind !== 'rough' ? moveFor(run, state, step, true) : undefined;
   const fromEndMm =
-    step.zStopMm !== undefined && (move || step.kind === 'shoulder') ? run.part.lengthMm - step.zStopMm : undefined;
+    step.zStopMm !== undefined && (move || step.kind === 'shoulder')
+      ? run.piece.part.lengthMm - step.zStopMm
+      : undefined;
   const carriage =
     fromEndMm !== undefined && state.endLines !== undefined
-      ? carriageMove(run.lathe, state.endLines, fromEndMm, record)
+      ? carriageMove(run.means.lathe, state.endLines, fromEndMm, record)
       : undefined;
   const length = lengthAt(run, state, step, record);
   return { ...advice, length, move, trial: trial?.kind === 'move' ? trial : undefined, carriage, fromEndMm };

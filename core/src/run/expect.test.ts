@@ -55,7 +55,7 @@ describe('a reading beside it', () => {
   const read = (mm: number) => ({ mm, text: String(mm), unit: 'mm' as const });
   const expected = { mm: 30, boundMm: 0.05 };
   it('is believed within the bound and the gauge’s own doubt', () => {
-    const micrometer = run.instruments.find((i) => i.kind === 'micrometer')!;
+    const micrometer = run.means.instruments.find((i) => i.kind === 'micrometer')!;
     const at = (mm: number, id?: string) => doubtOf(run, cutOn(), read(mm), expected, id, 'f2').kind;
     expect([at(30.05 + 0.0039, micrometer.id), at(30.05 + 0.0041, micrometer.id)]).toEqual(['believed', 'doubted']);
     // one that nobody listed is taken for 0.01
@@ -75,7 +75,7 @@ describe('a reading beside it', () => {
     };
     // a turn of 2 mm on the radius
     expect(slips(34)).toEqual([['wholeTurn', undefined]]);
-    expect(slips(40.2)).toEqual([['otherSurface', outsides(run.part)[0]!.name]]);
+    expect(slips(40.2)).toEqual([['otherSurface', outsides(run.piece.part)[0]!.name]]);
   });
   it('is not doubted again once it was looked at, nor when it does not count or has no number', () => {
     const reading = {

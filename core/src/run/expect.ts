@@ -7,6 +7,7 @@ import { checkCut, STILL_HOLDS_MM } from './living.ts';
 import { metalOn } from './move/next.ts';
 import type { Reading, RunState } from './state.ts';
 import type { Step } from './step.ts';
+import { stockOf } from './stock-of.ts';
 
 /** What the dial lets expect of a size, and how far touch, spring, hand and warmth can put it out, mm on the diameter. */
 export interface Expected {
@@ -37,7 +38,7 @@ export function expectedTouch(run: FrozenRun, state: RunState, step: Step): Expe
   // by the numbers of the piece before it is known more nearly
   const check = checkCut(run, state, step);
   if (check) return { mm: check.diameterMm, boundMm: STILL_HOLDS_MM };
-  if (step.targetMm === undefined) return { mm: run.stockMm - FIRST_CUT_MM / 2, boundMm: FIRST_CUT_MM / 2 + 0.3 };
+  if (step.targetMm === undefined) return { mm: stockOf(run) - FIRST_CUT_MM / 2, boundMm: FIRST_CUT_MM / 2 + 0.3 };
   const metal = state.metal[step.featureId ?? ''];
   return metal ? { mm: metal.diameterMm, boundMm: metal.doubtMm + BESIDES_MM } : { mm: step.targetMm, boundMm: 0.3 };
 }
@@ -53,12 +54,12 @@ export function doubtOf(
   record?: Recorder,
 ): Doubt {
   if (!expected) return { kind: 'believed' };
-  const { crossSlide } = run.lathe.slides;
+  const { crossSlide } = run.means.lathe.slides;
   const turnMm = 2 * dialScale(crossSlide).lineTravelMm.mul(crossSlide.divisions).valueOf();
-  const others = outsides(run.part)
+  const others = outsides(run.piece.part)
     .filter((f) => f.id !== featureId && state.metal[f.id] !== undefined)
     .map((f) => ({ name: f.name, mm: state.metal[f.id]!.diameterMm }));
-  const boundMm = expected.boundMm + uncertaintyOf(run.instruments, instrumentId);
+  const boundMm = expected.boundMm + uncertaintyOf(run.means.instruments, instrumentId);
   return doubtReading(read, expected.mm, boundMm, turnMm, others, record);
 }
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { speedPolicySchema } from '../cutting/index.ts';
 import { instrumentSchema } from '../gauge/index.ts';
-import { HOLD_METHODS, holdChoiceSchema, setupSchema } from '../hold/index.ts';
+import { CENTRE_SPEEDS, HOLD_METHODS, setupSchema, WAITS } from '../hold/index.ts';
 import { chuckSchema, standSchema, storedLatheSchema } from '../lathe/index.ts';
 import { storedMaterialSchema } from '../material/index.ts';
 import {
@@ -161,8 +161,7 @@ const step = z.strictObject({
   sizes: z.record(short, number).optional(),
 });
 const plan = z.looseObject({
-  blank: z.looseObject({ lengthMm: number, diameterMm: number, gripMm: number }),
-  holding: z.strictObject({
+  held: z.strictObject({
     method: z.enum(HOLD_METHODS),
     why: short,
     jawsMm: number,
@@ -177,17 +176,17 @@ const plan = z.looseObject({
     onMm: number,
     forceN: number,
     maxRpm: number,
+    chuckId: short,
   }),
   operations: z.array(z.looseObject({ id: short, kind })).max(5000),
-  waiting: z
-    .array(
-      z.strictObject({
-        what: z.enum(['feature', 'headFace', 'cutOff', 'leftEdge', 'detail', 'bore']),
-        featureId: short.optional(),
-        why: z.enum(['behindLarger', 'inJaws', 'otherEnd', 'asBar', 'shape', 'otherSetup', 'tooFine']),
-      }),
-    )
-    .max(1000),
+  waiting: z.array(z.strictObject({ id: surfaceIdSchema, why: z.enum(WAITS) })).max(MOST_SURFACES),
+});
+const corner = z.strictObject({ zMm: number, rMm: number.min(-1e-6), bulge: number.optional() });
+const piece = z.strictObject({
+  part,
+  contour: z.strictObject({ loops: z.array(z.array(corner).max(20_000)).max(100) }),
+  finished: z.record(surfaceIdSchema, z.strictObject({ setup: z.number().int().min(1), operationId: short })),
+  marks: z.array(z.strictObject({ kind: z.literal('cutOff'), zFromMm: number, zToMm: number })).max(10),
 });
 
 /**
@@ -199,15 +198,24 @@ const frozenNow = z
     schema: z.literal(3),
     title: z.string().max(80),
     drawing: storedDrawingSchema,
-    part,
-    material: storedMaterialSchema,
-    lathe: storedLatheSchema,
+    number: z.number().int().min(1).max(20),
+    piece,
+    setup: setupSchema,
     chuck: chuckSchema,
-    tools: z.array(storedToolSchema).max(2000),
-    instruments: z.array(instrumentSchema).max(500),
-    stockMm: z.number().positive(),
-    rough: z.record(short, z.number().positive()).optional(),
-    spigots: z.strictObject({ leftMm: number.min(0), rightMm: number.min(0) }),
+    means: z.strictObject({
+      lathe: storedLatheSchema,
+      tools: z.array(storedToolSchema).max(2000),
+      instruments: z.array(instrumentSchema).max(500),
+      material: storedMaterialSchema,
+    }),
+    wishes: z.strictObject({
+      school: z.enum(['shopRule', 'conditions', 'machineFirst']),
+      policy: speedPolicySchema.optional(),
+      own: z.record(z.string().max(80), ownCutSchema).optional(),
+      standing: z.record(short, short).optional(),
+      clearanceMm: number,
+      centreSpeed: z.enum(CENTRE_SPEEDS).optional(),
+    }),
     known: z.array(z.strictObject({ toolId: z.uuid(), share: number, uncertaintyShare: number.positive() })).max(2000),
     living: z
       .array(
@@ -222,31 +230,13 @@ const frozenNow = z
         }),
       )
       .max(50),
-    hold: holdChoiceSchema,
-    school: z.enum(['shopRule', 'conditions', 'machineFirst']),
-    policy: speedPolicySchema.optional(),
-    own: z.record(z.string().max(80), ownCutSchema).optional(),
-    again: z
-      .strictObject({
-        setup: setupSchema,
-        worked: z.strictObject({
-          doneIds: z.array(short).max(MOST_FEATURES),
-          rough: z.record(short, z.number().positive()).optional(),
-          edgeIds: z.array(short).max(MOST_FEATURES),
-          tailMm: number.min(0),
-          headMm: number.min(0),
-          onSpare: z.boolean().optional(),
-          tailCentre: z.boolean(),
-          headCentre: z.boolean(),
-        }),
-      })
-      .optional(),
     plan,
     steps: z.array(step).max(20_000),
     stand: standSchema.optional(),
   })
   .refine(
-    (run) => run.steps.every((s) => s.featureId === undefined || run.part.surfaces.some((f) => f.id === s.featureId)),
+    (run) =>
+      run.steps.every((s) => s.featureId === undefined || run.piece.part.surfaces.some((f) => f.id === s.featureId)),
     { path: ['steps'] },
   )
   .refine(

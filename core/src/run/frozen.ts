@@ -1,11 +1,11 @@
-import type { School, SpeedPolicy } from '../cutting/index.ts';
-import type { Instrument } from '../gauge/index.ts';
-import type { HoldChoice } from '../hold/index.ts';
+import type { Held, Setup } from '../hold/index.ts';
 import { type Chuck, type Lathe, type Stand, upgradeLathe } from '../lathe/index.ts';
 import { type Material, upgradeMaterial } from '../material/index.ts';
-import { type Drawing, type Part, upgradeDrawing } from '../part/index.ts';
-import { type Plan, type PlanInput, planRoute } from '../route/index.ts';
+import type { Means } from '../means/index.ts';
+import { type Drawing, upgradeDrawing } from '../part/index.ts';
+import { type Plan, planSetup, type Wishes } from '../route/index.ts';
 import { type Tool, upgradeTool } from '../tool/index.ts';
+import type { Workpiece } from '../work/index.ts';
 import { collectWorking, type Recorder } from '../working/index.ts';
 import type { LivingReference, SpringSample } from './state.ts';
 import type { Step } from './step.ts';
@@ -16,23 +16,16 @@ export interface FrozenRun {
   readonly schema: 3;
   readonly title: string;
   readonly drawing: Drawing;
-  readonly part: Part;
-  readonly material: Material;
-  readonly lathe: Lathe;
+  /** of the setup, 1 for the first */
+  readonly number: number;
+  /** as it was put in, its end at the tailstock on the right */
+  readonly piece: Workpiece;
+  readonly setup: Setup;
   /** that the work is held in, or that is on where it is held otherwise */
   readonly chuck: Chuck;
-  readonly tools: readonly Tool[];
-  readonly instruments: readonly Instrument[];
-  readonly stockMm: number;
-  readonly rough?: PlanInput['rough'];
-  readonly spigots: NonNullable<PlanInput['spigots']>;
-  readonly hold: HoldChoice;
-  readonly school: School;
-  readonly policy?: SpeedPolicy;
-  readonly own?: PlanInput['own'];
-  /** a holding after the first: how, and how far the piece was before it */
-  readonly again?: PlanInput['again'];
-  readonly plan: Plan;
+  readonly means: Means;
+  readonly wishes: Wishes;
+  readonly plan: FrozenPlan;
   readonly steps: readonly Step[];
   /** spring that earlier runs of these tools on this lathe have shown */
   readonly known: readonly SpringSample[];
@@ -41,11 +34,13 @@ export interface FrozenRun {
   /** how the lathe stood when the run was begun; unknown in runs of the first version */
   readonly stand?: Stand;
 }
+/** A plan as a run keeps it: really held, and what it leaves follows from the run itself. */
+export type FrozenPlan = Omit<Plan, 'after' | 'held'> & { readonly held: Held };
 
 /** What of an operation is told at the lathe: planned anew it has to be the same, or its working is another plan's. */
-const toldOf = (plan: Plan, operationId: string): string => {
+const toldOf = (plan: Omit<Plan, 'after'>, operationId: string): string => {
   const operation = plan.operations.find((o) => o.id === operationId);
-  if (!operation) return plan.holding.method;
+  if (!operation) return plan.held?.method ?? '';
   // figure by figure: a database keeps the keys of an object in an order of its own
   const { passes, setting, minutes } = operation;
   const figures = passes.flatMap((p) => [p.diameterBeforeMm, p.diameterAfterMm]);
@@ -59,7 +54,8 @@ const toldOf = (plan: Plan, operationId: string): string => {
  */
 export function explainOperation(run: FrozenRun, operationId: string, record: Recorder): void {
   const { steps, record: collect } = collectWorking();
-  const plan = planRoute(run, (id) => (id === operationId ? collect : undefined));
+  const { piece, setup, means, wishes, number } = run;
+  const plan = planSetup(piece, setup, means, wishes, number, (id) => (id === operationId ? collect : undefined));
   if (toldOf(plan, operationId) === toldOf(run.plan, operationId)) for (const step of steps) record(step);
   else record({ code: 'run.otherPlan', values: {} });
 }
@@ -70,11 +66,15 @@ export function explainOperation(run: FrozenRun, operationId: string, record: Re
  */
 export function upgradeFrozen(stored: unknown): FrozenRun {
   const run = upgradeRun(stored) as FrozenRun;
+  const { means } = run;
   return {
     ...run,
     drawing: upgradeDrawing(run.drawing) as Drawing,
-    lathe: upgradeLathe(run.lathe) as Lathe,
-    material: upgradeMaterial(run.material) as Material,
-    tools: run.tools.map((tool) => upgradeTool(tool) as Tool),
+    means: {
+      ...means,
+      lathe: upgradeLathe(means.lathe) as Lathe,
+      material: upgradeMaterial(means.material) as Material,
+      tools: means.tools.map((tool) => upgradeTool(tool) as Tool),
+    },
   };
 }

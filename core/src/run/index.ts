@@ -12,7 +12,7 @@ export {
   type Told,
 } from './event.ts';
 export { doubted, doubtOf, type Expected, expectedTouch } from './expect.ts';
-export { explainOperation, type FrozenRun, upgradeFrozen } from './frozen.ts';
+export { explainOperation, type FrozenPlan, type FrozenRun, upgradeFrozen } from './frozen.ts';
 export { asFrozenRun, frozenRunSchema } from './frozen-schema.ts';
 export { faceCutsMm, type LengthAdvice } from './length.ts';
 export { type CheckCut, livingAfter } from './living.ts';
@@ -32,5 +32,6 @@ export {
   type SpringSample,
 } from './state.ts';
 export { isPass, type Step, stepsOf } from './step.ts';
+export { stockOf } from './stock-of.ts';
 export { upgradeEvents } from './upgrade/first-events.ts';
 export { cutMinutes } from './wear.ts';

@@ -3,6 +3,7 @@ import { dialScale, type Lathe } from '../lathe/index.ts';
 import { type Limits, parseLimits } from '../limit/index.ts';
 import { lengthLimitsOf, outsides } from '../part/index.ts';
 import { rational } from '../quantity/index.ts';
+import { rawEndMm } from '../work/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import type { LengthReading, RunState } from './state.ts';
@@ -37,8 +38,9 @@ function generalLimits(run: FrozenRun, lengthMm: number): Limits | undefined {
 
 /** Limits of the distance from the faced end to a shoulder: the length's own where it is that length alone. */
 function shoulderLimits(run: FrozenRun, step: Step, wantedMm: number): Limits | undefined {
-  const feature = outsides(run.part).find((f) => f.id === step.featureId);
-  if (feature && Math.abs(feature.zToMm - run.part.lengthMm) < 1e-6) return lengthLimitsOf(run.part, feature.id);
+  const feature = outsides(run.piece.part).find((f) => f.id === step.featureId);
+  if (feature && Math.abs(feature.zToMm - run.piece.part.lengthMm) < 1e-6)
+    return lengthLimitsOf(run.piece.part, feature.id);
   return generalLimits(run, wantedMm);
 }
 
@@ -64,31 +66,31 @@ export function faceCutsMm({ slides }: Pick<Lathe, 'slides'>, wantedMm: number):
  * @source FIELD 13: lengths the same with factor 1
  */
 export function lengthAt(run: FrozenRun, state: RunState, step: Step, record?: Recorder): LengthAdvice | undefined {
-  const of = step.kind === 'shoulder' ? 'shoulder' : step.kind === 'face' && run.again ? 'overall' : undefined;
+  const of = step.kind === 'shoulder' ? 'shoulder' : step.kind === 'face' && run.number > 1 ? 'overall' : undefined;
   if (!of || step.zStopMm === undefined) return undefined;
   // what the other end keeps for a later holding is still there
-  const otherMm = run.again?.worked.headMm ?? 0;
-  const wantedMm = of === 'overall' ? run.part.lengthMm + otherMm : run.part.lengthMm - step.zStopMm;
+  const otherMm = run.number > 1 ? rawEndMm(run.piece, 'left') : 0;
+  const wantedMm = of === 'overall' ? run.piece.part.lengthMm + otherMm : run.piece.part.lengthMm - step.zStopMm;
   const limits = of === 'overall' ? generalLimits(run, wantedMm) : shoulderLimits(run, step, wantedMm);
   const readings = state.lengths.filter((l) => l.stepId === step.id);
   const last = readings.at(-1);
   const cut = of === 'overall' ? 'outside' : 'inside';
   const toleranceMm = limits ? limits.upperMm - limits.lowerMm : 1;
   const instrument = chooseInstrument(
-    run.instruments,
+    run.means.instruments,
     of === 'overall' ? 'length' : 'depth',
     wantedMm,
     toleranceMm,
-    run.lathe.unit,
+    run.means.lathe.unit,
   );
   const decision =
     last && limits
-      ? decide(last.mm, uncertaintyOf(run.instruments, last.instrumentId), limits, record, cut)
+      ? decide(last.mm, uncertaintyOf(run.means.instruments, last.instrumentId), limits, record, cut)
       : undefined;
   const plannedMm = of === 'overall' ? (step.sizes?.offMm ?? 0) : 0;
   const missingMm = last ? (of === 'overall' ? last.mm - wantedMm : wantedMm - last.mm) : plannedMm;
   const leftMm = decision && decision.left !== 'metalOn' ? 0 : round(Math.max(0, missingMm));
-  const cutsMm = faceCutsMm(run.lathe, leftMm);
+  const cutsMm = faceCutsMm(run.means.lathe, leftMm);
   return {
     ...{ of, wantedMm, limits, readings, decision, leftMm, cutsMm },
     instrumentId: instrument?.id,

@@ -3,6 +3,7 @@ import type { FrozenRun } from './frozen.ts';
 import { type Hands, handsTo, placeOf, ringNumber } from './move/hands.ts';
 import type { LivingReference, RunState } from './state.ts';
 import type { Step } from './step.ts';
+import { stockOf } from './stock-of.ts';
 
 /** A first short cut, set by the numbers of the piece before, that shows whether they still hold. */
 export interface CheckCut {
@@ -34,19 +35,20 @@ export function checkCut(run: FrozenRun, state: RunState, step: Step): CheckCut 
   const living = run.living.find((l) => l.toolId === step.toolId);
   if (!living || step.kind !== 'touchOff' || step.sizes?.compoundDeg !== undefined) return undefined;
   const { rings, diameterMm } = living.reference;
-  const fineness = finenessOf(run.lathe, 'lines');
+  const fineness = finenessOf(run.means.lathe, 'lines');
   const metal = state.metal[step.featureId ?? ''];
-  const wantedMm = step.targetMm === undefined ? run.stockMm - LIGHT_MM : (metal?.diameterMm ?? step.targetMm);
-  const place = placeOf(run.lathe, rings) + (wantedMm - diameterMm) / 2;
-  const zero = placeOf(run.lathe, { ...rings, crossSlide: 0 });
-  const perLine = placeOf(run.lathe, { ...rings, crossSlide: 1 }) - zero;
+  const wantedMm = step.targetMm === undefined ? stockOf(run) - LIGHT_MM : (metal?.diameterMm ?? step.targetMm);
+  const place = placeOf(run.means.lathe, rings) + (wantedMm - diameterMm) / 2;
+  const zero = placeOf(run.means.lathe, { ...rings, crossSlide: 0 });
+  const perLine = placeOf(run.means.lathe, { ...rings, crossSlide: 1 }) - zero;
   const lines = Math.round((place - zero) / perLine / fineness.everyLines) * fineness.everyLines;
   const from = state.crossLines ?? living.crossLines ?? rings.crossSlide;
-  const { carriage } = run.lathe.slides;
+  const { carriage } = run.means.lathe.slides;
   return {
-    hands: handsTo(run.lathe, 'crossSlide', from, lines),
-    diameterMm: diameterMm + 2 * (placeOf(run.lathe, { ...rings, crossSlide: lines }) - placeOf(run.lathe, rings)),
-    number: ringNumber(run.lathe.slides.crossSlide, lines),
+    hands: handsTo(run.means.lathe, 'crossSlide', from, lines),
+    diameterMm:
+      diameterMm + 2 * (placeOf(run.means.lathe, { ...rings, crossSlide: lines }) - placeOf(run.means.lathe, rings)),
+    number: ringNumber(run.means.lathe.slides.crossSlide, lines),
     ...(living.endLines === undefined || carriage.means !== 'dial'
       ? {}
       : { endNumber: dialNumber(carriage, living.endLines) }),

@@ -32,7 +32,7 @@ export function measured(run: FrozenRun, state: RunState, step: Step, record?: R
   const readings = all.filter((r) => !r.setAside);
   if (readings.length === 0) return undefined;
   const sizes = readings.map((r) => ({
-    ...{ mm: r.mm, uncertaintyMm: uncertaintyOf(run.instruments, r.instrumentId), place: r.place, feel: r.feel },
+    ...{ mm: r.mm, uncertaintyMm: uncertaintyOf(run.means.instruments, r.instrumentId), place: r.place, feel: r.feel },
   }));
   const numbers = sizes.filter((s) => s.feel === undefined);
   // a number says more than how a gauge went on

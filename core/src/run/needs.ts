@@ -29,7 +29,7 @@ const heldSlide: Partial<Record<Step['kind'], Lock | 'none'>> = {
  * feed while facing is locked; one that moves is free; work on a centre needs quill and tailstock locked, and no set-over.
  */
 export function standNeeded(run: FrozenRun, step: Step): StandBesides {
-  const { method } = run.plan.holding;
+  const { method } = run.plan.held;
   const onCentre = onTailCentre(method);
   const inChuck = method === 'chuck' || method === 'chuckAndCentre';
   if (step.kind === 'mount')
@@ -115,7 +115,7 @@ export function standAfter(run: FrozenRun, state: RunState, before: Stand): Stan
   const set = Object.entries(single).filter(([, is]) => is !== null && is !== undefined);
   const held = Object.entries(locks ?? {}).filter(([, is]) => is !== null);
   const { crossLines } = state;
-  return standOn(run.lathe, {
+  return standOn(run.means.lathe, {
     ...before,
     controls: { ...before.controls, ...state.standing },
     toolId: state.toolId ?? before.toolId,
@@ -124,7 +124,7 @@ export function standAfter(run: FrozenRun, state: RunState, before: Stand): Stan
     slides: {
       ...before.slides,
       // the ring's number at the last cut; lengths are wound to and fro and left nowhere in particular
-      ...(crossLines === undefined ? {} : { crossSlide: dialNumber(run.lathe.slides.crossSlide, crossLines) }),
+      ...(crossLines === undefined ? {} : { crossSlide: dialNumber(run.means.lathe.slides.crossSlide, crossLines) }),
     },
   });
 }

@@ -242,7 +242,11 @@ describe('replay', () => {
     expect(cutMinutes(run, replay(run, [])).size).toBe(0);
   });
   it('begins from how the lathe stood, and believes what the turner says of it', () => {
-    const stand = { ...unknownStand(run.lathe), controls: { lever: '9', feed: '3' }, toolId: run.tools[0]!.id };
+    const stand = {
+      ...unknownStand(run.means.lathe),
+      controls: { lever: '9', feed: '3' },
+      toolId: run.means.tools[0]!.id,
+    };
     const lathe = at('f2-rough-1');
     const wanted = lathe.advice!;
     expect(replay({ ...run, stand }, [])).toMatchObject({ standing: { lever: '9', feed: '3' }, toolId: stand.toolId });

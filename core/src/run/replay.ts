@@ -63,7 +63,7 @@ function cutDone(run: FrozenRun, draft: Draft, step: Step, told: Told, trial: bo
     step.zEndMm !== undefined &&
     f.zFromMm >= step.zStopMm - SHOULDER_MM &&
     f.zToMm <= step.zEndMm + 1e-6;
-  const cut = outsides(run.part).filter((f) => f.id === step.featureId || (step.kind === 'rough' && within(f)));
+  const cut = outsides(run.piece.part).filter((f) => f.id === step.featureId || (step.kind === 'rough' && within(f)));
   draft.metal = { ...draft.metal, ...Object.fromEntries(cut.map((f) => [f.id, metal])) };
 }
 
@@ -82,9 +82,9 @@ function takeSize(
     const depthMm = Math.max(0, (lastCut.beforeMm - sizeMm) / 2);
     const rings = ringsOf(draft);
     const now: MeasuredCut = {
-      ...{ featureId, placeMm: placeOf(run.lathe, rings), diameterMm: sizeMm, depthMm, uncertaintyMm },
+      ...{ featureId, placeMm: placeOf(run.means.lathe, rings), diameterMm: sizeMm, depthMm, uncertaintyMm },
       springShare: reckonedShare(lastCut),
-      setMm: finenessOf(run.lathe, lastCut.told.slide === 'compound' ? 'compound' : 'lines').setMm,
+      setMm: finenessOf(run.means.lathe, lastCut.told.slide === 'compound' ? 'compound' : 'lines').setMm,
     };
     const before = draft.cuts.at(-1);
     const sample = before && lastCut.toolId ? sampleOf(1, before, now, lastCut.toolId) : undefined;
@@ -123,7 +123,7 @@ function keepLiving(draft: Draft, toolId: string | undefined, diameterMm: number
 
 function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOff'>): boolean {
   const diameter = readTyped(event.diameter);
-  const { crossSlide, carriage, compound } = run.lathe.slides;
+  const { crossSlide, carriage, compound } = run.means.lathe.slides;
   const cross = readDialNumber(crossSlide, event.crossNumber);
   const end = carriage.means === 'dial' ? readDialNumber(carriage, event.endNumber) : undefined;
   const fine = event.compoundNumber === undefined ? undefined : readDialNumber(compound, event.compoundNumber);
@@ -136,9 +136,9 @@ function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOf
     return true;
   }
   draft.touchDoubted = undefined;
-  const outside = run.instruments.filter((i) => tellsNumber(i) && i.fromMm <= mm && mm <= i.toMm);
+  const outside = run.means.instruments.filter((i) => tellsNumber(i) && i.fromMm <= mm && mm <= i.toMm);
   const best = outside.toSorted((a, b) => a.uncertaintyMm - b.uncertaintyMm)[0];
-  const uncertaintyMm = uncertaintyOf(run.instruments, best?.id);
+  const uncertaintyMm = uncertaintyOf(run.means.instruments, best?.id);
   draft.crossLines = cross.lines;
   draft.compoundLines = fine?.ok ? fine.lines : undefined;
   draft.endLines = end?.ok ? end.lines : undefined;
@@ -198,7 +198,14 @@ function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'readin
 function believeNow(run: FrozenRun, draft: Draft, reading: Reading): void {
   // how a gauge went on narrows a size; it is none by itself
   if (reading.setAside || reading.feel !== undefined || doubtOfReading(run, draft, reading).kind === 'doubted') return;
-  takeSize(run, draft, reading.featureId, reading.mm, uncertaintyOf(run.instruments, reading.instrumentId), false);
+  takeSize(
+    run,
+    draft,
+    reading.featureId,
+    reading.mm,
+    uncertaintyOf(run.means.instruments, reading.instrumentId),
+    false,
+  );
 }
 
 function takeLength(draft: Draft, step: Step, event: Of<'lengthRead'>): boolean {

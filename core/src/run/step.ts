@@ -34,7 +34,7 @@ export interface Step {
 }
 
 /** Steps of a plan: every pass of every operation, one at a time. */
-export function stepsOf(plan: Plan): readonly Step[] {
+export function stepsOf(plan: Pick<Plan, 'operations'>): readonly Step[] {
   return plan.operations.flatMap((o): Step[] => {
     const shared = {
       operationId: o.id,

@@ -1,3 +1,5 @@
+export { type Allowances, allowancesSchema, usualAllowances } from './allowances.ts';
+export { type AsSawn, asSawn } from './as-sawn.ts';
 export {
   BAR_SHAPES,
   type Bar,
@@ -11,6 +13,7 @@ export {
   type Surface,
   sectionMm2,
 } from './bar.ts';
+export { type Blank, type BlankLine, blankFor, cutOffMm, slotMm } from './blank.ts';
 export { bookBar, USUAL_KEEP_MM } from './book.ts';
 export { checkCasting, type RoughShape, roughShape } from './casting.ts';
 export { type CleanUp, cleanUpOf } from './clean-up.ts';
@@ -26,5 +29,6 @@ export {
 } from './cutting-list.ts';
 export { barMassKg } from './mass.ts';
 export { firstFit } from './packing.ts';
+export { type RealBlank, realBlank } from './real-blank.ts';
 export { sectionKey } from './section.ts';
 export { inchParts, nearestBar, type StandardBar, standardBars } from './standard-bar.ts';

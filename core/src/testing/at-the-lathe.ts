@@ -9,6 +9,7 @@ import {
   type Step,
   type StepAdvice,
 } from '../run/index.ts';
+import { reachOf } from '../work/index.ts';
 
 const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 
@@ -43,7 +44,7 @@ export class AtTheLathe {
       kind: 'reading',
       stepId: this.step!.id,
       raw: { text: typeof mm === 'string' ? mm : mm.toFixed(3), unit: 'mm' },
-      instrumentId: this.run.instruments[0]?.id ?? 'unlisted',
+      instrumentId: this.run.means.instruments[0]?.id ?? 'unlisted',
       place: 'middle',
       ...more,
     });
@@ -73,7 +74,8 @@ export class AtTheLathe {
   to(id: string): this {
     for (let guard = 0; this.step && this.step.id !== id && guard < 400; guard++) {
       const { step, expected, measured } = this.advice!;
-      if (step.kind === 'touchOff') this.touch(step.targetMm === undefined ? this.run.stockMm - 0.4 : expected!.mm);
+      if (step.kind === 'touchOff')
+        this.touch(step.targetMm === undefined ? reachOf(this.run.piece).largestMm - 0.4 : expected!.mm);
       else if (step.kind === 'measure' && !measured) {
         const { lastCut } = this.state;
         this.read(lastCut?.featureId === step.featureId ? lastCut!.told.comesToMm : expected!.mm);

@@ -36,7 +36,7 @@ export function jobOf(features: readonly Feature[], quantity = 1, drawn: Partial
     ...job,
     quantity,
     drawing: { ...drawingOf(features), ...drawn },
-    stock: { barId: BAR },
+    stock: { ...job.stock, barId: BAR },
     hold: { ...job.hold, latheId: twoChucks.id },
   };
 }

@@ -1,11 +1,15 @@
 import type { Instrument } from '../gauge/index.ts';
-import { usualHold } from '../hold/index.ts';
+import { firstSetup, type Setup, usualGripMm } from '../hold/index.ts';
 import { chuckOf, type Lathe, lathePattern } from '../lathe/index.ts';
 import { materialById } from '../material/index.ts';
-import { type Drawing, emptyDrawing, emptyFeature, type Feature, resolveDrawing } from '../part/index.ts';
+import type { Means } from '../means/index.ts';
+import { type Drawing, emptyDrawing, emptyFeature, type Feature, type Part, resolveDrawing } from '../part/index.ts';
 import { typed } from '../quantity/index.ts';
-import type { PlanInput } from '../route/index.ts';
+import { type Plan, planSetup, type Wishes } from '../route/index.ts';
+import { type Allowances, type BarSizes, blankFor, usualAllowances } from '../stock/index.ts';
 import type { Tool } from '../tool/index.ts';
+import { blankPiece, type Workpiece } from '../work/index.ts';
+import type { Recorder } from '../working/index.ts';
 
 /** A small made-up shop for tests: one metric lathe, its dials plain, and what a shaft needs. */
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
@@ -101,20 +105,54 @@ export function feature(
 export function drawingOf(features: readonly Feature[]): Drawing {
   return { ...emptyDrawing('mm'), features: [...features] };
 }
-export function planInput(features: readonly Feature[], stockMm: number, more: Partial<PlanInput> = {}): PlanInput {
+/** What a test asks a plan of: a piece of bar, how it is held, what there is, what is wished. */
+export interface Asked {
+  readonly part: Part;
+  readonly stockMm: number;
+  readonly piece: Workpiece;
+  readonly setup: Setup;
+  readonly means: Means;
+  readonly wishes: Wishes;
+}
+/** What a test may want otherwise than usual. */
+export interface AskedMore extends Partial<Means>, Partial<Wishes> {
+  readonly setup?: Partial<Setup>;
+  readonly allow?: Partial<Allowances>;
+  /** mm gripped of spare stock; 0: the part itself is gripped */
+  readonly gripMm?: number;
+}
+
+/** A part of these lengths from a bar, on spare stock in the first chuck, planned as usual. */
+export function planInput(features: readonly Feature[], stockMm: number, more: AskedMore = {}): Asked {
+  const { part } = resolveDrawing(drawingOf(features));
+  const allow = { ...usualAllowances, ...more.allow };
+  const lathe = more.lathe ?? metricLathe;
+  const setup = { ...firstSetup(id(900)), ...more.setup };
+  const onSpare = setup.grip.kind === 'jaws' && setup.grip.on === 'spare';
+  const gripMm = more.gripMm ?? (onSpare ? usualGripMm(stockMm, chuckOf(lathe).jawLengthMm) : 0);
+  const sizes: BarSizes = {
+    ...{ shape: 'round', acrossMm: stockMm, cornersMm: stockMm, boreMm: 0, lengthMm: 10_000, pieces: 1 },
+    ...{ areaMm2: (Math.PI * stockMm ** 2) / 4, bowMmPerM: 0, skinMm: 0 },
+  };
   return {
-    part: resolveDrawing(drawingOf(features)).part,
-    material: materialById('medium-carbon-steel')!,
-    lathe: metricLathe,
-    chuck: chuckOf(more.lathe ?? metricLathe),
-    tools,
-    instruments,
-    stockMm,
-    hold: usualHold,
-    school: 'conditions',
-    ...more,
+    ...{ part, stockMm, setup },
+    piece: blankPiece(part, sizes, blankFor(part, stockMm, allow, gripMm), allow),
+    means: {
+      ...{ lathe, tools: more.tools ?? tools, instruments: more.instruments ?? instruments },
+      material: more.material ?? materialById('medium-carbon-steel')!,
+    },
+    wishes: {
+      ...{ school: more.school ?? 'conditions', policy: more.policy, own: more.own, standing: more.standing },
+      ...{ centreSpeed: more.centreSpeed, clearanceMm: allow.clearanceMm },
+    },
   };
 }
+
+/** The plan that was asked for. */
+export const planRoute = (
+  { piece, setup, means, wishes }: Asked,
+  recorderFor?: (operationId: string) => Recorder | undefined,
+): Plan => planSetup(piece, setup, means, wishes, 1, recorderFor);
 
 /** A length in millimetres as it is typed. */
 export const mm = (text: string | number) => typed(String(text));

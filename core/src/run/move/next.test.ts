@@ -17,7 +17,7 @@ const toolId = finish.toolId!;
 const known: FrozenRun['known'] = Array.from({ length: 500 }, () => ({ toolId, share: 1, uncertaintyShare: 1e-5 }));
 const run: FrozenRun = { ...plain, known };
 const step: Step = { ...finish, springShare: 0.1 };
-const sense = senseIn(run.lathe.slides.crossSlide);
+const sense = senseIn(run.means.lathe.slides.crossSlide);
 
 const reference: Reference = {
   ...{ rings: { crossSlide: 500 }, diameterMm: 28.3, depthMm: 0.2, springShare: 0.1, uncertaintyMm: 0.004 },

@@ -7,6 +7,7 @@ import type { Told } from '../event.ts';
 import type { FrozenRun } from '../frozen.ts';
 import type { Metal, RunState } from '../state.ts';
 import { isPass, type Step } from '../step.ts';
+import { stockOf } from '../stock-of.ts';
 import { type Choice, type Comes, choose, chooseHalf, chooseRough, type Situation } from './choose.ts';
 import { type Hands, handsTo, linesFor, placeOf } from './hands.ts';
 import { believedOf, reckonedShare, springAt } from './spring.ts';
@@ -36,7 +37,7 @@ export interface NoMove {
 
 /** Metal on a length: measured or expected; the stock before anything was cut there. */
 export function metalOn(run: FrozenRun, state: RunState, featureId: string | undefined): Metal {
-  const stock = run.rough?.[featureId ?? ''] ?? run.stockMm;
+  const stock = stockOf(run, featureId);
   return state.metal[featureId ?? ''] ?? { diameterMm: stock, doubtMm: 0.5, by: 'stock' };
 }
 
@@ -56,11 +57,11 @@ export function situationOf(
   if (!reference || step.targetMm === undefined || !isPass(step)) return undefined;
   const rough = step.kind === 'rough';
   const means = step.fineness === 'compound' && state.compoundLines === undefined ? 'halfLinesWithCare' : step.fineness;
-  const fineness = finenessOf(run.lathe, rough ? 'lines' : (means ?? 'lines'));
+  const fineness = finenessOf(run.means.lathe, rough ? 'lines' : (means ?? 'lines'));
   const metal = metalOn(run, state, step.featureId);
   const belief = believedOf(run, state, step.toolId);
   const reckoned = reckonedShare(step);
-  const tool = run.tools.find((t) => t.id === step.toolId);
+  const tool = run.means.tools.find((t) => t.id === step.toolId);
   const onThis = reference.featureId === step.featureId && reference.by === 'measured';
   const rings = ringsOf(state);
   // the route cuts outsides; a bore is the same with the other side
@@ -70,11 +71,11 @@ export function situationOf(
   const angleMm = fineness.slide === 'compound' ? FINE_ANGLE_SHARE * leftMm : 0;
   return {
     fineness,
-    same: onThis && !reference.trial ? placeOf(run.lathe, rings) : undefined,
+    same: onThis && !reference.trial ? placeOf(run.means.lathe, rings) : undefined,
     s: {
       sign: signOf(side),
       known: {
-        xMm: placeOf(run.lathe, reference.rings),
+        xMm: placeOf(run.means.lathe, reference.rings),
         rMm: reference.diameterMm / 2,
         depthMm: reference.depthMm,
         touchMm: reference.by === 'touchOff' ? TOUCH_MM : 0,
@@ -89,7 +90,7 @@ export function situationOf(
       wantedMm: (bySide.goneMm + bySide.metalMm) / 4,
       guardMm: rough ? 0 : guardMm(reference.uncertaintyMm, fineness.setMm, angleMm),
       stepMm: fineness.stepMm,
-      markMm: placeOf(run.lathe, { ...rings, [fineness.slide]: 0 }),
+      markMm: placeOf(run.means.lathe, { ...rings, [fineness.slide]: 0 }),
       shallowestMm: tool ? shallowestCutMm(tool.material, tool.noseRadiusMm, tool.edgeRadiusMm) : 0.02,
     },
   };
@@ -132,10 +133,10 @@ export function moveFor(
   const { comes } = choice;
   tell(state, step, s, comes, choice.aimMm, record);
   const rings = ringsOf(state);
-  const lines = linesFor(run.lathe, fineness, comes.xMm, rings);
+  const lines = linesFor(run.means.lathe, fineness, comes.xMm, rings);
   return {
     kind: 'move',
-    hands: handsTo(run.lathe, fineness.slide, rings[fineness.slide] ?? 0, lines),
+    hands: handsTo(run.means.lathe, fineness.slide, rings[fineness.slide] ?? 0, lines),
     fineness,
     told: {
       ...{ slide: fineness.slide, lines, cut: trial ? 'half' : cutOf(step, choice) },

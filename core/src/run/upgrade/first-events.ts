@@ -26,7 +26,7 @@ const middle = (limits: { upperMm: number; lowerMm: number }): number => (limits
 
 function move(run: FrozenRun, draft: Draft, step: Step, depthMm: number): { toLines: number; dialMm: number } {
   const reference = draft.reference!;
-  const dial = run.lathe.slides.crossSlide;
+  const dial = run.means.lathe.slides.crossSlide;
   const line = dialScale(dial).lineTravelMm.valueOf();
   const sense = senseIn(dial);
   const spring = draft.springs.at(-1);
@@ -35,7 +35,7 @@ function move(run: FrozenRun, draft: Draft, step: Step, depthMm: number): { toLi
   const fromDepth = (reference.diameterMm - targetMm) / 2;
   const springNow = last && last.depthMm > 0 ? last.gotMm - last.askedMm : 0;
   const ratio = last && last.depthMm > 0 ? Math.min(SPRING_RATIO_CAP, Math.max(0, fromDepth / last.depthMm)) : 1;
-  const expectedMm = last ? 0 : 2 * depthMm * (run.lathe.rigidity.springShare ?? 0);
+  const expectedMm = last ? 0 : 2 * depthMm * (run.means.lathe.rigidity.springShare ?? 0);
   const travelMm = fromDepth + (springNow > 0 ? springNow * (ratio - 1) : expectedMm) / 2;
   const nearest = (inMm: number) => {
     const wanted = reference.lines + (sense * inMm) / line;
@@ -72,7 +72,7 @@ function sizeAt(run: FrozenRun, draft: Draft, step: Step) {
   const own = draft.readings.filter((r) => r.stepId === step.id && r.round === round);
   if (own.length === 0 || !step.limits) return undefined;
   const mm = own.map((r) => r.mm);
-  const u = Math.max(...own.map((r) => run.instruments.find((i) => i.id === r.instrumentId)?.uncertaintyMm ?? 0));
+  const u = Math.max(...own.map((r) => run.means.instruments.find((i) => i.id === r.instrumentId)?.uncertaintyMm ?? 0));
   const sizeMm = mm.reduce((a, b) => a + b, 0) / mm.length;
   const uncertaintyMm = Math.max(u, (Math.max(...mm) - Math.min(...mm)) / 2);
   const { upperMm, lowerMm } = step.limits;
@@ -135,8 +135,8 @@ function touchedOff(
   event: Extract<FirstEvent, { kind: 'touchedOff' }>,
 ): void {
   const diameter = readTyped(event.diameter);
-  const cross = readDialNumber(run.lathe.slides.crossSlide, event.crossNumber);
-  const { carriage } = run.lathe.slides;
+  const cross = readDialNumber(run.means.lathe.slides.crossSlide, event.crossNumber);
+  const { carriage } = run.means.lathe.slides;
   const end = carriage.means === 'dial' ? readDialNumber(carriage, event.endNumber) : undefined;
   if (step.kind !== 'touchOff' || !diameter.ok || !cross.ok || (end && !end.ok)) return;
   draft.reference = { lines: cross.lines, diameterMm: diameter.mm.valueOf(), by: 'touchOff' };

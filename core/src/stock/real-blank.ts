@@ -1,5 +1,5 @@
+import type { Allowances } from './allowances.ts';
 import type { Blank } from './blank.ts';
-import type { HoldChoice } from './schema.ts';
 
 /** What lies on the bench against what is wanted. */
 export interface RealBlank {
@@ -23,7 +23,7 @@ const LEAST_CLEARANCE_MM = 2;
  */
 export function realBlank(
   blank: Blank,
-  choice: Pick<HoldChoice, 'clearanceMm' | 'faceTailMm' | 'faceHeadMm' | 'gripOn'>,
+  allow: Pick<Allowances, 'clearanceMm' | 'faceTailMm' | 'faceHeadMm'>,
   lengthMm: number,
   diameterMm: number,
   needMm: number,
@@ -37,10 +37,10 @@ export function realBlank(
   if (spareLengthMm >= 0) return { ...spare, verdict: 'good', gives: [] };
   let missing = -spareLengthMm;
   const room = [
-    ['clearance', choice.gripOn === 'spare' ? choice.clearanceMm - LEAST_CLEARANCE_MM : 0],
-    ['grip', choice.gripOn === 'spare' ? blank.gripMm - leastGripMm : 0],
-    ['faceTail', choice.faceTailMm - LEAST_FACING_MM],
-    ['faceHead', choice.faceHeadMm - LEAST_FACING_MM],
+    ['clearance', blank.spareGripMm > 0 ? allow.clearanceMm - LEAST_CLEARANCE_MM : 0],
+    ['grip', blank.spareGripMm > 0 ? blank.spareGripMm - leastGripMm : 0],
+    ['faceTail', allow.faceTailMm - LEAST_FACING_MM],
+    ['faceHead', allow.faceHeadMm - LEAST_FACING_MM],
   ] as const;
   const gives: RealBlank['gives'][number][] = [];
   for (const [part, most] of room) {

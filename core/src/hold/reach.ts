@@ -1,0 +1,80 @@
+import { cutInto, edgeOf, insides, type Outside, outsides, type SurfaceId, surfaceName } from '../part/index.ts';
+import { faceTowards, isFinished, rawEndMm, standingMm, type Workpiece } from '../work/index.ts';
+import type { Held } from './held.ts';
+
+/** Why a surface is not cut in a setup. */
+export const WAITS = [
+  'behindLarger',
+  'inJaws',
+  'otherEnd',
+  'asBar',
+  'shape',
+  'otherSetup',
+  'tooFine',
+  'cutOff',
+] as const;
+export type WaitsBecause = (typeof WAITS)[number];
+/** A surface that waits, by its name. */
+export interface Waiting {
+  readonly id: SurfaceId;
+  readonly why: WaitsBecause;
+}
+/** Whether another setup can bring it on; what is of a shape that is not planned, or too fine, is left to the turner. */
+export const helpedByHolding = ({ why }: Waiting): boolean => why !== 'shape' && why !== 'tooFine' && why !== 'asBar';
+
+export interface Reach {
+  /** largest first, which is from the chuck to the tail */
+  readonly reachable: readonly Outside[];
+  readonly waiting: readonly Waiting[];
+}
+
+/**
+ * What can be turned from the tailstock end: lengths no smaller than everything between them and the tail, and clear of the jaws;
+ * and by name all the rest that is not finished.
+ * @param clearanceMm free distance that the tool keeps from the jaws
+ */
+export function reachFromTail(piece: Workpiece, held: Held, clearanceMm: number): Reach {
+  const { part } = piece;
+  const reachable: Outside[] = [];
+  const waiting: Waiting[] = [];
+  const wait = (id: SurfaceId, why: WaitsBecause): void => {
+    if (!isFinished(piece, id)) waiting.push({ id, why });
+  };
+  let largestMm = 0;
+  for (const f of outsides(part).toReversed()) {
+    const blocked = f.diameterMm < largestMm - 1e-9;
+    largestMm = Math.max(largestMm, f.diameterMm);
+    if (isFinished(piece, f.id)) {
+      // finished before; it stands in the way of what lies behind it all the same
+    } else if (blocked) wait(f.id, 'behindLarger');
+    else if (f.kind !== 'cylinder') wait(f.id, 'shape');
+    else if (f.zFromMm < held.jawsMm + Math.min(clearanceMm, 1)) wait(f.id, 'inJaws');
+    else if (f.diameterMm >= standingMm(piece, f.zFromMm, f.zToMm) - 1e-9) wait(f.id, 'asBar');
+    else reachable.push(f);
+    for (const d of cutInto(part, f.id)) wait(d.id, 'shape');
+    for (const end of ['left', 'right'] as const) {
+      const edge = edgeOf(part, f.id, end);
+      if (edge?.kind === 'round') wait(edge.id, 'shape');
+      else if (edge && end === 'left') wait(edge.id, 'otherEnd');
+    }
+  }
+  for (const step of insides(part)) {
+    wait(step.id, 'shape');
+    for (const d of cutInto(part, step.id)) wait(d.id, 'shape');
+  }
+  for (const s of part.surfaces) if (s.kind === 'hole' || s.kind === 'flat') wait(s.id, 'shape');
+  const headFace = faceTowards(part, 'left');
+  if (piece.marks.some((m) => m.kind === 'cutOff')) wait(headFace, 'cutOff');
+  else if (rawEndMm(piece, 'left') > 0) wait(headFace, 'otherEnd');
+  return { reachable: reachable.toReversed(), waiting };
+}
+
+/** What kind of thing waits, for words about it. */
+export type WaitingWhat = 'length' | 'face' | 'edge' | 'cutIn';
+/** A length, a face, an edge, or what is cut in: what a waiting surface is, by its name and the part. */
+export function waitingWhat(id: SurfaceId, lengths: ReadonlySet<string>): WaitingWhat {
+  const { what, of } = surfaceName(id);
+  if (what === 'edge') return 'edge';
+  if (what === 'itself') return lengths.has(of) ? 'length' : 'cutIn';
+  return 'face';
+}

@@ -1,0 +1,1 @@
+export { type Means, withToolsOf } from './means.ts';

@@ -1,0 +1,40 @@
+import { type Contour, cutAway, ring, unite } from '../contour/index.ts';
+import { outsides, type Part, spigotAt } from '../part/index.ts';
+import { type Allowances, type BarSizes, type Blank, cutOffMm, roughShape } from '../stock/index.ts';
+import type { Mark, Workpiece } from './workpiece.ts';
+
+/**
+ * The blank before anything is cut: a length of bar or tube, or a casting with its own allowance all over. A bar that is not round is
+ * as thick as it is over its corners.
+ * @param part as it is drawn
+ */
+export function blankPiece(part: Part, sizes: BarSizes, blank: Blank, allow: Allowances): Workpiece {
+  const rough = roughShape(part, sizes);
+  const tailMm = part.lengthMm + allow.faceTailMm + (spigotAt(part, 'right')?.lengthMm ?? 0);
+  const headMm = -(allow.faceHeadMm + (spigotAt(part, 'left')?.lengthMm ?? 0));
+  const marks: Mark[] = [];
+  let fromMm = headMm;
+  if (blank.spareGripMm > 0) {
+    const slotMm = cutOffMm(allow, blank.diameterMm);
+    marks.push({ kind: 'cutOff', zFromMm: headMm - slotMm, zToMm: headMm });
+    fromMm = headMm - slotMm - allow.clearanceMm - blank.spareGripMm;
+  }
+  const solid = rough ? castContour(part, rough, headMm, tailMm) : ring(fromMm, tailMm, 0, blank.diameterMm / 2);
+  const contour = sizes.boreMm > 0 ? cutAway(solid, ring(fromMm - 1, tailMm + 1, 0, sizes.boreMm / 2)) : solid;
+  return { part, contour, finished: {}, marks };
+}
+
+/** A casting that follows its part, stepped as that is. */
+function castContour(part: Part, rough: Readonly<Record<string, number>>, fromMm: number, toMm: number): Contour {
+  const lengths = outsides(part);
+  return unite(
+    ...lengths.map((f, i) =>
+      ring(
+        i === 0 ? fromMm : f.zFromMm,
+        i === lengths.length - 1 ? toMm : f.zToMm,
+        0,
+        (rough[f.id] ?? f.diameterMm) / 2,
+      ),
+    ),
+  );
+}
