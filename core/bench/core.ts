@@ -1,10 +1,9 @@
 import { type CutSetup, cutMap, decideCut, holdWhereItBends, speedTable, usualPolicy } from '../src/cutting/index.ts';
-import { feedsOf } from '../src/lathe/index.ts';
-import { planRoute } from '../src/route/index.ts';
+import { chuckOf, feedsOf } from '../src/lathe/index.ts';
 import { type RunEvent, replay, runEventSchema } from '../src/run/index.ts';
 import { AtTheLathe } from '../src/testing/at-the-lathe.ts';
 import { runOf } from '../src/testing/runs.ts';
-import { feature, planInput } from '../src/testing/shop.ts';
+import { feature, planInput, planRoute } from '../src/testing/shop.ts';
 import { median, row } from './measure.ts';
 
 const shaftOf = (count: number) =>
@@ -38,7 +37,7 @@ for (let i = 0; i < 9900; i++) {
   events.push({
     ...events[0]!,
     ...{ id: `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`, seq: n, parents: [events.at(-1)!.id] },
-    ...{ kind: 'reading', stepId: 'f2-between', instrumentId: run.instruments[0]!.id, place: 'middle' },
+    ...{ kind: 'reading', stepId: 'f2-between', instrumentId: run.means.instruments[0]!.id, place: 'middle' },
     raw: { text: '28.400', unit: 'mm' },
     lookedAgain: true,
   } as RunEvent);
@@ -49,12 +48,12 @@ if (state.ignored > 0 || state.readings.length < 9900) throw new Error('the benc
 row('replay of 10 000 parsed events', `${median(31, () => replay(run, events)).toFixed(1)} ms`, 'target < 20 ms');
 row('  validating them (apart)', `${median(5, () => events.map((e) => runEventSchema.parse(e))).toFixed(1)} ms`, '');
 
-const shop = planInput(shaftOf(3), 45);
+const shop = planInput(shaftOf(3), 45).means;
 const cutSetup: CutSetup = {
   material: shop.material,
   tool: { material: 'hss', noseRadiusMm: 0.8, kappaDeg: 80, edgeRadiusMm: 0.015, deepestMm: 4, flatMm: 0 },
   lathe: shop.lathe,
-  table: speedTable(shop.lathe, shop.chuck.maxRpm),
+  table: speedTable(shop.lathe, chuckOf(shop.lathe).maxRpm),
   feeds: feedsOf(shop.lathe),
   operation: 'turning',
   diameterMm: 40,

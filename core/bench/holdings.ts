@@ -1,4 +1,4 @@
-import { nextSetup, planJob, waysAgain, waysOfHolding } from '../src/job/index.ts';
+import { nextSetup, planJob, waysOfHolding } from '../src/job/index.ts';
 import { jobOf, shopWith } from '../src/testing/jobs.ts';
 import { feature } from '../src/testing/shop.ts';
 import { median, row } from './measure.ts';
@@ -12,8 +12,9 @@ const one = jobOf([
   feature(4, 24, 50),
   feature(5, 18, 20),
 ]);
-const setup = nextSetup(planJob(one, shop).setups, '00000000-0000-4000-8000-000000000001')!;
-const two = { ...one, hold: { ...one.hold, further: [setup] } };
+const planned = planJob(one, shop);
+const setup = nextSetup(planned.setups, '00000000-0000-4000-8000-000000000001')!;
+const two = { ...one, hold: { ...one.hold, setups: [...one.hold.setups, setup] } };
 // by turns, so that a busy machine weighs on both alike
 const pairs = Array.from(
   { length: 15 },
@@ -21,10 +22,10 @@ const pairs = Array.from(
 );
 const middle = (values: number[]) => values.sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
 row('job of 5 lengths planned', `${middle(pairs.map((p) => p[0])).toFixed(2)} ms`, '');
-row('with a second holding', `${middle(pairs.map((p) => p[1] / p[0])).toFixed(2)} ×`, 'target < 2 ×');
+row('with a second holding', `${middle(pairs.map((p) => p[1] / p[0])).toFixed(2)} ×`, 'target < 1.5 ×');
 row(
   'ways of holding it, first holding',
   `${median(5, () => waysOfHolding(one, shop)).toFixed(1)} ms`,
   'target < 100 ms',
 );
-row('ways of holding it again', `${median(5, () => waysAgain(two, shop, 2)).toFixed(1)} ms`, 'target < 100 ms');
+row('ways of holding it again', `${median(5, () => waysOfHolding(two, shop, 2)).toFixed(1)} ms`, 'target < 100 ms');

@@ -10,7 +10,16 @@ const drawing = drawingOf([feature(1, 24, 20), feature(2, 18, 30, 'h7')]);
 const held = {
   ...{ drawing, lathe: metricLathe, tools, instruments },
   bar: shopWith('25').bars[0],
-  further: [{ id: '00000000-0000-4000-8000-000000000001', tail: 'left', method: 'auto', gripMm: 0 }],
+  setups: [
+    {
+      ...{ id: '00000000-0000-4000-8000-000000000001', tail: 'right', support: 'auto' },
+      grip: { kind: 'jaws', on: 'spare', mm: 0 },
+    },
+    {
+      ...{ id: '00000000-0000-4000-8000-000000000002', tail: 'left', support: 'none' },
+      grip: { kind: 'jaws', mm: 0 },
+    },
+  ],
 };
 const cut = {
   lathe: metricLathe,

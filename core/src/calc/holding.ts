@@ -52,7 +52,11 @@ const paths: Readonly<Record<string, string>> = { stock: 'bar', operations: 'lat
 const told = (problems: ReturnType<typeof planJob>['problems']) =>
   problems
     .filter((p) => p.severity !== 'warning')
-    .map((p) => ({ ...p, path: [paths[String(p.path[0])] ?? p.path[0] ?? 'drawing', ...p.path.slice(1)] }));
+    .map((p) => {
+      const [root = 'drawing', ...rest] = p.path;
+      const own = root === 'hold' && rest[0] === 'setups' ? rest : [paths[String(root)] ?? root, ...rest];
+      return { ...p, path: own };
+    });
 
 export const holding = [
   calculation({

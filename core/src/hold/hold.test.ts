@@ -1,22 +1,33 @@
 import { describe, expect, it } from 'vitest';
-import { chuckOf } from '../lathe/index.ts';
 import { emptyBoreStep, resolveDrawing } from '../part/index.ts';
-import { type Bar, type BarSizes, barSizes } from '../stock/index.ts';
-import { drawingOf, feature, metricLathe, planInput } from '../testing/shop.ts';
-import { blankFor, checkBlank, slotMm, usualGripMm } from './blank.ts';
+import {
+  type Allowances,
+  type Bar,
+  type BarSizes,
+  barSizes,
+  blankFor,
+  realBlank,
+  slotMm,
+  usualAllowances,
+} from '../stock/index.ts';
+import { setupBy } from '../testing/pieces.ts';
+import { drawingOf, feature, metricLathe, mm, planInput } from '../testing/shop.ts';
 import { centreHole } from './centre-hole.ts';
 import { centreForLoad } from './centre-load.ts';
-import { holdingFor, reachFromTail } from './holding.ts';
-import { realBlank } from './real-blank.ts';
-import { usualHold } from './schema.ts';
+import { usualGripMm } from './held.ts';
+import { heldIn } from './held-in.ts';
+import { reachFromTail } from './reach.ts';
 import { checkBarFor } from './stock-check.ts';
 
 const part = planInput([feature(1, 30, '12.7'), feature(2, 20, '0.1'), feature(3, 18, '0.2')], 35).part;
 
+const blankOf = (stockMm: number, allow: Allowances = usualAllowances, p = part) =>
+  blankFor(p, stockMm, allow, usualGripMm(stockMm, 45));
+
 describe('blank', () => {
   it('adds up exactly, on spare stock and on the part', () => {
-    expect(blankFor(part, 35, usualHold, 45).lengthMm).toBe(13 + 1 + 1 + 3 + 5 + 27);
-    expect(blankFor(part, 35, { ...usualHold, gripOn: 'part' }, 45).lines.map((l) => l.part)).toEqual([
+    expect(blankOf(35).lengthMm).toBe(13 + 1 + 1 + 3 + 5 + 27);
+    expect(blankFor(part, 35, usualAllowances, 0).lines.map((l) => l.part)).toEqual([
       'finished',
       'faceTail',
       'faceHead',
@@ -26,13 +37,14 @@ describe('blank', () => {
     expect([usualGripMm(6, 45), usualGripMm(40, 45), usualGripMm(100, 45)]).toEqual([10, 30, 45]);
   });
   it('warns of a short grip and refuses what does not go in', () => {
-    const codes = (mm: number, gripMm: number, bar?: number) =>
-      checkBlank(blankFor(part, mm, { ...usualHold, gripMm }, 45), bar, 3, metricLathe, chuckOf(metricLathe)).map(
-        (p) => p.code,
-      );
+    const codes = (mm: number, gripMm: number) => {
+      const asked = planInput([feature(1, mm - 5, 20)], mm, { gripMm });
+      const grip = { kind: 'jaws' as const, on: 'spare' as const, mm: gripMm };
+      return heldIn(asked.piece, { ...asked.setup, grip }, metricLathe, 5).problems.map((p) => p.code);
+    };
     expect(codes(35, 12)).toEqual(['hold.shortGrip']);
     expect(codes(200, 100)).toEqual(['hold.swing', 'hold.jaws', 'hold.longGrip']);
-    expect(codes(35, 20, 30)).toEqual(['stock.longerThanBar']);
+    expect(codes(35, 30)).toEqual([]);
   });
 });
 
@@ -68,8 +80,8 @@ describe('a bar for a part', () => {
 });
 
 describe('the piece on the bench', () => {
-  const blank = blankFor(part, 35, usualHold, 45);
-  const real = (lengthMm: number, diameterMm = 35) => realBlank(blank, usualHold, lengthMm, diameterMm, 34, 18);
+  const blank = blankOf(35);
+  const real = (lengthMm: number, diameterMm = 35) => realBlank(blank, usualAllowances, lengthMm, diameterMm, 34, 18);
   it('is as wanted, or says what gives, or that it cannot be used', () => {
     expect(real(blank.lengthMm + 2)).toMatchObject({ verdict: 'good', spareLengthMm: 2 });
     expect(real(blank.lengthMm - 5)).toMatchObject({
@@ -86,9 +98,12 @@ describe('the piece on the bench', () => {
   });
   it('loses a wider slot where it is parted off deep', () => {
     expect([slotMm(3, 15), slotMm(3, 16)]).toEqual([3, 4.8]);
-    const slot = blankFor(part, 35, { ...usualHold, cutOff: 'slot' }, 45);
+    const slot = blankOf(35, { ...usualAllowances, cutOff: 'slot' });
     expect(slot.lines.find((l) => l.part === 'slot')?.mm).toBe(4.8);
-    const spigot = blankFor(part, 35, usualHold, 45, undefined, { leftMm: 12, rightMm: 0 });
+    const drawn = drawingOf([feature(1, 30, '13')]);
+    const left = { ...drawn.ends.left, spigot: { diameter: mm(20), length: mm(12) } };
+    const { part: p } = resolveDrawing({ ...drawn, ends: { ...drawn.ends, left } });
+    const spigot = blankOf(35, usualAllowances, p);
     expect(spigot.lengthMm - blank.lengthMm).toBe(12);
   });
 });
@@ -96,33 +111,30 @@ describe('the piece on the bench', () => {
 describe('holding', () => {
   it('wants a tail centre beyond four diameters and a rest beyond twelve', () => {
     const long = (l: number) => {
-      const { part: p } = planInput([feature(1, 18, l)], 20);
-      return holdingFor(p, blankFor(p, 20, usualHold, 45), usualHold, chuckOf(metricLathe));
+      const { piece, setup } = planInput([feature(1, 18, l)], 20);
+      return heldIn(piece, setup, metricLathe, 5).held!;
     };
     expect(long(60)).toMatchObject({ method: 'chuck', why: 'shortOverhang' });
     expect(long(80)).toMatchObject({ method: 'chuckAndCentre', why: 'longOverhang', wantsRest: false });
     expect(long(240).wantsRest).toBe(true);
   });
   it('reaches features that stand clear of larger ones and of the jaws', () => {
-    const { part: p } = planInput(
+    const { piece, setup } = planInput(
       [feature(1, 20, 20), feature(2, 40, 10), feature(3, 25, 10), feature(4, 30, 20), feature(5, 45, 5)],
       45,
     );
-    const reach = reachFromTail(
-      p,
-      holdingFor(p, blankFor(p, 45, usualHold, 45), usualHold, chuckOf(metricLathe)),
-      45,
-      5,
-      'spare',
-    );
+    const reach = reachFromTail(piece, heldIn(piece, setup, metricLathe, 5).held!, 5);
     expect(reach.reachable.map((f) => f.id)).toEqual([]);
-    expect(reach.waiting.slice(0, 5).map((w) => w.why)).toEqual([
-      'asBar',
-      'behindLarger',
-      'behindLarger',
-      'behindLarger',
-      'behindLarger',
+    expect(reach.waiting.slice(0, 5)).toEqual([
+      { id: 'f5', why: 'asBar' },
+      ...['f4', 'f3', 'f2', 'f1'].map((id) => ({ id, why: 'behindLarger' })),
     ]);
+  });
+  it('in jaws keeps to what is asked for: which end, whether a centre, how long on raw metal', () => {
+    const { piece } = planInput([feature(1, 20, 30), feature(2, 16, 50)], 25, { gripMm: 0 });
+    const by = (...way: Parameters<typeof setupBy>) => heldIn(piece, setupBy(...way), metricLathe, 5).held!;
+    expect(by('chuck')).toMatchObject({ method: 'chuck', why: 'chosen', jawsMm: 18, headEndMm: -1, onId: 'f1' });
+    expect(by('chuckAndCentre', { mm: 25 })).toMatchObject({ jawsMm: 24, gripMm: 25, why: 'chosen' });
   });
 });
 

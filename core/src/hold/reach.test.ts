@@ -1,37 +1,39 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { chuckOf } from '../lathe/index.ts';
 import { outsides } from '../part/index.ts';
+import { usualAllowances } from '../stock/index.ts';
 import { feature, metricLathe, planInput } from '../testing/shop.ts';
-import { blankFor, checkBlank, usualGripMm } from './blank.ts';
 import { centreHole, centrePilots } from './centre-hole.ts';
 import { centreForLoad } from './centre-load.ts';
-import { holdingFor, reachFromTail } from './holding.ts';
-import { type HoldChoice, usualHold } from './schema.ts';
+import { usualGripMm } from './held.ts';
+import { heldIn } from './held-in.ts';
+import { reachFromTail } from './reach.ts';
 
-const held = (features: Parameters<typeof planInput>[0], stockMm: number, choice: HoldChoice = usualHold) => {
-  const { part } = planInput(features, stockMm);
-  const holding = holdingFor(part, blankFor(part, stockMm, choice, 45), choice, chuckOf(metricLathe));
-  return { part, holding, ...reachFromTail(part, holding, stockMm, choice.clearanceMm, choice.gripOn) };
+type More = Parameters<typeof planInput>[2];
+const held = (features: Parameters<typeof planInput>[0], stockMm: number, more: More = {}) => {
+  const { part, piece, setup, wishes } = planInput(features, stockMm, more);
+  const holding = heldIn(piece, setup, metricLathe, wishes.clearanceMm).held!;
+  return { part, holding, ...reachFromTail(piece, holding, wishes.clearanceMm) };
 };
+/** On the part's own left end, so long. */
+const onPart = (mm: number): More => ({ setup: { grip: { kind: 'jaws', mm } }, gripMm: 0 });
 
 describe('where the jaws are', () => {
   it('is behind the slot on spare stock, and on the part’s own left end otherwise', () => {
     const spare = held([feature(1, 20, 50)], 25).holding;
-    const { faceHeadMm, kerfMm, clearanceMm, faceTailMm } = usualHold;
+    const { faceHeadMm, kerfMm, clearanceMm, faceTailMm } = usualAllowances;
     expect(spare.jawsMm).toBeCloseTo(-(faceHeadMm + kerfMm + clearanceMm), 9);
     expect(spare.overhangMm).toBeCloseTo(50 + faceTailMm + faceHeadMm + kerfMm + clearanceMm, 9);
-    const own = held([feature(1, 25, 30), feature(2, 20, 50)], 25, {
-      ...usualHold,
-      gripOn: 'part',
-      gripMm: 20,
-    }).holding;
+    const own = held([feature(1, 25, 30), feature(2, 20, 50)], 25, onPart(20)).holding;
     expect(own.jawsMm).toBeCloseTo(20 - faceHeadMm, 9);
     expect(own.overhangDiameters).toBeCloseTo(own.overhangMm / 25, 12);
   });
   it('is as the turner chose, with or without the centre', () => {
-    for (const method of ['chuck', 'chuckAndCentre'] as const)
-      expect(held([feature(1, 20, 50)], 25, { ...usualHold, method }).holding).toMatchObject({ method, why: 'chosen' });
+    for (const [support, method] of [
+      ['none', 'chuck'],
+      ['centre', 'chuckAndCentre'],
+    ] as const)
+      expect(held([feature(1, 20, 50)], 25, { setup: { support } }).holding).toMatchObject({ method, why: 'chosen' });
   });
 });
 
@@ -39,22 +41,25 @@ describe('what can be turned from the tail end', () => {
   it('is all that grows towards the chuck, the bar’s own diameter apart', () => {
     const { reachable, waiting } = held([feature(1, 25, 20), feature(2, 22, 20), feature(3, 18, 20)], 25);
     expect(reachable.map((f) => f.id)).toEqual(['f2', 'f3']);
-    expect(waiting[0]).toEqual({ what: 'feature', featureId: 'f1', why: 'asBar' });
+    expect(waiting[0]).toEqual({ id: 'f1', why: 'asBar' });
     expect(held([feature(1, 24.9, 20), feature(2, 18, 20)], 25).reachable.map((f) => f.id)).toEqual(['f1', 'f2']);
   });
   it('stops at the jaws, a millimetre of air apart', () => {
-    const own: HoldChoice = { ...usualHold, gripOn: 'part', gripMm: 20, faceHeadMm: 0 };
+    const own: More = { ...onPart(20), allow: { faceHeadMm: 0 } };
     const at = (first: number) => held([feature(1, 24, first), feature(2, 20, 40)], 25, own);
-    expect(at(20).waiting.map((w) => [w.featureId, w.why])).toContainEqual(['f2', 'inJaws']);
+    expect(at(20).waiting.map((w) => [w.id, w.why])).toContainEqual(['f2', 'inJaws']);
     expect(at(21).reachable.map((f) => f.id)).toEqual(['f2']);
-    expect(at(30).waiting.map((w) => [w.featureId, w.why])).toContainEqual(['f1', 'inJaws']);
+    expect(at(30).waiting.map((w) => [w.id, w.why])).toContainEqual(['f1', 'inJaws']);
   });
   it('leaves left edges and the head for the other end, and cutting off where the grip is spare', () => {
-    const whats = (choice: HoldChoice) =>
-      held([feature(1, 20, 50, '', { edges: { left: '1', right: '1' } })], 25, choice).waiting.map((w) => w.what);
-    expect(whats(usualHold)).toEqual(['leftEdge', 'cutOff', 'headFace']);
-    expect(whats({ ...usualHold, gripOn: 'part' })).toEqual(expect.arrayContaining(['leftEdge', 'headFace']));
-    expect(whats({ ...usualHold, gripOn: 'part' })).not.toContain('cutOff');
+    const waits = (more: More) =>
+      held([feature(1, 20, 50, '', { edges: { left: '1', right: '1' } })], 25, more).waiting;
+    expect(waits({})).toEqual([
+      { id: 'f1.left.edge', why: 'otherEnd' },
+      { id: 'part.left', why: 'cutOff' },
+    ]);
+    expect(waits(onPart(20))).toContainEqual({ id: 'part.left', why: 'otherEnd' });
+    expect(waits(onPart(20)).map((w) => w.why)).not.toContain('cutOff');
   });
   it('never holds a feature that is smaller than something nearer the tail', () => {
     const sizes = fc.array(fc.integer({ min: 5, max: 40 }), { minLength: 1, maxLength: 8 });
@@ -85,10 +90,8 @@ describe('a blank', () => {
   });
   it('reaches through the bore when it fits, and not when it is too thick', () => {
     const codes = (diameterMm: number, lengthMm: number) => {
-      const { part } = planInput([feature(1, diameterMm - 2, lengthMm)], diameterMm);
-      return checkBlank(blankFor(part, diameterMm, usualHold, 45), undefined, 2, metricLathe, chuckOf(metricLathe)).map(
-        (p) => p.code,
-      );
+      const { piece, setup } = planInput([feature(1, diameterMm - 2, lengthMm)], diameterMm);
+      return heldIn(piece, setup, metricLathe, 5).problems.map((p) => p.code);
     };
     // bore 38, a metre between the centres: the grip reaches back into the bore
     expect(codes(38, 980)).not.toContain('hold.longerThanLathe');

@@ -2,13 +2,13 @@ import { describe, expect, it } from 'vitest';
 import type { Lathe } from '../lathe/index.ts';
 import { resolveDrawing } from '../part/index.ts';
 import { drawingOf, feature, metricLathe } from '../testing/shop.ts';
-import type { Holding } from './holding.ts';
+import type { Held } from './held.ts';
 import { checkSlides } from './slide-reach.ts';
 
 const { part } = resolveDrawing(drawingOf([feature(1, 40, 120), feature(2, 30, 80)]));
-const holding: Holding = {
+const holding: Held = {
   ...{ method: 'chuckAndCentre', why: 'chosen', jawsMm: -9, rawEndMm: 201, overhangMm: 210, overhangDiameters: 4.7 },
-  ...{ wantsRest: false, gripMm: 30, onMm: 45, forceN: 18_000, maxRpm: 2000 },
+  ...{ wantsRest: false, gripMm: 30, onMm: 45, forceN: 18_000, maxRpm: 2000, chuckId: 'three-jaw' },
 };
 const withTravel = (carriage: number, crossSlide: number, quillTravelMm: number): Lathe => ({
   ...metricLathe,

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { turnedBefore } from '../picture/index.ts';
 import { type Bar, barSizes, checkBar, checkCasting, roughShape } from '../stock/index.ts';
 import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
 import { feature, mm } from '../testing/shop.ts';
+import { standingMm } from '../work/index.ts';
 import { freezeJob, planJob } from './plan-job.ts';
 import type { Job } from './schema.ts';
 import { nextSetup, stillWaiting } from './setups.ts';
@@ -27,11 +27,9 @@ const roller = jobOf([feature(1, 44, 8), feature(2, 96, 48), feature(3, 44, 8)],
   bores: { left: [bore] as never, right: [] },
 });
 const onwards = (job: Job): Job => {
-  const setup = nextSetup(
-    planJob(job, shop).setups,
-    `00000000-0000-4000-8000-00000000000${(job.hold.further ?? []).length}`,
-  );
-  return setup ? { ...job, hold: { ...job.hold, further: [...(job.hold.further ?? []), setup] } } : job;
+  const { setups } = job.hold;
+  const setup = nextSetup(planJob(job, shop).setups, `00000000-0000-4000-8000-00000000000${setups.length + 1}`);
+  return setup ? { ...job, hold: { ...job.hold, setups: [...setups, setup] } } : job;
 };
 
 describe('a casting that follows its part', () => {
@@ -52,33 +50,31 @@ describe('a casting that follows its part', () => {
     ]);
   });
   it('is roughed step by step from its own diameters, not from a bar over all of it', () => {
-    const { setups } = planJob(roller, shop);
-    const [first] = setups;
+    const planned = planJob(roller, shop);
+    const [first] = planned.setups;
     const hub = first!.plan.operations.find((o) => o.id === 'f3-rough')!;
     expect(hub.passes[0]!.diameterBeforeMm).toBe(50);
     // held on a rough step with nothing larger before it; both ends have the allowance to come off
-    expect(first!.plan.holding).toMatchObject({ onId: 'f2', onMm: 102, rawEndMm: 67, headEndMm: -3 });
+    expect(first!.plan.held).toMatchObject({ onId: 'f2', onMm: 102, rawEndMm: 67, headEndMm: -3 });
     expect(first!.plan.operations.find((o) => o.kind === 'face')!.sizes!.offMm).toBe(3);
-    expect(first!.plan.blank.lengthMm).toBe(70);
-    const { part } = first!;
-    const drawn = turnedBefore(part, [], first!.input.rough);
-    const at = (zMm: number) =>
-      Math.min(...drawn.filter((t) => t.zFromMm <= zMm && zMm <= t.zToMm).map((t) => t.diameterMm));
+    expect(planned.blank!.lengthMm).toBe(70);
+    const at = (zMm: number) => standingMm(first!.piece, zMm - 0.1, zMm + 0.1);
     expect([-2, 4, 30, 60, 66].map(at)).toEqual([50, 50, 102, 50, 50]);
   });
   it('comes to its end in three holdings: either hub, then the rim by the hole', () => {
     const done = onwards(onwards(onwards(roller)));
     const { setups } = planJob(done, shop);
-    expect(setups.map((s) => s.plan.holding.method)).toEqual(['chuck', 'chuck', 'mandrel']);
+    expect(setups.map((s) => s.plan.held!.method)).toEqual(['chuck', 'chuck', 'mandrel']);
     expect(setups.map((s) => s.plan.operations.filter((o) => o.kind === 'finish').map((o) => o.featureId))).toEqual([
       ['f3'],
       ['f1'],
       ['f2'],
     ]);
     expect(setups[2]!.plan.operations.find((o) => o.id === 'f2-rough')!.passes[0]!.diameterBeforeMm).toBe(102);
-    expect(stillWaiting(setups).filter((w) => w.what === 'feature')).toEqual([]);
+    expect(stillWaiting(setups).filter((w) => w.id.startsWith('f'))).toEqual([]);
     expect(onwards(done)).toBe(done);
     // what is frozen plans the same again
-    expect(freezeJob(done, planJob(done, shop), 3)!.rough).toEqual({ f1: 50, f2: 102, f3: 50 });
+    const { piece } = freezeJob(done, planJob(done, shop), 3)!;
+    expect(standingMm(piece, 20, 40)).toBe(102);
   });
 });

@@ -9,14 +9,14 @@ import { feature } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { cutOf } from './cut-of.ts';
 import { freezeJob, planJob } from './plan-job.ts';
-import { jobSchema } from './schema.ts';
+import { type Job, jobSchema } from './schema.ts';
 import { nextSetup } from './setups.ts';
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const shop = shopWith('45');
 const first = jobOf([feature(1, 30, 40, 'h9'), feature(2, 42, 12), feature(3, 28, 60, 'h7'), feature(4, 18, 20)]);
 const setup = nextSetup(planJob(first, shop).setups, uuid(1))!;
-const job = { ...first, hold: { ...first.hold, further: [setup] } };
+const job: Job = { ...first, hold: { ...first.hold, setups: [first.hold.setups[0]!, setup] } };
 
 /** Follows a run to its end: every cut comes out as it was told. */
 function follow(run: FrozenRun) {
@@ -43,7 +43,7 @@ describe('a later holding at the lathe', () => {
     expect(state.outcomes.map((o) => [o.featureId, o.decision.verdict])).toEqual([['f1', 'fits']]);
     expect(seen[0]!.kind).toBe('mount');
     // nothing is cut beyond the collar, which is finished
-    const collar = outsides(run.part).find((f) => f.id === 'f2')!;
+    const collar = outsides(run.piece.part).find((f) => f.id === 'f2')!;
     for (const cut of seen.filter((s) => s.setting && s.stopMm !== undefined))
       expect(cut.stopMm!).toBeGreaterThanOrEqual(collar.zFromMm - 1e-9);
   });
@@ -51,9 +51,9 @@ describe('a later holding at the lathe', () => {
     const written = JSON.parse(JSON.stringify(run));
     const read = frozenRunSchema.safeParse(written);
     expect(read.error).toBeUndefined();
-    expect(asFrozenRun(read.data!).again).toEqual(run.again);
-    const bad = { ...written, again: { ...written.again, worked: { ...written.again.worked, tailMm: -1 } } };
-    expect(frozenRunSchema.safeParse(bad).error!.issues[0]!.path.join('.')).toBe('again.worked.tailMm');
+    expect(asFrozenRun(read.data!)).toEqual(written);
+    const bad = { ...written, piece: { ...written.piece, part: { ...written.piece.part, tail: 'up' } } };
+    expect(frozenRunSchema.safeParse(bad).error!.issues[0]!.path.join('.')).toBe('piece.part.tail');
   });
   it('tells the working of its own operations, by the holding’s number', () => {
     const { steps, record } = collectWorking();
@@ -78,25 +78,28 @@ describe('a later holding at the lathe', () => {
     expect(rough.decidedBy).toBe('own');
   });
   it('is planned anew when the first one changes: what that leaves is cut in the second', () => {
-    const part = { ...job, hold: { ...job.hold, choice: { ...job.hold.choice, gripOn: 'part' as const } } };
+    const onPart = { ...job.hold.setups[0]!, grip: { kind: 'jaws' as const, mm: 0 } };
+    const part = { ...job, hold: { ...job.hold, setups: [onPart, setup] } };
     const { setups } = planJob(part, shop);
     // the journal was in the jaws either way; the head face is still raw
     expect(setups[1]!.plan.operations.find((o) => o.kind === 'face')!.sizes!.offMm).toBe(1);
-    const noFacing = { ...job, hold: { ...job.hold, choice: { ...job.hold.choice, faceHeadMm: 0 } } };
+    const noFacing = { ...job, stock: { ...job.stock, allow: { ...job.stock.allow, faceHeadMm: 0 } } };
     expect(planJob(noFacing, shop).setups[1]!.plan.operations.some((o) => o.kind === 'face')).toBe(false);
   });
 });
 
 describe('what a job may say of its holdings', () => {
-  const refused = (further: unknown) =>
-    jobSchema.safeParse({ ...job, hold: { ...job.hold, further } }).error?.issues.map((i) => i.path.join('.')) ?? [];
+  const refused = (setups: unknown) =>
+    jobSchema.safeParse({ ...job, hold: { ...job.hold, setups } }).error?.issues.map((i) => i.path.join('.')) ?? [];
   it('is checked field by field', () => {
     expect(refused([setup])).toEqual([]);
-    expect(refused([{ ...setup, method: 'glue' }])).toEqual(['hold.further.0.method']);
-    expect(refused([{ ...setup, gripMm: -1 }])).toEqual(['hold.further.0.gripMm']);
-    expect(refused([{ ...setup, tail: 'up' }])).toEqual(['hold.further.0.tail']);
-    expect(refused([{ ...setup, chuckId: 'a b' }])).toEqual(['hold.further.0.chuckId']);
-    expect(refused(Array.from({ length: 8 }, () => setup))).toEqual(['hold.further']);
+    const gripped = (more: object) => refused([{ ...setup, grip: { kind: 'jaws', mm: 0, ...more } }]);
+    expect(gripped({ kind: 'glue' })).toEqual(['hold.setups.0.grip.kind']);
+    expect(gripped({ mm: -1 })).toEqual(['hold.setups.0.grip.mm']);
+    expect(gripped({ chuckId: 'a b' })).toEqual(['hold.setups.0.grip.chuckId']);
+    expect(refused([{ ...setup, tail: 'up' }])).toEqual(['hold.setups.0.tail']);
+    expect(refused([])).toEqual(['hold.setups']);
+    expect(refused(Array.from({ length: 9 }, () => setup))).toEqual(['hold.setups']);
     expect(setupSchema.safeParse({ ...setup, more: 1 }).success).toBe(false);
   });
   it('is planned for every material without a hole in the figures', () => {

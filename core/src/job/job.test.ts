@@ -24,7 +24,7 @@ const shop: Shop = {
 };
 const empty = newJob('Pin', 'mm', usualSettings);
 const drawn: Job = { ...empty, drawing: drawingOf([feature(1, 24, 20), feature(2, 20, 30, 'h7')]) };
-const stocked: Job = { ...drawn, stock: { barId: BAR } };
+const stocked: Job = { ...drawn, stock: { ...drawn.stock, barId: BAR } };
 const held: Job = { ...stocked, hold: { ...stocked.hold, latheId: metricLathe.id } };
 const run = (piece: number, more: object = {}) => ({
   piece,
@@ -63,7 +63,7 @@ describe('a job on its way', () => {
     });
     // with two holdings, all pieces go through the first before any goes through the second
     const [setup] = planned.setups;
-    const twice = { ...planned, setups: [setup!, { ...setup!, number: 2 }] };
+    const twice = { ...planned, setups: [setup!, { ...setup!, number: 2 }] } as typeof planned;
     const ended = (piece: number, number: number) => run(piece, { open: false, outcome: 'finished', setup: number });
     const at = (runs: ReturnType<typeof ended>[]) => progressOf(three, twice, runs);
     expect(at([ended(2, 1)])).toMatchObject({ next: 'startPiece', pieceNow: 1, setupNow: 1 });
@@ -97,9 +97,9 @@ describe('a job on its way', () => {
     };
     const both = { ...shop, tools: [...tools, carbide] };
     const rougherOf = (preferred: 'hss' | 'carbide') => {
-      const { plan, input } = planJob({ ...held, route: { ...held.route, tools: preferred } }, both);
-      const id = plan!.operations.find((o) => o.kind === 'rough')!.toolId;
-      return input!.tools.find((t) => t.id === id)!.name;
+      const [setup] = planJob({ ...held, route: { ...held.route, tools: preferred } }, both).setups;
+      const id = setup!.plan.operations.find((o) => o.kind === 'rough')!.toolId;
+      return setup!.means.tools.find((t) => t.id === id)!.name;
     };
     expect([rougherOf('hss'), rougherOf('carbide')]).toEqual(['rougher', 'carbide rougher']);
   });
@@ -108,7 +108,7 @@ describe('a job on its way', () => {
     const frozen = freezeJob(held, planJob(held, shop))!;
     expect(structuredClone(frozen)).toEqual(JSON.parse(JSON.stringify(frozen)));
     expect(frozen.steps.length).toBeGreaterThan(8);
-    expect(frozen.lathe).toBe(metricLathe);
+    expect(frozen.means.lathe).toBe(metricLathe);
   });
   it('gives the working of one operation only', () => {
     const { steps, record } = collectWorking();
@@ -129,7 +129,7 @@ describe('the job document', () => {
       bad({ title: ' ' }),
       bad({ title: 'x'.repeat(81) }),
       bad({ quantity: 1.5 }),
-      bad({ schema: 2 }),
+      bad({ schema: 3 }),
     ]).toEqual([false, false, false, false, false]);
     const long = { ...held, drawing: drawingOf([feature(1, '9'.repeat(65), 20)]) };
     expect(jobSchema.safeParse(long).success).toBe(false);

@@ -1,16 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Setup } from '../hold/index.ts';
+import { heldBy, type Setup } from '../hold/index.ts';
 import { outsides } from '../part/index.ts';
 import { locksThrough } from '../run/index.ts';
 import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
 import { feature } from '../testing/shop.ts';
+import { reachOf, type Workpiece } from '../work/index.ts';
 import { collectWorking } from '../working/index.ts';
 import { acrossMm, turnedTogether } from './concentric.ts';
 import { freezeJob, planJob } from './plan-job.ts';
 import { type Job, jobSchema } from './schema.ts';
-import { doneInAll, nextSetup, stillWaiting } from './setups.ts';
-import { waysAgain } from './ways-again.ts';
+import { nextSetup, pieceAtLast, stillWaiting } from './setups.ts';
+import { waysOfHolding } from './ways.ts';
 
 const ID = (n: number) => `00000000-0000-4000-8000-00000000000${n}`;
 const shop = shopWith('45');
@@ -20,22 +21,36 @@ const spindle = jobOf([
   feature(3, 28, 60, 'h7'),
   feature(4, 18, 20, '', { edges: { left: '', right: '1x45' } }),
 ]);
-const withFurther = (job: Job, ...further: Setup[]): Job => ({ ...job, hold: { ...job.hold, further } });
+const withFurther = (job: Job, ...further: Setup[]): Job => ({
+  ...job,
+  hold: { ...job.hold, setups: [job.hold.setups[0]!, ...further] },
+});
+const firstBy = (job: Job, more: Partial<Setup>): Job => ({
+  ...job,
+  hold: { ...job.hold, setups: [{ ...job.hold.setups[0]!, ...more }, ...job.hold.setups.slice(1)] },
+});
+const finishedOf = (piece: Workpiece | undefined) => Object.keys(piece?.finished ?? {}).toSorted();
 const next = (job: Job, n: number): Setup => nextSetup(planJob(job, shop).setups, ID(n))!;
 const turned = withFurther(spindle, next(spindle, 1));
 
 describe('holdings of a job', () => {
   it('begin with the first one, which is the plan as it was', () => {
-    const { setups, plan } = planJob(spindle, shop);
+    const { setups } = planJob(spindle, shop);
     expect(setups).toHaveLength(1);
-    expect(setups[0]!.plan).toBe(plan);
-    expect(planJob({ ...spindle, stock: { barId: null } }, shop).setups).toEqual([]);
+    expect(setups[0]!.setup).toBe(spindle.hold.setups[0]);
+    expect(planJob({ ...spindle, stock: { ...spindle.stock, barId: null } }, shop).setups).toEqual([]);
   });
   it('go on with the other end: faced to length, what waited turned on what is finished', () => {
-    expect(next(spindle, 1)).toMatchObject({ tail: 'left', method: 'auto' });
+    expect(next(spindle, 1)).toMatchObject({
+      tail: 'left',
+      grip: { kind: 'jaws', protect: 'strips' },
+      support: 'auto',
+    });
     const { setups } = planJob(turned, shop);
     const second = setups[1]!;
-    expect(second.before).toMatchObject({ features: ['f2', 'f3', 'f4'], faces: ['right'] });
+    expect(finishedOf(second.piece)).toEqual([
+      ...['f2', 'f2.right', 'f3', 'f3.right', 'f4', 'f4.right.edge', 'part.right'],
+    ]);
     expect(second.plan.operations.map((o) => o.id)).toEqual([
       'mount',
       'face',
@@ -55,11 +70,9 @@ describe('holdings of a job', () => {
     const rough = second.plan.operations.find((o) => o.id === 'f1-rough')!;
     expect(rough.passes[0]!.diameterBeforeMm).toBe(45);
     expect([rough.zFromMm, rough.zToMm]).toEqual([92.3, 132]);
-    expect(second.plan.blank.lines).toEqual([
-      { part: 'finished', mm: 132 },
-      { part: 'faceTail', mm: 1 },
-    ]);
-    expect(doneInAll(setups)).toMatchObject({ features: ['f2', 'f3', 'f4', 'f1'], faces: ['right', 'left'] });
+    expect(reachOf(second.piece)).toMatchObject({ zFromMm: 0, zToMm: 133, largestMm: 45 });
+    const made = finishedOf(pieceAtLast(setups));
+    for (const id of ['f1', 'f1.left.edge', 'f2.left.edge', 'part.left']) expect(made).toContain(id);
     expect(stillWaiting(setups)).toEqual([]);
     expect(nextSetup(setups, ID(2))).toBeUndefined();
     expect(jobSchema.safeParse(turned).success).toBe(true);
@@ -82,8 +95,8 @@ describe('holdings of a job', () => {
           );
           expect(new Set(cut).size).toBe(cut.length);
           // what is left lies between larger ones, or is held by
-          for (const w of stillWaiting(setups).filter((left) => left.what === 'feature')) {
-            const at = lengths.findIndex((_, i) => `f${i + 1}` === w.featureId);
+          for (const w of stillWaiting(setups).filter((left) => /^f\d+$/.test(left.id))) {
+            const at = lengths.findIndex((_, i) => `f${i + 1}` === w.id);
             const [d] = lengths[at]!;
             const larger = (side: typeof lengths) => side.some(([other]) => other > d);
             expect(w.why === 'inJaws' || (larger(lengths.slice(0, at)) && larger(lengths.slice(at + 1)))).toBe(true);
@@ -99,12 +112,12 @@ describe('holdings of a job', () => {
       holding: { ...twoChucks.holding, drivers: [{ name: 'dog', fromMm: 10, toMm: 50 }] },
     };
     const owned = { ...shop, lathes: [lathe] };
-    const ends = { ...spindle, hold: { ...spindle.hold, choice: { ...spindle.hold.choice, extent: 'ends' as const } } };
+    const ends = firstBy(spindle, { extent: 'ends' });
     const job = withFurther(
       ends,
-      { id: ID(1), tail: 'left', method: 'chuck', gripMm: 0, extent: 'ends' },
-      { id: ID(2), tail: 'right', method: 'betweenCentres', gripMm: 0 },
-      { id: ID(3), tail: 'left', method: 'betweenCentres', gripMm: 0 },
+      { id: ID(1), tail: 'left', grip: { kind: 'jaws', mm: 0 }, support: 'none', extent: 'ends' },
+      { id: ID(2), tail: 'right', grip: { kind: 'centres' }, support: 'centre' },
+      { id: ID(3), tail: 'left', grip: { kind: 'centres' }, support: 'centre' },
     );
     const { setups, problems } = planJob(job, owned);
     expect(problems.filter((p) => p.severity !== 'warning')).toEqual([]);
@@ -126,25 +139,28 @@ describe('holdings of a job', () => {
     expect(steps.map((s) => s.code)).toContain('mechanics.betweenCentres');
   });
   it('say where in the job something is wrong', () => {
-    const wrong = planJob(withFurther(spindle, { ...next(spindle, 1), onId: 'f9' }), shop);
-    expect(wrong.problems.find((p) => p.code === 'hold.cannotGripThere')!.path).toEqual(['hold', 'further', 0, 'onId']);
-    const centres = planJob(withFurther(spindle, { ...next(spindle, 1), method: 'betweenCentres' }), shop);
+    const wrong = planJob(withFurther(spindle, { ...next(spindle, 1), grip: { kind: 'jaws', mm: 0, on: 'f9' } }), shop);
+    expect(wrong.problems.find((p) => p.code === 'hold.cannotGripThere')!.path).toEqual([
+      ...['hold', 'setups', 1, 'grip', 'on'],
+    ]);
+    const centres = planJob(withFurther(spindle, heldBy(next(spindle, 1), 'betweenCentres')), shop);
     expect(centres.problems.map((p) => p.code)).toContain('hold.noCentreHoles');
   });
-  it('know whether the piece is still on its spare stock when it is put in again', () => {
-    const worked = (job: Job) => planJob(job, shop).setups.map((s) => s.input.again?.worked.onSpare);
-    expect(worked(turned)).toEqual([undefined, true]);
-    expect(
-      worked(withFurther(turned, turned.hold.further![0]!, { ...turned.hold.further![0]!, tail: 'right' })),
-    ).toEqual([undefined, true, undefined]);
-    const choice = { ...turned.hold.choice, gripOn: 'part' as const };
-    expect(worked({ ...turned, hold: { ...turned.hold, choice } })).toEqual([undefined, undefined]);
+  it('cut the piece off its spare stock before it is put in again, and only then', () => {
+    const ends = (job: Job) => planJob(job, shop).setups.map((s) => [reachOf(s.piece).zFromMm, s.piece.marks.length]);
+    // grip 34, clear of the jaws 5, saw 3, and 1 to face; turned round, what is still to be faced is at the tail
+    expect(ends(turned)).toEqual([
+      [-43, 1],
+      [0, 0],
+    ]);
+    expect(reachOf(planJob(turned, shop).setups[1]!.piece).zToMm).toBe(133);
+    expect(ends(firstBy(turned, { grip: { kind: 'jaws', mm: 34 } }))[0]).toEqual([-1, 0]);
   });
   it('are each frozen for themselves, and list their locks', () => {
     const planned = planJob(turned, shop);
     const run = freezeJob(turned, planned, 2)!;
-    expect(outsides(run.part)[0]!.id).toBe('f4');
-    expect(run.again!.worked.doneIds).toEqual(['f2', 'f3', 'f4']);
+    expect(outsides(run.piece.part)[0]!.id).toBe('f4');
+    expect(run.number).toBe(2);
     expect(freezeJob(turned, planned, 3)).toBeUndefined();
     const locks = locksThrough(run);
     expect(locks[0]).toEqual({ operationId: 'face', kind: 'face', slide: 'carriage', set: true });
@@ -165,27 +181,26 @@ describe('truth across holdings', () => {
   ];
   const held = (chuckId: string | undefined, tolerance: string) => {
     const drawing = { ...turned.drawing, datums, geometry: geometry(tolerance) };
-    const further = turned.hold.further!.map((s) => ({ ...s, chuckId }));
-    return planJob({ ...turned, drawing, hold: { ...turned.hold, further } }, shop);
+    const again = { ...next(spindle, 1), grip: { kind: 'jaws' as const, mm: 0, chuckId } };
+    return planJob(withFurther({ ...turned, drawing }, again), shop);
   };
   it('is lost by as much as the chuck runs out, and said where the drawing wants more', () => {
     expect(acrossMm(held(undefined, '0.1').setups, 1, 2)).toBe(0.08);
     const lost = (p: ReturnType<typeof held>) => p.problems.filter((x) => x.code === 'hold.losesTruth');
     expect(lost(held(undefined, '0.1'))).toEqual([]);
     expect(lost(held(undefined, '0.05'))).toMatchObject([
-      { path: ['hold', 'further', 0, 'method'], value: 0.08, limit: 0.05, severity: 'warning' },
+      { path: ['hold', 'setups', 1, 'grip'], value: 0.08, limit: 0.05, severity: 'warning' },
     ]);
     expect(lost(held('four', '0.05'))).toEqual([]);
     // jaws bored to the size in their place are as true as that
-    const [again] = turned.hold.further!;
-    const soft = withFurther(spindle, { ...again!, protect: 'softJaws' });
+    const soft = withFurther(spindle, { ...next(spindle, 1), grip: { kind: 'jaws', mm: 0, protect: 'softJaws' } });
     expect(acrossMm(planJob(soft, shop).setups, 1, 2)).toBe(0.02);
   });
 });
 
 describe('ways to hold a piece again', () => {
   it('weigh what is cut and what is lost; what cannot be done comes with its reason', () => {
-    const ways = waysAgain(turned, shop, 2);
+    const ways = waysOfHolding(turned, shop, 2);
     const good = ways.filter((w) => w.does && w.owned);
     expect(good[0]).toMatchObject({ chuckId: 'four', method: 'chuck' });
     expect(good.map((w) => w.costMin)).toEqual(good.map((w) => w.costMin).toSorted((a, b) => a! - b!));
@@ -197,6 +212,6 @@ describe('ways to hold a piece again', () => {
     expect(ways.filter((w) => w.chosen)).toHaveLength(1);
     expect(ways.find((w) => w.method === 'mandrel')!.reasons[0]!.code).toBe('hold.noThroughHole');
     expect(ways.find((w) => w.method === 'betweenCentres')!.reasons[0]!.code).toBe('hold.noCentreHoles');
-    expect(waysAgain(spindle, shop, 2)).toEqual([]);
+    expect(waysOfHolding(spindle, shop, 2)).toEqual([]);
   });
 });

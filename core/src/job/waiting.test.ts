@@ -15,7 +15,7 @@ const job: Job = {
   ...empty,
   quantity: 6,
   drawing: drawingOf([feature(1, 24, 20), feature(2, 20, 30)]),
-  stock: { barId: BAR },
+  stock: { ...empty.stock, barId: BAR },
   hold: { ...empty.hold, latheId: metricLathe.id },
 };
 const count = (change: Partial<Job>, begun = 0, spoilt = 0) =>
@@ -24,21 +24,22 @@ const count = (change: Partial<Job>, begun = 0, spoilt = 0) =>
 describe('blanks that wait in a bar', () => {
   it('are those neither sawn nor begun, and one more for each piece that is spoilt', () => {
     expect([count({}), count({}, 2), count({}, 2, 1), count({}, 6)]).toEqual([6, 4, 5, undefined]);
-    expect([count({ stock: { barId: BAR, sawn: 4 } }, 1), count({ stock: { barId: BAR, sawn: 6 } }, 3)]).toEqual([
+    expect([count({ stock: { ...job.stock, sawn: 4 } }, 1), count({ stock: { ...job.stock, sawn: 6 } }, 3)]).toEqual([
       2,
       undefined,
     ]);
   });
   it('are as long as the plan’s blank, with what cutting off takes', () => {
     const found = waitingBlanks('j', job, shop, { begun: 0, spoilt: 0 })!;
-    expect(found.lengthMm).toBe(planJob(job, shop).plan!.blank.lengthMm);
+    expect(found.lengthMm).toBe(planJob(job, shop).blank!.lengthMm);
     expect(found.kerfMm).toBe(3);
-    const slot = { ...job, hold: { ...job.hold, choice: { ...job.hold.choice, cutOff: 'slot' as const, kerfMm: 2 } } };
+    const allow = { ...job.stock.allow, cutOff: 'slot' as const, kerfMm: 2 };
+    const slot = { ...job, stock: { ...job.stock, allow } };
     // deep for its width: the slot is widened
     expect(waitingBlanks('j', slot, shop, { begun: 0, spoilt: 0 })!.kerfMm).toBe(3.2);
   });
   it('are none without a bar, a plan, or when the bar is used up', () => {
-    expect(count({ stock: { barId: null } })).toBeUndefined();
+    expect(count({ stock: { ...job.stock, barId: null } })).toBeUndefined();
     expect(count({ hold: { ...job.hold, latheId: null } })).toBeUndefined();
     const gone = { ...shop, bars: [{ ...bar, usedUp: true }] };
     expect(waitingBlanks('j', job, gone, { begun: 0, spoilt: 0 })).toBeUndefined();
@@ -51,14 +52,12 @@ describe('habits of holding', () => {
       ...usualSettings,
       hold: { gripOn: 'spare', clearanceMm: 10, faceTailMm: 2, faceHeadMm: 1, kerfMm: 2, cutOff: 'slot' },
     });
-    expect(newJob('Pin', 'mm', settings).hold.choice).toMatchObject({
-      method: 'auto',
-      clearanceMm: 10,
-      cutOff: 'slot',
-    });
+    const begun = newJob('Pin', 'mm', settings);
+    expect(begun.stock.allow).toEqual({ clearanceMm: 10, faceTailMm: 2, faceHeadMm: 1, kerfMm: 2, cutOff: 'slot' });
+    expect(begun.hold.setups).toMatchObject([{ tail: 'right', grip: { kind: 'jaws', on: 'spare', mm: 0 } }]);
     const short = { ...shop, bars: [{ ...bar, length: { text: '30', unit: 'mm' as const } }] };
     const codes = (j: Job) => planJob(j, short).problems.map((p) => p.code);
     expect(codes(job)).toContain('stock.longerThanBar');
-    expect(codes({ ...job, stock: { barId: BAR, sawn: 6 } })).not.toContain('stock.longerThanBar');
+    expect(codes({ ...job, stock: { ...job.stock, sawn: 6 } })).not.toContain('stock.longerThanBar');
   });
 });

@@ -23,7 +23,7 @@ describe('ways of holding', () => {
         9,
       );
     // the route's own minutes are those of the plan with that chuck
-    expect(first!.reasons[0]!.values!.eachMin).toBe(planJob(plain, shop).plan!.minutes);
+    expect(first!.reasons[0]!.values!.eachMin).toBe(planJob(plain, shop).setups[0]!.plan.minutes);
   });
   it('weigh runout against fits: one piece goes into the four-jaw, many into what needs no truing', () => {
     expect(waysOfHolding(strict, shop)[0]).toMatchObject({ kind: 'fourJaw' });
@@ -36,13 +36,16 @@ describe('ways of holding', () => {
     expect(waysOfHolding(plain, shop)[0]!.reasons.map((r) => r.code)).not.toContain('way.loses');
   });
   it('change the plan when one is taken: another chuck is on, its jaws and runout count', () => {
-    const taken = { ...plain, hold: { ...plain.hold, choice: { ...plain.hold.choice, chuckId: 'four' } } };
-    expect(planJob(taken, shop).input!.chuck.id).toBe('four');
+    const inChuck = (chuckId: string) => {
+      const grip = { kind: 'jaws' as const, on: 'spare' as const, mm: 0, chuckId };
+      return { ...plain, hold: { ...plain.hold, setups: [{ ...plain.hold.setups[0]!, grip }] } };
+    };
+    const taken = inChuck('four');
+    expect(planJob(taken, shop).setups[0]!.chuck.id).toBe('four');
     expect(planJob(taken, shop).cleanUp!.needMm).toBeLessThan(planJob(plain, shop).cleanUp!.needMm);
     expect(waysOfHolding(taken, shop).find((w) => w.chosen)).toMatchObject({ chuckId: 'four' });
     // a chuck that the lathe has not got is passed over
-    const gone = { ...plain, hold: { ...plain.hold, choice: { ...plain.hold.choice, chuckId: 'none' } } };
-    expect(planJob(gone, shop).plan!.minutes).toBe(planJob(plain, shop).plan!.minutes);
+    expect(planJob(inChuck('none'), shop).setups[0]!.plan.minutes).toBe(planJob(plain, shop).setups[0]!.plan.minutes);
   });
   it('say why not, and put what is not owned last', () => {
     const ways = waysOfHolding(jobOf([feature(1, 24, 400)]), shopWith('25'));
@@ -54,7 +57,7 @@ describe('ways of holding', () => {
     expect(owned).toEqual(owned.toSorted((a, b) => Number(b) - Number(a)));
     const thick = waysOfHolding(jobOf([feature(1, 160, 30)]), shopWith('165', '300'));
     expect(thick.filter((w) => w.chuckId).every((w) => !w.does && w.reasons.length === 1)).toBe(true);
-    expect(waysOfHolding({ ...plain, stock: { barId: null } }, shop)).toEqual([]);
+    expect(waysOfHolding({ ...plain, stock: { ...plain.stock, barId: null } }, shop)).toEqual([]);
   });
 });
 

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import type { Holding, HoldMethod } from '../hold/index.ts';
+import { ring } from '../contour/index.ts';
+import type { Held, HoldMethod } from '../hold/index.ts';
 import { HOLD_METHODS } from '../hold/index.ts';
-import { outsides, resolveDrawing } from '../part/index.ts';
+import { resolveDrawing } from '../part/index.ts';
+import { pieceOf } from '../testing/pieces.ts';
 import { drawingOf, feature } from '../testing/shop.ts';
 import { barStyles, clampings, holderStyles, standsAt } from '../tool/index.ts';
 import { holdRoom } from './hold.ts';
@@ -10,15 +12,16 @@ import type { Picture, Shape } from './picture.ts';
 import { stripPicture } from './strip.ts';
 
 const { part } = resolveDrawing(drawingOf([feature(1, 28, 60), feature(2, 42, 12), feature(3, 30, 40)]));
-const holding = (method: HoldMethod, more: Partial<Holding> = {}): Holding => ({
+const piece = pieceOf(part, 45, { done: ['f1', 'f2'] });
+const holding = (method: HoldMethod, more: Partial<Held> = {}): Held => ({
   ...{ method, why: 'chosen', jawsMm: 50, rawEndMm: 113, overhangMm: 63, overhangDiameters: 2, wantsRest: false },
-  ...{ gripMm: 40, headEndMm: 0, onMm: 28, forceN: 18_000, maxRpm: 2000, ...more },
+  ...{ gripMm: 40, headEndMm: 0, onMm: 28, forceN: 18_000, maxRpm: 2000, chuckId: 'three-jaw', ...more },
 });
-const view = (method: HoldMethod, more: Partial<Holding> = {}): Picture =>
+const view = (method: HoldMethod, more: Partial<Held> = {}): Picture =>
   stripPicture(part, {
-    ...{ width: 900, height: 236, textSize: 15, labels: [], overall: '', stockMm: 45 },
-    holding: holding(method, more),
-    turned: outsides(part).slice(0, 2),
+    ...{ width: 900, height: 236, textSize: 15, labels: [], overall: '' },
+    held: holding(method, more),
+    metal: piece.contour,
   });
 const points = (shape: Shape): readonly (readonly [number, number])[] =>
   shape.kind === 'polygon' || shape.kind === 'polyline'
@@ -56,23 +59,30 @@ describe('what holds the work, on the strip', () => {
     // the jaws end where the holding says
     expect(wide(upper!)[1]).toBeCloseTo(picture.origin[0] + 50 * picture.unitsPerMm, 6);
   });
-  it('shows raw metal only where nothing has been turned', () => {
+  it('shows the metal as it stands: raw only where nothing has been turned', () => {
     const picture = view('chuck');
-    const thick = of(picture, 'stock').filter((s) => {
-      const ys = points(s).map(([, y]) => y);
-      return Math.max(...ys) - Math.min(...ys) > 44 * picture.unitsPerMm;
+    const [metal, ...more] = of(picture, 'stock');
+    expect(more).toEqual([]);
+    const thick = points(metal!).filter(([, y]) => picture.origin[1] - y > 22 * picture.unitsPerMm);
+    const zs = thick.map(([x]) => (x - picture.origin[0]) / picture.unitsPerMm);
+    expect([Math.min(...zs), Math.max(...zs)]).toEqual([expect.closeTo(72, 6), expect.closeTo(113, 6)]);
+  });
+  it('shows a tube as two bands, with nothing on the axis', () => {
+    const tube = stripPicture(part, {
+      ...{ width: 900, height: 236, textSize: 15, labels: [], overall: '', metal: ring(-5, 113, 8, 22.5) },
     });
-    expect(thick).toHaveLength(1);
-    const [from, to] = wide(thick[0]!);
-    expect((from - picture.origin[0]) / picture.unitsPerMm).toBeCloseTo(72, 6);
-    expect((to - picture.origin[0]) / picture.unitsPerMm).toBeCloseTo(113, 6);
+    const bands = of(tube, 'stock');
+    expect(bands).toHaveLength(2);
+    for (const band of bands)
+      for (const [, y] of points(band))
+        expect(Math.abs(y - tube.origin[1])).toBeGreaterThanOrEqual(8 * tube.unitsPerMm - 1e-6);
   });
   it('draws how the axis bends as much as can be seen, however little it is', () => {
     const bent = (mm: number) =>
       of(
         stripPicture(part, {
-          ...{ width: 900, height: 236, textSize: 15, labels: [], overall: '', stockMm: 45 },
-          holding: holding('chuck'),
+          ...{ width: 900, height: 236, textSize: 15, labels: [], overall: '', metal: piece.contour },
+          held: holding('chuck'),
           bent: { atMm: 112, points: [0, 0.3, 1].map((share, i) => ({ zMm: 50 + i * 31, awayMm: mm * share })) },
         }),
         'bent',

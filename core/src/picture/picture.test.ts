@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { materialById } from '../material/index.ts';
-import { planRoute } from '../route/index.ts';
-import { feature, planInput } from '../testing/shop.ts';
+import { feature, planInput, planRoute } from '../testing/shop.ts';
 import { grindingAngles } from '../tool/index.ts';
 import { grindingSheetPicture } from './grinding-sheet.ts';
 import { halfOutline } from './outline.ts';
@@ -66,8 +65,8 @@ describe('strip', () => {
       [1, 1],
     ] as const) {
       const { part } = planInput([feature(1, d, l), feature(2, d * 0.9, l / 10)], d);
-      const { holding } = planRoute(planInput([feature(1, d, l), feature(2, d * 0.9, l / 10)], d + 2));
-      const picture = stripPicture(part, { ...view, holding, stockMm: d + 2 });
+      const asked = planInput([feature(1, d, l), feature(2, d * 0.9, l / 10)], d + 2);
+      const picture = stripPicture(part, { ...view, held: planRoute(asked).held, metal: asked.piece.contour });
       for (const shape of picture.shapes) {
         if (shape.kind === 'text') continue;
         for (const [x, y] of shape.kind === 'path' ? [] : shape.points) {

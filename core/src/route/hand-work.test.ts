@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { materialById } from '../material/index.ts';
-import { feature, metricLathe, planInput, tools } from '../testing/shop.ts';
+import { feature, metricLathe, planInput, planRoute, tools } from '../testing/shop.ts';
 import type { Tool } from '../tool/index.ts';
 import { collectWorking } from '../working/index.ts';
 import type { Operation, Plan } from './plan.ts';
-import { planRoute } from './plan-route.ts';
 
 const steel = materialById('medium-carbon-steel')!;
 const planOf = (more: Parameters<typeof planInput>[2] = {}, lengthMm = 40): Plan =>
@@ -59,8 +58,7 @@ describe('work by hand', () => {
     expect(again).toMatchObject({ kind: 'touchOff', targetMm: lastRoughed, zFromMm: 84, zToMm: 90 });
   });
   it('leaves out what no habit asks for: a blank faced already', () => {
-    const hold = { ...planInput([feature(1, 20, 20)], 25).hold, faceTailMm: 0 };
-    expect(planOf({ hold }).operations.map((o) => o.kind)).not.toContain('face');
+    expect(planOf({ allow: { faceTailMm: 0 } }).operations.map((o) => o.kind)).not.toContain('face');
   });
   it('starts gently on a screwed nose, and speaks of the key on the others', () => {
     const screwed = {
@@ -88,9 +86,8 @@ describe('the centre hole', () => {
     expect(centre.caution).toBe('centreOil');
   });
   it('is drilled at the speed the shop is used to: by the mouth, by the pilot, or as the work is turned', () => {
-    const hold = planInput([feature(1, 20, 20)], 25).hold;
     const ideal = (centreSpeed: 'mouth' | 'pilot' | 'asTurned') =>
-      operation(planOf({ hold: { ...hold, centreSpeed } }, 300), 'centre').setting!.idealRpm;
+      operation(planOf({ centreSpeed }, 300), 'centre').setting!.idealRpm;
     const { pilotMm, mouthMm } = operation(planOf({}, 300), 'centre').sizes!;
     const speed = 1000 * steel.speeds.hss.speedMPerMin;
     expect(ideal('mouth')).toBeCloseTo((speed * 0.5) / (Math.PI * mouthMm!), 6);

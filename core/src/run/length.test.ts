@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { pieceOf } from '../testing/pieces.ts';
 import { runOf } from '../testing/runs.ts';
 import { feature } from '../testing/shop.ts';
 import { adviseStep } from './advice.ts';
@@ -11,12 +12,14 @@ import type { Step } from './step.ts';
 
 // 70 long: Ø40 for 30, Ø28 for 40 with a length of its own
 const plain = runOf([feature(1, 40, 30), { ...feature(2, 28, 40), lengthLimits: '+0.1/-0' }], 45);
-const worked = { doneIds: ['f2'], edgeIds: [], tailMm: 1, headMm: 0, tailCentre: false, headCentre: false };
-const again = { setup: { id: 'x', tail: 'left', method: 'chuck', gripMm: 0 }, worked } as unknown as FrozenRun['again'];
-const run: FrozenRun = { ...plain, again };
+const again = (headMm: number): FrozenRun => ({
+  ...plain,
+  ...{ number: 2, piece: pieceOf(plain.piece.part, 45, { done: ['f2'], headMm }) },
+});
+const run = again(0);
 const face = plain.steps.find((s) => s.kind === 'face')!;
 const shoulder = plain.steps.find((s) => s.kind === 'shoulder')!;
-const caliper = plain.instruments.find((i) => i.kind === 'caliper')!;
+const caliper = plain.means.instruments.find((i) => i.kind === 'caliper')!;
 const read = (step: Step, mm: number, n = 1) => ({
   ...{
     eventId: `e${n}`,
@@ -57,7 +60,7 @@ describe('facing to length', () => {
     expect(lengthAt(run, state(read(shoulder, 71.42)), face)?.readings).toEqual([]);
   });
   it('leaves what the other end keeps for later, and is not told where the end is only cleaned', () => {
-    const kept = { ...run, again: { ...again!, worked: { ...worked, headMm: 0.8 } } } as FrozenRun;
+    const kept = again(0.8);
     expect(lengthAt(kept, state(read(face, 71)), face)).toMatchObject({ wantedMm: 70.8, leftMm: 0 });
     expect(lengthAt(plain, state(), face)).toBeUndefined();
     expect(lengthAt(run, state(), { ...face, kind: 'chamfer' })).toBeUndefined();

@@ -300,7 +300,7 @@ describe('replay', () => {
     expect(loose.advice!.measured!.combined.guardMm).toBeCloseTo(Number((mm + 0.01).toFixed(3)), 9);
   });
   it('measures with an instrument that nobody listed, less surely', () => {
-    const lathe = new AtTheLathe({ ...run, instruments: [] }).to('f2-after');
+    const lathe = new AtTheLathe({ ...run, means: { ...run.means, instruments: [] } }).to('f2-after');
     lathe.read(27.97, { instrumentId: 'unlisted' });
     expect(lathe.advice!.measured!.combined.uncertaintyMm).toBe(0.01);
   });

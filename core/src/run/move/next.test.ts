@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { cutAway, ring } from '../../contour/index.ts';
 import { senseIn } from '../../lathe/index.ts';
+import { roundOf } from '../../part/index.ts';
 import { runOf } from '../../testing/runs.ts';
 import { feature } from '../../testing/shop.ts';
 import { collectWorking } from '../../working/index.ts';
@@ -168,8 +170,12 @@ describe('a roughing pass', () => {
 
 describe('what a move follows from', () => {
   it('is the stock before anything was cut there, a casting’s own step where it has one', () => {
+    const { part } = run.piece;
+    const f2 = roundOf(part, 'f2')!;
+    const contour = cutAway(run.piece.contour, ring(f2.zFromMm, part.lengthMm + 9, 33 / 2, 99));
+    const cast = { ...run.piece, contour };
     expect(metalOn(run, startState(), 'f2')).toEqual({ diameterMm: 45, doubtMm: 0.5, by: 'stock' });
-    expect(metalOn({ ...run, rough: { f2: 33 } }, startState(), 'f2').diameterMm).toBe(33);
+    expect(metalOn({ ...run, piece: cast }, startState(), 'f2').diameterMm).toBe(33);
     expect(metalOn(run, stateWith(), 'f2').diameterMm).toBe(28.3);
   });
   it('is where the rings stand, or stood when the tool’s place was known', () => {

@@ -17,7 +17,8 @@ describe('a frozen run of the first version', () => {
   it('says after all that it follows: nothing learned, no spigots, the spring and the lines of its time', () => {
     expect(stored.frozen.schema).toBe(1);
     expect(stored.frozen.known).toBeUndefined();
-    expect(run).toMatchObject({ schema: 3, known: [], living: [], spigots: { leftMm: 0, rightMm: 0 } });
+    expect(run).toMatchObject({ schema: 3, known: [], living: [], number: 1 });
+    expect(run.setup).toMatchObject({ tail: 'right', grip: { kind: 'jaws' } });
     const passes = run.steps.filter((s) => s.kind === 'rough' || s.kind === 'semiFinish' || s.kind === 'finish');
     expect(passes.every((s) => s.springShare === 0.08)).toBe(true);
     expect(new Set(passes.map((s) => [s.kind === 'rough', s.fineness].join()))).toEqual(
@@ -31,12 +32,12 @@ describe('a frozen run of the first version', () => {
     // upgrading twice is upgrading once
     const once = upgradeRun(stored.frozen);
     expect(upgradeRun(once)).toBe(once);
-    expect(run.part.surfaces.map((s) => `${s.id} ${s.kind}`)).toEqual([
+    expect(run.piece.part.surfaces.map((s) => `${s.id} ${s.kind}`)).toEqual([
       ...['f1 cylinder', 'f1.left.edge chamfer', 'f2 cylinder', 'f2.left.edge chamfer', 'f2.right.edge chamfer'],
       ...['f3 cylinder', 'f3.right.edge chamfer', 'f4 cylinder', 'f4.right.edge chamfer', 'd1 thread'],
       ...['f5 cylinder', 'f5.right.edge chamfer'],
     ]);
-    expect(run.part.lengths[2]).toMatchObject({ id: 'f3', from: 'f3.left', to: 'f3.right', mm: 60 });
+    expect(run.piece.part.lengths[2]).toMatchObject({ id: 'f3', from: 'f3.left', to: 'f3.right', mm: 60 });
   });
 });
 

@@ -1,10 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SCHOOLS } from '../cutting/index.ts';
-import { feature, metricLathe, planInput } from '../testing/shop.ts';
+import { feature, metricLathe, planInput, planRoute } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { passDepths } from './fit-cut.ts';
-import { planRoute } from './plan-route.ts';
 
 const shaft = [
   feature(1, 30, 38, 'h9'),
@@ -14,7 +13,7 @@ const shaft = [
   feature(5, 18, 20, '', { edges: { left: '', right: '2x45' } }),
 ];
 
-describe('planRoute', () => {
+describe('planning a setup', () => {
   it('plans face, centre, touch off, roughing, finishing with measurements, shoulders and chamfers in that order', () => {
     const plan = planRoute(planInput(shaft, 45));
     expect(plan.operations.map((o) => o.id)).toEqual([
@@ -44,22 +43,20 @@ describe('planRoute', () => {
       'f5-shoulder',
       'f5-chamfer',
     ]);
-    expect(plan.holding).toMatchObject({ method: 'chuckAndCentre', why: 'longOverhang' });
-    expect(plan.blank.lengthMm).toBe(200 + 1 + 1 + 3 + 5 + 34);
+    expect(plan.held).toMatchObject({ method: 'chuckAndCentre', why: 'longOverhang' });
   });
   it('names what waits for a second holding', () => {
     expect(planRoute(planInput(shaft, 45)).waiting).toEqual(
       expect.arrayContaining([
-        { what: 'feature', featureId: 'f1', why: 'behindLarger' },
-        { what: 'cutOff', why: 'otherEnd' },
-        { what: 'headFace', why: 'otherEnd' },
+        { id: 'f1', why: 'behindLarger' },
+        { id: 'part.left', why: 'cutOff' },
       ]),
     );
   });
   it('leaves a feature in the jaws when the part itself is gripped', () => {
-    const input = planInput([feature(1, 40, 60), feature(2, 30, 60)], 45);
-    const plan = planRoute({ ...input, hold: { ...input.hold, gripOn: 'part' } });
-    expect(plan.waiting).toContainEqual({ what: 'feature', featureId: 'f1', why: 'inJaws' });
+    const grip = { kind: 'jaws' as const, mm: 0 };
+    const plan = planRoute(planInput([feature(1, 40, 60), feature(2, 30, 60)], 45, { setup: { grip } }));
+    expect(plan.waiting).toContainEqual({ id: 'f1', why: 'inJaws' });
     expect(plan.operations.some((o) => o.featureId === 'f1')).toBe(false);
   });
   it('takes two equal last cuts with a measurement between for a fine limit, one for a coarse one', () => {
@@ -81,8 +78,8 @@ describe('planRoute', () => {
   });
   it('puts the work on the tail centre when it would bend too much without', () => {
     const why = (d: number, l: number, limits: string, stockMm: number) => {
-      const input = planInput([feature(1, d, l, limits)], stockMm);
-      return planRoute({ ...input, hold: { ...input.hold, clearanceMm: 1, kerfMm: 1 } }).holding.why;
+      const allow = { clearanceMm: 1, kerfMm: 1 };
+      return planRoute(planInput([feature(1, d, l, limits)], stockMm, { allow })).held!.why;
     };
     // 2.4 diameters of Ø8 give way more than h8 allows; as much of Ø10 does not, nor does a thick one
     expect([why(8, 20, 'h8', 10), why(10, 25, 'h7', 12), why(30, 90, 'h7', 36), why(8, 45, 'h8', 10)]).toEqual([
@@ -105,15 +102,13 @@ describe('planRoute', () => {
       33,
       undefined,
     ]);
-    expect(planRoute(planInput(round, 32)).waiting).toContainEqual({ what: 'detail', featureId: 'f2', why: 'shape' });
+    expect(planRoute(planInput(round, 32)).waiting).toContainEqual({ id: 'f2.left.edge', why: 'shape' });
   });
-  it('refuses a lathe without speeds, a part above the bar, a part longer than lathe or bar', () => {
+  it('refuses a lathe without speeds, and a part longer than it', () => {
     const codes = (plan: ReturnType<typeof planRoute>) => plan.problems.map((p) => p.code);
     const none = { ...metricLathe, spindle: { ...metricLathe.spindle, settings: [] } };
     expect(codes(planRoute(planInput(shaft, 45, { lathe: none })))).toContain('lathe.noSpeeds');
-    expect(codes(planRoute(planInput(shaft, 40)))).toContain('stock.diameterAboveBar');
     expect(codes(planRoute(planInput([feature(1, 40, 1200)], 45)))).toContain('hold.longerThanLathe');
-    expect(codes(planRoute(planInput(shaft, 45), undefined, 100))).toContain('stock.longerThanBar');
     expect(codes(planRoute(planInput([feature(1, 40, 30, '±0.001')], 45)))).toContain('gauge.noneFineEnough');
   });
   it('cuts as deep and feeds as the turner chose for an operation, and leaves the others alone', () => {
