@@ -11,8 +11,8 @@ export function guardCell(value: string | number): string | number {
 /** Readings of a run as CSV, one row each, with the limits they were taken for. */
 export function readingsCsv(run: FrozenRun, state: RunState, piece: number): string {
   const rows = state.readings.map((r) => {
-    const feature = outsides(run.part).find((f) => f.id === r.featureId);
-    const instrument = run.instruments.find((i) => i.id === r.instrumentId);
+    const feature = outsides(run.piece.part).find((f) => f.id === r.featureId);
+    const instrument = run.means.instruments.find((i) => i.id === r.instrumentId);
     return [
       piece,
       feature?.name || r.featureId,

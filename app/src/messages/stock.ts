@@ -1,5 +1,4 @@
-import type { BlankLine } from '@whelk/core/hold';
-import type { Bar, BarShape, Surface } from '@whelk/core/stock';
+import type { Bar, BarShape, BlankLine, Surface } from '@whelk/core/stock';
 
 export const sectionNames: Record<BarShape, string> = {
   round: 'Round',

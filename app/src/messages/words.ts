@@ -1,7 +1,7 @@
 import type { ChipLook, CutLimit, CuttingOperation, Grade, School } from '@whelk/core/cutting';
 import type { Fitness, Verdict } from '@whelk/core/gauge';
-import type { CentreSpeed, HoldMethod, Setup, Waiting } from '@whelk/core/hold';
-import type { Progress, Station } from '@whelk/core/job';
+import { type CentreSpeed, type HoldMethod, methodOf, type PROTECTIONS } from '@whelk/core/hold';
+import type { PlannedSetup, Progress, Station } from '@whelk/core/job';
 import type { ToolMaterial } from '@whelk/core/material';
 import type { Limiter, OperationKind } from '@whelk/core/route';
 
@@ -77,6 +77,11 @@ export const exceedText = {
 /** How a piece is held, with the chuck's own name. */
 export const methodText = (chuck: string, method: HoldMethod): string =>
   method === 'chuck' ? chuck : method === 'chuckAndCentre' ? `${chuck} and tail centre` : methodNames[method];
+/** How a planned setup holds the piece, or was to hold it. */
+export function heldText({ chuck, setup, plan }: PlannedSetup): string {
+  const wanted = methodOf(setup);
+  return methodText(chuck.name, plan.held?.method ?? (wanted === 'auto' ? 'chuck' : wanted));
+}
 /** Ways of holding that do without jaws. */
 export const methodNames: Record<Exclude<HoldMethod, 'chuck' | 'chuckAndCentre'>, string> = {
   betweenCentres: 'between centres, with a dog',
@@ -92,7 +97,7 @@ export const centreSpeedText: Record<CentreSpeed, string> = {
   pilot: 'by the pilot: fast, as small drills want',
   asTurned: 'as the work is turned: no lever moved',
 };
-export const protectionText: Record<NonNullable<Setup['protect']>, string> = {
+export const protectionText: Record<(typeof PROTECTIONS)[number], string> = {
   none: 'nothing: the marks do not matter',
   strips: 'strips of copper or aluminium',
   ring: 'a split ring bored to the size',
@@ -104,24 +109,6 @@ export const whyMethodText: Record<string, string> = {
   longOverhang: 'more than 4 diameters stand out',
   bends: 'it would bend too much without the centre',
 };
-export const waitingText = (w: Waiting, name: (id: string | undefined) => string): string => {
-  if (w.what === 'cutOff') return 'Cut the part off its grip';
-  if (w.what === 'headFace') return 'Face the other end to length';
-  if (w.what === 'leftEdge') return `Left edge of ${name(w.featureId)}`;
-  if (w.what === 'detail') return `Grooves, threads, knurls and rounds of ${name(w.featureId)}`;
-  if (w.what === 'bore') return `Hole ${name(w.featureId)}`;
-  const why = {
-    shape: 'not a straight diameter',
-    behindLarger: 'behind a larger diameter',
-    inJaws: 'in the jaws',
-    otherEnd: 'from the other end',
-    asBar: 'stays as the bar is',
-    otherSetup: 'left for a later holding',
-    tooFine: 'finer than this lathe and these gauges can be sure of; roughed, with metal left on it',
-  } as const;
-  return `${name(w.featureId)}: ${why[w.why]}`;
-};
-
 export const verdictText: Record<Verdict, string> = {
   fits: 'Fits',
   doesNotFit: 'Does not fit',

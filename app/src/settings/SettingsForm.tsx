@@ -1,4 +1,4 @@
-import { usualHold } from '@whelk/core/hold';
+import { usualHabits } from '@whelk/core/hold';
 import type { Settings } from '@whelk/core/job';
 import { useState } from 'react';
 import { schoolNames, schoolNotes } from '../messages/words.ts';
@@ -18,8 +18,7 @@ export default function SettingsForm({ given }: { given: Settings }) {
     const result = await ask('PUT', '/api/settings', next);
     setTold(result.ok ? 'Saved.' : result.problems.map((p) => `${p.what} ${p.right}`).join(' '));
   };
-  const { method: _method, ...usual } = usualHold;
-  const habits = { ...usual, ...settings.hold };
+  const habits = { ...usualHabits, ...settings.hold };
   return (
     <UnitOfPage.Provider value={settings.unit}>
       <div className="mt-5 flex max-w-2xl flex-col gap-6">

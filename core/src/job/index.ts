@@ -11,6 +11,7 @@ export {
   planJob,
   progressOf,
   type Station,
+  spareGripMm,
   stationOf,
 } from './plan-job.ts';
 export {
@@ -26,7 +27,7 @@ export {
   storedJobSchema,
   usualSettings,
 } from './schema.ts';
-export { nextSetup, type PlannedSetup, type PlannedSetups, pieceAtLast, stillWaiting } from './setups.ts';
+export { belongsTo, nextSetup, type PlannedSetup, type PlannedSetups, pieceAtLast, stillWaiting } from './setups.ts';
 export { upgradeJob } from './upgrade.ts';
 export { type WaitingBlanks, waitingBlanks } from './waiting.ts';
 export type { Way, WayKind, WayReason } from './way.ts';

@@ -1,4 +1,4 @@
-import { checkBarFor, type Setup, SHORTEST_GRIP_MM, usualGripMm } from '../hold/index.ts';
+import { checkBarFor, SHORTEST_GRIP_MM, usualGripMm } from '../hold/index.ts';
 import { chuckOf, type Lathe } from '../lathe/index.ts';
 import type { Material } from '../material/index.ts';
 import { type Means, withToolsOf } from '../means/index.ts';
@@ -19,7 +19,7 @@ import {
   checkCasting,
   roughShape,
 } from '../stock/index.ts';
-import { blankPiece } from '../work/index.ts';
+import { blankPiece, type Workpiece } from '../work/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { checkTogether } from './concentric.ts';
 import { type Job, materialIn, type Shop } from './schema.ts';
@@ -43,6 +43,8 @@ export interface OpenJob extends Known {
   readonly setups: readonly [];
   /** as far as it can be told */
   readonly blank?: Blank;
+  /** the blank that it would be made of */
+  readonly piece?: Workpiece;
 }
 /** A job with all of its setups planned; what cannot be held or cut has its problems. */
 export interface JobWithPlan extends Known {
@@ -55,11 +57,15 @@ export interface JobWithPlan extends Known {
 }
 export type PlannedJob = OpenJob | JobWithPlan;
 
-/** How long spare stock is gripped, as the first setup has it; 0 where the part itself is, or a casting that has none. */
-function spareGripMm(setup: Setup, lathe: Lathe, stockMm: number): number {
-  const { grip } = setup;
-  if (grip.kind !== 'jaws' || grip.on !== 'spare') return 0;
-  return grip.mm > 0 ? grip.mm : usualGripMm(stockMm, chuckOf(lathe, grip.chuckId).jawLengthMm);
+/** Jaws of a lathe that has not been chosen yet are about so long, mm. */
+const USUAL_JAWS_MM = 40;
+
+/** How long spare stock is gripped, as the first setup of a job has it; 0 where the part itself is. @param stockMm of the bar */
+export function spareGripMm({ hold }: Job, lathe: Lathe | undefined, stockMm: number): number {
+  const grip = hold.setups[0]?.grip;
+  if (grip?.kind !== 'jaws' || grip.on !== 'spare') return 0;
+  const jawsMm = lathe ? chuckOf(lathe, grip.chuckId).jawLengthMm : USUAL_JAWS_MM;
+  return grip.mm > 0 ? grip.mm : usualGripMm(stockMm, jawsMm);
 }
 
 /**
@@ -86,20 +92,16 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   if (!lathe || !chuck || !firstSetup || !bar || !material || !sizes || stockMm === undefined || hasFaults) {
     const bare = sizes && checkBarFor(part, sizes, chuck?.runoutMm ?? 0, part.lengthMm);
     problems.push(...(bare?.problems ?? []));
+    const allow = rough ? castAllowances(job.stock.allow, sizes!.allowanceMm!) : job.stock.allow;
+    const spareMm = rough || stockMm === undefined ? 0 : spareGripMm(job, lathe, stockMm);
+    const blank = stockMm && part.lengthMm > 0 ? blankFor(part, stockMm, allow, spareMm) : undefined;
     return {
-      kind: 'open',
-      part,
-      problems,
-      bar,
-      stockMm,
-      material,
-      setups: [],
-      barSizes: sizes,
-      cleanUp: bare?.cleanUp,
+      ...{ kind: 'open', part, problems, bar, stockMm, material, setups: [], barSizes: sizes, cleanUp: bare?.cleanUp },
+      ...(sizes && blank && { blank, piece: blankPiece(part, sizes, blank, allow) }),
     };
   }
   const wanted = rough ? castAllowances(job.stock.allow, sizes.allowanceMm!) : job.stock.allow;
-  const gripMm = rough ? 0 : spareGripMm(firstSetup, lathe, stockMm);
+  const gripMm = rough ? 0 : spareGripMm(job, lathe, stockMm);
   const sawnMm = (job.stock.sawn ?? 0) > 0 ? job.stock.sawnMm : undefined;
   const least = Math.max(SHORTEST_GRIP_MM, stockMm / 2);
   const sawn = sawnMm !== undefined && !rough ? asSawn(part, stockMm, wanted, gripMm, least, sawnMm) : undefined;
@@ -120,7 +122,10 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   const { problems: ofBar, cleanUp: bare } = checkBarFor(part, sizes, chuck.runoutMm, blank.lengthMm);
   const known = { part, bar, stockMm, material, barSizes: sizes };
   if ([...problems, ...ofBar].some((p) => p.severity !== 'warning'))
-    return { ...known, kind: 'open', blank, setups: [], problems: [...problems, ...ofBar], cleanUp: bare };
+    return {
+      ...{ ...known, kind: 'open', blank, setups: [], problems: [...problems, ...ofBar], cleanUp: bare },
+      piece: blankPiece(part, sizes, blank, allow),
+    };
   const means: Means = {
     lathe,
     tools: withToolsOf(shop.tools, job.route.tools),
@@ -156,12 +161,13 @@ const castAllowances = (allow: Allowances, allowanceMm: number): Allowances => (
 export function freezeJob(job: Job, planned: PlannedJob, number = 1): FrozenRun | undefined {
   const planOf = planned.setups[number - 1];
   if (!planOf || planOf.plan.operations.length === 0) return undefined;
-  const { piece, setup, chuck, means, wishes } = planOf;
+  const { piece, cutOff, setup, chuck, means, wishes } = planOf;
   const { after: _after, held, ...rest } = planOf.plan;
   if (!held) return undefined;
   const plan = { ...rest, held };
   return {
     ...{ schema: 3, title: job.title, drawing: job.drawing, number, piece, setup, chuck, means, wishes, plan },
+    ...(cutOff && { cutOff }),
     ...{ known: [], living: [], steps: stepsOf(plan) },
   };
 }

@@ -4,7 +4,7 @@ import type { Means } from '../means/index.ts';
 import { opposite, outsides, type Part, roundOf, surfaceName } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
 import { type Plan, planSetup, putIn, type RecorderFor, type Wishes } from '../route/index.ts';
-import { isFinished, lying, rawEndMm, type Workpiece } from '../work/index.ts';
+import { isFinished, lying, type Mark, rawEndMm, type Workpiece } from '../work/index.ts';
 
 /** One setup of a job with what is cut in it. */
 export interface PlannedSetup {
@@ -13,6 +13,8 @@ export interface PlannedSetup {
   readonly setup: Setup;
   /** as it is put in: its end at the tailstock on the right */
   readonly piece: Workpiece;
+  /** how it is cut off its spare stock before it is put in, where it is */
+  readonly cutOff?: Mark['by'];
   readonly means: Means;
   /** the chuck that it is held in, or that is on meanwhile */
   readonly chuck: Chuck;
@@ -47,7 +49,9 @@ export function planSetups(
     const told =
       i === 0 ? plan.problems : plan.problems.filter((p) => p.path[0] !== 'drawing' && p.path[0] !== 'tools');
     const chuck = chuckOf(means.lathe, setup.grip.kind === 'jaws' ? setup.grip.chuckId : undefined);
-    planned.push({ number, setup, piece, means, chuck, wishes, plan, problems: told.map((p) => placed(p, i)) });
+    const problems = told.map((p) => placed(p, i));
+    const cutOff = piece.marks.length < before.marks.length ? before.marks[0]?.by : undefined;
+    planned.push({ number, setup, piece, ...(cutOff && { cutOff }), means, chuck, wishes, plan, problems });
     before = plan.after;
     // nothing can follow on what could not be cut at all
     if (i === 0 && plan.operations.length === 0) break;

@@ -181,12 +181,13 @@ const plan = z.looseObject({
   operations: z.array(z.looseObject({ id: short, kind })).max(5000),
   waiting: z.array(z.strictObject({ id: surfaceIdSchema, why: z.enum(WAITS) })).max(MOST_SURFACES),
 });
+const cutOff = z.enum(['saw', 'slot']);
 const corner = z.strictObject({ zMm: number, rMm: number.min(-1e-6), bulge: number.optional() });
 const piece = z.strictObject({
   part,
   contour: z.strictObject({ loops: z.array(z.array(corner).max(20_000)).max(100) }),
   finished: z.record(surfaceIdSchema, z.strictObject({ setup: z.number().int().min(1), operationId: short })),
-  marks: z.array(z.strictObject({ kind: z.literal('cutOff'), zFromMm: number, zToMm: number })).max(10),
+  marks: z.array(z.strictObject({ kind: z.literal('cutOff'), by: cutOff, zFromMm: number, zToMm: number })).max(10),
 });
 
 /**
@@ -200,6 +201,7 @@ const frozenNow = z
     drawing: storedDrawingSchema,
     number: z.number().int().min(1).max(20),
     piece,
+    cutOff: cutOff.optional(),
     setup: setupSchema,
     chuck: chuckSchema,
     means: z.strictObject({

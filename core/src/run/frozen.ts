@@ -5,7 +5,7 @@ import type { Means } from '../means/index.ts';
 import { type Drawing, upgradeDrawing } from '../part/index.ts';
 import { type Plan, planSetup, type Wishes } from '../route/index.ts';
 import { type Tool, upgradeTool } from '../tool/index.ts';
-import type { Workpiece } from '../work/index.ts';
+import type { Mark, Workpiece } from '../work/index.ts';
 import { collectWorking, type Recorder } from '../working/index.ts';
 import type { LivingReference, SpringSample } from './state.ts';
 import type { Step } from './step.ts';
@@ -20,6 +20,8 @@ export interface FrozenRun {
   readonly number: number;
   /** as it was put in, its end at the tailstock on the right */
   readonly piece: Workpiece;
+  /** how it is cut off its spare stock before it is put in, where it is */
+  readonly cutOff?: Mark['by'];
   readonly setup: Setup;
   /** that the work is held in, or that is on where it is held otherwise */
   readonly chuck: Chuck;

@@ -17,6 +17,7 @@ export { asFrozenRun, frozenRunSchema } from './frozen-schema.ts';
 export { faceCutsMm, type LengthAdvice } from './length.ts';
 export { type CheckCut, livingAfter } from './living.ts';
 export { explainSize, type Measured, measured, sizesRead } from './measured.ts';
+export { metalNow } from './metal-now.ts';
 export { type Hands, handsTo } from './move/hands.ts';
 export type { Move, NoMove } from './move/next.ts';
 export { believedOf } from './move/spring.ts';

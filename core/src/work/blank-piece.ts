@@ -16,7 +16,7 @@ export function blankPiece(part: Part, sizes: BarSizes, blank: Blank, allow: All
   let fromMm = headMm;
   if (blank.spareGripMm > 0) {
     const slotMm = cutOffMm(allow, blank.diameterMm);
-    marks.push({ kind: 'cutOff', zFromMm: headMm - slotMm, zToMm: headMm });
+    marks.push({ kind: 'cutOff', by: allow.cutOff ?? 'saw', zFromMm: headMm - slotMm, zToMm: headMm });
     fromMm = headMm - slotMm - allow.clearanceMm - blank.spareGripMm;
   }
   const solid = rough ? castContour(part, rough, headMm, tailMm) : ring(fromMm, tailMm, 0, blank.diameterMm / 2);

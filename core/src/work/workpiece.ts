@@ -19,6 +19,7 @@ export interface FinishedBy {
 /** What is marked on the piece: where it is cut off the spare stock that it is gripped by. zPart, mm. */
 export interface Mark {
   readonly kind: 'cutOff';
+  readonly by: 'saw' | 'slot';
   readonly zFromMm: number;
   readonly zToMm: number;
 }

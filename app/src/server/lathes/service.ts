@@ -119,10 +119,10 @@ export async function loadStand(db: Knex, lathe: Lathe): Promise<Stand> {
 
 /** What a run has set stays set; a lathe that was removed meanwhile stands nowhere. */
 export async function leaveStanding(db: Knex, run: FrozenRun, state: RunState): Promise<void> {
-  const row = await selectLathe(db, run.lathe.id);
+  const row = await selectLathe(db, run.means.lathe.id);
   if (!row) return;
   const before = await loadStand(db, toLathe(row.document));
-  await upsertStand(db, run.lathe.id, standAfter(run, state, before));
+  await upsertStand(db, run.means.lathe.id, standAfter(run, state, before));
 }
 
 /** Adds a calibration; it is not in force until it is put so. @throws Refused 400 when it says nothing about this lathe */

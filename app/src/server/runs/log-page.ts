@@ -13,7 +13,7 @@ export async function loadLog(db: Knex, find: string) {
       const state = replay(frozen, run.events);
       const cut = frozen.steps.slice(0, state.stepIndex).filter((s) => s.passNumber !== undefined && s.setting);
       const used = [...new Set(cut.map((s) => s.toolId))].flatMap(
-        (id) => frozen.tools.find((t) => t.id === id)?.name ?? [],
+        (id) => frozen.means.tools.find((t) => t.id === id)?.name ?? [],
       );
       const settings = [
         ...new Map(cut.map((s) => [`${s.kind}${s.setting?.rpm}${s.setting?.feedMmPerRev}`, s])).values(),
@@ -31,21 +31,21 @@ export async function loadLog(db: Knex, find: string) {
         setup: run.setup,
         day: format(new Date(run.startedAt), 'd MMM yyyy'),
         title: frozen.title,
-        material: frozen.material.name,
-        lathe: frozen.lathe.name,
-        unit: frozen.lathe.unit,
+        material: frozen.means.material.name,
+        lathe: frozen.means.lathe.name,
+        unit: frozen.means.lathe.unit,
         drawingUnit: frozen.drawing.unit,
         step: state.stepIndex,
         steps: frozen.steps.length,
         ended: state.ended,
         outcomes: state.outcomes.map((o) => ({
           ...o,
-          name: outsides(frozen.part).find((f) => f.id === o.featureId)?.name ?? o.featureId,
+          name: outsides(frozen.piece.part).find((f) => f.id === o.featureId)?.name ?? o.featureId,
         })),
         // of lengths that were never judged: what was read last, as it was typed
         read: sizesRead(state).map((r) => ({
           ...r,
-          name: outsides(frozen.part).find((f) => f.id === r.featureId)?.name ?? r.featureId,
+          name: outsides(frozen.piece.part).find((f) => f.id === r.featureId)?.name ?? r.featureId,
         })),
         notes: state.notes.map((n) => n.text),
         tools: used,

@@ -42,13 +42,13 @@ export async function startRun(
     throw new Refused(409, [{ code: 'run.setupBefore', path: [], value: piece, limit: setup - 1 }]);
   const planned = freezeJob(job, planJob(job, await loadShop(db)), setup);
   if (!planned) throw new Refused(409, [{ code: 'run.planMissing', path: [] }]);
-  const known = await knownSpring(db, planned.lathe.id, planned.material.id);
-  const living = await livingOn(db, planned.lathe.id, jobId, setup);
+  const known = await knownSpring(db, planned.means.lathe.id, planned.means.material.id);
+  const living = await livingOn(db, planned.means.lathe.id, jobId, setup);
   const frozen = {
     ...planned,
     known,
     living,
-    stand: await loadStand(db, planned.lathe),
+    stand: await loadStand(db, planned.means.lathe),
   };
   const id = randomUUID();
   try {

@@ -27,14 +27,14 @@ async function shownOn(db: Knex, latheId: string): Promise<readonly Shown[]> {
   const forgotten = new Set<string>();
   const shown: Shown[] = [];
   for (const { frozen, events, startedAt } of await recentRuns(db, KNOWN_FROM_RUNS)) {
-    if (frozen.lathe.id !== latheId || startedAt <= since) continue;
+    if (frozen.means.lathe.id !== latheId || startedAt <= since) continue;
     const state = replay(frozen, events);
     for (const sample of state.samples.filter((s) => !forgotten.has(s.toolId)))
       shown.push({
         ...sample,
-        tool: frozen.tools.find((t) => t.id === sample.toolId)?.name ?? '',
-        materialId: frozen.material.id,
-        material: frozen.material.name,
+        tool: frozen.means.tools.find((t) => t.id === sample.toolId)?.name ?? '',
+        materialId: frozen.means.material.id,
+        material: frozen.means.material.name,
       });
     for (const toolId of state.forgotten) forgotten.add(toolId);
   }

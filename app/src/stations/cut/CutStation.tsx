@@ -1,14 +1,14 @@
-import { insides, outsides } from '@whelk/core/part';
 import type { Problem } from '@whelk/core/quantity';
 import { useState } from 'react';
 import type { Worded } from '../../messages/problems.ts';
-import { methodText, outcomeText } from '../../messages/words.ts';
+import { heldText, outcomeText } from '../../messages/words.ts';
 import { ask } from '../../ui/api.ts';
 import { minutes } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
 import { NotCut } from '../frame/NotCut.tsx';
 import { useJob } from '../frame/useJob.ts';
+import { useNames } from '../frame/useNames.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
 
 /** Cut: start a piece, go on with one, or see what was cut. */
@@ -18,6 +18,7 @@ function CutStation({ id, stored, shop, runs }: StationProps) {
   const { planned, progress } = usePlanned(job, shop, runs);
   const [refused, setRefused] = useState<(Problem & Worded)[]>([]);
   const { setups } = planned;
+  const nameOf = useNames(job, planned);
   const ready = setups.length > 0 && setups[0]!.plan.operations.length > 0;
   const start = async (piece: number, setup: number) => {
     await editor.saveNow();
@@ -48,8 +49,8 @@ function CutStation({ id, stored, shop, runs }: StationProps) {
           <section key={s?.number ?? 1} aria-label={s ? `Holding ${s.number}` : 'Pieces'}>
             {s && (
               <h3 className="mt-5 font-bold">
-                Holding {s.number}: {methodText(s.input.chuck.name, s.plan.holding.method)}, {s.tail} end to the
-                tailstock <span className="muted font-normal">· {minutes(s.plan.minutes)}</span>
+                Holding {s.number}: {heldText(s)}, {s.setup.tail} end to the tailstock{' '}
+                <span className="muted font-normal">· {minutes(s.plan.minutes)}</span>
               </h3>
             )}
             <ul className="rows">
@@ -71,14 +72,7 @@ function CutStation({ id, stored, shop, runs }: StationProps) {
           s.plan.operations.length === 0 ? null : (
             <section key={`not-${s.number}`} aria-label={`Not cut in holding ${s.number}`} className="mt-4">
               <h3 className="font-bold">Not cut{setups.length > 1 ? ` in holding ${s.number}` : ''}</h3>
-              <NotCut
-                waiting={s.plan.waiting}
-                nameOf={(id) =>
-                  outsides(s.part).find((f) => f.id === id)?.name ??
-                  insides(s.part).find((b) => b.id === id)?.name ??
-                  ''
-                }
-              />
+              <NotCut waiting={s.plan.waiting} part={s.piece.part} nameOf={nameOf} />
             </section>
           ),
         )}

@@ -1,7 +1,7 @@
 import type { PlannedJob, PlannedSetup, Progress, Settings, Shop, Station } from '@whelk/core/job';
 import type { BoreStep, Feature } from '@whelk/core/part';
 import { insides, outsides } from '@whelk/core/part';
-import { type FeatureEnd, type StripView, stripPicture, turnedBefore } from '@whelk/core/picture';
+import { type FeatureEnd, type StripView, stripPicture } from '@whelk/core/picture';
 import { drawingDecimals, shortLength } from '@whelk/core/quantity';
 import { Redo2, Undo2, ZoomIn } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
@@ -91,7 +91,8 @@ export function JobFrame({
   const { unit } = job.drawing;
   const [glass, setGlass] = useState(false);
   const [glassOver, setGlassOver] = useState<GlassWindow>();
-  const part = setup?.part ?? planned.part;
+  const part = setup?.piece.part ?? planned.part;
+  const inLathe = setup ?? planned.setups[0];
   const view = useMemo(() => {
     const shown = (mm: number) => shortLength(mm, unit, drawingDecimals(unit) + 1);
     return {
@@ -114,13 +115,14 @@ export function JobFrame({
       ],
       besides: true,
       overall: outsides(part).length > 0 ? `${shown(part.lengthMm)} ${unit}` : '',
-      stockMm: showHolding ? planned.stockMm : undefined,
-      holding: showHolding ? (setup?.plan ?? planned.plan)?.holding : undefined,
-      turned: showHolding ? turnedBefore(part, setup?.before.features ?? [], planned.input?.rough) : undefined,
+      held: showHolding ? inLathe?.plan.held : undefined,
+      metal: showHolding
+        ? (inLathe?.piece ?? (planned.kind === 'open' ? planned.piece : undefined))?.contour
+        : undefined,
       bent,
       cut,
     };
-  }, [planned, part, setup, selected, selectedEnd, unit, job.drawing, showHolding, cut, bent]);
+  }, [planned, part, inLathe, selected, selectedEnd, unit, job.drawing, showHolding, cut, bent]);
   const picture = useMemo(() => stripPicture(part, { ...view, width, height: 236 }), [part, view, width]);
   const step = (by: 1 | -1) => {
     const ids = [...outsides(part), ...insides(part)].map((f) => f.id);

@@ -1,11 +1,14 @@
 import { helpedByHolding, type Waiting } from '@whelk/core/hold';
-import { waitingText } from '../../messages/words.ts';
+import type { Part } from '@whelk/core/part';
+import { waitingText } from '../../messages/waiting.ts';
 
 /** What a holding does not cut: what another holding brings on, and what is left to the turner with its metal on. */
 export function NotCut({
+  part,
   waiting,
   nameOf,
 }: {
+  part: Part;
   waiting: readonly Waiting[];
   nameOf: (id: string | undefined) => string;
 }) {
@@ -13,7 +16,7 @@ export function NotCut({
   const list = (of: readonly Waiting[]) => (
     <ul className="list-inside list-disc">
       {of.map((w) => (
-        <li key={`${w.what}${w.featureId ?? ''}`}>{waitingText(w, nameOf)}</li>
+        <li key={w.id}>{waitingText(w, part, nameOf)}</li>
       ))}
     </ul>
   );

@@ -1,6 +1,6 @@
 import { nextSetup, type PlannedJob } from '@whelk/core/job';
 import { Plus } from 'lucide-react';
-import { methodText } from '../../messages/words.ts';
+import { heldText } from '../../messages/words.ts';
 import { minutes } from '../../ui/format.ts';
 
 /** The holdings of a job in their order, one shown at a time; the next one is added where something is left for it. */
@@ -30,10 +30,10 @@ export function SetupBar({
             onClick={() => onShow(s.number)}
           >
             <b>
-              {s.number}. {methodText(s.input.chuck.name, s.plan.holding.method)}
+              {s.number}. {heldText(s)}
             </b>
             <span className="muted block text-sm">
-              {s.tail === 'right' ? 'right' : 'left'} end to the tailstock · {does(s)}
+              {s.setup.tail} end to the tailstock · {does(s)}
             </span>
           </button>
         </li>

@@ -25,7 +25,9 @@ export default function AboutSetup({
   nameOf: (featureId: string | undefined) => string;
 }) {
   const { unit } = job.drawing;
-  const { holding, operations } = setup.plan;
+  const { operations } = setup.plan;
+  const held = setup.plan.held!;
+  const { tail } = setup.setup;
   const frozen = freezeJob(job, planned, setup.number);
   const locks = frozen ? locksThrough(frozen) : [];
   const faced = operations.find((o) => o.kind === 'face');
@@ -34,31 +36,31 @@ export default function AboutSetup({
     [
       'Datum',
       faced
-        ? `the ${setup.tail} end, faced here first: all lengths count from it${setup.number > 1 ? '; face until the whole length is right' : ''}`
-        : `the ${setup.tail} end, finished before: touch it and count from it`,
+        ? `the ${tail} end, faced here first: all lengths count from it${setup.number > 1 ? '; face until the whole length is right' : ''}`
+        : `the ${tail} end, finished before: touch it and count from it`,
     ],
     [
       'Held',
-      holding.onId !== undefined
-        ? `on ${nameOf(holding.onId)}, Ø${byRule(holding.onMm ?? 0, unit)}, ${byRule(holding.gripMm, unit)} ${unit} long`
-        : setup.number === 1
-          ? `on ${byRule(holding.gripMm, unit)} ${unit} of ${job.hold.choice.gripOn === 'spare' ? 'spare stock' : 'the part’s left end'}`
-          : holding.gripMm > 0
-            ? `by its hole, Ø${byRule(holding.onMm ?? 0, unit)} ${unit}: bored to size before`
+      held.onId !== undefined
+        ? `on ${nameOf(held.onId)}, Ø${byRule(held.onMm, unit)}, ${byRule(held.gripMm, unit)} ${unit} long`
+        : setup.piece.marks.length > 0
+          ? `on ${byRule(held.gripMm, unit)} ${unit} of spare stock`
+          : held.gripMm > 0
+            ? `by its hole, Ø${byRule(held.onMm, unit)} ${unit}: bored to size before`
             : 'by its face',
     ],
-    ['Stands out', `${byRule(holding.overhangMm, unit)} ${unit}, ${holding.overhangDiameters.toFixed(1)} diameters`],
+    ['Stands out', `${byRule(held.overhangMm, unit)} ${unit}, ${held.overhangDiameters.toFixed(1)} diameters`],
     [
       'Centre',
-      holding.method === 'chuck'
+      held.method === 'chuck'
         ? 'none'
         : centre
-          ? `in the ${setup.tail} end, drilled ${inUnit(unit).len(centre.sizes?.pilotMm)} in this holding`
-          : holding.method === 'betweenCentres'
+          ? `in the ${tail} end, drilled ${inUnit(unit).len(centre.sizes?.pilotMm)} in this holding`
+          : held.method === 'betweenCentres'
             ? 'in both ends, made before: clean and oil them'
-            : holding.method === 'chuckAndCentre'
-              ? `in the ${setup.tail} end, made before: clean and oil it`
-              : holding.method === 'mandrel'
+            : held.method === 'chuckAndCentre'
+              ? `in the ${tail} end, made before: clean and oil it`
+              : held.method === 'mandrel'
                 ? 'the mandrel’s own'
                 : 'none',
     ],

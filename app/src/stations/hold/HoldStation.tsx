@@ -1,10 +1,10 @@
-import type { HoldChoice, Setup } from '@whelk/core/hold';
-import { planJob, stationOf } from '@whelk/core/job';
+import { heldBy, type Setup } from '@whelk/core/hold';
+import { planJob, stationOf, type Way } from '@whelk/core/job';
 import { chuckOf } from '@whelk/core/lathe';
 import { bentLineOf } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { methodText, whyMethodText } from '../../messages/words.ts';
+import { heldText, whyMethodText } from '../../messages/words.ts';
 import { length, power } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { useSeen } from '../../ui/useSeen.ts';
@@ -16,14 +16,19 @@ import { useJob } from '../frame/useJob.ts';
 import { useNames } from '../frame/useNames.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
 import { Bears, worstCut } from './Bears.tsx';
-import { FirstHold } from './FirstHold.tsx';
+import { SetupForm } from './SetupForm.tsx';
 
 const AboutSetup = lazy(() => import('./AboutSetup.tsx'));
 const Together = lazy(() => import('./Together.tsx'));
-const AgainHold = lazy(() => import('./AgainHold.tsx'));
 const Proposals = lazy(() => import('./Proposals.tsx'));
 const TailCentre = lazy(() => import('./TailCentre.tsx'));
 const TruingRecords = lazy(() => import('./TruingRecords.tsx'));
+
+/** A setup held as a way proposes it. */
+function heldThatWay(setup: Setup, { method, chuckId }: Way): Setup {
+  const held = method ? heldBy(setup, method) : setup;
+  return held.grip.kind === 'jaws' && chuckId ? { ...held, grip: { ...held.grip, chuckId } } : held;
+}
 
 /** Hold: which lathe, in which holdings, and whether work, motor and jaws bear the cuts of each. */
 function HoldStation({ id, stored, shop, runs }: StationProps) {
@@ -31,23 +36,19 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
   const { job } = editor;
   const { planned, progress } = usePlanned(job, shop, runs);
   const { unit } = job.drawing;
-  const { choice } = job.hold;
   const nameOf = useNames(job, planned);
   const [asked, setShown] = useState(1);
   const number = Math.min(asked, Math.max(1, planned.setups.length));
   const shown = planned.setups[number - 1];
-  const plan = shown?.plan ?? planned.plan;
-  const later = number > 1 ? shown : undefined;
-  const set = (more: Partial<HoldChoice>, field = '') =>
-    editor.change((j) => ({ ...j, hold: { ...j.hold, choice: { ...j.hold.choice, ...more } } }), field);
-  const setFurther = (change: (list: readonly Setup[]) => readonly Setup[], field = '') =>
-    editor.change((j) => ({ ...j, hold: { ...j.hold, further: [...change(j.hold.further ?? [])] } }), field);
-  const setAgain = (more: Partial<Setup>, field = '') =>
-    setFurther((list) => list.map((s, i) => (i === number - 2 ? { ...s, ...more } : s)), field);
+  const setup = job.hold.setups[number - 1]!;
+  const plan = shown?.plan;
+  const setSetups = (change: (list: readonly Setup[]) => readonly Setup[], field = '') =>
+    editor.change((j) => ({ ...j, hold: { ...j.hold, setups: [...change(j.hold.setups)] } }), field);
+  const setSetup = (next: Setup, field = '') =>
+    setSetups((list) => list.map((s, i) => (i === number - 1 ? next : s)), field);
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
   const [waysRef, waysSeen] = useSeen<HTMLElement>(1200);
   const [truingRef, truingSeen] = useSeen<HTMLElement>();
-  const held = shown ? shown.input.chuck : lathe && chuckOf(lathe, choice.chuckId);
   const at = (operationId: string) => (number > 1 ? `${number}/${operationId}` : operationId);
   const tellFor = (operationId: string, codes: readonly string[]) => (record: Recorder) =>
     void planJob(job, shop, (op) =>
@@ -55,10 +56,10 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
     );
   const bent = useMemo(() => {
     const worst = worstCut(plan, (o) => o.loads!.bendMm);
-    if (!shown || !plan || !worst?.loads) return undefined;
-    const { part, input } = shown;
+    if (!shown || !plan?.held || !worst?.loads) return undefined;
+    const { piece, means } = shown;
     const cut = { ...worst, bendMm: worst.loads.bendMm };
-    const line = bentLineOf(part, plan.holding, input.stockMm, input.material.modulusGPa, cut);
+    const line = bentLineOf(piece, plan.held, means.material.modulusGPa, cut);
     const awayMm = Math.max(...line.points.map((p) => Math.abs(p.awayMm)));
     // less than the last figure shows is nothing to look at
     return awayMm < 0.0005 ? undefined : { ...line, awayMm, inRoughing: worst.kind === 'rough' };
@@ -66,7 +67,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
   const ofThis = planned.problems.filter(
     (p) =>
       stationOf(p) === 'hold' &&
-      (p.path[1] === 'further' ? p.path[2] === number - 2 : number === 1 || p.severity !== 'warning'),
+      (p.path[1] === 'setups' ? p.path[2] === number - 1 : number === 1 || p.severity !== 'warning'),
   );
   return (
     <JobFrame
@@ -76,7 +77,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
       progress={progress}
       station="hold"
       showHolding
-      setup={later}
+      setup={shown}
       bent={bent}
     >
       <SetupBar
@@ -84,30 +85,14 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
         shown={number}
         onShow={setShown}
         onAdd={(setup) => {
-          setFurther((list) => [...list, setup]);
+          setSetups((list) => [...list, setup]);
           setShown(planned.setups.length + 1);
         }}
       />
       <div className="page grid gap-8 lg:grid-cols-2">
         <section aria-labelledby="lathe">
-          {later && lathe ? (
-            <>
-              <h2 id="lathe">Holding {number}: put in again</h2>
-              <Suspense fallback={<p className="muted">Loading…</p>}>
-                <AgainHold
-                  setup={later}
-                  lathe={lathe}
-                  clearanceMm={choice.clearanceMm}
-                  unit={unit}
-                  nameOf={nameOf}
-                  onChange={setAgain}
-                  onRemove={() => {
-                    setFurther((list) => list.filter((_, i) => i !== number - 2));
-                    setShown(number - 1);
-                  }}
-                />
-              </Suspense>
-            </>
+          {number > 1 ? (
+            <h2 id="lathe">Holding {number}: put in again</h2>
           ) : (
             <>
               <h2 id="lathe">Lathe</h2>
@@ -138,26 +123,49 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
                 ))}
               </ul>
               <h2 className="mt-6">How held</h2>
-              <FirstHold choice={choice} lathe={lathe} heldId={held?.id} set={set} />
             </>
+          )}
+          <SetupForm
+            {...{ setup, number, lathe, nameOf }}
+            planned={shown}
+            clearanceMm={job.stock.allow.clearanceMm}
+            onChange={setSetup}
+            onClearance={(clearanceMm) =>
+              editor.change(
+                (j) => ({ ...j, stock: { ...j.stock, allow: { ...j.stock.allow, clearanceMm } } }),
+                'clearance',
+              )
+            }
+          />
+          {number > 1 && (
+            <button
+              type="button"
+              className="quiet mt-3 text-sm"
+              onClick={() => {
+                setSetups((list) => list.filter((_, i) => i !== number - 1));
+                setShown(number - 1);
+              }}
+            >
+              Take this holding out
+            </button>
           )}
         </section>
         <section aria-labelledby="bears">
           <h2 id="bears">What it bears</h2>
           <Problems problems={ofThis} />
-          {plan && (
+          {shown && plan?.held && (
             <p className="mt-2 text-lg">
-              <b className="setting">{methodText(held?.name ?? 'chuck', plan.holding.method)}</b>
+              <b className="setting">{heldText(shown)}</b>
               <Working
                 of="overhang"
                 tell={(record) => void planJob(job, shop, (op) => (op === at('hold') ? record : undefined))}
               />
               <span className="muted block text-base">
-                {plan.holding.overhangDiameters.toFixed(1)} diameters: {whyMethodText[plan.holding.why]}
+                {plan.held.overhangDiameters.toFixed(1)} diameters: {whyMethodText[plan.held.why]}
               </span>
             </p>
           )}
-          {shown && (
+          {shown?.plan.held && (
             <Suspense>
               <AboutSetup {...{ job, planned, nameOf }} setup={shown} />
             </Suspense>
@@ -194,22 +202,18 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
                   job={job}
                   shop={shop}
                   number={number}
-                  onHold={(way) =>
-                    number === 1
-                      ? set({ method: way.tailCentre ? 'chuckAndCentre' : 'chuck', chuckId: way.chuckId }, 'way')
-                      : setAgain({ method: way.method!, ...(way.chuckId ? { chuckId: way.chuckId } : {}) }, 'wayAgain')
-                  }
+                  onHold={(way) => setSetup(heldThatWay(setup, way), `way-${number}`)}
                 />
               )}
             </Suspense>
           </div>
         </section>
-        {number === 1 && plan?.holding.method === 'chuckAndCentre' && (
+        {plan?.held?.method === 'chuckAndCentre' && plan.operations.some((o) => o.kind === 'centre') && shown && (
           <section aria-labelledby="centre" className="lg:col-span-2">
             <h2 id="centre">Tail centre</h2>
             <div className="mt-3">
               <Suspense fallback={<p className="muted">Loading…</p>}>
-                {waysSeen && <TailCentre job={job} planned={planned} />}
+                {waysSeen && <TailCentre job={job} setup={shown} />}
               </Suspense>
             </div>
           </section>
@@ -222,7 +226,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
                 <TruingRecords
                   job={job}
                   lathe={lathe}
-                  betweenMm={plan ? plan.blank.lengthMm : undefined}
+                  betweenMm={planned.blank?.lengthMm}
                   runoutMm={0.03}
                   onRecords={(truings) =>
                     editor.change((j) => ({ ...j, hold: { ...j.hold, truings: [...truings] } }), 'truings')

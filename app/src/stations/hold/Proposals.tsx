@@ -1,4 +1,4 @@
-import { type Job, type Shop, type Way, waysAgain, waysOfHolding } from '@whelk/core/job';
+import { type Job, type Shop, type Way, waysOfHolding } from '@whelk/core/job';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { reasonText, wayName } from '../../messages/ways.ts';
 import { minutes } from '../../ui/format.ts';
@@ -22,10 +22,7 @@ export default function Proposals({
 }) {
   const pageUnit = useUnit();
   const late = useDeferredValue(job);
-  const ways = useMemo(
-    () => (number === 1 ? waysOfHolding(late, shop) : waysAgain(late, shop, number)),
-    [late, shop, number],
-  );
+  const ways = useMemo(() => waysOfHolding(late, shop, number), [late, shop, number]);
   const [all, setAll] = useState(false);
   const good = ways.filter((w) => w.does && w.owned);
   const rest = ways.filter((w) => !(w.does && w.owned));

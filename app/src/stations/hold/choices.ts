@@ -1,9 +1,9 @@
-/** What a holding cuts, and how it is held in a chuck, as they are chosen. */
+/** What a setup cuts, and which end of the drawing stands at the tailstock, as they are chosen. */
 export const extentChoices = [
   ['all', 'All within reach'],
   ['ends', 'Only face and centre this end'],
 ] as const;
-export const inChuckChoices = [
-  ['chuck', 'In the chuck alone'],
-  ['chuckAndCentre', 'Chuck and tail centre'],
+export const tailChoices = [
+  ['left', 'The drawing’s left end'],
+  ['right', 'The drawing’s right end'],
 ] as const;

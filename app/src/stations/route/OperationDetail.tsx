@@ -1,8 +1,7 @@
-import { fitness, type Instrument } from '@whelk/core/gauge';
-import type { Job } from '@whelk/core/job';
-import { dialMove, type Lathe } from '@whelk/core/lathe';
+import { fitness } from '@whelk/core/gauge';
+import type { Job, PlannedSetup } from '@whelk/core/job';
+import { dialMove } from '@whelk/core/lathe';
 import type { Operation } from '@whelk/core/route';
-import type { Tool } from '@whelk/core/tool';
 import type { Recorder } from '@whelk/core/working';
 import { cautionText } from '../../messages/cautions.ts';
 import { inUnit } from '../../messages/in-unit.ts';
@@ -15,14 +14,13 @@ interface Props {
   readonly jobId: string;
   readonly operation: Operation;
   readonly job: Job;
-  readonly lathe: Lathe;
-  readonly tools: readonly Tool[];
-  readonly instruments: readonly Instrument[];
+  readonly setup: PlannedSetup;
   readonly tell: (operationId: string) => (record: Recorder) => void;
 }
 
 /** An operation opened in place: settings, passes with their dial moves, loads, and the schools side by side. */
-export function OperationDetail({ jobId, operation: o, job, lathe, tools, instruments, tell }: Props) {
+export function OperationDetail({ jobId, operation: o, job, setup, tell }: Props) {
+  const { lathe, tools, instruments } = setup.means;
   const { unit } = job.drawing;
   const tool = tools.find((t) => t.id === o.toolId);
   const instrument = instruments.find((i) => i.id === o.instrumentId);

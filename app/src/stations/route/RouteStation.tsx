@@ -25,9 +25,7 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
   const [asked, setShown] = useState(1);
   const number = Math.min(asked, Math.max(1, planned.setups.length));
   const shown = planned.setups[number - 1];
-  const plan = shown?.plan ?? planned.plan;
-  const input = shown?.input ?? planned.input;
-  const later = number > 1 ? shown : undefined;
+  const plan = shown?.plan;
   const several = planned.setups.length > 1;
   const waiting = several ? stillWaiting(planned.setups) : (plan?.waiting ?? []);
   const at = (operationId: string) => (number > 1 ? `${number}/${operationId}` : operationId);
@@ -43,7 +41,7 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
       progress={progress}
       station="route"
       showHolding
-      setup={later}
+      setup={shown}
       selected={open?.featureId}
       onSelect={(featureId) => setOpenId(plan?.operations.find((o) => o.featureId === featureId)?.id)}
       cut={cutOf(open)}
@@ -105,19 +103,12 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
       <div className="px-5">
         <Problems problems={planned.problems.filter((p) => p.severity === 'warning' || stationOf(p) === 'route')} />
       </div>
-      {plan && input && plan.operations.length > 0 ? (
+      {shown && plan && plan.operations.length > 0 ? (
         <>
           <Score
             jobId={id}
-            plan={plan}
+            setup={shown}
             job={job}
-            lathe={input.lathe}
-            tools={input.tools}
-            instruments={input.instruments}
-            stockMm={input.stockMm}
-            part={shown?.part ?? planned.part}
-            rough={input.rough}
-            before={later?.before.features ?? []}
             openId={openId}
             onOpen={(o) => setOpenId(o === openId ? undefined : o)}
             nameOf={nameOf}
@@ -127,7 +118,7 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
           />
           <section className="px-5 py-4" aria-labelledby="waits">
             <h2 id="waits">{several ? 'Not planned in any holding' : 'Not cut in this holding'}</h2>
-            <NotCut waiting={waiting} nameOf={nameOf} />
+            <NotCut part={shown.piece.part} waiting={waiting} nameOf={nameOf} />
             {!several && waiting.some(helpedByHolding) && (
               <p className="mt-2">
                 <a className="link" href={`/jobs/${id}/hold`}>

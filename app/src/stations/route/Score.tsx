@@ -1,12 +1,7 @@
-import type { Instrument } from '@whelk/core/gauge';
-import type { Job } from '@whelk/core/job';
-import type { Lathe } from '@whelk/core/lathe';
-import type { Part } from '@whelk/core/part';
+import type { Job, PlannedSetup } from '@whelk/core/job';
 import { outsides } from '@whelk/core/part';
-import { stripPicture, turnedBefore } from '@whelk/core/picture';
-import type { Operation, Plan } from '@whelk/core/route';
-import type { RoughShape } from '@whelk/core/stock';
-import type { Tool } from '@whelk/core/tool';
+import { stripPicture } from '@whelk/core/picture';
+import type { Operation } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
 import { inUnit } from '../../messages/in-unit.ts';
 import { operationNames } from '../../messages/words.ts';
@@ -16,16 +11,8 @@ import { OperationDetail } from './OperationDetail.tsx';
 
 interface Props {
   readonly jobId: string;
-  readonly plan: Plan;
+  readonly setup: PlannedSetup;
   readonly job: Job;
-  readonly part: Part;
-  readonly lathe: Lathe;
-  readonly tools: readonly Tool[];
-  readonly instruments: readonly Instrument[];
-  readonly stockMm: number;
-  /** lengths that earlier holdings have finished */
-  readonly before: readonly string[];
-  readonly rough: RoughShape | undefined;
   readonly openId: string | undefined;
   readonly onOpen: (id: string) => void;
   readonly nameOf: (featureId: string | undefined) => string;
@@ -36,7 +23,9 @@ const finish = new Set(['finish', 'semiFinish', 'shoulder', 'chamfer', 'face']);
 
 /** The score: each operation a bar over the length it machines, on the work's own Z, downwards in order. */
 export function Score(props: Props) {
-  const { plan, part, openId, onOpen, stockMm, job, before, rough } = props;
+  const { setup, openId, onOpen, job } = props;
+  const { plan, piece } = setup;
+  const { part } = piece;
   const [ref, width] = useWidth<HTMLDivElement>(1240);
   const { unit } = job.drawing;
   const narrow = width < 700;
@@ -46,9 +35,9 @@ export function Score(props: Props) {
     textSize: 15,
     labels: outsides(part).map((f) => ({ id: f.id, text: f.id })),
     overall: '',
-    holding: plan.holding,
-    stockMm,
-    turned: turnedBefore(part, before, rough),
+    besides: true,
+    held: plan.held,
+    metal: piece.contour,
   });
   const x = (z: number) => strip.origin[0] + z * strip.unitsPerMm;
   return (

@@ -21,14 +21,15 @@ export function BarChoice({ job, shop, planned, blankMm, onChoose }: Props) {
   const pageUnit = useUnit();
   const { part } = planned;
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
-  const outMm = planned.plan?.holding.overhangMm ?? part.lengthMm;
+  const outMm = planned.setups[0]?.plan.held?.overhangMm ?? part.lengthMm;
+  const [first] = job.hold.setups;
+  const chuckId = first?.grip.kind === 'jaws' ? first.grip.chuckId : undefined;
+  const runoutMm = lathe ? chuckOf(lathe, chuckId).runoutMm : 0;
   const bars = shop.bars
     .filter((b) => !b.usedUp || b.id === job.stock.barId)
     .map((bar) => {
       const sizes = barSizes(bar);
-      const problem =
-        sizes &&
-        checkBarFor(part, sizes, lathe ? chuckOf(lathe, job.hold.choice.chuckId).runoutMm : 0, outMm).problems[0];
+      const problem = sizes && checkBarFor(part, sizes, runoutMm, outMm).problems[0];
       const short = sizes && blankMm !== undefined && sizes.lengthMm < blankMm;
       const verdict = !sizes
         ? '✕ its record is wrong'

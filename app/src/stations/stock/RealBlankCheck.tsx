@@ -1,6 +1,7 @@
-import { type Blank, largestTurnedMm, type RealBlank, realBlank } from '@whelk/core/hold';
+import { largestTurnedMm } from '@whelk/core/hold';
 import type { Job, PlannedJob } from '@whelk/core/job';
 import { parseLength, shortLength } from '@whelk/core/quantity';
+import { type Blank, type RealBlank, realBlank } from '@whelk/core/stock';
 import { givesText } from '../../messages/stock.ts';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 
@@ -29,7 +30,7 @@ export function RealBlankCheck({ job, planned, blank, onReal }: Props) {
     diameter?.ok && length?.ok
       ? realBlank(
           blank,
-          job.hold.choice,
+          job.stock.allow,
           length.mm.valueOf(),
           diameter.mm.valueOf(),
           needMm,
@@ -62,12 +63,16 @@ export function RealBlankCheck({ job, planned, blank, onReal }: Props) {
           {wordsFor(verdict, shown)}
         </p>
       )}
-      {verdict && verdict.verdict !== 'tooThin' && verdict.verdict !== 'tooShort' && planned.plan && (
-        <p className="mt-1 text-sm">
-          Mark the grip line {shown(blank.gripMm)} from the headstock end, and which end is finished first, before it
-          goes into the chuck.
-        </p>
-      )}
+      {verdict &&
+        verdict.verdict !== 'tooThin' &&
+        verdict.verdict !== 'tooShort' &&
+        planned.kind === 'planned' &&
+        blank.spareGripMm > 0 && (
+          <p className="mt-1 text-sm">
+            Mark the grip line {shown(blank.spareGripMm)} from the headstock end, and which end is finished first,
+            before it goes into the chuck.
+          </p>
+        )}
     </section>
   );
 }

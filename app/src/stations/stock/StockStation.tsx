@@ -1,9 +1,9 @@
-import { blankFor, cutOffMm } from '@whelk/core/hold';
-import { planJob, stationOf } from '@whelk/core/job';
+import { planJob, spareGripMm, stationOf } from '@whelk/core/job';
 import { chuckOf } from '@whelk/core/lathe';
 import { outsides } from '@whelk/core/part';
 import { shortLength } from '@whelk/core/quantity';
-import { type Bar, barMassKg, cleanUpOf, sectionMm2 } from '@whelk/core/stock';
+import { type Bar, barMassKg, blankFor, cleanUpOf, cutOffMm, sectionMm2 } from '@whelk/core/stock';
+import type { Recorder } from '@whelk/core/working';
 import { useMemo } from 'react';
 import { materialCautionText } from '../../messages/cautions.ts';
 import { blankLineText } from '../../messages/stock.ts';
@@ -17,6 +17,7 @@ import { useJob } from '../frame/useJob.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
 import { AddBar } from './AddBar.tsx';
 import { BarChoice } from './BarChoice.tsx';
+import { habitsOf, withHabits } from './habits.ts';
 import { RealBlankCheck } from './RealBlankCheck.tsx';
 import { mass, UsualBars } from './UsualBars.tsx';
 import { useBars } from './useBars.ts';
@@ -31,23 +32,23 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
   const rack = useBars(given.bars);
   const shop = useMemo(() => ({ ...given, bars: rack.bars }), [given, rack.bars]);
   const { planned, progress } = usePlanned(job, shop, runs);
-  const { part, plan, barSizes: sizes, cleanUp } = planned;
+  const { part, barSizes: sizes, cleanUp } = planned;
+  const plan = planned.setups[0]?.plan;
   const { unit } = job.drawing;
-  const { choice } = job.hold;
+  const { allow } = job.stock;
+  const [first] = job.hold.setups;
   const largest = Math.max(0, ...outsides(part).map((f) => f.limits.upperMm));
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
-  const chuck = lathe && chuckOf(lathe, choice.chuckId);
-  const jawLengthMm = chuck?.jawLengthMm ?? 40;
+  const chuck = lathe && chuckOf(lathe, first?.grip.kind === 'jaws' ? first.grip.chuckId : undefined);
+  const wantedBlank = (diameterMm: number, record?: Recorder) =>
+    blankFor(part, diameterMm, allow, spareGripMm(job, lathe, diameterMm), record);
   const blank =
-    plan?.blank ??
-    (planned.stockMm && outsides(part).length > 0 ? blankFor(part, planned.stockMm, choice, jawLengthMm) : undefined);
-  const lostMm = blank ? cutOffMm(choice, blank.diameterMm) : choice.kerfMm;
-  const set = (more: Partial<typeof choice>, field: string) =>
-    editor.change((j) => ({ ...j, hold: { ...j.hold, choice: { ...j.hold.choice, ...more } } }), field);
+    planned.blank ?? (planned.stockMm && outsides(part).length > 0 ? wantedBlank(planned.stockMm) : undefined);
+  const lostMm = blank ? cutOffMm(allow, blank.diameterMm) : allow.kerfMm;
   // a piece that was begun was sawn, booked or not
   const sawn = Math.max(job.stock.sawn ?? 0, runs.filter((r) => r.setup === 1).length);
   const blankMm = (diameterMm: number) =>
-    lathe && outsides(part).length > 0 ? blankFor(part, diameterMm, choice, jawLengthMm).lengthMm : undefined;
+    lathe && outsides(part).length > 0 ? wantedBlank(diameterMm).lengthMm : undefined;
   const choose = (barId: string) => editor.change((j) => ({ ...j, stock: { ...j.stock, barId } }));
   const addBar = async (bar: Bar) => {
     const wrong = await rack.add(bar);
@@ -86,7 +87,7 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
             wholeMm={(diameterMm) => {
               const mm = blankMm(diameterMm);
               const still = job.quantity - Math.min(sawn, job.quantity - 1);
-              return mm === undefined ? undefined : still * (mm + cutOffMm(choice, diameterMm));
+              return mm === undefined ? undefined : still * (mm + cutOffMm(allow, diameterMm));
             }}
             onTake={addBar}
           />
@@ -128,7 +129,7 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
                       ? void planJob(job, shop, (op) =>
                           op === 'hold' ? (step) => step.code === 'hold.blank' && record(step) : undefined,
                         )
-                      : planned.stockMm && blankFor(part, planned.stockMm, choice, jawLengthMm, record)
+                      : planned.stockMm && wantedBlank(planned.stockMm, record)
                   }
                 />
               </p>
@@ -162,7 +163,7 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
                             cleanUp.wantedMm,
                             sizes,
                             chuck?.runoutMm ?? 0,
-                            plan?.holding.overhangMm ?? part.lengthMm,
+                            plan?.held?.overhangMm ?? part.lengthMm,
                             record,
                           )
                         }
@@ -236,7 +237,10 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
             </p>
           )}
           <div className="mt-4">
-            <HoldHabitFields habits={choice} onChange={set} />
+            <HoldHabitFields
+              habits={habitsOf(job)}
+              onChange={(more, field) => editor.change((j) => withHabits(j, more), field)}
+            />
           </div>
           {blank && (
             <RealBlankCheck

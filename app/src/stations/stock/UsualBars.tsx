@@ -36,7 +36,7 @@ export function UsualBars({
   const material = materials.find((m) => m.id === (chosen ?? planned.material?.id));
   const [shape, setShape] = useState<StandardBar['shape']>('round');
   const holeMm = throughHoleMm(part);
-  const outMm = planned.plan?.holding.overhangMm ?? part.lengthMm;
+  const outMm = planned.setups[0]?.plan.held?.overhangMm ?? part.lengthMm;
   const wantedMm = Math.max(largestTurnedMm(part, 0), 0);
   if (wantedMm === 0) return null;
   const { needMm } = cleanUpOf(wantedMm, { acrossMm: 0, bowMmPerM: BRIGHT_BOW, skinMm: 0 }, runoutMm, outMm);

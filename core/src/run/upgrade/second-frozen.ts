@@ -96,6 +96,8 @@ function stepped(steps: readonly (readonly [fromMm: number, toMm: number, diamet
   return { loops: [[{ zMm: first[0], rMm: 0 }, { zMm: last[1], rMm: 0 }, ...over]] };
 }
 
+const cutOffBy = (hold: Old): 'saw' | 'slot' => (hold.cutOff === 'slot' ? 'slot' : 'saw');
+
 /** The piece as it was put in: what was finished stood at its size, the rest as thick as bar or casting. */
 function pieceOf(run: Old, worked: Old | undefined, holding: Old, tail: End): Old {
   const old = isObject(run.part) ? run.part : {};
@@ -128,7 +130,14 @@ function pieceOf(run: Old, worked: Old | undefined, holding: Old, tail: End): Ol
     contour: stepped(steps),
     finished: Object.fromEntries(names.map((name) => [name, by])),
     marks: onSpare
-      ? [{ kind: 'cutOff', zFromMm: number(holding.jawsMm) + number(hold.clearanceMm), zToMm: -headMm }]
+      ? [
+          {
+            kind: 'cutOff',
+            by: cutOffBy(hold),
+            zFromMm: number(holding.jawsMm) + number(hold.clearanceMm),
+            zToMm: -headMm,
+          },
+        ]
       : [],
   };
 }
@@ -185,6 +194,7 @@ export function namesItsSurfaces(stored: unknown): unknown {
   const { title, drawing, material, tools, instruments, school, policy, own, steps, known, living, stand } = stored;
   return {
     ...{ schema: 3, title, drawing, number: again ? 2 : 1, piece: pieceOf(stored, worked, holding, tail) },
+    ...(worked?.onSpare === true ? { cutOff: cutOffBy(hold) } : {}),
     ...{ setup: setupOf(stored, setup), chuck, means: { lathe, tools, instruments, material } },
     wishes: {
       school,

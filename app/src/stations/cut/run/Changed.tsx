@@ -10,7 +10,7 @@ export function Changed({ frozen, events }: { frozen: FrozenRun; events: readonl
   const id = last?.kind === 'corrected' || last?.kind === 'setAside' ? last.id : undefined;
   const effect = useMemo(() => (id ? effectOf(frozen, events, id) : undefined), [frozen, events, id]);
   if (!effect) return null;
-  const { unit } = frozen.lathe;
+  const { unit } = frozen.means.lathe;
   const f = (mm: number) => `Ø${measure(mm, unit, unit === 'mm' ? 2 : 3)}`;
   const lines = [
     ...(effect.number ? [`The dial for this cut is now ${effect.number.is}, it was ${effect.number.was}.`] : []),

@@ -4,7 +4,7 @@ import { measure } from '../../../ui/format.ts';
 
 /** In a batch the numbers of the piece before live on: the first short cut shows whether they still hold. */
 export function CheckFirst({ frozen, check, again }: { frozen: FrozenRun; check: CheckCut; again: boolean }) {
-  const { lathe } = frozen;
+  const { lathe } = frozen.means;
   const size = `Ø${measure(check.diameterMm, lathe.unit, lathe.unit === 'mm' ? 2 : 3)}`;
   return (
     <div className="mt-2 max-w-2xl">

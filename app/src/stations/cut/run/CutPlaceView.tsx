@@ -1,6 +1,7 @@
 import { outsides } from '@whelk/core/part';
 import { type CutPlace, cutPlacePicture } from '@whelk/core/picture';
 import type { FrozenRun, Move, Step } from '@whelk/core/run';
+import { stockOf } from '@whelk/core/run';
 import { PictureView } from '../../../ui/strip/PictureView.tsx';
 
 const WIDTH = 300;
@@ -24,8 +25,8 @@ export function CutPlaceView({
 }) {
   const place = placeOf(frozen, step, move, beyondMm);
   if (!place) return null;
-  const tool = frozen.tools.find((t) => t.id === step.toolId);
-  const picture = cutPlacePicture(frozen.part, place, { width: WIDTH, height: HEIGHT, tool });
+  const tool = frozen.means.tools.find((t) => t.id === step.toolId);
+  const picture = cutPlacePicture(frozen.piece.part, place, { width: WIDTH, height: HEIGHT, tool });
   return (
     <figure className="cut-place">
       <PictureView picture={picture} label={`The place of the cut, grown, with the ${tool?.name ?? 'tool'}`} />
@@ -42,9 +43,9 @@ const captionOf: Record<CutPlace['way'], string> = {
 };
 
 function placeOf(frozen: FrozenRun, step: Step, move: Move | undefined, beyondMm: number): CutPlace | undefined {
-  const end = frozen.part.lengthMm;
+  const end = frozen.piece.part.lengthMm;
   if (step.kind === 'face')
-    return { way: 'face', zMm: step.zStopMm ?? end, offMm: step.sizes?.offMm ?? 0, diameterMm: frozen.stockMm };
+    return { way: 'face', zMm: step.zStopMm ?? end, offMm: step.sizes?.offMm ?? 0, diameterMm: stockOf(frozen) };
   if (step.kind === 'shoulder')
     return {
       way: 'shoulder',
@@ -54,11 +55,11 @@ function placeOf(frozen: FrozenRun, step: Step, move: Move | undefined, beyondMm
     };
   if (step.kind === 'chamfer') {
     const { lengthMm = 0, depthMm = 0 } = step.sizes ?? {};
-    const feature = outsides(frozen.part).find((f) => f.id === step.featureId);
+    const feature = outsides(frozen.piece.part).find((f) => f.id === step.featureId);
     return feature && { way: 'edge', zMm: feature.zToMm, diameterMm: feature.diameterMm, lengthMm, depthMm };
   }
   if (step.kind === 'touchOff') {
-    const before = step.targetMm ?? frozen.stockMm;
+    const before = step.targetMm ?? stockOf(frozen);
     return {
       way: 'along',
       zMm: step.zStopMm ?? end,

@@ -89,11 +89,11 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   const firstChips = step?.kind === 'face';
   const caution =
     step &&
-    [cautionText(step.caution), firstChips ? frozen.material.cautions.map(materialCautionText).join(' ') : '']
+    [cautionText(step.caution), firstChips ? frozen.means.material.cautions.map(materialCautionText).join(' ') : '']
       .filter(Boolean)
       .join(' ');
   return (
-    <UnitOfPage.Provider value={frozen.lathe.unit}>
+    <UnitOfPage.Provider value={frozen.means.lathe.unit}>
       <div className="flex min-h-screen flex-col">
         <header className="bar">
           <b>
@@ -102,7 +102,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
           <Progress at={state.stepIndex} count={count} />
           <span className="min-w-0 flex-1 truncate">
             {frozen.title}, piece {piece}
-            {setup > 1 ? `, holding ${setup}` : ''} · {frozen.lathe.name}
+            {setup > 1 ? `, holding ${setup}` : ''} · {frozen.means.lathe.name}
           </span>
           <KeptStatus run={run} onRefused={() => setPanel('refused')} />
           {state.readings.length > 0 && (

@@ -1,8 +1,13 @@
-import { stripPicture, turnedBefore } from '@whelk/core/picture';
-import type { FrozenRun, Move, RunState, Step } from '@whelk/core/run';
+import { outerBetween } from '@whelk/core/contour';
+import { stripPicture } from '@whelk/core/picture';
+import { type FrozenRun, type Move, metalNow, type RunState, type Step } from '@whelk/core/run';
+import { useMemo } from 'react';
 import { PictureView } from '../../../ui/strip/PictureView.tsx';
 import { useWidth } from '../../../ui/useWidth.ts';
 import { CutPlaceView } from './CutPlaceView.tsx';
+
+/** So far beyond the end of a cut the metal there is looked at, mm. */
+const BESIDE_MM = 0.05;
 
 /** The work as it stands: what has been turned, and the cut now. */
 export function CutStrip({
@@ -17,22 +22,21 @@ export function CutStrip({
   move?: Move;
 }) {
   const [ref, width] = useWidth<HTMLDivElement>(1240);
-  const end = frozen.part.lengthMm;
-  const cuts = frozen.steps.slice(0, state.stepIndex).filter((s) => s.passNumber !== undefined);
-  const centred = frozen.steps.slice(0, state.stepIndex).some((s) => s.kind === 'centre');
-  const faced = frozen.steps.slice(0, state.stepIndex).some((s) => s.kind === 'face');
-  const before = turnedBefore(frozen.part, frozen.again?.worked.doneIds ?? [], frozen.rough);
+  const { part } = frozen.piece;
+  const end = part.lengthMm;
+  const done = frozen.steps.slice(0, state.stepIndex);
+  const cuts = done.filter((s) => s.passNumber !== undefined);
+  const centred = done.some((s) => s.kind === 'centre');
+  const metal = useMemo(() => metalNow(frozen, state.stepIndex), [frozen, state.stepIndex]);
   const endOf = (s: Step) => frozen.plan.operations.find((o) => o.id === s.operationId)?.zToMm ?? end;
-  const turned = cuts.map((s) => ({ zFromMm: s.zStopMm ?? 0, zToMm: endOf(s), diameterMm: s.targetMm ?? 0 }));
   const cut =
     step?.fromMm !== undefined && step.targetMm !== undefined && step.zStopMm !== undefined
       ? { zFromMm: step.zStopMm, zToMm: endOf(step), beforeMm: step.fromMm, afterMm: step.targetMm }
       : undefined;
   const stopMm = step?.zStopMm ?? end;
-  const beyondMm =
-    [...before, ...turned].findLast((t) => t.zFromMm < stopMm - 1e-6 && stopMm - 1e-6 < t.zToMm)?.diameterMm ??
-    frozen.stockMm;
-  const picture = stripPicture(frozen.part, {
+  const beyondMm = 2 * outerBetween(metal, stopMm - BESIDE_MM, stopMm);
+  const { held } = frozen.plan;
+  const picture = stripPicture(part, {
     width,
     height: 150,
     textSize: 14,
@@ -40,14 +44,9 @@ export function CutStrip({
     overall: '',
     selectedId:
       step?.kind === 'measure' || step?.kind === 'chamfer' || step?.kind === 'shoulder' ? step.featureId : undefined,
-    stockMm: frozen.stockMm,
     // the centre is drawn from when it has been brought up
-    holding:
-      centred || frozen.plan.holding.method !== 'chuckAndCentre'
-        ? frozen.plan.holding
-        : { ...frozen.plan.holding, method: 'chuck' },
-    turned: [...before, ...turned],
-    faced: faced || turned.length > 0,
+    held: centred || held.method !== 'chuckAndCentre' ? held : { ...held, method: 'chuck' },
+    metal,
     cut,
   });
   return (

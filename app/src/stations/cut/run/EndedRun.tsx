@@ -25,7 +25,7 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
   const read = sizesRead(state);
   const left = [...new Set(state.leftSo.map((l) => l.featureId ?? ''))].filter((id) => id !== '');
   const limitsOf = (id: string): string => {
-    const feature = outsides(frozen.part).find((x) => x.id === id);
+    const feature = outsides(frozen.piece.part).find((x) => x.id === id);
     return feature ? `${f(feature.limits.lowerMm)} … ${f(feature.limits.upperMm)}` : '';
   };
   return (
@@ -103,7 +103,7 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
             <h3 className="font-bold">
               {ended && ended.outcome !== 'finished' ? 'Was still to come' : 'Left undone in this holding'}
             </h3>
-            {!ended && !frozen.again && frozen.hold.gripOn === 'spare' && (
+            {!ended && frozen.piece.marks.length > 0 && (
               <p className="mb-2 text-lg">
                 <b>Next:</b> {cutOffText(frozen)}
               </p>
@@ -115,7 +115,7 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
                 ))}
               </ul>
             )}
-            <NotCut waiting={frozen.plan.waiting} nameOf={(x) => nameOf(frozen, x)} />
+            <NotCut part={frozen.piece.part} waiting={frozen.plan.waiting} nameOf={(x) => nameOf(frozen, x)} />
             {state.notes.length > 0 && (
               <>
                 <h3 className="mt-4 font-bold">Notes</h3>
@@ -137,7 +137,7 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
           </a>
         ) : (
           <button type="button" className="act main" onClick={onFinish}>
-            Close this {frozen.again ? 'holding' : 'piece'}
+            Close this {frozen.number > 1 ? 'holding' : 'piece'}
           </button>
         )}
         <button type="button" className="act" onClick={onBack} disabled={!onBack}>

@@ -23,10 +23,10 @@ export function LengthPanel({ keepAs, frozen, stepId, length, add }: Props) {
   const last = readings.at(-1);
   const [instrumentId, setInstrumentId] = useState(last?.instrumentId ?? length.instrumentId ?? UNLISTED);
   const [text, setText, dropText] = useKeptText(`${keepAs}.${stepId}.length`);
-  const unit = frozen.instruments.find((i) => i.id === instrumentId)?.unit ?? frozen.lathe.unit;
+  const unit = frozen.means.instruments.find((i) => i.id === instrumentId)?.unit ?? frozen.means.lathe.unit;
   const places = unit === 'mm' ? 2 : 3;
   const f = (mm: number) => measure(mm, unit, places);
-  const { lathe } = frozen;
+  const { lathe } = frozen.means;
   const own = (mm: number) => measure(mm, lathe.unit, lathe.unit === 'mm' ? 2 : 3);
   const read = parseLength(text, unit);
   const problem: Problem | undefined =
@@ -68,16 +68,16 @@ export function LengthPanel({ keepAs, frozen, stepId, length, add }: Props) {
         </button>
         <div className="w-64">
           <InstrumentSelect
-            instruments={frozen.instruments}
+            instruments={frozen.means.instruments}
             what={of === 'overall' ? 'length' : 'depth'}
             value={instrumentId}
-            unit={frozen.lathe.unit}
+            unit={frozen.means.lathe.unit}
             onChange={setInstrumentId}
           />
         </div>
       </form>
       <p className="muted mt-1 text-sm">
-        ▲ Spindle stopped. ± {inUnit(lathe.unit).len(uncertaintyOf(frozen.instruments, instrumentId))}
+        ▲ Spindle stopped. ± {inUnit(lathe.unit).len(uncertaintyOf(frozen.means.instruments, instrumentId))}
         {decision || last ? '; read again after each cut' : ''}
       </p>
     </section>

@@ -1,6 +1,7 @@
 import { chooseInstrument } from '@whelk/core/gauge';
 import { type Problem, parseLength } from '@whelk/core/quantity';
 import type { FrozenRun, RunState, StepAdvice } from '@whelk/core/run';
+import { stockOf } from '@whelk/core/run';
 import { useState } from 'react';
 import { measure } from '../../../ui/format.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
@@ -28,13 +29,14 @@ export function MeasureNow({ frozen, state, advice, onTake, onClose }: Props) {
   const { step, move } = advice;
   const told = move?.kind === 'move' ? move : undefined;
   const { lastCut } = state;
-  const sizeMm = told?.told.comesToMm ?? step.fromMm ?? frozen.stockMm;
-  const usual = chooseInstrument(frozen.instruments, 'outside', sizeMm, 0.3, frozen.lathe.unit)?.id ?? UNLISTED;
+  const sizeMm = told?.told.comesToMm ?? step.fromMm ?? stockOf(frozen);
+  const usual =
+    chooseInstrument(frozen.means.instruments, 'outside', sizeMm, 0.3, frozen.means.lathe.unit)?.id ?? UNLISTED;
   const [instrumentId, setInstrumentId] = useState(usual);
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState<TakenNow['of']>();
-  const instrument = frozen.instruments.find((i) => i.id === instrumentId);
-  const unit = instrument?.unit ?? frozen.lathe.unit;
+  const instrument = frozen.means.instruments.find((i) => i.id === instrumentId);
+  const unit = instrument?.unit ?? frozen.means.lathe.unit;
   const read = parseLength(text, unit);
   // the nearer one is proposed
   const nearer = (): TakenNow['of'] => {
@@ -79,9 +81,9 @@ export function MeasureNow({ frozen, state, advice, onTake, onClose }: Props) {
         }}
       >
         <InstrumentSelect
-          instruments={frozen.instruments}
+          instruments={frozen.means.instruments}
           value={instrumentId}
-          unit={frozen.lathe.unit}
+          unit={frozen.means.lathe.unit}
           onChange={setInstrumentId}
         />
         <TextField

@@ -47,10 +47,10 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
   const { step, measured, next } = advice;
   const { limits } = step;
   const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
-  const feature = outsides(frozen.part).find((f) => f.id === step.featureId)!;
+  const feature = outsides(frozen.piece.part).find((f) => f.id === step.featureId)!;
   const usual =
     step.instrumentId ??
-    chooseInstrument(frozen.instruments, 'outside', feature.diameterMm, tolerance, frozen.lathe.unit)?.id ??
+    chooseInstrument(frozen.means.instruments, 'outside', feature.diameterMm, tolerance, frozen.means.lathe.unit)?.id ??
     UNLISTED;
   const [instrumentId, setInstrumentId] = useState(measured?.readings.at(-1)?.instrumentId ?? usual);
   const [text, setText, dropText] = useKeptText(`${keepAs}.${step.id}.reading`);
@@ -63,9 +63,9 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
   useEffect(() => {
     if (!measured) field()?.focus({ preventScroll: true });
   }, []);
-  const instrument = frozen.instruments.find((i) => i.id === instrumentId);
-  const unit = instrument?.unit ?? frozen.lathe.unit;
-  const uncertaintyMm = uncertaintyOf(frozen.instruments, instrumentId);
+  const instrument = frozen.means.instruments.find((i) => i.id === instrumentId);
+  const unit = instrument?.unit ?? frozen.means.lathe.unit;
+  const uncertaintyMm = uncertaintyOf(frozen.means.instruments, instrumentId);
   const read = parseLength(text, unit);
   const beyond =
     read.ok && instrument && (read.mm.valueOf() < instrument.fromMm - 0.5 || read.mm.valueOf() > instrument.toMm + 0.5);
@@ -116,9 +116,9 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
             ▲ Stop the spindle. Wipe the work. Never measure moving work.
           </p>
           <InstrumentSelect
-            instruments={frozen.instruments}
+            instruments={frozen.means.instruments}
             value={instrumentId}
-            unit={frozen.lathe.unit}
+            unit={frozen.means.lathe.unit}
             onChange={setInstrumentId}
           />
           {limits && (

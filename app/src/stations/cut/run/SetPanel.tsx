@@ -17,8 +17,8 @@ export function SetPanel({
   onStands: (at: Record<string, string>, besides: StandBesides) => void;
 }) {
   const { step, changes, newTool } = advice;
-  const { lathe } = frozen;
-  const tool = frozen.tools.find((t) => t.id === step.toolId);
+  const { lathe } = frozen.means;
+  const tool = frozen.means.tools.find((t) => t.id === step.toolId);
   const speedIds = new Set(lathe.spindle.controls.map((c) => c.name));
   const speedChanges = changes.filter((c) => speedIds.has(c.name));
   const feedChanges = changes.filter((c) => !speedIds.has(c.name));

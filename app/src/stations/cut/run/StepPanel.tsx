@@ -8,7 +8,9 @@ import {
   type NoMove,
   type RunState,
   type StepAdvice,
+  stockOf,
 } from '@whelk/core/run';
+import { reachOf } from '@whelk/core/work';
 import type { Recorder } from '@whelk/core/working';
 import { inUnit } from '../../../messages/in-unit.ts';
 import { DialWindow } from '../../../ui/dial-window/DialWindow.tsx';
@@ -17,7 +19,7 @@ import { byRule, measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
 import { LengthPanel } from './LengthPanel.tsx';
 import { refusalText } from './refusals.ts';
-import { againText, nameOf, stepTitle } from './titles.ts';
+import { inJawsFirst, nameOf, putInText, stepTitle } from './titles.ts';
 import type { useRun } from './useRun.ts';
 
 interface Props {
@@ -36,7 +38,7 @@ interface Props {
 export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add }: Props) {
   const { step, carriage, fromEndMm } = advice;
   const move = trial ? advice.trial : advice.move;
-  const { lathe } = frozen;
+  const { lathe } = frozen.means;
   const { unit } = lathe;
   const carriageMeans = lathe.slides.carriage;
   return (
@@ -109,7 +111,7 @@ function Takes({
   onForget: () => void;
   tell: (record: Recorder) => void;
 }) {
-  const { unit } = frozen.lathe;
+  const { unit } = frozen.means.lathe;
   const f = (mm: number) => measure(mm, unit, placesOf(move, unit));
   const { comesToMm, cut } = move.told;
   const { smallestMm, largestMm } = move.likely;
@@ -143,7 +145,7 @@ function Takes({
 
 /** Why no number is told, and what can be done instead. */
 export function Refused({ frozen, move }: { frozen: FrozenRun; move: NoMove }) {
-  const { title, reason, ways } = refusalText(move, frozen.lathe.unit);
+  const { title, reason, ways } = refusalText(move, frozen.means.lathe.unit);
   return (
     <div className="mt-2 border-l-4 border-[var(--brass)] pl-4">
       <p className="text-xl font-bold">{title}</p>
@@ -160,7 +162,7 @@ export function Refused({ frozen, move }: { frozen: FrozenRun; move: NoMove }) {
 /** The wheel that sets the depth, as the hands move it. */
 export function MoveHands({ frozen, move }: { frozen: FrozenRun; move: Move }) {
   const { slide } = move.hands;
-  const dial = frozen.lathe.slides[slide];
+  const dial = frozen.means.lathe.slides[slide];
   const half = move.fineness.everyLines < 1;
   if (slide === 'crossSlide')
     return (
@@ -223,7 +225,7 @@ function DialRow({ name, dial, move, note, sub }: RowProps) {
 
 /** Cuts along the bed by the compound: the number for each, and the last one where it is less. */
 function AlongBed({ frozen, cutsMm }: { frozen: FrozenRun; cutsMm: readonly number[] }) {
-  const { unit, slides } = frozen.lathe;
+  const { unit, slides } = frozen.means.lathe;
   const dial = slides.compound;
   const f = (mm: number) => `${measure(mm, unit, unit === 'mm' ? 2 : 3)} ${unit}`;
   const [first, last] = [cutsMm[0]!, cutsMm.at(-1)!];
@@ -259,14 +261,14 @@ function AlongBed({ frozen, cutsMm }: { frozen: FrozenRun; cutsMm: readonly numb
 /** Facing: the way to do it, and so many cuts, each set by the compound along the bed, from the rim to the centre. */
 function Facing({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
   const { length, step } = advice;
-  const cutsMm = length?.cutsMm ?? faceCutsMm(frozen.lathe, step.sizes?.offMm ?? 0);
+  const cutsMm = length?.cutsMm ?? faceCutsMm(frozen.means.lathe, step.sizes?.offMm ?? 0);
   const read = (length?.readings.length ?? 0) > 0;
   return (
     <div>
       <p className="max-w-xl text-lg">
         {read
           ? 'From where the compound stands now, its slack taken up, from the rim to the centre.'
-          : `Compound along the bed, its slack taken up. Touch the raw end${frozen.lathe.slides.compound.resettable ? ' and set its ring to 0' : ''}, then from the rim to the centre, until it is clean.`}
+          : `Compound along the bed, its slack taken up. Touch the raw end${frozen.means.lathe.slides.compound.resettable ? ' and set its ring to 0' : ''}, then from the rim to the centre, until it is clean.`}
         {length && !read ? ' Measure the whole length before the last cut: what is left follows from it.' : ''}
       </p>
       {cutsMm.length > 0 && <AlongBed frozen={frozen} cutsMm={cutsMm} />}
@@ -277,32 +279,34 @@ function Facing({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
 /** What is done without a dial reading: mounting, facing, centring, chamfering. */
 function Words({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
   const { step } = advice;
-  const { lathe } = frozen;
+  const { lathe } = frozen.means;
   const { crossSlide } = lathe.slides;
   const say = (travelMm: number): string => {
     const move = dialMove(crossSlide, 0, travelMm);
     return `${move.fullTurns > 0 ? `${move.fullTurns} turn${move.fullTurns > 1 ? 's' : ''} + ` : ''}${move.rest} ${crossSlide.unit}, ${move.hand}`;
   };
   const { unit } = lathe;
+  const { zFromMm, zToMm } = reachOf(frozen.piece);
+  const blankMm = zToMm - zFromMm;
   const only =
     (...codes: string[]) =>
     (record: Recorder) =>
       explainOperation(frozen, step.operationId, (line) => codes.includes(line.code) && record(line));
-  if (step.kind === 'mount' && frozen.again)
+  if (step.kind === 'mount' && !inJawsFirst(frozen))
     return (
       <p className="text-lg">
-        {againText(frozen)} <Working of="grip" tell={only('route.grip')} />
+        {putInText(frozen)} <Working of="grip" tell={only('route.grip')} />
       </p>
     );
   if (step.kind === 'mount')
     return (
       <p className="text-lg">
         Mark the grip and the finished end on the bar first. Clean the jaws.{' '}
-        {frozen.plan.holding.method === 'chuckAndCentre'
+        {frozen.plan.held.method === 'chuckAndCentre'
           ? 'The tail centre comes after the end is faced and centred.'
           : ''}{' '}
-        Ø{measure(frozen.stockMm, unit, unit === 'mm' ? 1 : 3)} {unit}, blank {byRule(frozen.plan.blank.lengthMm, unit)}{' '}
-        {unit}. <Working of="grip" tell={only('route.grip')} />
+        Ø{measure(stockOf(frozen), unit, unit === 'mm' ? 1 : 3)} {unit}, blank {byRule(blankMm, unit)} {unit}.{' '}
+        <Working of="grip" tell={only('route.grip')} />
       </p>
     );
   if (step.kind === 'face') return <Facing frozen={frozen} advice={advice} />;

@@ -28,7 +28,7 @@ interface Props {
 
 /** Touching off: the diameter measured, the numbers noted, and the direction come from. All later moves start here. */
 export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNote, caution, keys }: Props) {
-  const { lathe } = frozen;
+  const { lathe } = frozen.means;
   const { check } = advice;
   const { crossSlide, carriage, compound } = lathe.slides;
   const at = `${keepAs}.${advice.step.id}`;

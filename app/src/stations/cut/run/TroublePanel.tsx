@@ -1,7 +1,7 @@
 import { chipSize, cuttingSpeedMPerMin, thinnestChipMm } from '@whelk/core/cutting';
 import { feedsOf, fixedSpeeds } from '@whelk/core/lathe';
 import type { FrozenRun, RunState } from '@whelk/core/run';
-import { currentStep } from '@whelk/core/run';
+import { currentStep, stockOf } from '@whelk/core/run';
 import { builtUpBelowMPerMin, type Conditions } from '@whelk/core/trouble';
 import { KnownBeside, useKnownBeside } from '../../../ui/trouble/KnownBeside.tsx';
 import { TroubleList } from '../../../ui/trouble/TroubleList.tsx';
@@ -18,10 +18,10 @@ interface Props {
 function conditionsNow(frozen: FrozenRun, state: RunState): { conditions: Conditions; rpm: number; feedMm: number } {
   const step = currentStep(frozen.steps, state);
   const operation = frozen.plan.operations.find((o) => o.id === step?.operationId);
-  const tool = frozen.tools.find((t) => t.id === step?.toolId);
+  const tool = frozen.means.tools.find((t) => t.id === step?.toolId);
   const { loads } = operation ?? {};
   const setting = step?.setting;
-  const diameterMm = step?.fromMm ?? step?.targetMm ?? frozen.stockMm;
+  const diameterMm = step?.fromMm ?? step?.targetMm ?? stockOf(frozen);
   const depthMm = step?.fromMm !== undefined && step.targetMm !== undefined ? (step.fromMm - step.targetMm) / 2 : 0;
   const rightMPerMin = setting && cuttingSpeedMPerMin(setting.idealRpm, diameterMm);
   const rpm = setting?.rpm ?? 0;
@@ -31,15 +31,15 @@ function conditionsNow(frozen: FrozenRun, state: RunState): { conditions: Condit
     feedMm,
     conditions: {
       operation: step?.kind === 'face' ? 'facing' : 'turning',
-      overhangDiameters: frozen.plan.holding.overhangDiameters,
-      tailCentre: frozen.plan.holding.method === 'chuckAndCentre',
+      overhangDiameters: frozen.plan.held.overhangDiameters,
+      tailCentre: frozen.plan.held.method === 'chuckAndCentre',
       ...(setting && { feedMmPerRev: feedMm }),
       ...(setting && { speedMPerMin: setting.cuttingSpeedMPerMin }),
       ...(rightMPerMin && {
         rightMPerMin,
-        builtUpBelowMPerMin: builtUpBelowMPerMin(frozen.material.group, rightMPerMin),
+        builtUpBelowMPerMin: builtUpBelowMPerMin(frozen.means.material.group, rightMPerMin),
       }),
-      wantsWet: frozen.material.coolant === 'wet',
+      wantsWet: frozen.means.material.coolant === 'wet',
       ...(tool && { noseRadiusMm: tool.noseRadiusMm }),
       ...(tool &&
         setting &&
@@ -61,11 +61,11 @@ export function TroublePanel({ frozen, state, onOutcome, onClose }: Props) {
     <Panel title="Trouble" onClose={onClose} wide>
       <TroubleList
         conditions={{ ...conditions, ...beside.conditions }}
-        speeds={fixedSpeeds(frozen.lathe)}
-        feeds={feedsOf(frozen.lathe)}
+        speeds={fixedSpeeds(frozen.means.lathe)}
+        feeds={feedsOf(frozen.means.lathe)}
         rpm={rpm}
         feedMm={feedMm}
-        unit={frozen.lathe.unit}
+        unit={frozen.means.lathe.unit}
         beside={<KnownBeside {...beside} />}
         onOutcome={onOutcome}
       />

@@ -1,8 +1,8 @@
-import { HOLD_METHODS } from '@whelk/core/hold';
+import { HOLD_METHODS, heldBy } from '@whelk/core/hold';
 import { freezeJob, planJob, type Shop, shopFileSchema } from '@whelk/core/job';
 import { describe, expect, it } from 'vitest';
 import shopJson from '../../../../../demo/shop.json' with { type: 'json' };
-import { againText, stepTitle } from './titles.ts';
+import { putInText, stepTitle } from './titles.ts';
 
 const demo = shopFileSchema.parse(shopJson);
 const shop: Shop = { ...demo, materials: [] };
@@ -36,10 +36,14 @@ describe('titles of the steps', () => {
 });
 
 describe('putting a piece in again', () => {
-  const { job } = demo.jobs.find((j) => j.job.hold.further)!;
+  const { job } = demo.jobs.find((j) => j.job.hold.setups.length > 1)!;
   const frozen = freezeJob(job, planJob(job, shop), 2)!;
   const held = (method: (typeof HOLD_METHODS)[number]) =>
-    againText({ ...frozen, plan: { ...frozen.plan, holding: { ...frozen.plan.holding, method } } });
+    putInText({
+      ...frozen,
+      setup: heldBy(frozen.setup, method),
+      plan: { ...frozen.plan, held: { ...frozen.plan.held, method } },
+    });
   it('says which end goes where, on what it is held, and what goes between', () => {
     expect(held('chuck')).toMatch(
       /^Saw it off 201 mm from the finished end, 1 mm of it to be faced off;.*The drawing’s left end goes to the tailstock\. Grip Bearing, Ø28/,

@@ -1,15 +1,19 @@
 import { insides, outsides } from '@whelk/core/part';
 import type { FrozenRun, Move, Step } from '@whelk/core/run';
+import { rawEndMm } from '@whelk/core/work';
 import { inUnit } from '../../../messages/in-unit.ts';
 import { protectionText } from '../../../messages/words.ts';
 import { aimed, byRule, measure } from '../../../ui/format.ts';
 
 export const nameOf = (frozen: FrozenRun, featureId: string | undefined): string => {
-  const feature = outsides(frozen.part).find((f) => f.id === featureId);
+  const feature = outsides(frozen.piece.part).find((f) => f.id === featureId);
   if (feature) return feature.name || `feature ${feature.index + 1}`;
-  const bore = insides(frozen.part).find((b) => b.id === featureId);
-  return bore ? bore.name || `${bore.index + 1} from the ${bore.side}` : '';
+  const bore = insides(frozen.piece.part).find((b) => b.id === featureId);
+  return bore ? bore.name || `${bore.index + 1} from the ${bore.from}` : '';
 };
+
+/** Whether it is the blank as it came, in the jaws of a chuck. */
+export const inJawsFirst = ({ number, setup }: FrozenRun): boolean => number === 1 && setup.grip.kind === 'jaws';
 
 /** What a measurement follows. */
 export function measuredAfterText(step: Step): string {
@@ -21,12 +25,12 @@ export function measuredAfterText(step: Step): string {
 
 /** What the step is, in a line; a cut as it was told, where it is known. */
 export function stepTitle(step: Step, frozen: FrozenRun, move?: Move): string {
-  const { unit } = frozen.lathe;
+  const { unit } = frozen.means.lathe;
   const name = nameOf(frozen, step.featureId);
   switch (step.kind) {
     case 'mount':
-      if (frozen.again)
-        return `Put the piece in again, ${byRule(step.sizes?.overhangMm ?? 0, unit)} ${unit} standing out`;
+      if (!inJawsFirst(frozen))
+        return `Put the piece in${frozen.number > 1 ? ' again' : ''}, ${byRule(step.sizes?.overhangMm ?? 0, unit)} ${unit} standing out`;
       return `Put the blank in: grip ${byRule(step.sizes?.gripMm ?? 0, unit)}, ${byRule(step.sizes?.overhangMm ?? 0, unit)} ${unit} standing out`;
     case 'face':
       return `Face the end: take ${aimed(step.sizes?.offMm ?? 0, unit)} ${unit} off`;
@@ -61,36 +65,34 @@ export function stepTitle(step: Step, frozen: FrozenRun, move?: Move): string {
 export const diameter = (mm: number, unit: 'mm' | 'in'): string => `Ø${measure(mm, unit, unit === 'mm' ? 2 : 3)}`;
 
 /** Where a piece that was turned on spare stock is cut off, and what of that is faced off later. */
-export function cutOffText(frozen: FrozenRun): string {
-  const { unit } = frozen.lathe;
-  const worked = frozen.again?.worked;
-  const offMm = worked ? worked.tailMm + worked.headMm : frozen.hold.faceHeadMm;
-  const long = `${byRule(frozen.part.lengthMm + offMm, unit)} ${unit}`;
+export function cutOffText({ means, piece, cutOff }: Pick<FrozenRun, 'means' | 'piece' | 'cutOff'>): string {
+  const { unit } = means.lathe;
+  const mark = piece.marks.find((m) => m.kind === 'cutOff');
+  const { lengthMm } = piece.part;
+  // before it is cut off the tail end is finished, after it either end may be raw
+  const offMm = mark ? -mark.zToMm : rawEndMm(piece, 'left') + rawEndMm(piece, 'right');
+  const long = `${byRule(lengthMm + offMm, unit)} ${unit}`;
   const rest = offMm > 0 ? `, ${aimed(offMm, unit)} ${unit} of it to be faced off` : '';
-  return frozen.hold.cutOff === 'slot'
+  return (mark?.by ?? cutOff) === 'slot'
     ? `Part it off ${long} from the finished end${rest}.`
     : `Saw it off ${long} from the finished end${rest}; spindle stopped, chuck locked, bed covered.`;
 }
 
-/** How a piece is put in again: what goes where, and what between. */
-export function againText(frozen: FrozenRun): string {
-  const { setup, worked } = frozen.again!;
-  const { holding } = frozen.plan;
-  const { unit } = frozen.lathe;
-  const { method } = holding;
-  const on = nameOf(frozen, holding.onId);
-  const cutOff = worked.onSpare ? `${cutOffText(frozen)} ` : '';
+/** How a piece is put in: what goes where, and what between. */
+export function putInText(frozen: FrozenRun): string {
+  const { setup, cutOff } = frozen;
+  const { held } = frozen.plan;
+  const { unit } = frozen.means.lathe;
+  const { method } = held;
+  const on = nameOf(frozen, held.onId);
+  const first = cutOff ? `${cutOffText(frozen)} ` : '';
   const way = `The drawing’s ${setup.tail} end goes to the tailstock. `;
-  const protect =
-    setup.protect &&
-    setup.protect !== 'none' &&
-    (method === 'chuck' || method === 'chuckAndCentre' || method === 'betweenCentres')
-      ? ` Between: ${protectionText[setup.protect]}.`
-      : '';
-  const size = `Ø${measure(holding.onMm ?? 0, unit, unit === 'mm' ? 2 : 3)} ${unit}`;
+  const between = setup.grip.kind === 'jaws' || setup.grip.kind === 'centres' ? setup.grip.protect : undefined;
+  const protect = between && between !== 'none' ? ` Between: ${protectionText[between]}.` : '';
+  const size = `Ø${measure(held.onMm, unit, unit === 'mm' ? 2 : 3)} ${unit}`;
   const ways: Record<typeof method, string> = {
-    chuck: `Grip ${on}, ${size}, ${byRule(holding.gripMm, unit)} ${unit} long. Bring it true.`,
-    chuckAndCentre: `Grip ${on}, ${size}, ${byRule(holding.gripMm, unit)} ${unit} long. Bring it true, then bring up the centre.`,
+    chuck: `Grip ${on}, ${size}, ${byRule(held.gripMm, unit)} ${unit} long. Bring it true.`,
+    chuckAndCentre: `Grip ${on}, ${size}, ${byRule(held.gripMm, unit)} ${unit} long. Bring it true, then bring up the centre.`,
     betweenCentres: `Dog on ${on}, ${size}. Clean both centre holes, oil the tail one, play-free but not tight.`,
     mandrel: `The hole is at its size. On the mandrel by it, ${size}, pressed on; between the centres with a dog on the mandrel.`,
     expandingMandrel: `The hole is at its size. On the expanding mandrel by it, ${size}.`,
@@ -99,5 +101,5 @@ export function againText(frozen: FrozenRun): string {
       'Face the arbor clean, glue the piece on against it, centred by the tail centre while the glue sets.',
     faceplate: 'Clamp it to the faceplate on its face and clock it in.',
   };
-  return `${cutOff}${way}${ways[method]}${protect}`;
+  return `${first}${way}${ways[method]}${protect}`;
 }

@@ -17,5 +17,5 @@ export const GET: APIRoute = ({ params }) =>
     const { steps, record } = collectWorking();
     if (step?.kind === 'measure') explainSize(frozen, replay(frozen, events), step.id, record);
     else explainOperation(frozen, operation?.id ?? step!.operationId, record);
-    return answer({ steps: steps.map((step) => wordStep(step, frozen.lathe.unit)) });
+    return answer({ steps: steps.map((step) => wordStep(step, frozen.means.lathe.unit)) });
   });
