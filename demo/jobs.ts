@@ -1,6 +1,7 @@
-import { usualHold } from '../core/src/hold/index.ts';
-import type { Job } from '../core/src/job/index.ts';
+import { firstSetup, type Setup } from '../core/src/hold/index.ts';
+import { FIRST_SETUP_ID, type Job } from '../core/src/job/index.ts';
 import { type Drawing, emptyBoreStep, emptyDetail, emptyDrawing, type Feature } from '../core/src/part/index.ts';
+import { usualAllowances } from '../core/src/stock/index.ts';
 import { demoId, length } from './words.ts';
 
 const f = (
@@ -59,14 +60,14 @@ const job = (
   barKey: string,
   lathe: string,
   more: Partial<Drawing> = {},
-  further: NonNullable<Job['hold']['further']> = [],
+  further: readonly Setup[] = [],
 ): Job => ({
-  schema: 1,
+  schema: 2,
   title,
   quantity,
   drawing: { ...emptyDrawing(unit), overall: length(overall, unit), features, ...more },
-  stock: { barId: demoId(`bar${barKey}`) },
-  hold: { latheId: demoId(lathe), choice: usualHold, ...(further.length > 0 ? { further } : {}) },
+  stock: { barId: demoId(`bar${barKey}`), allow: usualAllowances },
+  hold: { latheId: demoId(lathe), setups: [firstSetup(FIRST_SETUP_ID), ...further] },
   route: { school: 'conditions', tools: 'hss' },
 });
 /** What was read at the old stud before its copy was drawn. */
@@ -120,8 +121,8 @@ export const jobs: [string, Job][] = [
       },
       [
         {
-          ...{ id: demoId('setup-spindle-2'), tail: 'left', method: 'chuck', chuckId: 'four-jaw', gripMm: 0 },
-          protect: 'strips',
+          ...{ id: demoId('setup-spindle-2'), tail: 'left', support: 'none' },
+          grip: { kind: 'jaws', chuckId: 'four-jaw', mm: 0, protect: 'strips' },
         },
       ],
     ),

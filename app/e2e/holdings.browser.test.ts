@@ -39,7 +39,7 @@ describe('holdings of a job', () => {
     await page.waitForFunction(() => !document.body.innerText.includes('Held again, it can run out'));
     await page.waitForFunction(() => document.querySelector('.setup-shown')?.textContent?.includes('four-jaw'));
     await sees(page, '· saved');
-    expect((await loadJob(spindle)).job.hold.further).toMatchObject([{ tail: 'left', method: 'chuck' }]);
+    expect((await loadJob(spindle)).job.hold.setups[1]).toMatchObject({ tail: 'left', support: 'none' });
     // a way that cannot be says why, and nothing is lost
     const means = 'select:has(option[value="betweenCentres"])';
     await page.select(means, 'betweenCentres');
@@ -57,7 +57,10 @@ describe('holdings of a job', () => {
       quantity: 2,
       hold: {
         ...job.hold,
-        further: [{ id: randomUUID(), tail: 'left', method: 'auto', gripMm: 0, protect: 'strips' }],
+        setups: [
+          job.hold.setups[0]!,
+          { id: randomUUID(), tail: 'left', grip: { kind: 'jaws', mm: 0, protect: 'strips' }, support: 'auto' },
+        ],
       },
     }));
     const early = await shop.ask('POST', `/api/jobs/${pins}/runs`, { piece: 1, setup: 2 });
@@ -108,7 +111,11 @@ describe('holdings of a job', () => {
   it('take a part from the bar to both of its ends, through the log to a job that is done', async () => {
     const { page, errors } = await openPage(1280, 1100);
     const pins = await jobIdOf('Locking pins');
-    await changeJob(pins, (job) => ({ ...job, quantity: 1, hold: { ...job.hold, further: undefined } }));
+    await changeJob(pins, (job) => ({
+      ...job,
+      quantity: 1,
+      hold: { ...job.hold, setups: job.hold.setups.slice(0, 1) },
+    }));
     await visit(page, `${shop.url}/jobs/${pins}/hold`);
     await press(page, 'Turn it end for end');
     await sees(page, 'Holding 2: put in again');
@@ -183,7 +190,8 @@ describe('habits of the shop', () => {
     await page.select('select:has(option[value="asTurned"])', 'pilot');
     await sees(page, 'Saved.');
     const made = (await shop.ask('POST', '/api/jobs', { title: 'Arbor' })).body as unknown as { id: string };
-    expect((await loadJob(made.id)).job.hold.choice).toMatchObject({ centreSpeed: 'pilot', gripMm: 0 });
+    const { hold, route } = (await loadJob(made.id)).job;
+    expect([route.centreSpeed, hold.setups[0]?.grip]).toEqual(['pilot', { kind: 'jaws', on: 'spare', mm: 0 }]);
     expect(await axe(page)).toEqual([]);
     expect(errors).toEqual([]);
     await page.close();

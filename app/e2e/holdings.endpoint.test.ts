@@ -17,29 +17,32 @@ const load = async (id: string) =>
     job: { hold: Record<string, unknown> };
     version: number;
   };
-const save = async (id: string, further: unknown) => {
+const save = async (id: string, further: readonly unknown[]) => {
   const { job, version } = await load(id);
-  return shop.ask('PUT', `/api/jobs/${id}`, { version, job: { ...job, hold: { ...job.hold, further } } });
+  return shop.ask('PUT', `/api/jobs/${id}`, {
+    version,
+    job: { ...job, hold: { ...job.hold, setups: [(job.hold.setups as unknown[])[0], ...further] } },
+  });
 };
-const again = { id: randomUUID(), tail: 'left', method: 'auto', gripMm: 0 };
+const again = { id: randomUUID(), tail: 'left', grip: { kind: 'jaws', mm: 0 }, support: 'auto' };
 
 describe('holdings at the door', () => {
   it('are kept as they are sent, and refused by the field that is wrong', async () => {
     const id = await demoJob('Locking pins');
     expect((await save(id, [again])).status).toBe(200);
-    expect((await load(id)).job.hold.further).toEqual([again]);
+    expect((await load(id)).job.hold.setups).toEqual([expect.objectContaining({ tail: 'right' }), again]);
     for (const [wrong, field] of [
-      [{ ...again, method: 'magnet' }, 'method'],
-      [{ ...again, gripMm: 5000 }, 'gripMm'],
-      [{ ...again, id: 'mine' }, 'id'],
-      [{ ...again, tail: 'both' }, 'tail'],
+      [{ ...again, grip: { kind: 'magnet' } }, ['grip', 'kind']],
+      [{ ...again, grip: { kind: 'jaws', mm: 5000 } }, ['grip', 'mm']],
+      [{ ...again, id: 'mine' }, ['id']],
+      [{ ...again, tail: 'both' }, ['tail']],
     ] as const) {
       const [status, , path] = told(await save(id, [wrong]));
-      expect([status, path]).toEqual([400, ['job', 'hold', 'further', 0, field]]);
+      expect([status, path]).toEqual([400, ['job', 'hold', 'setups', 1, ...field]]);
     }
     expect((await save(id, Array(8).fill(again))).status).toBe(400);
     // nothing of what was refused is kept
-    expect((await load(id)).job.hold.further).toEqual([again]);
+    expect((await load(id)).job.hold.setups).toEqual([expect.objectContaining({ tail: 'right' }), again]);
   });
   it('cut a piece in a holding once it has been through the one before, and each once at a time', async () => {
     const id = await demoJob('Locking pins');

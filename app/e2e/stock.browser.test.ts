@@ -73,7 +73,11 @@ describe('the stock of a job', () => {
     const { page, errors } = await openPage();
     const bush = await jobIdOf('Gland follower blank');
     const { latheId } = (await loadJob(bush)).job.hold;
-    await changeJob(bush, (job) => ({ ...job, stock: { barId: null }, hold: { ...job.hold, latheId: null } }));
+    await changeJob(bush, (job) => ({
+      ...job,
+      stock: { ...job.stock, barId: null },
+      hold: { ...job.hold, latheId: null },
+    }));
     await visit(page, `${shop.url}/jobs/${bush}/stock`);
     const sawOne = () =>
       page.$$eval('button', (all) => all.find((b) => b.textContent === 'One more lies ready')?.disabled);
@@ -152,7 +156,7 @@ describe('the stock of a job', () => {
     expect((await loadJob(spindle)).job.stock.real?.diameter.text).toBe('42');
     // a hollow bar for a solid part is refused with words
     const tube = (await bars()).find((b) => b.shape === 'tube')!;
-    await changeJob(spindle, (job) => ({ ...job, stock: { barId: tube.id } }));
+    await changeJob(spindle, (job) => ({ ...job, stock: { allow: job.stock.allow, barId: tube.id } }));
     await visit(page, `${shop.url}/jobs/${spindle}/stock`);
     await sees(page, 'the part is not hollow all the way');
     expect(errors).toEqual([]);

@@ -127,10 +127,11 @@ describe('the ways to hold it', () => {
     await page.$eval('[aria-label="Hold it so: four-jaw 200"]', (e) => (e as HTMLElement).click());
     await page.waitForFunction(() => document.querySelector('.setup-shown')?.textContent?.includes('four-jaw 200'));
     await sees(page, '· saved');
-    expect((await loadJob(axles)).job.hold.choice).toMatchObject({ method: 'chuck', chuckId: expect.any(String) });
+    const first = async () => (await loadJob(axles)).job.hold.setups[0]!;
+    expect(await first()).toMatchObject({ support: 'none', grip: { kind: 'jaws', chuckId: expect.any(String) } });
     await press(page, 'Undo');
     await sees(page, '· saved');
-    expect((await loadJob(axles)).job.hold.choice.chuckId).toBeUndefined();
+    expect((await first()).grip).not.toHaveProperty('chuckId');
     expect(await axe(page)).toEqual([]);
     expect(errors).toEqual([]);
     await page.close();

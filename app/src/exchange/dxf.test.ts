@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { DxfWriter, point2d, point3d, Units } from '@tarikjabiri/dxf';
 import { flatten, radiiAt } from '@whelk/core/contour';
-import { jobSchema } from '@whelk/core/job';
+import { storedJobSchema } from '@whelk/core/job';
 import { type Drawing, insideProfiles, outsideProfile, resolveDrawing } from '@whelk/core/part';
 import { drawingSheets } from '@whelk/core/sheet';
 import { drawingFromOutlines, guessAxis, traceOutlines } from '@whelk/core/trace';
@@ -13,7 +13,7 @@ import { type DxfRead, isDxfRead, MOST_ENTITIES, readDxf } from './dxf-in.ts';
 import { outlineDxf, sheetDxf } from './dxf-out.ts';
 
 const shop = JSON.parse(readFileSync(new URL('../../../demo/shop.json', import.meta.url), 'utf8'));
-const jobs = (shop.jobs as { job?: unknown }[]).map((j) => jobSchema.parse(j.job ?? j));
+const jobs = (shop.jobs as { job?: unknown }[]).map((j) => storedJobSchema.parse(j.job ?? j));
 
 const taken = (text: string): DxfRead => {
   const read = readDxf(text, 0.001);

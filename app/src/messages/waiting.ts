@@ -28,7 +28,8 @@ export function waitingText(waiting: Waiting, part: Part, name: (id: string | un
     return surface?.kind === 'round'
       ? `Round at the ${surfaceName(id).end} of ${of}`
       : `${surfaceName(id).end === 'left' ? 'Left' : 'Right'} edge of ${of}`;
-  if (surface?.kind === 'hole' || surface?.kind === 'flat') return surface.name || acrossText[surface.kind];
+  if (surface?.kind === 'hole' || surface?.kind === 'flat')
+    return (surface.kind === 'hole' && surface.name) || acrossText[surface.kind];
   if (surface?.kind === 'groove' || surface?.kind === 'thread' || surface?.kind === 'knurl')
     return `${cutInText[surface.kind]} on ${of}`;
   return `Hole ${of}`;

@@ -9,10 +9,19 @@ import { byRule } from './plain-rules.ts';
 import { cutMany, GAUGE, pieceOf, type Row, runOf, worldOf } from './rows.ts';
 import { turnPiece } from './turner.ts';
 
+interface Turned {
+  readonly id: string;
+  readonly kind: string;
+  readonly side: string;
+  readonly zFromMm: number;
+  readonly zToMm: number;
+  readonly limits: { readonly upperMm: number; readonly lowerMm: number };
+}
 /** A small part of what `npm run judge` prints; the whole table is cut there. */
 const PIECES = 40;
 const limitsOf = (run: object) =>
-  (run as { part: { surfaces: { limits: { upperMm: number; lowerMm: number } }[] } }).part.surfaces[0]!.limits;
+  (run as { piece: { part: { surfaces: { limits: { upperMm: number; lowerMm: number } }[] } } }).piece.part.surfaces[0]!
+    .limits;
 
 describe('a turner who does exactly what he is told', () => {
   const rows: Row[] = ['h7', 'h8', 'h9', 'h10', '±0.1'].flatMap((limits) =>
@@ -131,20 +140,9 @@ describe('rings of every kind', () => {
           });
           if (!answer.ok) throw new Error(JSON.stringify(answer.problems));
           const { run } = answer.result as {
-            run: {
-              part: {
-                surfaces: {
-                  id: string;
-                  kind: string;
-                  side: string;
-                  zFromMm: number;
-                  zToMm: number;
-                  limits: { upperMm: number; lowerMm: number };
-                }[];
-              };
-            };
+            run: { piece: { part: { surfaces: Turned[] } } };
           };
-          const features = run.part.surfaces.filter((s) => s.side === 'outside' && s.kind === 'cylinder');
+          const features = run.piece.part.surfaces.filter((s) => s.side === 'outside' && s.kind === 'cylinder');
           const made = turnPiece({
             run,
             world: {

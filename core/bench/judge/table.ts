@@ -18,7 +18,9 @@ const rows: Row[] = [
 ];
 
 interface Frozen {
-  readonly part: { readonly surfaces: readonly { readonly limits: { upperMm: number; lowerMm: number } }[] };
+  readonly piece: {
+    readonly part: { readonly surfaces: readonly { readonly limits: { upperMm: number; lowerMm: number } }[] };
+  };
   readonly steps: readonly {
     readonly kind: string;
     readonly fineness?: string;
@@ -30,8 +32,8 @@ interface Frozen {
 for (const [i, row] of rows.entries()) {
   if (i % shares !== share) continue;
   const { run, warnings } = runOf(row, twoChucks);
-  const { part, steps } = run as Frozen;
-  const { limits } = part.surfaces[0]!;
+  const { piece, steps } = run as Frozen;
+  const { limits } = piece.part.surfaces[0]!;
   const setBy = steps.find((s) => s.kind === 'finish')?.fineness;
   const half = Math.floor(features / 2);
   const began = performance.now();

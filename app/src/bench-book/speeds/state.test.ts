@@ -173,7 +173,7 @@ describe('an operation of a job', () => {
       expect.closeTo(cut.overhangMm, 1),
     ]);
     // and it bends and is gripped as the plan has it, until it is said to be held otherwise
-    const planned = planJob(job, shop).plan!.operations.find((o) => o.id === cut.operationId)!;
+    const planned = planJob(job, shop).setups[0]!.plan.operations.find((o) => o.id === cut.operationId)!;
     const again = (w: typeof words) => {
       const made = setupOf(bench, w, taken)!;
       return evaluateCut(made.setup, made.depthMm, made.feedMm, job.route.school)!;

@@ -37,8 +37,8 @@ describe('the demo shop', () => {
     for (const { job } of demo.jobs) {
       const planned = planJob(job, { ...demo, materials: [] });
       expect([job.title, planned.problems.filter((p) => p.severity !== 'warning')]).toEqual([job.title, []]);
-      expect(planned.plan!.operations.length).toBeGreaterThan(hollow.some((h) => h.job === job) ? 3 : 8);
-      expect(planned.plan!.operations.flatMap((o) => o.exceeds)).toEqual([]);
+      expect(planned.setups[0]!.plan.operations.length).toBeGreaterThan(hollow.some((h) => h.job === job) ? 3 : 8);
+      expect(planned.setups[0]!.plan.operations.flatMap((o) => o.exceeds)).toEqual([]);
     }
     const runs = demo.jobs.flatMap((j) => j.runs);
     expect(runs).toHaveLength(1);

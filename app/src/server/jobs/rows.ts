@@ -1,4 +1,4 @@
-import { type Job, jobSchema } from '@whelk/core/job';
+import { type Job, storedJobSchema } from '@whelk/core/job';
 
 export interface JobRow {
   id: string;
@@ -25,7 +25,7 @@ export interface StoredJob {
 export function toDomain(row: JobRow): StoredJob {
   return {
     id: row.id,
-    job: jobSchema.parse(row.document),
+    job: storedJobSchema.parse(row.document),
     version: row.version,
     revision: row.revision,
     updatedAt: row.updated_at.toISOString(),

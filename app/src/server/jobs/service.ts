@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { type Job, jobSchema } from '@whelk/core/job';
+import { type Job, storedJobSchema } from '@whelk/core/job';
 import type { Knex } from 'knex';
 import { notFound, Refused } from '../answer.ts';
 import { insertJob, markJob, selectJob, selectJobs, selectRevisions, updateJob } from './queries.ts';
@@ -49,7 +49,7 @@ export async function loadRevisions(db: Knex, id: string): Promise<{ revision: n
   await loadJob(db, id);
   const rows = await selectRevisions(db, id, MOST_REVISIONS);
   return rows.flatMap((row) => {
-    const job = jobSchema.safeParse(row.document);
+    const job = storedJobSchema.safeParse(row.document);
     return job.success ? [{ revision: row.revision, savedAt: row.saved_at.toISOString(), job: job.data }] : [];
   });
 }

@@ -1,4 +1,4 @@
-import { type Job, jobSchema } from '@whelk/core/job';
+import { type Job, jobSchema, upgradeJob } from '@whelk/core/job';
 
 /** What was typed and not yet saved, kept in this browser so that a reload loses nothing, valid or not. */
 export interface Draft {
@@ -27,8 +27,9 @@ export function dropDraft(id: string): void {
 /** The kept draft, if it is of the right shape; texts in it may be anything, its structure not. */
 export function readDraft(id: string): Draft | undefined {
   try {
-    const draft = JSON.parse(localStorage.getItem(key(id)) ?? 'null') as Draft | null;
-    if (!draft || !Number.isInteger(draft.version)) return undefined;
+    const kept = JSON.parse(localStorage.getItem(key(id)) ?? 'null') as Draft | null;
+    if (!kept || !Number.isInteger(kept.version)) return undefined;
+    const draft = { ...kept, job: upgradeJob(kept.job) as Job };
     const looks = jobSchema.safeParse(draft.job);
     const onlyTexts =
       looks.success || looks.error.issues.every((issue) => issue.code === 'too_big' || issue.code === 'too_small');

@@ -1,4 +1,4 @@
-import { type Job, jobSchema } from '@whelk/core/job';
+import { type Job, jobSchema, upgradeJob } from '@whelk/core/job';
 
 /** Steps that are kept from one station to the next: a tab's storage is small. */
 const MOST_KEPT = 30;
@@ -31,9 +31,11 @@ export function readSteps(id: string, isSame: (job: Job) => boolean): KeptSteps 
     const text = sessionStorage.getItem(keyOf(id));
     if (text === null) return undefined;
     const kept = JSON.parse(text) as KeptSteps;
-    if (!isSame(kept.job)) return undefined;
-    const readable = (jobs: readonly Job[]) => jobs.filter((job) => jobSchema.safeParse(job).success);
-    return { job: kept.job, past: readable(kept.past), future: readable(kept.future) };
+    const job = upgradeJob(kept.job) as Job;
+    if (!isSame(job)) return undefined;
+    const readable = (jobs: readonly unknown[]) =>
+      jobs.map((job) => upgradeJob(job) as Job).filter((job) => jobSchema.safeParse(job).success);
+    return { job, past: readable(kept.past), future: readable(kept.future) };
   } catch {
     return undefined;
   }

@@ -1,16 +1,17 @@
+import { heldBy } from '@whelk/core/hold';
 import { type Job, type PlannedSetup, planJob, type Shop, shopFileSchema } from '@whelk/core/job';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import shopJson from '../../../../demo/shop.json' with { type: 'json' };
 import { SetupBar } from '../frame/SetupBar.tsx';
 import AboutSetup from './AboutSetup.tsx';
-import AgainHold from './AgainHold.tsx';
 import { Bears } from './Bears.tsx';
+import { SetupForm } from './SetupForm.tsx';
 import Together from './Together.tsx';
 
 const demo = shopFileSchema.parse(shopJson);
 const shop: Shop = { ...demo, materials: [] };
-const { job } = demo.jobs.find((j) => j.job.hold.further)!;
+const { job } = demo.jobs.find((j) => j.job.hold.setups.length > 1)!;
 const planned = planJob(job, shop);
 const nameOf = (id: string | undefined): string => job.drawing.features.find((f) => f.id === id)?.name ?? id ?? '';
 const nothing = () => {};
@@ -33,16 +34,16 @@ describe('the row of holdings', () => {
     expect(bar(job)).toMatch(/2\. four-jaw 200 left end to the tailstock · \d+ operations, \d+ min/);
   });
   it('offers the next one where something is left for it, and only where one can be added', () => {
-    const first = { ...job, hold: { ...job.hold, further: [] } };
+    const first = { ...job, hold: { ...job.hold, setups: [job.hold.setups[0]!] } };
     expect(bar(first, nothing)).toContain('Turn it end for end');
     expect(bar(first)).not.toContain('Turn it end for end');
     expect(bar(job, nothing)).not.toContain('Turn it end for end');
   });
   it('says of one that cannot be, and of one with nothing to cut, that it is so', () => {
-    const [setup] = job.hold.further!;
-    const wrong = { ...job, hold: { ...job.hold, further: [{ ...setup!, method: 'mandrel' as const }] } };
+    const [before, setup] = job.hold.setups;
+    const wrong = { ...job, hold: { ...job.hold, setups: [before!, heldBy(setup!, 'mandrel')] } };
     expect(bar(wrong)).toContain('✕ cannot be held so');
-    const idle = { ...job, hold: { ...job.hold, further: [setup!, { ...setup!, tail: 'right' as const }] } };
+    const idle = { ...job, hold: { ...job.hold, setups: [...job.hold.setups, { ...setup!, tail: 'right' as const }] } };
     expect(bar(idle)).toContain('nothing to cut');
   });
 });
@@ -85,12 +86,11 @@ describe('the choices of a later holding', () => {
   const choices = (method: 'auto' | 'betweenCentres' | 'faceplate') => {
     const setup = planned.setups[1]!;
     const lathe = shop.lathes.find((l) => l.id === job.hold.latheId)!;
-    const shown = { ...setup, setup: { ...setup.setup!, method } };
     return said(
-      <AgainHold
-        {...{ setup: shown, lathe, clearanceMm: 5, unit: 'mm', nameOf }}
+      <SetupForm
+        {...{ setup: heldBy(setup.setup, method), planned: setup, number: 2, lathe, clearanceMm: 5, nameOf }}
         onChange={nothing}
-        onRemove={nothing}
+        onClearance={nothing}
       />,
     );
   };

@@ -1,4 +1,4 @@
-import { jobSchema } from '@whelk/core/job';
+import { storedJobSchema } from '@whelk/core/job';
 import type { APIRoute } from 'astro';
 import { z } from 'zod';
 import { answer, guarded } from '../../../../server/answer.ts';
@@ -7,7 +7,7 @@ import { changeJob, loadJob, saveJob } from '../../../../server/jobs/service.ts'
 import { idOf } from '../../../../server/params.ts';
 import { readBody } from '../../../../server/security/body.ts';
 
-const saveSchema = z.strictObject({ version: z.number().int().min(1), job: jobSchema });
+const saveSchema = z.strictObject({ version: z.number().int().min(1), job: storedJobSchema });
 
 export const GET: APIRoute = ({ params }) => guarded(async () => answer(await loadJob(database(), idOf(params.id))));
 export const PUT: APIRoute = ({ params, request }) =>
