@@ -3,13 +3,10 @@ import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { readingsCsv } from './csv.ts';
 
+const limits = { lowerMm: 27.979, upperMm: 28 };
 const run = {
-  part: {
-    surfaces: [
-      { id: 'f1', kind: 'cylinder', side: 'outside', name: '=Bearing, "h7"', limits: { lowerMm: 27.979, upperMm: 28 } },
-    ],
-  },
-  instruments: [{ id: 'i1', name: 'Micrometer 25–50', uncertaintyMm: 0.004 }],
+  piece: { part: { surfaces: [{ id: 'f1', kind: 'cylinder', side: 'outside', name: '=Bearing, "h7"', limits }] } },
+  means: { instruments: [{ id: 'i1', name: 'Micrometer 25–50', uncertaintyMm: 0.004 }] },
 } as unknown as FrozenRun;
 const reading = (more: object) => ({
   eventId: 'e',

@@ -1,5 +1,6 @@
 import { newJob, usualSettings } from '@whelk/core/job';
 import { describe, expect, it } from 'vitest';
+import firstRun from '../../../core/src/run/upgrade/fixtures/first-run.json' with { type: 'json' };
 import { answer, attachment, guarded, notFound, Refused } from './answer.ts';
 import { isAway } from './db/connection.ts';
 import { toDomain, toRow } from './jobs/rows.ts';
@@ -43,7 +44,7 @@ describe('rows', () => {
       job_id: 'j',
       piece: 2,
       setup: 3,
-      frozen: { schema: 1, tools: [{ name: 'old insert', material: 'carbide' }] },
+      frozen: firstRun.frozen,
       started_at: now,
       ended_at: null,
       outcome: null,
@@ -57,6 +58,7 @@ describe('rows', () => {
       jobId: 'j',
       piece: 2,
       endedAt: null,
+      frozen: { schema: 3, piece: { part: { tail: 'right' } } },
       events: [{ kind: 'note', receivedAt: now.toISOString() }],
     });
     expect(toSummary(row)).toEqual({

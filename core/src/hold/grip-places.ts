@@ -51,7 +51,8 @@ function runsOf(piece: Workpiece): readonly Run[] {
   const runs: Run[] = [];
   for (const f of outsides(part)) {
     const finished = isFinished(piece, f.id);
-    const diameterMm = standingMm(piece, f.zFromMm, f.zToMm);
+    // what is finished is known by the size it is drawn with
+    const diameterMm = finished ? f.diameterMm : standingMm(piece, f.zFromMm, f.zToMm);
     const last = runs.at(-1);
     if (last && !finished && !last.finished && last.diameterMm === diameterMm)
       runs[runs.length - 1] = { ...last, lengths: [...last.lengths, f], zToMm: f.zToMm };

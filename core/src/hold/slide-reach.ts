@@ -14,7 +14,7 @@ export function checkSlides(part: Part, held: Held, stockMm: number, lathe: Lath
   const beyond = (code: string, value: number, limit: number): void => {
     if (value > limit)
       problems.push({
-        ...{ code, path: ['hold', 'lathe'], value: Number(value.toFixed(1)), limit, unit: 'mm' },
+        ...{ code, path: ['lathe'], value: Number(value.toFixed(1)), limit, unit: 'mm' },
         severity: 'warning',
       });
   };

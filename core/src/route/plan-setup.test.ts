@@ -291,6 +291,6 @@ describe('a lathe whose slides are short for the work', () => {
     const lathe = { ...metricLathe, slides: { ...slides, carriage: { ...slides.carriage, travelMm: 100 } } };
     const plan = planRoute(planInput(shaft, 45, { lathe }));
     expect(plan.operations.length).toBeGreaterThan(5);
-    expect(plan.problems.map((p) => [p.code, p.path.join('.')])).toContainEqual(['hold.carriageShort', 'hold.lathe']);
+    expect(plan.problems.map((p) => [p.code, p.path.join('.')])).toContainEqual(['hold.carriageShort', 'setup.lathe']);
   });
 });

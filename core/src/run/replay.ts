@@ -5,6 +5,7 @@ import { plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
 import type { RunEvent, Told, Took } from './event.ts';
 import { doubtOf, doubtOfReading, expectedOf, expectedTouch } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
+import { type Later, laterOf } from './later.ts';
 import { measured } from './measured.ts';
 import { placeOf } from './move/hands.ts';
 import { metalOn, ringsOf } from './move/next.ts';
@@ -17,14 +18,6 @@ import { isPass, type Step } from './step.ts';
 /** The state while it is being replayed: its own, so that ten thousand events need no ten thousand copies. */
 type Draft = { -readonly [K in keyof RunState]: RunState[K] extends readonly (infer T)[] ? T[] : RunState[K] };
 type Of<K extends RunEvent['kind']> = Extract<RunEvent, { kind: K }>;
-
-/** What became of readings later: as they stand in the end they count from the beginning, and what was told stays told. */
-interface Later {
-  readonly corrected: ReadonlyMap<string, readonly TypedLength[]>;
-  readonly setAside: ReadonlySet<string>;
-  /** place in the order of the last event that changed a reading */
-  readonly changedAt: ReadonlyMap<string, number>;
-}
 
 /** A surface measured within so much of a cut's end belongs to that cut, mm along. */
 const SHOULDER_MM = 0.6;
@@ -359,20 +352,6 @@ function apply(run: FrozenRun, draft: Draft, event: RunEvent, at: number, later:
   if (event.kind === 'trial') return trial(run, draft, step, event);
   if (event.kind === 'cutAgain') return cutAgain(run, draft, step, event, at, later);
   return done(run, draft, step, event, at, later);
-}
-
-function laterOf(events: readonly RunEvent[], undone: ReadonlySet<string>): Later {
-  const corrected = new Map<string, TypedLength[]>();
-  const setAside = new Set<string>();
-  const changedAt = new Map<string, number>();
-  for (const [at, event] of events.entries()) {
-    if ((event.kind !== 'corrected' && event.kind !== 'setAside') || undone.has(event.id)) continue;
-    if (event.kind === 'setAside') setAside.add(event.readingId);
-    else if (!readTyped(event.raw).ok) continue;
-    else corrected.set(event.readingId, [...(corrected.get(event.readingId) ?? []), event.raw]);
-    changedAt.set(event.readingId, at);
-  }
-  return { corrected, setAside, changedAt };
 }
 
 /**
