@@ -192,7 +192,7 @@ describe('export and import', () => {
     );
     const broken = [
       (f: typeof good) => {
-        f.runs[0].frozen.part = {};
+        f.runs[0].frozen.piece.part = {};
       },
       (f: typeof good) => {
         f.runs[0].frozen.steps[3].kind = 'dance';
@@ -201,10 +201,10 @@ describe('export and import', () => {
         f.runs[0].frozen.steps[7].featureId = 'f99';
       },
       (f: typeof good) => {
-        f.runs[0].frozen.lathe.slides.crossSlide.divisions = 0;
+        f.runs[0].frozen.means.lathe.slides.crossSlide.divisions = 0;
       },
       (f: typeof good) => {
-        f.runs[0].frozen.plan.holding = null;
+        f.runs[0].frozen.plan.held = null;
       },
       (f: typeof good) => {
         f.runs[0].events[2].kind = 'explode';

@@ -202,7 +202,7 @@ describe('choices of hold and route', () => {
     );
     await sees(page, '· saved');
     await visit(page, `${shop.url}/jobs/${id}/hold`);
-    await page.select('select', 'chuck');
+    await page.select('select:has(option[value="chuck"])', 'chuck');
     await sees(page, 'as you chose');
     await sees(page, 'of spare stock');
     await sees(page, 'Stands out');

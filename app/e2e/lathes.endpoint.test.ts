@@ -195,7 +195,7 @@ describe('the lathe as it stands', () => {
     const run = (await shop.ask('POST', `/api/jobs/${job}/runs`, { piece: 1 })).body.id as string;
     const frozen = JSON.parse((await shop.ask('GET', `/api/jobs/${job}/export`)).text).runs[0].frozen;
     expect(frozen.stand.controls).toEqual({ belt: '1', backGear: 'out', train: 'fine' });
-    expect(frozen.lathe.revision).toBe(lathe.revision);
+    expect(frozen.means.lathe.revision).toBe(lathe.revision);
     const face = frozen.steps.findIndex((s: { kind: string }) => s.kind === 'face');
     const device = crypto.randomUUID();
     const parents: string[] = [];

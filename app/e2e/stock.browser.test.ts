@@ -121,7 +121,7 @@ describe('the stock of a job', () => {
     await typeInto(page, 'To face at the tail end, mm', '3');
     await sees(page, '· saved');
     expect(await length()).toBe(sawn);
-    expect((await loadJob(bush)).job).toMatchObject({ stock: { sawn: 1 }, hold: { choice: { faceTailMm: 3 } } });
+    expect((await loadJob(bush)).job).toMatchObject({ stock: { sawn: 1, allow: { faceTailMm: 3 } } });
     expect(errors).toEqual([]);
     await page.close();
   });

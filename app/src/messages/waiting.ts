@@ -20,7 +20,12 @@ const acrossText = { hole: 'Hole across or beside the axis', flat: 'Flat' } as c
 export function waitingText(waiting: Waiting, part: Part, name: (id: string | undefined) => string): string {
   const { id, why } = waiting;
   const what = waitingWhat(id, new Set(outsides(part).map((f) => f.id)));
-  if (what === 'face') return why === 'cutOff' ? 'Cut the part off its grip' : 'Face the other end to length';
+  if (what === 'face') {
+    const face = surfaceOf(part, id);
+    if (why !== 'cutOff') return 'Face the other end to length';
+    const parted = face?.kind === 'face' && face.made === 'parted';
+    return parted ? 'Part it off its grip' : 'Cut the part off its grip, face that end to length';
+  }
   const of = name(belongsTo(part, id));
   if (what === 'length') return `${of}: ${whyText[why]}`;
   const surface = surfaceOf(part, id);

@@ -9,6 +9,7 @@ import {
   replay,
   type StoredEvent,
   storedEventSchema,
+  upgradeFrozen,
 } from '@whelk/core/run';
 import type { Knex } from 'knex';
 import { tellProblem, type Worded } from '../../messages/problems.ts';
@@ -77,7 +78,7 @@ export async function startRun(
 /** What the tools' numbers are worth from the piece before of this batch, where nothing else was cut on the lathe since. */
 async function livingOn(db: Knex, latheId: string, jobId: string, setup: number): Promise<readonly LivingReference[]> {
   const rows = await selectRecentRuns(db, KNOWN_FROM_RUNS);
-  const last = rows.find((row) => (row.frozen as { lathe?: { id?: string } }).lathe?.id === latheId);
+  const last = rows.find((row) => upgradeFrozen(row.frozen).means.lathe.id === latheId);
   if (!last || last.job_id !== jobId || last.setup !== setup || last.outcome !== 'finished') return [];
   const [run] = await loadRunEvents(db, [last]);
   return livingAfter(replay(run!.frozen, run!.events));
