@@ -111,6 +111,10 @@ const wordings: Record<string, Wording> = {
     what: 'Nothing of the piece can be gripped so: something larger always stands in front of it.',
     right: 'Turn it the other way round, or hold it by its hole.',
   }),
+  'hold.thinForCentre': (p, u) => ({
+    what: `An end of Ø${u.len(p.value)} takes no centre hole.`,
+    right: `The smallest wants Ø${u.len(p.limit)}: leave the centre out and let less stand out, or turn the thin end last.`,
+  }),
   'hold.cannotGripThere': () => ({
     what: 'That length cannot be gripped: it is not there any more, not straight, or something larger stands before it.',
     right: 'Choose another place, or leave it to Whelk.',

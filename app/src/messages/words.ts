@@ -1,6 +1,6 @@
 import type { ChipLook, CutLimit, CuttingOperation, Grade, School } from '@whelk/core/cutting';
 import type { Fitness, Verdict } from '@whelk/core/gauge';
-import { type CentreSpeed, type HoldMethod, methodOf, type PROTECTIONS } from '@whelk/core/hold';
+import { type CentreSpeed, type HoldMethod, methodOf, type PROTECTIONS, type WhyHeld } from '@whelk/core/hold';
 import type { PlannedSetup, Progress, Station } from '@whelk/core/job';
 import type { ToolMaterial } from '@whelk/core/material';
 import type { Limiter, OperationKind } from '@whelk/core/route';
@@ -103,10 +103,11 @@ export const protectionText: Record<(typeof PROTECTIONS)[number], string> = {
   ring: 'a split ring bored to the size',
   softJaws: 'soft jaws bored to the size',
 };
-export const whyMethodText: Record<string, string> = {
+export const whyMethodText: Record<WhyHeld, string> = {
   chosen: 'as you chose',
   shortOverhang: 'up to 4 diameters stand freely',
   longOverhang: 'more than 4 diameters stand out',
+  thinEnd: 'more than 4 diameters stand out, but the end is too thin for a centre: let less stand out, take light cuts',
   bends: 'it would bend too much without the centre',
 };
 export const verdictText: Record<Verdict, string> = {

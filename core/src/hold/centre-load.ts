@@ -18,6 +18,11 @@ export interface CentreChoice {
 /** Gravity, N/kg. */
 const G = 9.81;
 
+/** Mouth of a centre hole against the end that it is in, at most. ISO 6411, practice */
+const MOUTH_SHARE = 0.6;
+/** Thinnest end that takes a centre hole: the smallest of them has its mouth in it and a rim around it, mm. */
+export const LEAST_CENTRED_MM = centreHoleRows[0].mouthMm / MOUTH_SHARE;
+
 /**
  * Centre hole for work of a diameter, with half its weight and a cutting force on the tail centre.
  * @param forceN across the axis at the tail, from the cut @param massKg of the whole piece
@@ -33,7 +38,7 @@ export function centreForLoad(
   record?: Recorder,
 ): CentreChoice | undefined {
   const loadN = Math.hypot((massKg * G) / 2, forceN);
-  const fits = centreHoleRows.filter((row) => row.mouthMm <= 0.6 * endMm);
+  const fits = centreHoleRows.filter((row) => row.mouthMm <= MOUTH_SHARE * endMm);
   if (fits.length === 0) return undefined;
   const at = (found: number) => (found < 0 ? centreHoleRows.length - 1 : found);
   const byDiameter = at(centreHoleRows.findIndex((row) => stockMm <= row.shaftUpToMm));

@@ -1,8 +1,9 @@
 import { type Chuck, chuckOf, chuckReachMm, type Lathe } from '../lathe/index.ts';
-import { insides, outsides } from '../part/index.ts';
+import { centreId, insides, outsides } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
-import { reachOf, type Workpiece } from '../work/index.ts';
+import { isFinished, reachOf, type Workpiece } from '../work/index.ts';
 import type { Recorder } from '../working/index.ts';
+import { LEAST_CENTRED_MM } from './centre-load.ts';
 import { gripPlaces, LEAST_DOG_MM, placeOn } from './grip-places.ts';
 import { FREE_DIAMETERS, type Held, heldInside, REST_DIAMETERS, wantedGripMm } from './held.ts';
 import type { Arbor, InJaws, Setup } from './schema.ts';
@@ -117,8 +118,10 @@ function inJaws(
   const overhangMm = zToMm - jawsMm;
   const overhangDiameters = overhangMm / diameterMm;
   const free = overhangDiameters <= FREE_DIAMETERS;
-  const method =
-    support === 'auto' ? (free ? 'chuck' : 'chuckAndCentre') : support === 'none' ? 'chuck' : 'chuckAndCentre';
+  const endMm = outsides(piece.part).at(-1)?.diameterMm ?? diameterMm;
+  const takesCentre = endMm >= LEAST_CENTRED_MM || isFinished(piece, centreId(piece.part.tail));
+  const wantsCentre = support === 'centre' || (support === 'auto' && !free && takesCentre);
+  const method = wantsCentre ? 'chuckAndCentre' : 'chuck';
   record?.({
     code: 'hold.overhang',
     values: { overhangMm, diameterMm, overhangDiameters, freeDiameters: FREE_DIAMETERS, method },
@@ -127,6 +130,7 @@ function inJaws(
   const problems: Problem[] = [
     ...checkSwing(piece, lathe, throughBore),
     ...checkGrip(gripMm, diameterMm, grip, chuck),
+    ...(wantsCentre && !takesCentre ? [thinForCentre(endMm)] : []),
     ...(place.poor === 'spindle'
       ? [{ code: 'hold.notIntoSpindle', path: badPath, value: lathe.spindle.boreMm, unit: 'mm' as const }]
       : []),
@@ -134,7 +138,7 @@ function inJaws(
   return {
     held: {
       method,
-      why: support !== 'auto' ? 'chosen' : method === 'chuck' ? 'shortOverhang' : 'longOverhang',
+      why: support !== 'auto' ? 'chosen' : wantsCentre ? 'longOverhang' : free ? 'shortOverhang' : 'thinEnd',
       ...{ jawsMm, rawEndMm: zToMm, overhangMm, overhangDiameters, gripMm },
       ...(onSpare ? {} : { headEndMm: zFromMm, onId: place.id }),
       wantsRest: overhangDiameters > REST_DIAMETERS,
@@ -143,6 +147,12 @@ function inJaws(
     problems,
   };
 }
+
+/** A tail centre that has no room for its hole. */
+const thinForCentre = (endMm: number): Problem => ({
+  ...{ code: 'hold.thinForCentre', path: ['support'], value: endMm, unit: 'mm' },
+  limit: Number(LEAST_CENTRED_MM.toFixed(2)),
+});
 
 /** Whether the piece goes into the lathe at all. @param throughBoreMm of it that may reach back into the spindle */
 function checkSwing(piece: Workpiece, lathe: Lathe, throughBoreMm: number): Problem[] {

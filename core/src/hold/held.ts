@@ -6,10 +6,13 @@ export const REST_DIAMETERS = 12;
 /** Shortest grip in jaws that is a grip at all, mm. FIELD 2: about 10 */
 export const SHORTEST_GRIP_MM = 10;
 
+/** Why a setup holds the piece as it does; an end can be too thin for the centre that it would want. */
+export type WhyHeld = 'chosen' | 'shortOverhang' | 'longOverhang' | 'bends' | 'thinEnd';
+
 /** How a piece is really held in a setup. zPart, mm, as the piece lies. */
 export interface Held {
   readonly method: HoldMethod;
-  readonly why: 'chosen' | 'shortOverhang' | 'longOverhang' | 'bends';
+  readonly why: WhyHeld;
   /** the jaws' tail side, or what is in their place */
   readonly jawsMm: number;
   /** the raw end at the tail */

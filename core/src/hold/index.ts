@@ -1,6 +1,6 @@
 export { type CentreDepth, centreBearsN, centreDepth, type MouthRemedy, mouthRemedy } from './centre-depth.ts';
 export { type CentreHole, centreHole, centrePilots } from './centre-hole.ts';
-export { type CentreChoice, centreForLoad } from './centre-load.ts';
+export { type CentreChoice, centreForLoad, LEAST_CENTRED_MM } from './centre-load.ts';
 export { type FacingToCentre, facingToCentre } from './facing-to-centre.ts';
 export { type GripPlace, type GripWith, gripPlaces, placeOn } from './grip-places.ts';
 export {
@@ -11,6 +11,7 @@ export {
   REST_DIAMETERS,
   SHORTEST_GRIP_MM,
   usualGripMm,
+  type WhyHeld,
   wantedGripMm,
 } from './held.ts';
 export { type HoldAnswer, heldIn } from './held-in.ts';

@@ -2,7 +2,7 @@ import { checkBarFor, SHORTEST_GRIP_MM, usualGripMm } from '../hold/index.ts';
 import { chuckOf, type Lathe } from '../lathe/index.ts';
 import type { Material } from '../material/index.ts';
 import { type Means, withToolsOf } from '../means/index.ts';
-import { type Part, resolveDrawing } from '../part/index.ts';
+import { endForEnd, type Part, resolveDrawing } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
 import type { Wishes } from '../route/index.ts';
 import { type FrozenRun, stepsOf } from '../run/index.ts';
@@ -94,24 +94,26 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     problems.push(...(bare?.problems ?? []));
     const allow = rough ? castAllowances(job.stock.allow, sizes!.allowanceMm!) : job.stock.allow;
     const spareMm = rough || stockMm === undefined ? 0 : spareGripMm(job, lathe, stockMm);
-    const blank = stockMm && part.lengthMm > 0 ? blankFor(part, stockMm, allow, spareMm) : undefined;
+    const lies = layFirst(part, job);
+    const blank = stockMm && part.lengthMm > 0 ? blankFor(lies, stockMm, allow, spareMm) : undefined;
     return {
       ...{ kind: 'open', part, problems, bar, stockMm, material, setups: [], barSizes: sizes, cleanUp: bare?.cleanUp },
-      ...(sizes && blank && { blank, piece: blankPiece(part, sizes, blank, allow) }),
+      ...(sizes && blank && { blank, piece: blankPiece(lies, sizes, blank, allow) }),
     };
   }
   const wanted = rough ? castAllowances(job.stock.allow, sizes.allowanceMm!) : job.stock.allow;
   const gripMm = rough ? 0 : spareGripMm(job, lathe, stockMm);
   const sawnMm = (job.stock.sawn ?? 0) > 0 ? job.stock.sawnMm : undefined;
   const least = Math.max(SHORTEST_GRIP_MM, stockMm / 2);
-  const sawn = sawnMm !== undefined && !rough ? asSawn(part, stockMm, wanted, gripMm, least, sawnMm) : undefined;
+  const lies = layFirst(part, job);
+  const sawn = sawnMm !== undefined && !rough ? asSawn(lies, stockMm, wanted, gripMm, least, sawnMm) : undefined;
   if (sawn && !sawn.ok)
     problems.push({
       ...{ code: 'stock.sawnShort', path: ['stock', 'sawnMm'], value: sawnMm },
       ...{ limit: Number((sawnMm! + sawn.missingMm).toFixed(2)), unit: 'mm' },
     });
   const { allow, spareGripMm: heldMm } = sawn?.ok ? sawn : { allow: wanted, spareGripMm: gripMm };
-  const blank = blankFor(part, stockMm, allow, heldMm, recorderFor?.('hold'));
+  const blank = blankFor(lies, stockMm, allow, heldMm, recorderFor?.('hold'));
   const barLengthMm = (job.stock.sawn ?? 0) >= job.quantity ? undefined : sizes.lengthMm;
   if (!rough && barLengthMm !== undefined && blank.lengthMm + allow.kerfMm > barLengthMm)
     problems.push({
@@ -124,7 +126,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   if ([...problems, ...ofBar].some((p) => p.severity !== 'warning'))
     return {
       ...{ ...known, kind: 'open', blank, setups: [], problems: [...problems, ...ofBar], cleanUp: bare },
-      piece: blankPiece(part, sizes, blank, allow),
+      piece: blankPiece(lies, sizes, blank, allow),
     };
   const means: Means = {
     lathe,
@@ -134,7 +136,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   };
   const { school, policy, own, centreSpeed } = job.route;
   const wishes: Wishes = { school, policy, own, centreSpeed, clearanceMm: allow.clearanceMm };
-  const setups = planSetups(blankPiece(part, sizes, blank, allow), job.hold.setups, means, wishes, (number) =>
+  const setups = planSetups(blankPiece(lies, sizes, blank, allow), job.hold.setups, means, wishes, (number) =>
     recorderFor ? (id) => recorderFor(number === 1 ? id : `${number}/${id}`) : undefined,
   ) as PlannedSetups;
   const overhangMm = setups[0].plan.held?.overhangMm ?? blank.lengthMm;
@@ -150,6 +152,9 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     ],
   };
 }
+
+/** The part as it lies when it is put in first: spare stock is at its headstock end then. */
+const layFirst = (part: Part, { hold }: Job): Part => (hold.setups[0]?.tail === 'left' ? endForEnd(part) : part);
 
 /** A casting has its own allowance to come off both ends, and nothing to saw. */
 const castAllowances = (allow: Allowances, allowanceMm: number): Allowances => ({

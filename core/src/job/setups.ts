@@ -72,7 +72,12 @@ export function stillWaiting(setups: readonly PlannedSetup[]): readonly Waiting[
   const onSpare = piece.marks.some((m) => m.kind === 'cutOff');
   // of all setups the last one that speaks of it knows best why
   const known = new Map(setups.flatMap((s) => s.plan.waiting).map((w) => [w.id, w]));
-  return [...known.values()].filter((w) => !isFinished(piece, w.id) && (w.why !== 'cutOff' || onSpare));
+  return [...known.values()].flatMap((w) => {
+    if (isFinished(piece, w.id)) return [];
+    if (w.why !== 'cutOff' || onSpare) return [w];
+    // it was cut off; what the saw left of the end is there still
+    return rawEndMm(piece, surfaceName(w.id).end ?? 'left') > 0 ? [{ ...w, why: 'otherEnd' }] : [];
+  });
 }
 
 /** What of a piece waits, by what it is. */

@@ -47,8 +47,10 @@ export function centreOperation(context: FitContext, record: Recorder | undefine
   const { centres } = lathe.holding;
   const live = centres.length === 0 || centres.some((c) => c.kind === 'live');
   const wanted = centreForLoad(stockMm, endMm, massKg, forceN, live ? 'live' : 'plain', record);
+  // no room for any in so thin an end
+  if (!wanted) return undefined;
   const drills = tools
-    .filter((t) => t.kind === 'centre drill' && (t.sizeMm ?? 0) <= (wanted?.pilotMm ?? 0))
+    .filter((t) => t.kind === 'centre drill' && (t.sizeMm ?? 0) <= wanted.pilotMm)
     .sort((a, b) => (b.sizeMm ?? 0) - (a.sizeMm ?? 0));
   const owned = drills[0]?.sizeMm;
   const hole = owned === undefined ? wanted : centreHole(owned);
@@ -56,7 +58,7 @@ export function centreOperation(context: FitContext, record: Recorder | undefine
   const pilotMm = hole?.pilotMm ?? 0;
   record?.({
     code: 'hold.centre',
-    values: { stockMm, endDiameterMm: endMm, wantedMm: wanted?.pilotMm ?? 0, pilotMm, mouthMm },
+    values: { stockMm, endDiameterMm: endMm, wantedMm: wanted.pilotMm, pilotMm, mouthMm },
     source: 'ISO 6411 type A',
   });
   const by = { mouth: mouthMm, pilot: pilotMm || mouthMm, asTurned: stockMm }[wishes.centreSpeed ?? 'mouth'];

@@ -46,6 +46,8 @@ export function planSetup(
     first.operations.some((o) => o.exceeds.includes('bend'));
   if (!bends) return first;
   const second = planWith(piece, { ...setup, support: 'centre' }, means, wishes, number, recorderFor);
+  // an end that takes no centre bends as it does
+  if (second.operations.length === 0) return first;
   return { ...second, held: second.held && { ...second.held, why: 'bends' } };
 }
 

@@ -47,7 +47,7 @@ export function cutOffMm(allow: Pick<Allowances, 'cutOff' | 'kerfMm'>, diameterM
 /**
  * Length of the blank to cut from the bar.
  * On spare stock: finished + facing both ends + cutting off + clearance to the jaws + grip. On the part: finished + facing both ends.
- * @param part as it is drawn, with its spigots @param spareGripMm length gripped on spare stock; 0: the part itself is gripped
+ * @param part as it lies when it is put in first, with its spigots @param spareGripMm length gripped on spare stock; 0: the part itself is gripped
  * @returns the lines, and their exact sum in mm
  */
 export function blankFor(

@@ -6,7 +6,7 @@ import type { Mark, Workpiece } from './workpiece.ts';
 /**
  * The blank before anything is cut: a length of bar or tube, or a casting with its own allowance all over. A bar that is not round is
  * as thick as it is over its corners.
- * @param part as it is drawn
+ * @param part as it lies when it is put in first, its spare stock at the headstock
  */
 export function blankPiece(part: Part, sizes: BarSizes, blank: Blank, allow: Allowances): Workpiece {
   const rough = roughShape(part, sizes);

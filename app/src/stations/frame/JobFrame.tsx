@@ -91,8 +91,9 @@ export function JobFrame({
   const { unit } = job.drawing;
   const [glass, setGlass] = useState(false);
   const [glassOver, setGlassOver] = useState<GlassWindow>();
-  const part = setup?.piece.part ?? planned.part;
   const inLathe = setup ?? planned.setups[0];
+  const blank = inLathe?.piece ?? (planned.kind === 'open' ? planned.piece : undefined);
+  const part = (showHolding ? blank?.part : undefined) ?? planned.part;
   const view = useMemo(() => {
     const shown = (mm: number) => shortLength(mm, unit, drawingDecimals(unit) + 1);
     return {
@@ -116,13 +117,11 @@ export function JobFrame({
       besides: true,
       overall: outsides(part).length > 0 ? `${shown(part.lengthMm)} ${unit}` : '',
       held: showHolding ? inLathe?.plan.held : undefined,
-      metal: showHolding
-        ? (inLathe?.piece ?? (planned.kind === 'open' ? planned.piece : undefined))?.contour
-        : undefined,
+      metal: showHolding ? blank?.contour : undefined,
       bent,
       cut,
     };
-  }, [planned, part, inLathe, selected, selectedEnd, unit, job.drawing, showHolding, cut, bent]);
+  }, [part, blank, inLathe, selected, selectedEnd, unit, job.drawing, showHolding, cut, bent]);
   const picture = useMemo(() => stripPicture(part, { ...view, width, height: 236 }), [part, view, width]);
   const step = (by: 1 | -1) => {
     const ids = [...outsides(part), ...insides(part)].map((f) => f.id);
