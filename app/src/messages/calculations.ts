@@ -16,6 +16,8 @@ export const calculationSentences: Record<string, string> = {
   'limit.general': 'General tolerance of a linear size by ISO 2768-1.',
   'gauge.decide':
     'Judges readings against limits with the instrument’s uncertainty, and tells what readings that do not agree mean.',
+  'job.plan':
+    'A whole job planned: what holds it in each setup, every operation with its passes and settings, the metal before and after, what waits and why.',
   'run.begin': 'A planned holding of a job as a run that is followed at the lathe, all of its steps frozen.',
   'run.after':
     'The step to do after the events of a run, with every number the page would show, what is asked back and what can be done.',

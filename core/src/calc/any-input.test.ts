@@ -38,6 +38,7 @@ const event = {
   ...{ piece: 1, device: '00000000-0000-4000-8000-000000000203', seq: 1, parents: [], at: '2026-01-12T09:00:00.000Z' },
 };
 const good: Record<string, Record<string, unknown>> = {
+  'job.plan': { job: onIt, shop },
   'length.read': { text: '1 3/8', unit: 'in' },
   'limit.shaft': { nominalMm: 28, letter: 'h', grade: 7 },
   'limit.hole': { nominalMm: 28, letter: 'S', grade: 7 },

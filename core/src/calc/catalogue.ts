@@ -10,6 +10,7 @@ import type { Calculation } from './entry.ts';
 import { fitting } from './fitting.ts';
 import { holding } from './holding.ts';
 import { latheWork } from './lathe-work.ts';
+import { planning } from './planning.ts';
 import { running } from './running.ts';
 import { stocking } from './stocking.ts';
 import { truing } from './truing.ts';
@@ -27,6 +28,7 @@ export const catalogue: readonly Calculation[] = [
   ...drawer,
   ...latheWork,
   ...holding,
+  ...planning,
   ...running,
 ];
 

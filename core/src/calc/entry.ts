@@ -21,6 +21,12 @@ export type CalcResult =
       }[];
     };
 
+/** Problems and nothing else are a refusal; an answer may have problems among the rest of it. */
+function isRefusal(result: unknown): result is Extract<CalcResult, { ok: false }> {
+  if (typeof result !== 'object' || result === null || !('problems' in result)) return false;
+  return Array.isArray(result.problems) && Object.keys(result).length === 1;
+}
+
 /** Types one entry of the catalogue from its schemas; the only place where the types are loosened. */
 export function calculation<I extends z.ZodType, O extends z.ZodType>(entry: {
   name: string;
@@ -38,9 +44,7 @@ export function calculation<I extends z.ZodType, O extends z.ZodType>(entry: {
     ...entry,
     run: (input: never, record) => {
       const result = entry.run(input, record);
-      if (typeof result === 'object' && result !== null && 'problems' in result && Array.isArray(result.problems))
-        return { ok: false, problems: result.problems };
-      return { ok: true, result };
+      return isRefusal(result) ? { ok: false, problems: result.problems } : { ok: true, result };
     },
   };
 }

@@ -1,9 +1,7 @@
-import { type CutSetup, evaluateCut, type School } from '../cutting/index.ts';
+import { type CutHold, type CutSetup, evaluateCut, type School } from '../cutting/index.ts';
 import { dialScale, type Feed } from '../lathe/index.ts';
-import type { Shaft } from '../mechanics/index.ts';
 import type { Tool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
-import { cutHold } from './bending.ts';
 import { cutToolOf } from './cut-tool.ts';
 import type { FitContext } from './fit-context.ts';
 import { settingOf } from './hand-setting.ts';
@@ -22,8 +20,8 @@ export interface CutWish {
   readonly zFromMm: number;
   readonly zToMm: number;
   readonly tool: Tool;
-  readonly shaft: Shaft;
-  readonly bendAllowedMm: number;
+  /** how it is carried where it bends most, and how much it may */
+  readonly hold: CutHold;
   readonly depthCapMm: number;
   readonly depthCapBy: Limiter;
   readonly feedCapMm: number;
@@ -38,6 +36,14 @@ export interface FittedCut {
   readonly minutes: number;
 }
 
+/** A combination that was tried: its passes are written out when it is the one that is taken. */
+type Tried = Omit<FittedCut, 'passes'> & {
+  readonly depths: readonly number[];
+  readonly passMin: number;
+  readonly count: number;
+  readonly feed: Feed | undefined;
+};
+
 /** Depths of n passes that end on lines of the dial, sum exactly the stock, and differ by no more than a line. */
 export function passDepths(radialMm: number, count: number, lineMm: number): number[] {
   const reached = Array.from({ length: count + 1 }, (_, i) =>
@@ -47,14 +53,14 @@ export function passDepths(radialMm: number, count: number, lineMm: number): num
   return depths.every((d) => d > 0) ? depths : Array.from({ length: count }, () => radialMm / count);
 }
 
-/** A wish as the cutting engine is asked about it, carried where it bends most. */
+/** A wish as the cutting engine is asked about it. */
 function setupOf(context: FitContext, wish: CutWish): CutSetup {
   const { material, lathe } = context.means;
-  const { held, speeds, feeds, policy } = context;
+  const { speeds, feeds, policy } = context;
   return {
     ...{ material, lathe, feeds, policy, table: speeds, tool: cutToolOf(wish.tool) },
     ...{ operation: 'turning', diameterMm: wish.fromMm },
-    hold: cutHold(wish.shaft, held, wish),
+    hold: wish.hold,
   };
 }
 
@@ -98,8 +104,8 @@ export function fitCut(
   const usable = context.feeds.filter((feed) => feed.mmPerRev <= wish.feedCapMm + 1e-9).toReversed();
   const feeds: (Feed | undefined)[] = usable.length > 0 ? usable.slice(0, 8) : [context.feeds[0]];
   const lengthMm = wish.zToMm - wish.zFromMm + 2;
-  let best: (FittedCut & { count: number; feed: Feed | undefined }) | undefined;
-  let last: (FittedCut & { count: number; feed: Feed | undefined }) | undefined;
+  let best: Tried | undefined;
+  let last: Tried | undefined;
   let stopper: Limiter | undefined;
   for (let count = fewest; count <= fewest + (fixedPasses ? 0 : MORE_PASSES); count++) {
     if (best && count > best.count + 1) break;
@@ -110,14 +116,7 @@ export function fitCut(
       if (!tried) return undefined;
       const passMin = lengthMm / (tried.setting.feedMmPerRev * tried.setting.rpm) + HANDLING_MIN;
       const decidedBy = stopper ?? (count === 1 && radialMm < wish.depthCapMm - 1e-9 ? 'stock' : wish.depthCapBy);
-      const fitted = {
-        ...tried,
-        passes: passesOf(wish.fromMm, depths, passMin),
-        decidedBy,
-        minutes: passMin * count,
-        count,
-        feed,
-      };
+      const fitted: Tried = { ...tried, depths, passMin, decidedBy, minutes: passMin * count, count, feed };
       if (tried.exceeds.length === 0) {
         if (!best || fitted.minutes < best.minutes) best = fitted;
         break;
@@ -130,11 +129,12 @@ export function fitCut(
   }
   const found = best ?? last;
   if (!found) return undefined;
+  const { depths, passMin, count: _count, feed, ...rest } = found;
+  const cut = { ...rest, passes: passesOf(wish.fromMm, depths, passMin) };
   if (record) {
-    tellPlan(wish, found, lengthMm, record);
-    evaluate(setup, Math.max(...found.passes.map((p) => p.depthMm)), found.feed, school, record);
+    tellPlan(wish, cut, lengthMm, record);
+    evaluate(setup, Math.max(...depths), feed, school, record);
   }
-  const { count: _count, feed: _feed, ...cut } = found;
   return cut;
 }
 

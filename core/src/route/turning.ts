@@ -8,7 +8,7 @@ import type { Outside } from '../part/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
-import { roughedShaft, worstBendPerN } from './bending.ts';
+import { cutHold, roughedShaft, worstBendPerN } from './bending.ts';
 import type { FitContext } from './fit-context.ts';
 import { answerOf, type CutWish, type FittedCut, fitCut } from './fit-cut.ts';
 import { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
@@ -144,6 +144,7 @@ export function roughLevel(
   if (!tool || startMm - toMm < 0.02) return undefined;
   const zFromMm = level.shoulder ? level.zFromMm + SHOULDER_LEFT_MM : level.zFromMm;
   const shaft = roughedShaft(context.shaft, context.piece, context.held, zFromMm, toMm);
+  const hold = cutHold(shaft, context.held, { zFromMm, zToMm: endMm, bendAllowedMm: level.allowanceMm / 2 });
   const wishFor = (school: School): CutWish => {
     const cap = depthCap(context, tool, school);
     return {
@@ -152,8 +153,7 @@ export function roughLevel(
       zFromMm,
       zToMm: endMm,
       tool,
-      shaft,
-      bendAllowedMm: level.allowanceMm / 2,
+      hold,
       depthCapMm: cap.mm,
       depthCapBy: cap.by,
       feedCapMm:
@@ -229,17 +229,18 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
   const tool = toolFor(context.means.tools, 'finisher');
   if (!tool || level.allowanceMm <= 0 || last.kind === 'tooFine') return [];
   const tolerance = toleranceMm(feature.limits);
-  const { shaft } = context;
+  const bendAllowedMm = tolerance / 4;
+  const { zFromMm } = level;
+  const hold = cutHold(context.shaft, context.held, { zFromMm, zToMm: feature.zToMm, bendAllowedMm });
   const finishCap = finishCapMm(tool, feature.raUm);
   const cut = (fromMm: number, toMm: number, suffix: string) => {
     const wishFor = (school: School): CutWish => ({
       fromMm,
       toMm,
-      zFromMm: level.zFromMm,
+      zFromMm,
       zToMm: feature.zToMm,
       tool,
-      shaft,
-      bendAllowedMm: tolerance / 4,
+      hold,
       depthCapMm: (fromMm - toMm) / 2,
       depthCapBy: 'finish',
       feedCapMm: school === 'machineFirst' ? finishCap : Math.min(finishCap, USUAL_FINISH_FEED),

@@ -1,0 +1,164 @@
+import { z } from 'zod';
+import type { Contour } from '../contour/index.ts';
+import { instrumentSchema } from '../gauge/index.ts';
+import { HOLD_METHODS, setupSchema, WAITS } from '../hold/index.ts';
+import { type PlannedJob, type PlannedSetup, planJob, stillWaiting, storedJobSchema } from '../job/index.ts';
+import { storedLatheSchema } from '../lathe/index.ts';
+import { materialSchema } from '../material/index.ts';
+import type { Problem } from '../quantity/index.ts';
+import type { Operation } from '../route/index.ts';
+import { barSchema } from '../stock/index.ts';
+import { storedToolSchema } from '../tool/index.ts';
+import { calculation } from './entry.ts';
+
+const text = z.string();
+const number = z.number();
+/** A closed half-section: loops of corners from the axis outwards; `bulge` is that of the arc to the next corner, tan of a quarter of its angle. */
+const contour = z.object({
+  loops: z.array(z.array(z.object({ zMm: number, rMm: number, bulge: number.optional() }))),
+});
+const problem = z.object({
+  code: text,
+  path: z.array(z.union([text, number])),
+  severity: z.enum(['error', 'warning']),
+  value: z.union([text, number]).optional(),
+  limit: z.union([text, number]).optional(),
+  unit: text.optional(),
+});
+const waiting = z.object({ id: text, why: z.enum(WAITS) });
+const operation = z.object({
+  id: text,
+  kind: text,
+  featureId: text.optional(),
+  zFromMm: number,
+  zToMm: number,
+  toolId: text.optional(),
+  instrumentId: text.optional(),
+  rpm: number.optional(),
+  speedLabel: text.optional(),
+  feedMmPerRev: number.optional(),
+  feedLabel: text.optional(),
+  passes: z.array(z.object({ depthMm: number, diameterBeforeMm: number, diameterAfterMm: number, minutes: number })),
+  targetMm: number.optional(),
+  limits: z.object({ upperMm: number, lowerMm: number }).optional(),
+  powerKw: number.optional(),
+  bendMm: number.optional(),
+  bendAllowedMm: number.optional(),
+  gripShare: number.optional(),
+  exceeds: z.array(text),
+  minutes: number,
+});
+const setup = z.object({
+  number,
+  setup: setupSchema,
+  /** how it is cut off its spare stock before */
+  cutOff: z.enum(['saw', 'slot']).optional(),
+  held: z
+    .object({
+      method: z.enum(HOLD_METHODS),
+      onId: text.optional(),
+      onMm: number,
+      gripMm: number,
+      jawsMm: number,
+      overhangMm: number,
+      chuckId: text,
+      maxRpm: number,
+    })
+    .optional(),
+  /** the metal as it is put in, and as it is left; this setup's end at the tailstock is on the right */
+  before: contour,
+  operations: z.array(operation),
+  after: contour,
+  waiting: z.array(waiting),
+  minutes: number,
+});
+
+const isObject = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null;
+/** A job as a file has it, or the job itself. */
+const jobIn = z.preprocess(
+  (given) => (isObject(given) && given.format === 'whelk.job' ? given.job : given),
+  storedJobSchema,
+);
+/** A shop file, or the lists of one that jobs refer to. */
+const shopIn = z.object({
+  lathes: z.array(storedLatheSchema).max(100),
+  bars: z.array(barSchema).max(2000),
+  tools: z.array(storedToolSchema).max(2000),
+  instruments: z.array(instrumentSchema).max(500),
+  materials: z.array(materialSchema).max(500).default([]),
+});
+
+const toldProblem = ({ code, path, severity, value, limit, unit }: Problem): z.input<typeof problem> => ({
+  ...{ code, path: [...path], severity: severity ?? 'error' },
+  ...{ value, limit, unit },
+});
+const toldContour = ({ loops }: Contour): z.input<typeof contour> => ({
+  loops: loops.map((loop) => loop.map(({ zMm, rMm, bulge }) => ({ zMm, rMm, ...(bulge ? { bulge } : {}) }))),
+});
+
+function toldOperation(o: Operation): z.input<typeof operation> {
+  const { id, kind, featureId, zFromMm, zToMm, toolId, instrumentId, setting, loads, targetMm, limits, minutes } = o;
+  return {
+    ...{ id, kind, featureId, zFromMm, zToMm, toolId, instrumentId, targetMm, minutes, exceeds: [...o.exceeds] },
+    ...{ rpm: setting?.rpm, speedLabel: setting?.speedLabel },
+    ...{ feedMmPerRev: setting?.feedMmPerRev, feedLabel: setting?.feedLabel },
+    passes: o.passes.map((p) => ({ ...p })),
+    limits: limits && { upperMm: limits.upperMm, lowerMm: limits.lowerMm },
+    ...{ powerKw: loads?.powerKw, bendMm: loads?.bendMm, bendAllowedMm: loads?.bendAllowedMm },
+    gripShare: loads?.gripShare,
+  };
+}
+
+function toldSetup({ number: n, setup: chosen, cutOff, piece, plan }: PlannedSetup): z.input<typeof setup> {
+  const { held } = plan;
+  return {
+    ...{ number: n, setup: chosen, cutOff, minutes: plan.minutes },
+    held: held && {
+      ...{ method: held.method, onId: held.onId, onMm: held.onMm, gripMm: held.gripMm, jawsMm: held.jawsMm },
+      ...{ overhangMm: held.overhangMm, chuckId: held.chuckId, maxRpm: held.maxRpm },
+    },
+    before: toldContour(piece.contour),
+    operations: plan.operations.map(toldOperation),
+    after: toldContour(plan.after.contour),
+    waiting: plan.waiting.map(({ id, why }) => ({ id, why })),
+  };
+}
+
+const blankOf = ({ blank }: PlannedJob) =>
+  blank && { lengthMm: blank.lengthMm, diameterMm: blank.diameterMm, spareGripMm: blank.spareGripMm };
+
+/** A whole job planned, for scripts and for checks from outside. */
+export const planning = [
+  calculation({
+    name: 'job.plan',
+    tab: 'holding',
+    input: z.strictObject({ job: jobIn, shop: shopIn }),
+    output: z.object({
+      kind: z.enum(['open', 'planned']),
+      problems: z.array(problem),
+      part: z.object({
+        lengthMm: number,
+        surfaces: z.array(z.looseObject({ id: text, kind: text, side: text, zFromMm: number, zToMm: number })),
+      }),
+      blank: z.object({ lengthMm: number, diameterMm: number, spareGripMm: number }).optional(),
+      setups: z.array(setup),
+      /** what no setup cuts */
+      waiting: z.array(waiting),
+    }),
+    run: ({ job, shop }) => {
+      const planned = planJob(job, shop);
+      return {
+        kind: planned.kind,
+        // a plan with problems is a plan: they are part of the answer
+        problems: planned.problems.map(toldProblem),
+        part: {
+          lengthMm: planned.part.lengthMm,
+          surfaces: planned.part.surfaces.map((s) => ({ ...s })),
+        },
+        blank: blankOf(planned),
+        setups: planned.setups.map(toldSetup),
+        waiting: stillWaiting(planned.setups).map(({ id, why }) => ({ id, why })),
+      };
+    },
+  }),
+];
