@@ -1,11 +1,11 @@
 import type { Material } from '@whelk/core/material';
 import type { LengthUnit } from '@whelk/core/quantity';
 import { useState } from 'react';
-import { CentreDesk } from '../../ui/centres/CentreDesk.tsx';
-import { Easing } from '../../ui/centres/Easing.tsx';
-import { FacingDesk } from '../../ui/centres/FacingDesk.tsx';
+import { CentreDesk } from '../../desks/centres/CentreDesk.tsx';
+import { Easing } from '../../desks/centres/Easing.tsx';
+import { FacingDesk } from '../../desks/centres/FacingDesk.tsx';
+import { boxMm, LengthBox } from '../../desks/truing/LengthBox.tsx';
 import { fromJson } from '../../ui/from-json.tsx';
-import { boxMm, LengthBox } from '../../ui/truing/LengthBox.tsx';
 import { UnitOfPage } from '../../ui/unit.ts';
 
 /** Centre holes and the heat on a tail centre, on their own. */

@@ -1,9 +1,9 @@
 import type { LengthUnit } from '@whelk/core/quantity';
 import { barsForBore, type HolderRecord, isCodeFault, type OwnedBar, readHolder } from '@whelk/core/tool';
 import { useState } from 'react';
+import { boxMm, LengthBox } from '../../desks/truing/LengthBox.tsx';
 import { inUnit } from '../../messages/in-unit.ts';
 import { barVerdictNames, bodyNames } from '../../messages/inserts.ts';
-import { boxMm, LengthBox } from '../../ui/truing/LengthBox.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 
 /** Bars of the drawer against a bore: which enter, come out again, reach, and stand stiff. */

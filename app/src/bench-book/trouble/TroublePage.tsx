@@ -1,8 +1,8 @@
 import { decideCut, edgeLifeMin, thinnestChipMm } from '@whelk/core/cutting';
 import { builtUpBelowMPerMin, type Conditions, conditionsOfCut } from '@whelk/core/trouble';
+import { KnownBeside, useKnownBeside } from '../../desks/trouble/KnownBeside.tsx';
+import { TroubleList } from '../../desks/trouble/TroubleList.tsx';
 import { fromJson } from '../../ui/from-json.tsx';
-import { KnownBeside, useKnownBeside } from '../../ui/trouble/KnownBeside.tsx';
-import { TroubleList } from '../../ui/trouble/TroubleList.tsx';
 import { UnitOfPage } from '../../ui/unit.ts';
 import { Sentence } from '../speeds/Sentence.tsx';
 import { type Bench, setupOf } from '../speeds/state.ts';

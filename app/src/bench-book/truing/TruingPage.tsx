@@ -1,7 +1,7 @@
 import type { Lathe } from '@whelk/core/lathe';
 import { useState } from 'react';
+import { TruingDesk } from '../../desks/truing/TruingDesk.tsx';
 import { fromJson } from '../../ui/from-json.tsx';
-import { TruingDesk } from '../../ui/truing/TruingDesk.tsx';
 import { UnitOfPage } from '../../ui/unit.ts';
 
 /** Truing on its own: chucks of a lathe of the shop, or the usual ones. */

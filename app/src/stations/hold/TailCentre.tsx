@@ -1,9 +1,9 @@
 import type { Job, PlannedSetup } from '@whelk/core/job';
 import { outsides } from '@whelk/core/part';
 import { rawEndMm, reachOf } from '@whelk/core/work';
+import { CentreDesk } from '../../desks/centres/CentreDesk.tsx';
+import { Easing } from '../../desks/centres/Easing.tsx';
 import { inUnit } from '../../messages/in-unit.ts';
-import { CentreDesk } from '../../ui/centres/CentreDesk.tsx';
-import { Easing } from '../../ui/centres/Easing.tsx';
 
 /** The tail centre of this job: its hole, and when it is eased. */
 export default function TailCentre({ job, setup }: { job: Job; setup: PlannedSetup }) {

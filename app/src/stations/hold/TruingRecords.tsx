@@ -2,8 +2,8 @@ import type { Job } from '@whelk/core/job';
 import type { Lathe } from '@whelk/core/lathe';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { amount } from '../../ui/truing/readings.ts';
-import { deskNames, TruingDesk } from '../../ui/truing/TruingDesk.tsx';
+import { amount } from '../../desks/truing/readings.ts';
+import { deskNames, TruingDesk } from '../../desks/truing/TruingDesk.tsx';
 
 type Record = NonNullable<Job['hold']['truings']>[number];
 interface Props {

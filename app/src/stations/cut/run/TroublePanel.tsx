@@ -3,8 +3,8 @@ import { feedsOf, fixedSpeeds } from '@whelk/core/lathe';
 import type { FrozenRun, RunState } from '@whelk/core/run';
 import { currentStep, stockOf } from '@whelk/core/run';
 import { builtUpBelowMPerMin, type Conditions } from '@whelk/core/trouble';
-import { KnownBeside, useKnownBeside } from '../../../ui/trouble/KnownBeside.tsx';
-import { TroubleList } from '../../../ui/trouble/TroubleList.tsx';
+import { KnownBeside, useKnownBeside } from '../../../desks/trouble/KnownBeside.tsx';
+import { TroubleList } from '../../../desks/trouble/TroubleList.tsx';
 import { Panel } from './Panel.tsx';
 
 interface Props {

@@ -1,8 +1,8 @@
 import { facingToCentre } from '@whelk/core/hold';
 import { type LengthUnit, shortLength } from '@whelk/core/quantity';
 import { useState } from 'react';
+import { Working } from '../../ui/working/Working.tsx';
 import { boxMm, LengthBox } from '../truing/LengthBox.tsx';
-import { Working } from '../working/Working.tsx';
 
 /** Facing up to a tail centre: how far in, what is left, and how that comes off. */
 export function FacingDesk({ unit }: { unit: LengthUnit }) {

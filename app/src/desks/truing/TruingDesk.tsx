@@ -1,7 +1,7 @@
 import { castingRunoutMm } from '@whelk/core/hold';
 import { type Chuck, type Truing, truingOf, usualTruing } from '@whelk/core/lathe';
 import { useState } from 'react';
-import { AllowanceField } from '../number-field/AllowanceField.tsx';
+import { AllowanceField } from '../../ui/number-field/AllowanceField.tsx';
 import { FirstMounting } from './FirstMounting.tsx';
 import { type JawResult, JawTruing } from './JawTruing.tsx';
 import { boxMm, LengthBox } from './LengthBox.tsx';

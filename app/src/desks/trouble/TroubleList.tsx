@@ -10,7 +10,7 @@ import {
 import { useState } from 'react';
 import { inUnit } from '../../messages/in-unit.ts';
 import { causeText, changeText, evidenceText, symptomText } from '../../messages/trouble.ts';
-import { feed as feedText, feedUnit } from '../format.ts';
+import { feed as feedText, feedUnit } from '../../ui/format.ts';
 
 interface Props {
   readonly conditions: Conditions;

@@ -6,9 +6,9 @@ import { inchParts } from '@whelk/core/stock';
 import type { Recorder } from '@whelk/core/working';
 import { useState } from 'react';
 import { inUnit } from '../../messages/in-unit.ts';
-import { PictureView } from '../strip/PictureView.tsx';
+import { PictureView } from '../../ui/strip/PictureView.tsx';
+import { Working } from '../../ui/working/Working.tsx';
 import { boxMm, LengthBox } from '../truing/LengthBox.tsx';
-import { Working } from '../working/Working.tsx';
 
 interface Props {
   readonly unit: LengthUnit;

@@ -1,5 +1,5 @@
 import { type LengthUnit, parseLength } from '@whelk/core/quantity';
-import { TextField } from '../number-field/TextField.tsx';
+import { TextField } from '../../ui/number-field/TextField.tsx';
 
 /** A length that is only needed here: typed text with its fault beside it. */
 export function LengthBox({

@@ -1,8 +1,8 @@
 import type { Material } from '@whelk/core/material';
 import { type Warming, warmingOf } from '@whelk/core/mechanics';
 import { type LengthUnit, shortLength } from '@whelk/core/quantity';
-import { power } from '../format.ts';
-import { Working } from '../working/Working.tsx';
+import { power } from '../../ui/format.ts';
+import { Working } from '../../ui/working/Working.tsx';
 
 /** Growth of the work that a plain centre bears before it is eased, mm. */
 const EASE_MM = 0.03;

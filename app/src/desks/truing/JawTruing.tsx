@@ -4,9 +4,9 @@ import { jawsPicture } from '@whelk/core/picture';
 import { parseLength, type TypedLength } from '@whelk/core/quantity';
 import type { Recorder } from '@whelk/core/working';
 import { useState } from 'react';
-import { TextField } from '../number-field/TextField.tsx';
-import { PictureView } from '../strip/PictureView.tsx';
-import { Working } from '../working/Working.tsx';
+import { TextField } from '../../ui/number-field/TextField.tsx';
+import { PictureView } from '../../ui/strip/PictureView.tsx';
+import { Working } from '../../ui/working/Working.tsx';
 import { amount, asShown, type IndicatorSense, readFour } from './readings.ts';
 import { SenseFields } from './SenseFields.tsx';
 
