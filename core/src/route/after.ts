@@ -1,5 +1,5 @@
 import { type Contour, cutAway, ring } from '../contour/index.ts';
-import { centreHoleRows, centreId, edgeOf, facesOf, type Part, roundOf } from '../part/index.ts';
+import { centreHoleRows, centreId, edgeOf, facesOf, type Part, roundOf, type SurfaceId } from '../part/index.ts';
 import { type FinishedBy, faceTowards, reachOf, type Workpiece } from '../work/index.ts';
 import type { Operation } from './plan.ts';
 
@@ -73,8 +73,18 @@ function chamferContour(part: Part, { featureId = '', zToMm }: Operation): Conto
   };
 }
 
+/** Shoulders by their place: faces of the outside that look to the tail. zPart, mm. */
+const shouldersOf = (part: Part): ReadonlyMap<number, SurfaceId> =>
+  new Map(
+    facesOf(part).flatMap((f) => (f.side === 'outside' && f.towards === 'right' ? [[f.zFromMm, f.id] as const] : [])),
+  );
+
 /** Surfaces that an operation finishes. */
-function finishes(part: Part, { kind, featureId = '' }: Operation): readonly string[] {
+function finishes(
+  part: Part,
+  { kind, featureId = '' }: Operation,
+  shoulders: ReadonlyMap<number, SurfaceId>,
+): readonly SurfaceId[] {
   switch (kind) {
     case 'face':
       return [faceTowards(part, 'right')];
@@ -87,10 +97,9 @@ function finishes(part: Part, { kind, featureId = '' }: Operation): readonly str
       return edge ? [edge.id] : [];
     }
     case 'shoulder': {
-      const z = roundOf(part, featureId)?.zFromMm;
-      return facesOf(part).flatMap((f) =>
-        f.side === 'outside' && f.zFromMm === z && f.towards === 'right' ? [f.id] : [],
-      );
+      const round = roundOf(part, featureId);
+      const id = round && shoulders.get(round.zFromMm);
+      return id === undefined ? [] : [id];
     }
     default:
       return [];
@@ -101,7 +110,8 @@ function finishes(part: Part, { kind, featureId = '' }: Operation): readonly str
 export function afterOperations(piece: Workpiece, operations: readonly Operation[], number: number): Workpiece {
   const swept = operations.flatMap((o) => sweptBy(piece, o) ?? []);
   const finished: Record<string, FinishedBy> = { ...piece.finished };
+  const shoulders = shouldersOf(piece.part);
   for (const o of operations)
-    for (const id of finishes(piece.part, o)) finished[id] = { setup: number, operationId: o.id };
+    for (const id of finishes(piece.part, o, shoulders)) finished[id] = { setup: number, operationId: o.id };
   return { ...piece, contour: swept.length === 0 ? piece.contour : cutAway(piece.contour, ...swept), finished };
 }

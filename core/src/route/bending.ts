@@ -57,14 +57,15 @@ export function finishedShaft(piece: Workpiece, held: Held, modulusGPa: number):
  * The work while a length is roughed: finished diameters left of a place (zPart), one diameter from there to the tail. Where the raw
  * metal is stepped, as a casting's is, it is nowhere thicker towards the tail than it will be by much: its finished shape is the safe
  * answer.
+ * @param stepped whether the raw metal has steps of its own, as {@link isStepped} tells
  */
-export function roughedShaft(finished: Shaft, piece: Workpiece, held: Held, fromMm: number, diameterMm: number): Shaft {
-  if (isStepped(piece)) return finished;
+export function roughedShaft(finished: Shaft, stepped: boolean, held: Held, fromMm: number, diameterMm: number): Shaft {
+  if (stepped) return finished;
   return thickerFrom(finished, Math.max(0, fromMm - originMm(held)), diameterMm);
 }
 
 /** Whether the metal that is still raw has steps of its own. */
-function isStepped(piece: Workpiece): boolean {
+export function isStepped(piece: Workpiece): boolean {
   const raw = outsides(piece.part).filter((f) => !isFinished(piece, f.id));
   return new Set(raw.map((f) => standingMm(piece, f.zFromMm, f.zToMm))).size > 1;
 }
@@ -87,7 +88,7 @@ export function holdOfCut(piece: Workpiece, held: Held, modulusGPa: number, oper
   const { loads, targetMm, kind, zFromMm, zToMm } = operation;
   if (!loads || targetMm === undefined) return undefined;
   const finished = finishedShaft(piece, held, modulusGPa);
-  const shaft = kind === 'rough' ? roughedShaft(finished, piece, held, zFromMm, targetMm) : finished;
+  const shaft = kind === 'rough' ? roughedShaft(finished, isStepped(piece), held, zFromMm, targetMm) : finished;
   return cutHold(shaft, held, { zFromMm, zToMm, bendAllowedMm: loads.bendAllowedMm });
 }
 

@@ -19,6 +19,8 @@ export interface FitContext {
   readonly feeds: readonly Feed[];
   /** the work with its finished diameters */
   readonly shaft: Shaft;
+  /** whether the metal that is still raw has steps of its own */
+  readonly stepped: boolean;
   /** largest diameter of the piece as it is put in, mm */
   readonly stockMm: number;
 }

@@ -10,7 +10,7 @@ import { type Problem, under } from '../quantity/index.ts';
 import { toolFor } from '../tool/index.ts';
 import { cutOffSpare, isFinished, lying, reachOf, standingMm, type Workpiece } from '../work/index.ts';
 import { afterOperations } from './after.ts';
-import { finishedShaft } from './bending.ts';
+import { finishedShaft, isStepped } from './bending.ts';
 import { centreHoleDepthMm, wantsCentreHole } from './centre.ts';
 import { chamferOperation, openingOperations, shoulderOperation, touchAgainOperation } from './ends.ts';
 import type { FitContext } from './fit-context.ts';
@@ -87,6 +87,7 @@ function planWith(
     policy: wishes.policy ?? usualPolicy,
     feeds: feedsOf(lathe),
     shaft: finishedShaft(piece, held, means.material.modulusGPa),
+    stepped: isStepped(piece),
     stockMm: reachOf(piece).largestMm,
   };
   const within = reachFromTail(piece, held, wishes.clearanceMm);

@@ -143,7 +143,7 @@ export function roughLevel(
   const tool = toolFor(context.means.tools, 'rougher');
   if (!tool || startMm - toMm < 0.02) return undefined;
   const zFromMm = level.shoulder ? level.zFromMm + SHOULDER_LEFT_MM : level.zFromMm;
-  const shaft = roughedShaft(context.shaft, context.piece, context.held, zFromMm, toMm);
+  const shaft = roughedShaft(context.shaft, context.stepped, context.held, zFromMm, toMm);
   const hold = cutHold(shaft, context.held, { zFromMm, zToMm: endMm, bendAllowedMm: level.allowanceMm / 2 });
   const wishFor = (school: School): CutWish => {
     const cap = depthCap(context, tool, school);
