@@ -1,8 +1,9 @@
-import { type Job, type Shop, type Way, waysOfHolding } from '@whelk/core/job';
-import { useDeferredValue, useMemo, useState } from 'react';
+import type { Job, Shop, Way } from '@whelk/core/job';
+import { useState } from 'react';
 import { reasonText, wayName } from '../../messages/ways.ts';
 import { minutes } from '../../ui/format.ts';
 import { useUnit } from '../../ui/unit.ts';
+import { useWays } from './useWays.ts';
 
 /** How many that do not do are shown before the rest is asked for. */
 const SHOWN = 3;
@@ -21,9 +22,9 @@ export default function Proposals({
   onHold: (way: Way) => void;
 }) {
   const pageUnit = useUnit();
-  const late = useDeferredValue(job);
-  const ways = useMemo(() => waysOfHolding(late, shop, number), [late, shop, number]);
+  const ways = useWays(job, shop, number);
   const [all, setAll] = useState(false);
+  if (!ways) return <p className="muted">Comparing the ways…</p>;
   const good = ways.filter((w) => w.does && w.owned);
   const rest = ways.filter((w) => !(w.does && w.owned));
   if (ways.length === 0) return <p className="muted">Choose a lathe and a bar: the ways to hold it follow.</p>;
