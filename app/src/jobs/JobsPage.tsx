@@ -1,3 +1,4 @@
+import type { Problem } from '@whelk/core/quantity';
 import { MoreVertical } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { wordProblem } from '../messages/problems.ts';
@@ -151,7 +152,7 @@ function NewJob({ onCancel }: { onCancel: () => void }) {
   const [title, setTitle] = useState('');
   const [tried, setTried] = useState(false);
   const [refused, setRefused] = useState('');
-  const problem =
+  const problem: Problem | undefined =
     title.length > 80
       ? { code: 'input.tooBig', path: [], limit: '80 characters' }
       : tried && title.trim() === ''

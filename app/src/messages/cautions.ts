@@ -1,5 +1,7 @@
+import type { Caution } from '@whelk/core/route';
+
 /** One short line at the step where it matters. The machine's manual, local rules and qualified instruction come first. */
-const cautions: Record<string, string> = {
+const cautions: Record<Caution, string> = {
   keyOut: 'Key out of the chuck. Turn the work one full turn by hand before power.',
   gentleStart: 'Screwed nose: start and stop gently, never cut in reverse. Key out of the chuck.',
   lockCarriage: 'Lock the carriage before facing; unlock it after. Eye protection on.',
@@ -42,6 +44,5 @@ const materialCautions: Record<string, string> = {
   fumesWhenHot: 'Gives off harmful fumes when hot: no smoking, clear the chips.',
 };
 
-export const cautionText = (code: string | undefined): string | undefined =>
-  code === undefined ? undefined : cautions[code];
+export const cautionText = (code: Caution | undefined): string | undefined => code && cautions[code];
 export const materialCautionText = (code: string): string => materialCautions[code] ?? code;

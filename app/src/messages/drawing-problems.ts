@@ -2,7 +2,7 @@ import type { Problem } from '@whelk/core/quantity';
 import { text, type Wording } from './wording.ts';
 
 /** Names of sizes that disagree, the whole among them: `A, B and the whole`. */
-const sizesText = (p: Problem): string => {
+const sizesText = (p: Problem<string>): string => {
   const names = String(p.value ?? '')
     .split('|')
     .map((n) => (n === 'overall' ? 'the whole' : `“${n.slice(0, 24)}”`));
@@ -12,7 +12,7 @@ const sizesText = (p: Problem): string => {
 };
 
 /** What can be wrong in a drawing. */
-export const drawingWordings: Record<string, Wording> = {
+export const drawingWordings = {
   'edge.notAnEdge': (p) => ({
     what: `${text(p)} is not an edge.`,
     right: 'Type 1, 1x45 or 0.5x30; nothing for an edge that is only broken.',
@@ -242,4 +242,4 @@ export const drawingWordings: Record<string, Wording> = {
     what: `Only ${u.len(p.value)} of metal are left around this hole.`,
     right: 'Check it; so thin a wall gives way while it is cut.',
   }),
-};
+} satisfies Record<string, Wording>;

@@ -19,7 +19,7 @@ export const axisReason: Record<AxisReason, string> = {
 };
 
 /** What can be wrong with a file from elsewhere, and with the outlines in it. */
-export const exchangeWordings: Record<string, Wording> = {
+export const exchangeWordings = {
   'dxf.notDxf': () => ({ what: 'This is no DXF file.', right: 'Choose a file that was saved as DXF in text form.' }),
   'dxf.binary': () => ({
     what: 'This DXF file is in binary form.',
@@ -74,4 +74,4 @@ export const exchangeWordings: Record<string, Wording> = {
     what: `The outline has ${text(p)} lengths.`,
     right: `A drawing holds ${plain(p.limit)}: leave out what is no outline.`,
   }),
-};
+} satisfies Record<string, Wording>;

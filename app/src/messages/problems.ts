@@ -1,4 +1,5 @@
-import type { LengthUnit, Problem } from '@whelk/core/quantity';
+import type { LengthUnit, Problem, ProblemCode } from '@whelk/core/quantity';
+import type { AppCode } from './app-code.ts';
 import { drawingWordings } from './drawing-problems.ts';
 import { exchangeWordings } from './exchange.ts';
 import { inUnit } from './in-unit.ts';
@@ -8,7 +9,7 @@ import { plain, text, type Worded, type Wording } from './wording.ts';
 export type { Worded } from './wording.ts';
 
 /** One table for every problem's code, used on screen, by the API and on the command line. */
-const wordings: Record<string, Wording> = {
+const wordings: Record<ProblemCode | AppCode, Wording> = {
   ...drawingWordings,
   ...exchangeWordings,
   ...shopWordings,
@@ -383,9 +384,9 @@ const wordings: Record<string, Wording> = {
 export const wordedCodes: readonly string[] = Object.keys(wordings);
 
 /** Words for a problem, its lengths in the unit of the page; an unknown code says so plainly. */
-export function wordProblem(problem: Problem, unit: LengthUnit = 'mm'): Worded {
+export function wordProblem(problem: Problem<string>, unit: LengthUnit = 'mm'): Worded {
   return (
-    wordings[problem.code]?.(problem, inUnit(unit)) ?? {
+    (wordings as Partial<Record<string, Wording>>)[problem.code]?.(problem, inUnit(unit)) ?? {
       what: `Something is wrong (${problem.code}).`,
       right: 'Check the value.',
     }
@@ -393,6 +394,6 @@ export function wordProblem(problem: Problem, unit: LengthUnit = 'mm'): Worded {
 }
 
 /** A problem with its words, as endpoints and the command line answer it. */
-export function tellProblem(problem: Problem): Problem & Worded {
+export function tellProblem<Code extends string>(problem: Problem<Code>): Problem<Code> & Worded {
   return { ...problem, ...wordProblem(problem) };
 }

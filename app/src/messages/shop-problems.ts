@@ -2,14 +2,14 @@ import type { Problem } from '@whelk/core/quantity';
 import { plain, text, type Wording } from './wording.ts';
 
 /** What stands at a place of a designation and is not known there; the value is `3: Z`. */
-const atPosition = (p: Problem): string => {
+const atPosition = (p: Problem<string>): string => {
   const [, position, letter = ''] = /^(\d+): (.*)$/.exec(String(p.value ?? '')) ?? [];
   if (!position) return `${text(p)} cannot be read as part`;
   return letter === '–' ? `Nothing stands at position ${position}` : `“${letter}” is not known at position ${position}`;
 };
 
 /** Words for what is wrong with stock, holders and inserts. */
-export const shopWordings: Record<string, Wording> = {
+export const shopWordings = {
   'demo.there': () => ({
     what: 'Some of the demo is in the shop already.',
     right: 'Remove the demo first, then load it again.',
@@ -88,4 +88,4 @@ export const shopWordings: Record<string, Wording> = {
     what: `The hole of Ø${u.len(p.value)} is as large as the bar, Ø${u.len(p.limit)}.`,
     right: 'The hole must be smaller than the outside.',
   }),
-};
+} satisfies Record<string, Wording>;

@@ -6,9 +6,9 @@ export interface Worded {
   readonly what: string;
   readonly right: string;
 }
-export type Wording = (p: Problem, u: InUnit) => Worded;
+export type Wording = (p: Problem<string>, u: InUnit) => Worded;
 
-export const text = (p: Problem) =>
+export const text = (p: Problem<string>) =>
   p.value === undefined || p.value === ''
     ? 'This'
     : `“${String(p.value).slice(0, 24)}${String(p.value).length > 24 ? '…' : ''}”`;

@@ -1,6 +1,6 @@
 import type { LengthUnit } from '@whelk/core/quantity';
 import type { Limiter } from '@whelk/core/route';
-import type { WorkingStep } from '@whelk/core/working';
+import type { WorkingCode, WorkingStep } from '@whelk/core/working';
 import { figure, type InUnit, inUnit, valuesIn } from './in-unit.ts';
 import { limiterText } from './words.ts';
 
@@ -23,7 +23,7 @@ const SI = new Set([
   'cutting.edgeLife',
 ]);
 
-const steps: Record<string, (v: V, u: InUnit) => Omit<WordedStep, 'source'>> = {
+const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>> = {
   'cutting.tableSpeed': (v, u) => ({
     title: 'Cutting speed from the table',
     formula:

@@ -1,4 +1,4 @@
-import type { Problem } from '@whelk/core/quantity';
+import type { KnownProblem } from '../messages/app-code.ts';
 import { tellProblem } from '../messages/problems.ts';
 import { isAway } from './db/connection.ts';
 
@@ -6,7 +6,7 @@ import { isAway } from './db/connection.ts';
 export class Refused extends Error {
   constructor(
     readonly status: 400 | 403 | 404 | 409 | 413 | 415 | 503,
-    readonly problems: readonly Problem[],
+    readonly problems: readonly KnownProblem[],
     readonly extra: Record<string, unknown> = {},
   ) {
     super(problems.map((p) => p.code).join(', '));

@@ -1,9 +1,9 @@
-import type { Problem } from '@whelk/core/quantity';
+import type { KnownProblem } from '../messages/app-code.ts';
 import { wordProblem } from '../messages/problems.ts';
 import { useUnit } from './unit.ts';
 
 /** What is wrong in a line that is no single field, and what would be right. */
-export function ProblemLine({ problem }: { problem: Problem }) {
+export function ProblemLine({ problem }: { problem: KnownProblem }) {
   const unit = useUnit();
   const words = wordProblem(problem, unit);
   return (

@@ -1,9 +1,9 @@
-import type { Problem } from '@whelk/core/quantity';
+import type { KnownProblem } from '../messages/app-code.ts';
 import type { Worded } from '../messages/problems.ts';
 
 export type Answered<T> =
   | { ok: true; data: T }
-  | { ok: false; status: number; problems: (Problem & Worded)[]; body: Record<string, unknown> };
+  | { ok: false; status: number; problems: (KnownProblem & Worded)[]; body: Record<string, unknown> };
 
 /** A plan of a large job or a big file takes some seconds; nothing takes longer than this. */
 const USUAL_LIMIT_MS = 60_000;
@@ -30,7 +30,12 @@ export async function ask<T>(
     });
     const data = (await response.json().catch(() => ({}))) as Record<string, unknown>;
     if (response.ok) return { ok: true, data: data as T };
-    return { ok: false, status: response.status, problems: (data.problems as (Problem & Worded)[]) ?? [], body: data };
+    return {
+      ok: false,
+      status: response.status,
+      problems: (data.problems as (KnownProblem & Worded)[]) ?? [],
+      body: data,
+    };
   } catch {
     return {
       ok: false,

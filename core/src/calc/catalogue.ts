@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ProblemCode } from '../quantity/index.ts';
 import { collectWorking } from '../working/index.ts';
 import { basics } from './basics.ts';
 import { centres } from './centres.ts';
@@ -45,7 +46,7 @@ export function schemasOf(entry: Calculation): { input: unknown; output: unknown
 }
 
 export interface CalcProblem {
-  readonly code: string;
+  readonly code: ProblemCode;
   readonly path: readonly (string | number)[];
   readonly value?: string | number;
   readonly limit?: string | number;
@@ -68,7 +69,7 @@ export function calculate(
 
 /** Zod's findings in the project's own shape: a code, a path, and the bound that was broken. */
 export function problemsOf(error: z.ZodError): CalcProblem[] {
-  return error.issues.flatMap((issue) => {
+  return error.issues.flatMap((issue): CalcProblem[] => {
     const path = issue.path.map((key) => (typeof key === 'symbol' ? String(key) : key));
     if (issue.code === 'unrecognized_keys')
       return issue.keys.map((key) => ({ code: 'input.unknownKey', path: [...path, key], value: key }));

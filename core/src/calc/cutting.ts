@@ -18,7 +18,9 @@ import { positive } from './positive.ts';
 /** `carbide` is the name that coated inserts had at first; it is still taken. */
 const toolMaterial = z.enum([...TOOL_MATERIALS, 'carbide']);
 const plainTool = (tool: z.infer<typeof toolMaterial>): ToolMaterial => (tool === 'carbide' ? 'coated' : tool);
-const unknownMaterial = (id: string) => ({ problems: [{ code: 'material.unknown', path: ['materialId'], value: id }] });
+const unknownMaterial = (id: string) => ({
+  problems: [{ code: 'material.unknown' as const, path: ['materialId'], value: id }],
+});
 
 export const cutting = [
   calculation({

@@ -40,8 +40,10 @@ const toolMaterial = z.enum(TOOL_MATERIALS);
 const operation = z.enum(CUTTING_OPERATIONS);
 const grade = z.enum(['rough', 'semi', 'finish']);
 const positions = z.record(z.string().max(30), z.string().max(20));
-const noSpeeds = { problems: [{ code: 'lathe.noSpeeds', path: ['lathe', 'spindle', 'settings'] }] };
-const unknownMaterial = (id: string) => ({ problems: [{ code: 'material.unknown', path: ['materialId'], value: id }] });
+const noSpeeds = { problems: [{ code: 'lathe.noSpeeds' as const, path: ['lathe', 'spindle', 'settings'] }] };
+const unknownMaterial = (id: string) => ({
+  problems: [{ code: 'material.unknown' as const, path: ['materialId'], value: id }],
+});
 
 const standing = positions.default({});
 /** A cut along the work on a lathe, apart from depth and feed. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ProblemCode } from '../quantity/index.ts';
 import { barsForBore, isCodeFault, misfits, readHolder, readInsert } from '../tool/index.ts';
 import { calculation } from './entry.ts';
 
@@ -6,7 +7,7 @@ const designation = z.string().max(40);
 const mm = z.number().min(0.01).max(5000);
 const faultOf = (
   path: string,
-  read: { readonly code: string; readonly position: number; readonly value: string; readonly allowed: string },
+  read: { readonly code: ProblemCode; readonly position: number; readonly value: string; readonly allowed: string },
 ) => ({
   problems: [{ code: read.code, path: [path], value: `${read.position}: ${read.value || '–'}`, limit: read.allowed }],
 });

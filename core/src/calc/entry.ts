@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import type { ProblemCode } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** One public calculation: a stable name, the bench-book tab it belongs to, and schemas that name every unit. */
@@ -14,7 +15,7 @@ export type CalcResult =
   | {
       readonly ok: false;
       readonly problems: readonly {
-        code: string;
+        code: ProblemCode;
         path: (string | number)[];
         value?: string | number;
         limit?: string | number;
@@ -38,7 +39,9 @@ export function calculation<I extends z.ZodType, O extends z.ZodType>(entry: {
     record?: Recorder,
   ) =>
     | z.input<O>
-    | { problems: { code: string; path: (string | number)[]; value?: string | number; limit?: string | number }[] };
+    | {
+        problems: { code: ProblemCode; path: (string | number)[]; value?: string | number; limit?: string | number }[];
+      };
 }): Calculation {
   return {
     ...entry,

@@ -132,7 +132,7 @@ function inJaws(
     ...checkGrip(gripMm, diameterMm, grip, chuck),
     ...(wantsCentre && !takesCentre ? [thinForCentre(endMm)] : []),
     ...(place.poor === 'spindle'
-      ? [{ code: 'hold.notIntoSpindle', path: badPath, value: lathe.spindle.boreMm, unit: 'mm' as const }]
+      ? [{ code: 'hold.notIntoSpindle' as const, path: badPath, value: lathe.spindle.boreMm, unit: 'mm' as const }]
       : []),
   ];
   return {

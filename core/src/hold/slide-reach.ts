@@ -1,7 +1,7 @@
 import type { Lathe } from '../lathe/index.ts';
 import type { Part } from '../part/index.ts';
 import { outsides } from '../part/index.ts';
-import type { Problem } from '../quantity/index.ts';
+import type { Problem, ProblemCode } from '../quantity/index.ts';
 import type { Held } from './held.ts';
 
 /** What the quill must still draw back for the work to come out, mm. */
@@ -11,7 +11,7 @@ const QUILL_FREE_MM = 15;
 export function checkSlides(part: Part, held: Held, stockMm: number, lathe: Lathe, centreDepthMm: number): Problem[] {
   const problems: Problem[] = [];
   const { carriage, crossSlide } = lathe.slides;
-  const beyond = (code: string, value: number, limit: number): void => {
+  const beyond = (code: ProblemCode, value: number, limit: number): void => {
     if (value > limit)
       problems.push({
         ...{ code, path: ['lathe'], value: Number(value.toFixed(1)), limit, unit: 'mm' },

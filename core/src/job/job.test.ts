@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { under } from '../quantity/index.ts';
+import { type ProblemCode, under } from '../quantity/index.ts';
 import { drawingOf, feature, instruments, metricLathe, tools } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { jobFileSchema } from './file.ts';
@@ -76,7 +76,7 @@ describe('a job on its way', () => {
     });
   });
   it('sends every problem to the station that can put it right', () => {
-    const at = (code: string, path: (string | number)[]) => stationOf({ code, path });
+    const at = (code: ProblemCode, path: (string | number)[]) => stationOf({ code, path });
     expect(at('length.zero', ['drawing', 'features', 0, 'length'])).toBe('drawing');
     expect(at('stock.diameterAboveBar', ['drawing', 'features', 0, 'diameter'])).toBe('stock');
     expect(at('hold.longerThanLathe', ['hold', 'lathe'])).toBe('hold');

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { readTyped, typedLengthSchema } from '../quantity/index.ts';
+import { type ProblemCode, readTyped, typedLengthSchema } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { dialScale } from './dial.ts';
 import type { Lathe } from './schema.ts';
@@ -79,7 +79,7 @@ export type CalibrationKind = Calibration['kind'];
 /** What a calibration found. `slot` names what it speaks of: only one of a slot can be in force. */
 export type Calibrated =
   | { readonly ok: true; readonly slot: string; readonly value: number; readonly before: number | undefined }
-  | { readonly ok: false; readonly code: string; readonly path: readonly (string | number)[] };
+  | { readonly ok: false; readonly code: ProblemCode; readonly path: readonly (string | number)[] };
 
 /** The ring that a calibration speaks of; undefined where the lathe has none there. */
 export function dialNamed(lathe: Lathe, name: z.infer<typeof dialName>): Dial | undefined {
@@ -87,7 +87,7 @@ export function dialNamed(lathe: Lathe, name: z.infer<typeof dialName>): Dial | 
   return found?.means === 'dial' ? found : undefined;
 }
 
-const fault = (code: string, ...path: (string | number)[]): Calibrated => ({ ok: false, code, path });
+const fault = (code: ProblemCode, ...path: (string | number)[]): Calibrated => ({ ok: false, code, path });
 const found = (slot: string, value: number, before: number | undefined): Calibrated => ({
   ok: true,
   slot,

@@ -151,7 +151,7 @@ function checkHolding(lathe: Lathe): Problem[] {
       ...chuck.jaws.flatMap((jaws, k) => checkRange(jaws, ['chucks', i, 'jaws', k])),
       ...(chucks.findIndex((c) => c.id === chuck.id) === i
         ? []
-        : [{ code: 'lathe.sameControl', path: ['chucks', i, 'id'], value: chuck.id }]),
+        : [{ code: 'lathe.sameControl' as const, path: ['chucks', i, 'id'], value: chuck.id }]),
     ]),
     ...collets.flatMap((c, i) => (c.fromMm <= c.toMm ? [] : checkRange(c, ['collets', i]))),
     ...drivers.flatMap((d, i) => checkRange(d, ['drivers', i])),

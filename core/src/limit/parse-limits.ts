@@ -1,4 +1,4 @@
-import { type LengthUnit, parseLength, type Rational, rational } from '../quantity/index.ts';
+import { type LengthUnit, type ProblemCode, parseLength, type Rational, rational } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { type GeneralClass, generalToleranceMm } from './general.ts';
 import { holeZone, shaftZone } from './iso286.ts';
@@ -11,7 +11,7 @@ export interface Limits {
 }
 export type ParsedLimits =
   | { readonly ok: true; readonly limits: Limits }
-  | { readonly ok: false; readonly code: string; readonly value: string; readonly limit?: string };
+  | { readonly ok: false; readonly code: ProblemCode; readonly value: string; readonly limit?: string };
 
 /** Zones of shafts in small letters, of holes in capitals. */
 const ZONE = /^(js|z[abc]|[a-hjk-np-vx-z]|JS|Z[ABC]|[A-HJK-NP-VX-Z])\s?(\d{1,2})$/;
@@ -25,12 +25,12 @@ interface Given {
 }
 
 /** One deviation or size inside a limits text. */
-function part(text: string, unit: LengthUnit): Rational | string {
+function part(text: string, unit: LengthUnit): Rational | ProblemCode {
   const read = parseLength(text, unit, 'any');
   return read.ok ? read.mm : read.code;
 }
 
-function readGiven(text: string, nominal: Rational, unit: LengthUnit): Given | string {
+function readGiven(text: string, nominal: Rational, unit: LengthUnit): Given | ProblemCode {
   const plusMinus = /^(?:±|\+\/-|\+-)\s*(.+)$/.exec(text);
   if (plusMinus) {
     const half = part(plusMinus[1]!, unit);

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ProblemCode } from '../quantity/index.ts';
 import { materialById, speedsFrom } from './built-in.ts';
 import { type Material, materialSchema } from './material.ts';
 import type { ToolMaterial } from './tool-material.ts';
@@ -61,7 +62,7 @@ function withFigure(material: Material, path: string, value: number): Material {
 
 export type OwnMaterial =
   | { readonly ok: true; readonly material: Material }
-  | { readonly ok: false; readonly code: string; readonly path: readonly (string | number)[] };
+  | { readonly ok: false; readonly code: ProblemCode; readonly path: readonly (string | number)[] };
 
 /**
  * The material that a shop's record stands for: its own, or one that comes with Whelk with the shop's figures in it, each

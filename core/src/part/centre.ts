@@ -1,3 +1,4 @@
+import type { ProblemCode } from '../quantity/index.ts';
 import { centreHoleRows } from './standard/centre-holes.ts';
 
 /** A centre hole as drawn: plain, with a protecting chamfer, or with a rounded seat. */
@@ -11,7 +12,7 @@ export interface CentreMark {
 }
 export type ReadCentre =
   | { readonly ok: true; readonly centre: CentreMark | undefined }
-  | { readonly ok: false; readonly code: string };
+  | { readonly ok: false; readonly code: ProblemCode };
 
 /**
  * Reads a centre hole as a drawing names it: `A2.5`, `B 4`, `R3.15`, or nothing.

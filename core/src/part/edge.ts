@@ -6,7 +6,7 @@ import {
   type Limits,
   parseLimits,
 } from '../limit/index.ts';
-import { type LengthUnit, parseLength, type Rational, radians } from '../quantity/index.ts';
+import { type LengthUnit, type ProblemCode, parseLength, type Rational, radians } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** A chamfer: length along Z and angle from Z; `depthMm` is the change of radius; limits are of the length. */
@@ -19,7 +19,7 @@ export interface Chamfer {
 }
 export type ReadEdge =
   | { readonly ok: true; readonly chamfer: Chamfer | undefined; readonly roundMm?: number }
-  | { readonly ok: false; readonly code: string };
+  | { readonly ok: false; readonly code: ProblemCode };
 
 /**
  * Change of radius over a chamfer, mm.
@@ -38,7 +38,7 @@ function limitsOf(
   generalClass: GeneralClass,
   record: Recorder | undefined,
   decimals: { readonly rows: DecimalLimits; readonly written: string } | undefined,
-): { readonly limits?: Limits } | string {
+): { readonly limits?: Limits } | ProblemCode {
   if (text !== undefined) {
     const read = parseLimits(text, size, unit, generalClass, record);
     return read.ok ? { limits: read.limits } : read.code;

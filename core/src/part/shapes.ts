@@ -1,3 +1,4 @@
+import type { ProblemCode } from '../quantity/index.ts';
 /** Length and end of a taper as far as three of its four sizes give them; how far four disagree at the end. */
 export interface SolvedTaper {
   readonly lengthMm: number;
@@ -57,7 +58,7 @@ export function ballLengthMm(diameterMm: number, leftMm: number, rightMm: number
 export function arcLengthFits(
   arc: { readonly leftMm: number; readonly rightMm: number; readonly lengthMm: number; readonly radiusMm: number },
   hollow: boolean,
-): { readonly code: string; readonly limitMm: number } | undefined {
+): { readonly code: ProblemCode; readonly limitMm: number } | undefined {
   const [a, b] = [arc.leftMm / 2, arc.rightMm / 2];
   const chord = Math.hypot(arc.lengthMm, b - a);
   if (arc.radiusMm < chord / 2 - 1e-9) return { code: 'arc.tooSmall', limitMm: Number((chord / 2).toFixed(3)) };

@@ -1,9 +1,9 @@
-import { type LengthUnit, parseLength, radians } from '../quantity/index.ts';
+import { type LengthUnit, type ProblemCode, parseLength, radians } from '../quantity/index.ts';
 
 /** Change of diameter per length, positive where it falls towards the tailstock. */
 export type ReadTaper =
   | { readonly ok: true; readonly perLength: number }
-  | { readonly ok: false; readonly code: string };
+  | { readonly ok: false; readonly code: ProblemCode };
 
 /**
  * Reads a taper: `1:20`, `5°` to the axis, `10° incl`, `0.6/ft`; a minus before it where it rises towards the tailstock.

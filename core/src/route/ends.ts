@@ -8,7 +8,7 @@ import type { Recorder } from '../working/index.ts';
 import { centreOperation, wantsCentreHole } from './centre.ts';
 import type { FitContext } from './fit-context.ts';
 import { handSetting } from './hand-setting.ts';
-import type { Operation } from './plan.ts';
+import type { Caution, Operation } from './plan.ts';
 import type { Level, RecorderFor } from './turning.ts';
 import { usualMinutes } from './usual-minutes.ts';
 
@@ -39,7 +39,7 @@ const MOUNT_MIN: Readonly<Record<HoldMethod, number>> = {
   faceplate: 20,
 };
 /** What is minded besides the chuck's key where there is none. */
-const mountCaution: Partial<Record<HoldMethod, string>> = {
+const mountCaution: Partial<Record<HoldMethod, Caution>> = {
   betweenCentres: 'dogClear',
   mandrel: 'smallEndFirst',
   expandingMandrel: 'drawnUpOnly',

@@ -3,6 +3,7 @@ export { type BentLine, bentLineOf, holdOfCut } from './bending.ts';
 export { HANDLING_MIN, passDepths } from './fit-cut.ts';
 export { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
 export type {
+  Caution,
   Limiter,
   Loads,
   MeasuredAfter,
@@ -15,6 +16,6 @@ export type {
   Setting,
   Wishes,
 } from './plan.ts';
-export { ownCutSchema } from './plan.ts';
+export { CAUTIONS, ownCutSchema } from './plan.ts';
 export { planSetup, putIn } from './plan-setup.ts';
 export type { RecorderFor } from './turning.ts';

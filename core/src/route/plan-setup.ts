@@ -203,11 +203,9 @@ function runPastMm({ piece, held }: FitContext, left: Outside | undefined, shoul
 
 /** What asks more of motor, work or grip than they bear. */
 const exceeded = (operations: readonly Operation[]): Problem[] =>
-  operations
-    .filter((o) => o.exceeds.length > 0)
-    .map(({ id, exceeds }) => ({
-      ...{ code: `route.exceeds.${exceeds[0]}`, path: ['operations', id], value: id, severity: 'warning' },
-    }));
+  operations.flatMap(({ id, exceeds: [most] }): Problem[] =>
+    most ? [{ code: `route.exceeds.${most}`, path: ['operations', id], value: id, severity: 'warning' }] : [],
+  );
 
 /** Lengths whose edge towards the tail is broken now: those cut in this setup, and finished ones whose edge had to wait. */
 function edgesNow({ piece, setup, held }: FitContext, cutNow: ReadonlySet<string>): readonly Outside[] {

@@ -43,6 +43,28 @@ export interface Wishes {
 /** What a measurement follows: roughing, the cut that leaves the rest to the compound, the first of two equal cuts, the last cut. */
 export type MeasuredAfter = 'rough' | 'near' | 'semi' | 'finish';
 
+/** Usual cautions, told at the step where the act is; each has words of its own outside core. */
+export const CAUTIONS = [
+  'keyOut',
+  'gentleStart',
+  'lockCarriage',
+  'centreOil',
+  'stopToMeasure',
+  'throwOutShort',
+  'nearJaws',
+  'easeCentre',
+  'feedOutwards',
+  'dogClear',
+  'halfCentre',
+  'smallEndFirst',
+  'drawnUpOnly',
+  'arborStays',
+  'filmCures',
+  'clampsClear',
+  'edgesSharp',
+] as const;
+export type Caution = (typeof CAUTIONS)[number];
+
 export interface Pass {
   readonly depthMm: number;
   readonly diameterBeforeMm: number;
@@ -105,7 +127,7 @@ export interface Operation {
   readonly exceeds: readonly ('power' | 'bend' | 'grip')[];
   readonly schools: readonly SchoolAnswer[];
   readonly minutes: number;
-  readonly caution?: string;
+  readonly caution?: Caution;
   /** for measure and finish: what is aimed at */
   readonly limits?: Limits;
   readonly targetMm?: number;

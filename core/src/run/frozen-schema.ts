@@ -12,7 +12,7 @@ import {
   storedDrawingSchema,
   surfaceIdSchema,
 } from '../part/index.ts';
-import { ownCutSchema } from '../route/index.ts';
+import { CAUTIONS, ownCutSchema } from '../route/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import { upgradeRun } from './upgrade/upgrade-run.ts';
@@ -156,7 +156,7 @@ const step = z.strictObject({
   fineness: z.enum(['lines', 'halfLines', 'halfLinesWithCare', 'compound']).optional(),
   leavesMm: number.positive().optional(),
   springShare: number.min(0).optional(),
-  caution: short.optional(),
+  caution: z.enum(CAUTIONS).optional(),
   minutes: number,
   sizes: z.record(short, number).optional(),
 });

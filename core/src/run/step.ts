@@ -1,6 +1,6 @@
 import type { Fineness } from '../lathe/index.ts';
 import type { Limits } from '../limit/index.ts';
-import type { MeasuredAfter, OperationKind, Plan, Setting } from '../route/index.ts';
+import type { Caution, MeasuredAfter, OperationKind, Plan, Setting } from '../route/index.ts';
 
 /** One thing to do at the lathe. Lengths in mm, zPart. */
 export interface Step {
@@ -28,7 +28,7 @@ export interface Step {
   readonly leavesMm?: number;
   /** share of its depth by which this cut is reckoned to spring */
   readonly springShare?: number;
-  readonly caution?: string;
+  readonly caution?: Caution;
   readonly minutes: number;
   readonly sizes?: Readonly<Record<string, number>>;
 }

@@ -1,6 +1,8 @@
+import type { WorkingCode } from './working-code.ts';
+
 /** One line of a derivation: a stable code, the values that went in, what came out. Unit suffixes stand in the names. */
 export interface WorkingStep {
-  readonly code: string;
+  readonly code: WorkingCode;
   readonly values: Readonly<Record<string, number | string>>;
   readonly source?: string;
 }

@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { problemsOf } from '@whelk/core/calc';
 import { freezeJob, planJob } from '@whelk/core/job';
-import type { Problem } from '@whelk/core/quantity';
 import {
   cutMinutes,
   type LivingReference,
@@ -12,6 +11,7 @@ import {
   upgradeFrozen,
 } from '@whelk/core/run';
 import type { Knex } from 'knex';
+import type { KnownProblem } from '../../messages/app-code.ts';
 import { tellProblem, type Worded } from '../../messages/problems.ts';
 import { notFound, Refused } from '../answer.ts';
 import { loadJob } from '../jobs/service.ts';
@@ -91,7 +91,7 @@ const KNOWN_FROM_RUNS = 30;
 export interface RefusedEvent {
   /** as it came, empty where it had none */
   readonly id: string;
-  readonly problems: readonly (Problem & Worded)[];
+  readonly problems: readonly (KnownProblem & Worded)[];
 }
 
 /**

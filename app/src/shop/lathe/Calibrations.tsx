@@ -1,6 +1,6 @@
 import { type Calibration, type CalibrationKind, calibrated, calibrationSchema, type Lathe } from '@whelk/core/lathe';
-import type { Problem } from '@whelk/core/quantity';
 import { useState } from 'react';
+import type { KnownProblem } from '../../messages/app-code.ts';
 import { wordProblem } from '../../messages/problems.ts';
 import { ask } from '../../ui/api.ts';
 import { TextField } from '../../ui/number-field/TextField.tsx';
@@ -86,7 +86,7 @@ function AddCalibration({ lathe, onAdded }: { lathe: Lathe; onAdded: (c: Calibra
   const [kind, setKind] = useState<CalibrationKind>();
   const [of, setOf] = useState('');
   const [texts, setTexts] = useState<Record<string, string>>({});
-  const [problem, setProblem] = useState<Problem>();
+  const [problem, setProblem] = useState<KnownProblem>();
   const [refused, setRefused] = useState('');
   const begin = (next: CalibrationKind) => {
     setKind(kind === next ? undefined : next);

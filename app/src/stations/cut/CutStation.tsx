@@ -1,5 +1,5 @@
-import type { Problem } from '@whelk/core/quantity';
 import { useState } from 'react';
+import type { KnownProblem } from '../../messages/app-code.ts';
 import type { Worded } from '../../messages/problems.ts';
 import { heldText, outcomeText } from '../../messages/words.ts';
 import { ask } from '../../ui/api.ts';
@@ -16,7 +16,7 @@ function CutStation({ id, stored, shop, runs }: StationProps) {
   const editor = useJob(id, stored);
   const { job } = editor;
   const { planned, progress } = usePlanned(job, shop, runs);
-  const [refused, setRefused] = useState<(Problem & Worded)[]>([]);
+  const [refused, setRefused] = useState<(KnownProblem & Worded)[]>([]);
   const { setups } = planned;
   const nameOf = useNames(job, planned);
   const ready = setups.length > 0 && setups[0]!.plan.operations.length > 0;

@@ -1,9 +1,9 @@
-import type { Problem } from '@whelk/core/quantity';
+import type { KnownProblem } from '../../messages/app-code.ts';
 import { wordProblem } from '../../messages/problems.ts';
 import { useUnit } from '../../ui/unit.ts';
 
 /** Problems in words, errors first; nothing when there are none. */
-export function Problems({ problems }: { problems: readonly Problem[] }) {
+export function Problems({ problems }: { problems: readonly KnownProblem[] }) {
   const pageUnit = useUnit();
   if (problems.length === 0) return null;
   const sorted = [...problems].sort((a, b) => Number(a.severity === 'warning') - Number(b.severity === 'warning'));

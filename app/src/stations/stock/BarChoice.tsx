@@ -1,6 +1,7 @@
 import { checkBarFor } from '@whelk/core/hold';
 import { type Job, materialIn, type PlannedJob, type Shop } from '@whelk/core/job';
 import { chuckOf } from '@whelk/core/lathe';
+import type { ProblemCode } from '@whelk/core/quantity';
 import { barSizes } from '@whelk/core/stock';
 import { wordProblem } from '../../messages/problems.ts';
 import { barText } from '../../messages/stock.ts';
@@ -13,6 +14,12 @@ interface Props {
   readonly blankMm: number | undefined;
   readonly onChoose: (barId: string) => void;
 }
+/** Why a bar does not do, in the space of a cell. */
+const SHORTLY: Partial<Record<ProblemCode, string>> = {
+  'stock.diameterAboveBar': 'too thin',
+  'stock.tubeForSolid': 'hollow',
+  'stock.boreAbovePart': 'hole too large',
+};
 /** Much more than this share of the part's diameter is much to take off. */
 const MUCH = 1.4;
 
@@ -34,7 +41,7 @@ export function BarChoice({ job, shop, planned, blankMm, onChoose }: Props) {
       const verdict = !sizes
         ? '✕ its record is wrong'
         : problem && problem.severity !== 'warning'
-          ? `✕ ${{ 'stock.diameterAboveBar': 'too thin', 'stock.tubeForSolid': 'hollow', 'stock.boreAbovePart': 'hole too large' }[problem.code] ?? 'does not do'}`
+          ? `✕ ${SHORTLY[problem.code] ?? 'does not do'}`
           : short && !bar.usedUp && bar.id !== job.stock.barId
             ? '✕ too short'
             : problem

@@ -1,5 +1,5 @@
-import type { Problem } from '@whelk/core/quantity';
 import { useId } from 'react';
+import type { KnownProblem } from '../../messages/app-code.ts';
 import { wordProblem } from '../../messages/problems.ts';
 import { useUnit } from '../unit.ts';
 
@@ -7,7 +7,7 @@ interface Props {
   readonly label: string;
   readonly value: string;
   readonly onChange: (text: string) => void;
-  readonly problem?: Problem;
+  readonly problem?: KnownProblem;
   readonly note?: string;
   readonly hint?: string;
   readonly hideLabel?: boolean;

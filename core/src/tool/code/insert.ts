@@ -1,4 +1,4 @@
-import { radians } from '../../quantity/index.ts';
+import { type ProblemCode, radians } from '../../quantity/index.ts';
 import {
   circleTolerances,
   inscribedCirclesMm,
@@ -51,7 +51,7 @@ export interface Insert {
 /** What is wrong with a designation: where in it, what stands there, what may stand there. */
 export interface CodeFault {
   readonly kind: 'fault';
-  readonly code: string;
+  readonly code: ProblemCode;
   /** which letter or figure, from 1 as the standard counts its positions */
   readonly position: number;
   readonly value: string;
@@ -94,7 +94,12 @@ export function insertSizes(shape: InsertShape): readonly { readonly sizeCode: s
     .filter(({ sizeCode }) => !seen.has(sizeCode) && seen.add(sizeCode));
 }
 
-const fault = (position: number, value: string, allowed: readonly string[], code = 'insert.letter'): CodeFault => ({
+const fault = (
+  position: number,
+  value: string,
+  allowed: readonly string[],
+  code: ProblemCode = 'insert.letter',
+): CodeFault => ({
   kind: 'fault',
   ...{ code, position, value, allowed: allowed.join(' ') },
 });

@@ -1,8 +1,9 @@
 import { chooseInstrument, fitness, tellsNumber, uncertaintyOf } from '@whelk/core/gauge';
 import { outsides } from '@whelk/core/part';
-import { decimalsOf, type Problem, parseLength } from '@whelk/core/quantity';
+import { decimalsOf, parseLength } from '@whelk/core/quantity';
 import { actsOf, explainSize, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
 import { useEffect, useRef, useState } from 'react';
+import type { KnownProblem } from '../../../messages/app-code.ts';
 import { fitnessText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
 import { useKeptText } from '../../../ui/keep/useKeptText.ts';
@@ -69,7 +70,7 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
   const read = parseLength(text, unit);
   const beyond =
     read.ok && instrument && (read.mm.valueOf() < instrument.fromMm - 0.5 || read.mm.valueOf() > instrument.toMm + 0.5);
-  const problem: Problem | undefined =
+  const problem: KnownProblem | undefined =
     text === ''
       ? undefined
       : !read.ok
