@@ -54,7 +54,7 @@ for (const [key, doc] of jobs) {
         add({
           ...{ kind: 'touchedOff', stepId: step.id, crossNumber: '0.00', endNumber: '0.0', approach: 'in' },
           diameter: length(step.targetMm ? expected!.mm.toFixed(3) : '44.62'),
-          ...(step.sizes?.compoundDeg === undefined ? {} : { compoundNumber: '0.40' }),
+          ...(step.compoundDeg === undefined ? {} : { compoundNumber: '0.40' }),
         });
       else if (step.kind === 'measure' && !measured) {
         // a few hundredths of spring

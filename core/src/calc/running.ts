@@ -125,12 +125,11 @@ function told(found: Move | NoMove | undefined): z.input<typeof move> | undefine
 }
 
 function stepOf(advice: StepAdvice): z.input<typeof after>['step'] {
-  const { id, kind, featureId, toolId, instrumentId, fromMm, targetMm, zStopMm, zEndMm, last, limits, sizes } =
-    advice.step;
+  const { id, kind, featureId, toolId, instrumentId, fromMm, targetMm, zStopMm, zEndMm, last, limits } = advice.step;
   return {
     ...{ id, kind, featureId, toolId, instrumentId, fromMm, targetMm, zStopMm, zEndMm, last },
     limits: limits && { upperMm: limits.upperMm, lowerMm: limits.lowerMm },
-    compoundDeg: sizes?.compoundDeg,
+    compoundDeg: advice.step.kind === 'touchOff' ? advice.step.compoundDeg : undefined,
   };
 }
 

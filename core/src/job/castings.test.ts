@@ -56,7 +56,7 @@ describe('a casting that follows its part', () => {
     expect(hub.passes[0]!.diameterBeforeMm).toBe(50);
     // held on a rough step with nothing larger before it; both ends have the allowance to come off
     expect(first!.plan.held).toMatchObject({ onId: 'f2', onMm: 102, rawEndMm: 67, headEndMm: -3 });
-    expect(first!.plan.operations.find((o) => o.kind === 'face')!.sizes!.offMm).toBe(3);
+    expect(first!.plan.operations.find((o) => o.kind === 'face')!.offMm).toBe(3);
     expect(planned.blank!.lengthMm).toBe(70);
     const at = (zMm: number) => standingMm(first!.piece, zMm - 0.1, zMm + 0.1);
     expect([-2, 4, 30, 60, 66].map(at)).toEqual([50, 50, 102, 50, 50]);

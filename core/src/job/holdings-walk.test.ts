@@ -82,7 +82,7 @@ describe('a later holding at the lathe', () => {
     const part = { ...job, hold: { ...job.hold, setups: [onPart, setup] } };
     const { setups } = planJob(part, shop);
     // the journal was in the jaws either way; the head face is still raw
-    expect(setups[1]!.plan.operations.find((o) => o.kind === 'face')!.sizes!.offMm).toBe(1);
+    expect(setups[1]!.plan.operations.find((o) => o.kind === 'face')!.offMm).toBe(1);
     const noFacing = { ...job, stock: { ...job.stock, allow: { ...job.stock.allow, faceHeadMm: 0 } } };
     expect(planJob(noFacing, shop).setups[1]!.plan.operations.some((o) => o.kind === 'face')).toBe(false);
   });

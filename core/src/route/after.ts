@@ -31,7 +31,7 @@ function centreContour(zEndMm: number, pilotMm: number, mouthMm: number): Contou
  * counting: putting in, touching off, measuring.
  */
 export function sweptBy(piece: Workpiece, operation: Operation): Contour | undefined {
-  const { zFromMm, zToMm, targetMm, sizes = {} } = operation;
+  const { zFromMm, zToMm, targetMm } = operation;
   const { zToMm: endMm, largestMm } = reachOf(piece);
   const far = largestMm / 2 + AIR_MM;
   switch (operation.kind) {
@@ -42,13 +42,13 @@ export function sweptBy(piece: Workpiece, operation: Operation): Contour | undef
     case 'face':
       return ring(zFromMm, endMm + AIR_MM, 0, far);
     case 'centre':
-      return centreContour(zToMm, sizes.pilotMm ?? 0, sizes.mouthMm ?? 0);
+      return centreContour(zToMm, operation.pilotMm, operation.mouthMm);
     case 'rough':
     case 'semiFinish':
     case 'finish':
       return ring(zFromMm, zToMm >= piece.part.lengthMm - 1e-9 ? endMm + PAST_MM : zToMm, (targetMm ?? 0) / 2, far);
     case 'shoulder':
-      return ring(zFromMm, zFromMm + PAST_MM, (sizes.fromDiameterMm ?? 0) / 2, (sizes.toDiameterMm ?? 0) / 2);
+      return ring(zFromMm, zFromMm + PAST_MM, operation.fromDiameterMm / 2, operation.toDiameterMm / 2);
     case 'chamfer':
       return chamferContour(piece.part, operation);
   }

@@ -74,19 +74,15 @@ export function centreOperation(context: FitContext, record: Recorder | undefine
     setting && {
       ...{ id: 'centre', kind: 'centre', zFromMm: zEnd - mouthMm, zToMm: zEnd, toolId: drills[0]?.id, setting },
       ...{ passes: [], exceeds: [], schools: [], minutes: usualMinutes(3, record), caution: 'centreOil' },
-      sizes: {
-        pilotMm,
-        mouthMm: Number(mouthMm.toFixed(2)),
-        massKg: Number(massKg.toFixed(3)),
-        forceN: Math.round(forceN),
-      },
+      ...{ pilotMm, mouthMm: Number(mouthMm.toFixed(2)) },
+      ...{ massKg: Number(massKg.toFixed(3)), forceN: Math.round(forceN) },
     }
   );
 }
 
 /** How deep the tail end is drilled for its centre, from the face, mm; 0 where none is drilled. */
 export function centreHoleDepthMm(operations: readonly Operation[]): number {
-  const pilotMm = operations.find((o) => o.kind === 'centre')?.sizes?.pilotMm;
+  const pilotMm = operations.find((o) => o.kind === 'centre')?.pilotMm;
   const row = centreHoleRows.find((r) => r.pilotMm === pilotMm);
   return row ? centreDepth(row.pilotMm, row.pilotLengthMm, row.mouthMm).totalMm : 0;
 }

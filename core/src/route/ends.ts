@@ -72,7 +72,7 @@ export function openingOperations(
       zToMm: held.jawsMm,
       minutes: usualMinutes(MOUNT_MIN[held.method], recorderFor('mount')),
       caution: mountCaution[held.method] ?? (lathe.spindle.nose.kind === 'screwed' ? 'gentleStart' : 'keyOut'),
-      sizes: { gripMm: held.gripMm, overhangMm: held.overhangMm },
+      ...{ gripMm: held.gripMm, overhangMm: held.overhangMm },
     },
   ];
   recorderFor('mount')?.({
@@ -91,7 +91,7 @@ export function openingOperations(
       setting: faceSetting,
       minutes: faceMinutes(stockMm, faceSetting.rpm, recorderFor('face')),
       caution: held.method === 'betweenCentres' ? 'halfCentre' : 'lockCarriage',
-      sizes: { offMm },
+      offMm,
     });
   const centre = wantsCentreHole(context) ? centreOperation(context, recorderFor('centre')) : undefined;
   if (centre) operations.push(centre);
@@ -108,7 +108,6 @@ export function openingOperations(
       setting: touchSetting,
       minutes: usualMinutes(3, recorderFor('touchOff')),
       caution: 'stopToMeasure',
-      sizes: { longMm: 6 },
     });
   return operations;
 }
@@ -143,7 +142,7 @@ export function touchAgainOperation(
       minutes: usualMinutes(2.5 + (byCompound ? context.means.lathe.changeMin.compound : 0), record),
       caution: 'stopToMeasure',
       targetMm: diameterMm,
-      ...(byCompound ? { sizes: { compoundDeg: FINE_ANGLE_DEG } } : {}),
+      ...(byCompound ? { compoundDeg: FINE_ANGLE_DEG } : {}),
     }
   );
 }
@@ -178,7 +177,7 @@ export function shoulderOperation(
       setting,
       minutes: usualMinutes(1.2, record),
       caution: 'feedOutwards',
-      sizes: { fromDiameterMm: level.targetMm, toDiameterMm: outsideMm },
+      ...{ fromDiameterMm: level.targetMm, toDiameterMm: outsideMm },
     }
   );
 }
@@ -207,7 +206,7 @@ export function chamferOperation(
       minutes: usualMinutes(1, record),
       caution: 'edgesSharp',
       limits: chamfer.limits,
-      sizes: { lengthMm: chamfer.lengthMm, angleDeg: chamfer.angleDeg, depthMm: chamfer.depthMm },
+      ...{ lengthMm: chamfer.lengthMm, angleDeg: chamfer.angleDeg, depthMm: chamfer.depthMm },
     }
   );
 }

@@ -3,7 +3,7 @@ import { materialById } from '../material/index.ts';
 import { feature, metricLathe, planInput, planRoute, tools } from '../testing/shop.ts';
 import type { Tool } from '../tool/index.ts';
 import { collectWorking } from '../working/index.ts';
-import type { Operation, Plan } from './plan.ts';
+import type { Operation, OperationKind, OperationOf, Plan } from './plan.ts';
 
 const steel = materialById('medium-carbon-steel')!;
 const planOf = (more: Parameters<typeof planInput>[2] = {}, lengthMm = 40): Plan =>
@@ -15,6 +15,9 @@ const planOf = (more: Parameters<typeof planInput>[2] = {}, lengthMm = 40): Plan
     ),
   );
 const operation = (plan: Plan, id: string): Operation => plan.operations.find((o) => o.id === id)!;
+/** The operation of a kind that comes first. */
+const firstOf = <Kind extends OperationKind>(plan: Plan, kind: Kind) =>
+  plan.operations.find((o): o is OperationOf<Kind> => o.kind === kind)!;
 /** The lathe's fixed speeds: what an ideal comes down to. */
 const nearestNotAbove = (ideal: number): number =>
   [45, 70, 100, 155, 230, 335, 500, 750, 1100, 1600].findLast((rpm) => rpm <= ideal)!;
@@ -22,20 +25,20 @@ const nearestNotAbove = (ideal: number): number =>
 describe('work by hand', () => {
   const plan = planOf();
   it('faces from the rim at the full cutting speed, in a minute and the time of half the diameter', () => {
-    const face = operation(plan, 'face');
+    const face = firstOf(plan, 'face');
     const ideal = (1000 * steel.speeds.hss.speedMPerMin) / (Math.PI * 45);
     expect(face.setting).toMatchObject({ idealRpm: expect.closeTo(ideal, 9), rpm: nearestNotAbove(ideal) });
     expect(face.setting!.cuttingSpeedMPerMin).toBeCloseTo((Math.PI * 45 * face.setting!.rpm) / 1000, 9);
     expect(face.minutes).toBeCloseTo(1 + 22.5 / (0.1 * face.setting!.rpm), 9);
-    expect([face.zFromMm, face.zToMm, face.sizes!.offMm]).toEqual([90, 91, 1]);
+    expect([face.zFromMm, face.zToMm, face.offMm]).toEqual([90, 91, 1]);
     expect(face.caution).toBe('lockCarriage');
   });
   it('squares the shoulder at the outer diameter’s speed, fed outwards', () => {
-    const shoulder = operation(plan, 'f2-shoulder');
-    const ideal = (1000 * steel.speeds.hss.speedMPerMin) / (Math.PI * shoulder.sizes!.toDiameterMm!);
+    const shoulder = firstOf(plan, 'shoulder');
+    const ideal = (1000 * steel.speeds.hss.speedMPerMin) / (Math.PI * shoulder.toDiameterMm);
     expect(shoulder.setting!.idealRpm).toBeCloseTo(ideal, 9);
-    expect(shoulder.sizes).toEqual({ fromDiameterMm: expect.closeTo(28, 1), toDiameterMm: expect.any(Number) });
-    expect(shoulder.sizes!.toDiameterMm).toBeGreaterThanOrEqual(40);
+    expect(shoulder).toMatchObject({ id: 'f2-shoulder', fromDiameterMm: expect.closeTo(28, 1) });
+    expect(shoulder.toDiameterMm).toBeGreaterThanOrEqual(40);
     expect([shoulder.zFromMm, shoulder.zToMm, shoulder.caution]).toEqual([40, 40, 'feedOutwards']);
   });
   it('chamfers at half the speed, with the drawing’s limits', () => {
@@ -45,13 +48,13 @@ describe('work by hand', () => {
     expect(chamfer).toMatchObject({
       zFromMm: 89,
       zToMm: 90,
-      sizes: { lengthMm: 1, angleDeg: 45, depthMm: 1 },
+      ...{ lengthMm: 1, angleDeg: 45, depthMm: 1 },
       limits: { upperMm: expect.closeTo(1.1), lowerMm: expect.closeTo(0.9) },
     });
   });
   it('touches off on six millimetres at the tail end, and again when the finishing tool comes', () => {
     const first = operation(plan, 'touchOff');
-    expect([first.zFromMm, first.zToMm, first.sizes]).toEqual([84, 90, { longMm: 6 }]);
+    expect([first.zFromMm, first.zToMm]).toEqual([84, 90]);
     expect(first.targetMm).toBeUndefined();
     const again = operation(plan, 'touchOff-finisher');
     const lastRoughed = plan.operations.filter((o) => o.kind === 'rough').at(-1)!.targetMm!;
@@ -80,7 +83,7 @@ describe('the centre hole', () => {
     planOf({ tools: [...tools.slice(0, 4), ...sizes.map((s, i) => drill(i, s))] }, 300);
   it('takes the largest drill owned that is not larger than wanted, at half the speed of its mouth', () => {
     const centre = operation(withDrills(1.6, 2.5, 2, 6.3), 'centre');
-    expect(centre.sizes).toMatchObject({ pilotMm: 2.5, mouthMm: 5.3 });
+    expect(centre).toMatchObject({ pilotMm: 2.5, mouthMm: 5.3 });
     const ideal = (1000 * steel.speeds.hss.speedMPerMin * 0.5) / (Math.PI * 5.3);
     expect(centre.setting!.idealRpm).toBeCloseTo(ideal, 6);
     expect(centre.caution).toBe('centreOil');
@@ -88,10 +91,10 @@ describe('the centre hole', () => {
   it('is drilled at the speed the shop is used to: by the mouth, by the pilot, or as the work is turned', () => {
     const ideal = (centreSpeed: 'mouth' | 'pilot' | 'asTurned') =>
       operation(planOf({ centreSpeed }, 300), 'centre').setting!.idealRpm;
-    const { pilotMm, mouthMm } = operation(planOf({}, 300), 'centre').sizes!;
+    const { pilotMm, mouthMm } = firstOf(planOf({}, 300), 'centre');
     const speed = 1000 * steel.speeds.hss.speedMPerMin;
-    expect(ideal('mouth')).toBeCloseTo((speed * 0.5) / (Math.PI * mouthMm!), 6);
-    expect(ideal('pilot')).toBeCloseTo((speed * 0.5) / (Math.PI * pilotMm!), 6);
+    expect(ideal('mouth')).toBeCloseTo((speed * 0.5) / (Math.PI * mouthMm), 6);
+    expect(ideal('pilot')).toBeCloseTo((speed * 0.5) / (Math.PI * pilotMm), 6);
     expect(ideal('asTurned')).toBeCloseTo(speed / (Math.PI * 45), 6);
   });
   it('grows with the load: a heavy cut on a plain centre wants more than the diameter asks', () => {
@@ -103,7 +106,7 @@ describe('the centre hole', () => {
         holding: { ...metricLathe.holding, centres },
         rigidity: { ...metricLathe.rigidity, usualDepthMm },
       };
-      return operation(planOf({ lathe, tools: drills }, 300), 'centre').sizes!.pilotMm!;
+      return firstOf(planOf({ lathe, tools: drills }, 300), 'centre').pilotMm;
     };
     expect(pilot('plain', 2)).toBeGreaterThan(pilot('live', 2));
     expect(pilot('plain', 2)).toBeGreaterThanOrEqual(pilot('plain', 0.5));

@@ -9,13 +9,15 @@ export type {
   MeasuredAfter,
   Operation,
   OperationKind,
+  OperationOf,
   OwnCut,
+  OwnOfKind,
   Pass,
   Plan,
   SchoolAnswer,
   Setting,
   Wishes,
 } from './plan.ts';
-export { CAUTIONS, ownCutSchema } from './plan.ts';
+export { CAUTIONS, OPERATION_KINDS, ownCutSchema } from './plan.ts';
 export { planSetup, putIn } from './plan-setup.ts';
 export type { RecorderFor } from './turning.ts';

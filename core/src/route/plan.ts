@@ -6,18 +6,6 @@ import type { Limits } from '../limit/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import type { Workpiece } from '../work/index.ts';
 
-export type OperationKind =
-  | 'mount'
-  | 'face'
-  | 'centre'
-  | 'touchOff'
-  | 'rough'
-  | 'semiFinish'
-  | 'measure'
-  | 'finish'
-  | 'shoulder'
-  | 'chamfer';
-
 /** The turner's own choice for an operation: at most so deep, fed so; the speed follows from both. */
 export const ownCutSchema = z.strictObject({
   depthMm: z.number().positive().max(30),
@@ -111,9 +99,48 @@ export interface SchoolAnswer {
   readonly minutes: number;
 }
 
-export interface Operation {
+/** What each kind of operation has of its own. Lengths in mm. */
+export type OwnOfKind =
+  | { readonly kind: 'mount'; readonly gripMm: number; readonly overhangMm: number }
+  /** what comes off the end */
+  | { readonly kind: 'face'; readonly offMm: number }
+  | {
+      readonly kind: 'centre';
+      readonly pilotMm: number;
+      readonly mouthMm: number;
+      /** of the whole piece, and the cut's push at its very end: what the hole was chosen by */
+      readonly massKg: number;
+      readonly forceN: number;
+    }
+  /** the angle that the compound is swung to before, where it is */
+  | { readonly kind: 'touchOff'; readonly compoundDeg?: number }
+  | { readonly kind: 'rough' | 'semiFinish' | 'measure' | 'finish' }
+  | { readonly kind: 'shoulder'; readonly fromDiameterMm: number; readonly toDiameterMm: number }
+  /** length along Z, angle from Z, depth on the radius */
+  | { readonly kind: 'chamfer'; readonly lengthMm: number; readonly angleDeg: number; readonly depthMm: number };
+export type OperationKind = OwnOfKind['kind'];
+/** Every kind, in the order in which they usually come. */
+export const OPERATION_KINDS = [
+  ...([
+    'mount',
+    'face',
+    'centre',
+    'touchOff',
+    'rough',
+    'measure',
+    'semiFinish',
+    'finish',
+    'shoulder',
+    'chamfer',
+  ] as const),
+] satisfies readonly OperationKind[];
+/** An operation of one kind. */
+export type OperationOf<Kind extends OperationKind> = AnyOperation & Extract<OwnOfKind, { kind: Kind }>;
+export type Operation = AnyOperation & OwnOfKind;
+
+/** What every operation has, of whatever kind. */
+export interface AnyOperation {
   readonly id: string;
-  readonly kind: OperationKind;
   readonly featureId?: string;
   /** zPart, left and right end of what is machined */
   readonly zFromMm: number;
@@ -140,8 +167,6 @@ export interface Operation {
   readonly fineness?: Fineness['means'];
   /** a cut by the cross-slide before the compound takes over: what it leaves on the diameter, mm */
   readonly leavesMm?: number;
-  /** chamfer: angle from Z and radial depth; centre: pilot and mouth; face: how much comes off */
-  readonly sizes?: Readonly<Record<string, number>>;
 }
 
 /** What is done in one setup: how it is held, the operations in their order, and the workpiece that they leave. */

@@ -12,7 +12,7 @@ import { cutHold, roughedShaft, worstBendPerN } from './bending.ts';
 import type { FitContext } from './fit-context.ts';
 import { answerOf, type CutWish, type FittedCut, fitCut } from './fit-cut.ts';
 import { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
-import type { Limiter, MeasuredAfter, Operation, OwnCut } from './plan.ts';
+import type { AnyOperation, Limiter, MeasuredAfter, Operation, OwnCut } from './plan.ts';
 import { usualMinutes } from './usual-minutes.ts';
 
 /** Left on a diameter that is finished elsewhere, mm. */
@@ -105,13 +105,13 @@ function asChosen(wishFor: (school: School) => CutWish, own: OwnCut | undefined)
 
 function operationOf(
   id: string,
-  kind: Operation['kind'],
+  kind: 'rough' | 'semiFinish' | 'finish',
   level: Level,
   zToMm: number,
   tool: Tool,
   cut: FittedCut,
   schools: Operation['schools'],
-  rest: Partial<Operation>,
+  rest: Partial<AnyOperation>,
 ): Operation {
   return {
     id,
@@ -260,7 +260,7 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
     fromMm: number,
     toMm: number,
     suffix: 'near' | 'semi' | 'finish',
-    more: Partial<Operation>,
+    more: Partial<AnyOperation>,
   ): void => {
     const { id, chosen, schools } = cut(fromMm, toMm, suffix);
     if (!chosen) return;

@@ -12,9 +12,10 @@ import {
   storedDrawingSchema,
   surfaceIdSchema,
 } from '../part/index.ts';
-import { CAUTIONS, ownCutSchema } from '../route/index.ts';
+import { CAUTIONS, OPERATION_KINDS, type OperationKind, ownCutSchema } from '../route/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import type { FrozenRun } from './frozen.ts';
+import type { Step } from './step.ts';
 import { upgradeRun } from './upgrade/upgrade-run.ts';
 
 const number = z.number();
@@ -124,22 +125,9 @@ const setting = z.strictObject({
   feedLabel: short.optional(),
   feedAt: positions.optional(),
 });
-const kind = z.enum([
-  'mount',
-  'face',
-  'centre',
-  'touchOff',
-  'rough',
-  'semiFinish',
-  'measure',
-  'finish',
-  'shoulder',
-  'chamfer',
-]);
-const step = z.strictObject({
+const anyStep = {
   id: z.string().min(1).max(80),
   operationId: short,
-  kind,
   featureId: short.optional(),
   setting: setting.optional(),
   toolId: short.optional(),
@@ -158,8 +146,30 @@ const step = z.strictObject({
   springShare: number.min(0).optional(),
   caution: z.enum(CAUTIONS).optional(),
   minutes: number,
-  sizes: z.record(short, number).optional(),
-});
+};
+/** A step with what its kind has of its own; an exhaustive list, so that no kind is forgotten here. */
+const stepOf: { readonly [Kind in OperationKind]: z.ZodObject<{ kind: z.ZodLiteral<Kind> }> } = {
+  mount: z.strictObject({ ...anyStep, kind: z.literal('mount'), gripMm: number, overhangMm: number }),
+  face: z.strictObject({ ...anyStep, kind: z.literal('face'), offMm: number }),
+  centre: z.strictObject({
+    ...{ ...anyStep, kind: z.literal('centre'), pilotMm: number, mouthMm: number, massKg: number, forceN: number },
+  }),
+  touchOff: z.strictObject({ ...anyStep, kind: z.literal('touchOff'), compoundDeg: number.optional() }),
+  rough: z.strictObject({ ...anyStep, kind: z.literal('rough') }),
+  semiFinish: z.strictObject({ ...anyStep, kind: z.literal('semiFinish') }),
+  measure: z.strictObject({ ...anyStep, kind: z.literal('measure') }),
+  finish: z.strictObject({ ...anyStep, kind: z.literal('finish') }),
+  shoulder: z.strictObject({
+    ...{ ...anyStep, kind: z.literal('shoulder'), fromDiameterMm: number, toDiameterMm: number },
+  }),
+  chamfer: z.strictObject({
+    ...{ ...anyStep, kind: z.literal('chamfer'), lengthMm: number, angleDeg: number, depthMm: number },
+  }),
+};
+const { mount, face, centre, touchOff, rough, semiFinish, measure, finish, shoulder, chamfer } = stepOf;
+const step = z.discriminatedUnion('kind', [
+  ...[mount, face, centre, touchOff, rough, semiFinish, measure, finish, shoulder, chamfer],
+] as never) as unknown as z.ZodType<Step>;
 const plan = z.looseObject({
   held: z.strictObject({
     method: z.enum(HOLD_METHODS),
@@ -178,7 +188,7 @@ const plan = z.looseObject({
     maxRpm: number,
     chuckId: short,
   }),
-  operations: z.array(z.looseObject({ id: short, kind })).max(5000),
+  operations: z.array(z.looseObject({ id: short, kind: z.enum(OPERATION_KINDS) })).max(5000),
   waiting: z.array(z.strictObject({ id: surfaceIdSchema, why: z.enum(WAITS) })).max(MOST_SURFACES),
 });
 const cutOff = z.enum(['saw', 'slot']);

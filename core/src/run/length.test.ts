@@ -17,7 +17,7 @@ const again = (headMm: number): FrozenRun => ({
   ...{ number: 2, piece: pieceOf(plain.piece.part, 45, { done: ['f2'], headMm }) },
 });
 const run = again(0);
-const face = plain.steps.find((s) => s.kind === 'face')!;
+const face = plain.steps.find((s): s is Extract<Step, { kind: 'face' }> => s.kind === 'face')!;
 const shoulder = plain.steps.find((s) => s.kind === 'shoulder')!;
 const caliper = plain.means.instruments.find((i) => i.kind === 'caliper')!;
 const read = (step: Step, mm: number, n = 1) => ({
@@ -43,11 +43,11 @@ describe('facing to length', () => {
       // ISO 2768-m from 30 to 120
       limits: { upperMm: expect.closeTo(70.3, 9), lowerMm: expect.closeTo(69.7, 9) },
     });
-    expect(lengthAt(run, state(), { ...face, sizes: { offMm: 0.5 } })?.cutsMm).toEqual([0.5]);
+    expect(lengthAt(run, state(), { ...face, offMm: 0.5 })?.cutsMm).toEqual([0.5]);
     // on lines of 0.02, together never more than is left
-    expect(lengthAt(run, state(), { ...face, sizes: { offMm: 0.51 } })?.cutsMm).toEqual([0.26, 0.24]);
-    expect(lengthAt(run, state(), { ...face, sizes: { offMm: 0.015 } })?.cutsMm).toEqual([]);
-    expect(lengthAt(run, state(), { ...face, sizes: {} })).toMatchObject({ leftMm: 0, cutsMm: [] });
+    expect(lengthAt(run, state(), { ...face, offMm: 0.51 })?.cutsMm).toEqual([0.26, 0.24]);
+    expect(lengthAt(run, state(), { ...face, offMm: 0.015 })?.cutsMm).toEqual([]);
+    expect(lengthAt(run, state(), { ...face, offMm: 0 })).toMatchObject({ leftMm: 0, cutsMm: [] });
   });
   it('goes by what was read last: the plain difference, none once it is inside', () => {
     const first = lengthAt(run, state(read(face, 71.42)), face)!;
@@ -63,7 +63,7 @@ describe('facing to length', () => {
     const kept = again(0.8);
     expect(lengthAt(kept, state(read(face, 71)), face)).toMatchObject({ wantedMm: 70.8, leftMm: 0 });
     expect(lengthAt(plain, state(), face)).toBeUndefined();
-    expect(lengthAt(run, state(), { ...face, kind: 'chamfer' })).toBeUndefined();
+    expect(lengthAt(run, state(), plain.steps.find((s) => s.kind === 'measure')!)).toBeUndefined();
     expect(lengthAt(run, state(), { ...face, zStopMm: undefined })).toBeUndefined();
   });
 });

@@ -87,7 +87,7 @@ export function lengthAt(run: FrozenRun, state: RunState, step: Step, record?: R
     last && limits
       ? decide(last.mm, uncertaintyOf(run.means.instruments, last.instrumentId), limits, record, cut)
       : undefined;
-  const plannedMm = of === 'overall' ? (step.sizes?.offMm ?? 0) : 0;
+  const plannedMm = of === 'overall' ? (step.kind === 'face' ? step.offMm : 0) : 0;
   const missingMm = last ? (of === 'overall' ? last.mm - wantedMm : wantedMm - last.mm) : plannedMm;
   const leftMm = decision && decision.left !== 'metalOn' ? 0 : round(Math.max(0, missingMm));
   const cutsMm = faceCutsMm(run.means.lathe, leftMm);

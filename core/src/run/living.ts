@@ -33,7 +33,7 @@ export function livingAfter(state: RunState): readonly LivingReference[] {
  */
 export function checkCut(run: FrozenRun, state: RunState, step: Step): CheckCut | undefined {
   const living = run.living.find((l) => l.toolId === step.toolId);
-  if (!living || step.kind !== 'touchOff' || step.sizes?.compoundDeg !== undefined) return undefined;
+  if (!living || step.kind !== 'touchOff' || step.compoundDeg !== undefined) return undefined;
   const { rings, diameterMm } = living.reference;
   const fineness = finenessOf(run.means.lathe, 'lines');
   const metal = state.metal[step.featureId ?? ''];

@@ -1,12 +1,14 @@
 import type { Fineness } from '../lathe/index.ts';
 import type { Limits } from '../limit/index.ts';
-import type { Caution, MeasuredAfter, OperationKind, Plan, Setting } from '../route/index.ts';
+import type { Caution, MeasuredAfter, OwnOfKind, Plan, Setting } from '../route/index.ts';
 
-/** One thing to do at the lathe. Lengths in mm, zPart. */
-export interface Step {
+/** One thing to do at the lathe, of the kind of its operation. Lengths in mm, zPart. */
+export type Step = AnyStep & OwnOfKind;
+
+/** What every step has, of whatever kind. */
+export interface AnyStep {
   readonly id: string;
   readonly operationId: string;
-  readonly kind: OperationKind;
   readonly featureId?: string;
   readonly setting?: Setting;
   readonly toolId?: string;
@@ -30,39 +32,22 @@ export interface Step {
   readonly springShare?: number;
   readonly caution?: Caution;
   readonly minutes: number;
-  readonly sizes?: Readonly<Record<string, number>>;
 }
 
 /** Steps of a plan: every pass of every operation, one at a time. */
 export function stepsOf(plan: Pick<Plan, 'operations'>): readonly Step[] {
   return plan.operations.flatMap((o): Step[] => {
-    const shared = {
-      operationId: o.id,
-      kind: o.kind,
-      featureId: o.featureId,
-      setting: o.setting,
-      toolId: o.toolId,
-      caution: o.caution,
-      limits: o.limits,
-      instrumentId: o.instrumentId,
-      last: o.last,
-      after: o.after,
-      fineness: o.fineness,
-      leavesMm: o.leavesMm,
-      springShare: o.loads?.springShare,
-      sizes: o.sizes,
-      zEndMm: o.zToMm,
-    };
-    if (o.passes.length === 0)
-      return [{ ...shared, id: o.id, targetMm: o.targetMm, zStopMm: o.zFromMm, minutes: o.minutes }];
-    return o.passes.map((pass, i) => ({
+    const { id: operationId, zFromMm: zStopMm, zToMm: zEndMm, passes, loads, minutes, targetMm, ...more } = o;
+    const { decidedBy: _by, exceeds: _exceeds, schools: _schools, ...own } = more;
+    const shared = { ...own, operationId, springShare: loads?.springShare, zStopMm, zEndMm };
+    if (passes.length === 0) return [{ ...shared, id: operationId, targetMm, minutes }];
+    return passes.map((pass, i) => ({
       ...shared,
-      id: `${o.id}-${i + 1}`,
+      id: `${operationId}-${i + 1}`,
       passNumber: i + 1,
-      passCount: o.passes.length,
+      passCount: passes.length,
       fromMm: pass.diameterBeforeMm,
       targetMm: pass.diameterAfterMm,
-      zStopMm: o.zFromMm,
       minutes: pass.minutes,
     }));
   });

@@ -59,7 +59,7 @@ export class AtTheLathe {
         crossNumber,
         endNumber,
       },
-      ...(step!.sizes?.compoundDeg === undefined ? {} : { compoundNumber: '0.50' }),
+      ...(step?.kind !== 'touchOff' || step.compoundDeg === undefined ? {} : { compoundNumber: '0.50' }),
       approach: 'in',
     });
   }

@@ -55,7 +55,7 @@ export default function AboutSetup({
       held.method === 'chuck'
         ? 'none'
         : centre
-          ? `in the ${tail} end, drilled ${inUnit(unit).len(centre.sizes?.pilotMm)} in this holding`
+          ? `in the ${tail} end, drilled ${inUnit(unit).len(centre.pilotMm)} in this holding`
           : held.method === 'betweenCentres'
             ? 'in both ends, made before: clean and oil them'
             : held.method === 'chuckAndCentre'

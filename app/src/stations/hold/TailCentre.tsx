@@ -13,7 +13,7 @@ export default function TailCentre({ job, setup }: { job: Job; setup: PlannedSet
   const powerKw = Math.max(0, ...rough.map((o) => o.loads!.powerKw));
   const minutes = rough.reduce((sum, o) => sum + o.passes.reduce((m, p) => m + p.minutes, 0), 0);
   // what the route chose its centre drill by
-  const { pilotMm: drilled, massKg = 0, forceN = 0 } = plan.operations.find((o) => o.kind === 'centre')?.sizes ?? {};
+  const { pilotMm: drilled, massKg = 0, forceN = 0 } = plan.operations.find((o) => o.kind === 'centre') ?? {};
   const { unit } = job.drawing;
   return (
     <>

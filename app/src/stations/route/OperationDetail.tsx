@@ -138,27 +138,26 @@ export function OperationDetail({ jobId, operation: o, job, setup, tell }: Props
             )}
           </p>
         )}
-        {o.sizes && o.kind === 'mount' && (
+        {o.kind === 'mount' && (
           <p>
-            Grip {byRule(o.sizes.gripMm ?? 0, unit)} {unit}, {byRule(o.sizes.overhangMm ?? 0, unit)} {unit} standing
-            out. <Working of="grip" tell={only('route.grip')} />
+            Grip {byRule(o.gripMm, unit)} {unit}, {byRule(o.overhangMm, unit)} {unit} standing out.{' '}
+            <Working of="grip" tell={only('route.grip')} />
           </p>
         )}
-        {o.sizes && o.kind === 'face' && (
+        {o.kind === 'face' && (
           <p>
-            Take {aimed(o.sizes.offMm ?? 0, unit)} {unit} off the end.
+            Take {aimed(o.offMm, unit)} {unit} off the end.
           </p>
         )}
-        {o.sizes && o.kind === 'chamfer' && (
+        {o.kind === 'chamfer' && (
           <p>
-            {length(o.sizes.lengthMm ?? 0, unit)} {unit} long at {o.sizes.angleDeg}°:{' '}
-            {measure(o.sizes.depthMm ?? 0, unit, unit === 'mm' ? 2 : 3)} {unit} on the radius.{' '}
-            <Working of="chamfer" tell={only('part.chamfer')} />
+            {length(o.lengthMm, unit)} {unit} long at {o.angleDeg}°: {measure(o.depthMm, unit, unit === 'mm' ? 2 : 3)}{' '}
+            {unit} on the radius. <Working of="chamfer" tell={only('part.chamfer')} />
           </p>
         )}
-        {o.sizes && o.kind === 'shoulder' && (
+        {o.kind === 'shoulder' && (
           <p>
-            From Ø{aimed(o.sizes.fromDiameterMm ?? 0, unit)} out to Ø{aimed(o.sizes.toDiameterMm ?? 0, unit)} {unit}.{' '}
+            From Ø{aimed(o.fromDiameterMm, unit)} out to Ø{aimed(o.toDiameterMm, unit)} {unit}.{' '}
             <Working of="shoulder" tell={only('route.shoulder')} />
           </p>
         )}
@@ -167,9 +166,9 @@ export function OperationDetail({ jobId, operation: o, job, setup, tell }: Props
             About {minutes(o.minutes)}. <Working of="time" tell={only('route.usualMinutes', 'route.faceMinutes')} />
           </p>
         )}
-        {o.sizes && o.kind === 'centre' && (
+        {o.kind === 'centre' && (
           <p>
-            Mouth Ø{inUnit(unit).len(o.sizes.mouthMm)}. <Working of="centre hole" tell={only('hold.centre')} />
+            Mouth Ø{inUnit(unit).len(o.mouthMm)}. <Working of="centre hole" tell={only('hold.centre')} />
           </p>
         )}
         {cautionText(o.caution) && <p className="field-warning mt-2 text-[0.95rem]">▲ {cautionText(o.caution)}</p>}

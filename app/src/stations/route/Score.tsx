@@ -87,9 +87,9 @@ function titleOf(o: Operation, { job, nameOf }: Props): string {
   if (o.kind === 'semiFinish' && last) return `${name}: first of two equal cuts → ${d(last.diameterAfterMm)}`;
   if (o.kind === 'finish' && last) return `Finish ${name} → ${d(last.diameterAfterMm)}`;
   if (o.kind === 'measure') return `Measure ${name}${o.last ? ` ${limitsOf(o, unit)}` : ', between the cuts'}`;
-  if (o.kind === 'chamfer') return `Chamfer ${name} ${length(o.sizes?.lengthMm ?? 0, unit)} × ${o.sizes?.angleDeg}°`;
+  if (o.kind === 'chamfer') return `Chamfer ${name} ${length(o.lengthMm, unit)} × ${o.angleDeg}°`;
   if (o.kind === 'touchOff' && o.targetMm !== undefined) return 'Touch off again, finishing tool';
-  if (o.kind === 'centre') return `Centre hole ${inUnit(unit).len(o.sizes?.pilotMm)}, bring up the centre`;
+  if (o.kind === 'centre') return `Centre hole ${inUnit(unit).len(o.pilotMm)}, bring up the centre`;
   return `${operationNames[o.kind]}${name ? `, ${name}` : ''}`;
 }
 const limitsOf = (o: Operation, unit: 'mm' | 'in') =>

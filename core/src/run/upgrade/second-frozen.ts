@@ -162,6 +162,21 @@ function setupOf(run: Old, again: Old | undefined): Old {
   return { id, tail, ...way, ...given('extent', extent) };
 }
 
+/** What an operation of each kind had in its bag of sizes, that it has as fields of its own now. */
+const OWN: Readonly<Record<string, readonly string[]>> = {
+  mount: ['gripMm', 'overhangMm'],
+  face: ['offMm'],
+  centre: ['pilotMm', 'mouthMm', 'massKg', 'forceN'],
+  shoulder: ['fromDiameterMm', 'toDiameterMm'],
+  chamfer: ['lengthMm', 'angleDeg', 'depthMm'],
+};
+function withOwnSizes({ sizes, ...rest }: Old): Old {
+  const had = isObject(sizes) ? sizes : {};
+  const own = (OWN[String(rest.kind)] ?? []).map((key) => [key, number(had[key])] as const);
+  const swung = rest.kind === 'touchOff' ? given('compoundDeg', had.compoundDeg) : {};
+  return { ...rest, ...Object.fromEntries(own), ...swung };
+}
+
 /** What waited, by the name of the surface. */
 function waitingOf(list: unknown, tail: End, lengths: readonly Old[]): readonly Old[] {
   return listOf(list).flatMap(({ what, featureId, why }): Old[] => {
@@ -203,9 +218,10 @@ export function namesItsSurfaces(stored: unknown): unknown {
     },
     plan: {
       ...plan,
+      operations: listOf(plan.operations).map(withOwnSizes),
       waiting: waitingOf(plan.waiting, tail, listOf(stored.part.features)),
       held: { onMm: stored.stockMm, forceN: chuck?.forceN, maxRpm: chuck?.maxRpm, chuckId: chuck?.id, ...holding },
     },
-    ...{ steps, known, living, ...given('stand', stand) },
+    ...{ steps: listOf(steps).map(withOwnSizes), known, living, ...given('stand', stand) },
   };
 }

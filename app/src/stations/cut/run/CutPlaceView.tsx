@@ -45,16 +45,16 @@ const captionOf: Record<CutPlace['way'], string> = {
 function placeOf(frozen: FrozenRun, step: Step, move: Move | undefined, beyondMm: number): CutPlace | undefined {
   const end = frozen.piece.part.lengthMm;
   if (step.kind === 'face')
-    return { way: 'face', zMm: step.zStopMm ?? end, offMm: step.sizes?.offMm ?? 0, diameterMm: stockOf(frozen) };
+    return { way: 'face', zMm: step.zStopMm ?? end, offMm: step.offMm, diameterMm: stockOf(frozen) };
   if (step.kind === 'shoulder')
     return {
       way: 'shoulder',
       zMm: step.zStopMm ?? 0,
-      fromMm: step.sizes?.fromDiameterMm ?? 0,
-      toMm: step.sizes?.toDiameterMm ?? 0,
+      fromMm: step.fromDiameterMm,
+      toMm: step.toDiameterMm,
     };
   if (step.kind === 'chamfer') {
-    const { lengthMm = 0, depthMm = 0 } = step.sizes ?? {};
+    const { lengthMm, depthMm } = step;
     const feature = outsides(frozen.piece.part).find((f) => f.id === step.featureId);
     return feature && { way: 'edge', zMm: feature.zToMm, diameterMm: feature.diameterMm, lengthMm, depthMm };
   }

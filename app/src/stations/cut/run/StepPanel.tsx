@@ -261,7 +261,7 @@ function AlongBed({ frozen, cutsMm }: { frozen: FrozenRun; cutsMm: readonly numb
 /** Facing: the way to do it, and so many cuts, each set by the compound along the bed, from the rim to the centre. */
 function Facing({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
   const { length, step } = advice;
-  const cutsMm = length?.cutsMm ?? faceCutsMm(frozen.means.lathe, step.sizes?.offMm ?? 0);
+  const cutsMm = length?.cutsMm ?? faceCutsMm(frozen.means.lathe, step.kind === 'face' ? step.offMm : 0);
   const read = (length?.readings.length ?? 0) > 0;
   return (
     <div>
@@ -313,7 +313,7 @@ function Words({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
   if (step.kind === 'centre')
     return (
       <p className="text-lg">
-        Drill until the mouth measures {inUnit(unit).len(step.sizes?.mouthMm, 2)}{' '}
+        Drill until the mouth measures {inUnit(unit).len(step.mouthMm, 2)}{' '}
         <Working of="centre hole" tell={only('hold.centre')} />, from the tailstock. Clear the chips often. Then oil the
         centre, bring it up play-free and lock the quill.
       </p>
@@ -321,12 +321,12 @@ function Words({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
   if (step.kind === 'chamfer')
     return (
       <p className="text-lg">
-        Bring the tool to touch the corner, wind in <b>{say(step.sizes?.depthMm ?? 0)}</b> from where it touches.{' '}
+        Bring the tool to touch the corner, wind in <b>{say(step.depthMm)}</b> from where it touches.{' '}
         <Working
           of="chamfer"
           tell={(record) => {
             only('part.chamfer', 'limit.general')(record);
-            dialMove(crossSlide, 0, step.sizes?.depthMm ?? 0, record);
+            dialMove(crossSlide, 0, step.depthMm, record);
           }}
         />
       </p>
@@ -334,9 +334,8 @@ function Words({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
   if (step.kind === 'shoulder')
     return (
       <div className="text-lg">
-        Touch the shoulder there, then face from Ø
-        {measure(step.sizes?.fromDiameterMm ?? 0, unit, unit === 'mm' ? 1 : 3)} out to Ø
-        {measure(step.sizes?.toDiameterMm ?? 0, unit, unit === 'mm' ? 1 : 3)}.{' '}
+        Touch the shoulder there, then face from Ø{measure(step.fromDiameterMm, unit, unit === 'mm' ? 1 : 3)} out to Ø
+        {measure(step.toDiameterMm, unit, unit === 'mm' ? 1 : 3)}.{' '}
         <Working of="shoulder" tell={only('route.shoulder')} />
         {advice.length && advice.length.cutsMm.length > 0 && <AlongBed frozen={frozen} cutsMm={advice.length.cutsMm} />}
       </div>

@@ -44,7 +44,7 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
     measured && measured.unit === lathe.unit ? measured.text : '',
   );
   const [sure, setSure] = useState('');
-  const byCompound = advice.step.sizes?.compoundDeg !== undefined;
+  const byCompound = advice.step.kind === 'touchOff' && advice.step.compoundDeg !== undefined;
   const [fine, setFine, dropFine] = useKeptText(`${at}.compound`);
   const form = useRef<HTMLFormElement>(null);
   useEffect(() => {

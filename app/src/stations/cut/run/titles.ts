@@ -30,16 +30,16 @@ export function stepTitle(step: Step, frozen: FrozenRun, move?: Move): string {
   switch (step.kind) {
     case 'mount':
       if (!inJawsFirst(frozen))
-        return `Put the piece in${frozen.number > 1 ? ' again' : ''}, ${byRule(step.sizes?.overhangMm ?? 0, unit)} ${unit} standing out`;
-      return `Put the blank in: grip ${byRule(step.sizes?.gripMm ?? 0, unit)}, ${byRule(step.sizes?.overhangMm ?? 0, unit)} ${unit} standing out`;
+        return `Put the piece in${frozen.number > 1 ? ' again' : ''}, ${byRule(step.overhangMm, unit)} ${unit} standing out`;
+      return `Put the blank in: grip ${byRule(step.gripMm, unit)}, ${byRule(step.overhangMm, unit)} ${unit} standing out`;
     case 'face':
-      return `Face the end: take ${aimed(step.sizes?.offMm ?? 0, unit)} ${unit} off`;
+      return `Face the end: take ${aimed(step.offMm, unit)} ${unit} off`;
     case 'centre':
-      return `Centre hole ${inUnit(unit).len(step.sizes?.pilotMm, 2)}, mouth Ø${inUnit(unit).len(step.sizes?.mouthMm, 2)}; bring up the centre`;
+      return `Centre hole ${inUnit(unit).len(step.pilotMm, 2)}, mouth Ø${inUnit(unit).len(step.mouthMm, 2)}; bring up the centre`;
     case 'touchOff':
       return step.targetMm === undefined
         ? 'Touch off: a short cut, measure it, note the dials'
-        : step.sizes?.compoundDeg === undefined
+        : step.compoundDeg === undefined
           ? 'Touch off again with the finishing tool'
           : 'Swing the compound to 5.74°, then touch off with the finishing tool';
     case 'rough':
@@ -55,7 +55,7 @@ export function stepTitle(step: Step, frozen: FrozenRun, move?: Move): string {
     case 'shoulder':
       return `Square the shoulder of ${name}, feeding outwards`;
     case 'chamfer':
-      return `Chamfer ${name}: ${aimed(step.sizes?.lengthMm ?? 0, unit)} ${unit} × ${step.sizes?.angleDeg}°`;
+      return `Chamfer ${name}: ${aimed(step.lengthMm, unit)} ${unit} × ${step.angleDeg}°`;
     case 'measure':
       return `Measure ${name}, ${measuredAfterText(step)}`;
   }
