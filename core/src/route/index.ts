@@ -1,7 +1,7 @@
-export { sweptBy } from './after.ts';
 export { type BentLine, bentLineOf, holdOfCut } from './bending.ts';
 export { HANDLING_MIN, passDepths } from './fit-cut.ts';
 export { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
+export { sweptBy } from './operation/kinds.ts';
 export type {
   Caution,
   Limiter,

@@ -11,9 +11,13 @@ import { toolFor } from '../tool/index.ts';
 import { cutOffSpare, isFinished, lying, reachOf, standingMm, type Workpiece } from '../work/index.ts';
 import { afterOperations } from './after.ts';
 import { finishedShaft, isStepped } from './bending.ts';
-import { centreHoleDepthMm, wantsCentreHole } from './centre.ts';
-import { chamferOperation, openingOperations, shoulderOperation, touchAgainOperation } from './ends.ts';
 import type { FitContext } from './fit-context.ts';
+import { centreHoleDepthMm, centreOperation, wantsCentreHole } from './operation/centre.ts';
+import { chamferOperation } from './operation/chamfer.ts';
+import { faceOperation } from './operation/face.ts';
+import { mountOperation } from './operation/mount.ts';
+import { shoulderOperation } from './operation/shoulder.ts';
+import { touchAgainOperation, touchOffOperation } from './operation/touch-off.ts';
 import type { Operation, Plan, Wishes } from './plan.ts';
 import { weighChanges } from './stay.ts';
 import { finishLevel, type Level, levelOf, measureRoughed, type RecorderFor, roughLevel } from './turning.ts';
@@ -96,7 +100,7 @@ function planWith(
   const waiting: Waiting[] = onlyEnds
     ? [...within.reachable.map(({ id }): Waiting => ({ id, why: 'otherSetup' })), ...within.waiting]
     : [...within.waiting];
-  const wanted = openingOperations(context, touchPlace(context, reachable.at(-1), number), recorderFor);
+  const wanted = opening(context, touchPlace(context, reachable.at(-1), number), recorderFor);
   const turned = turnLevels(context, reachable, wanted, recorderFor);
   waiting.push(...turned.waiting);
   problems.push(...turned.problems);
@@ -114,6 +118,15 @@ function planWith(
   });
   const after = afterOperations(piece, operations, number);
   return { held, operations, after, waiting, problems, minutes, changes: changed.count };
+}
+
+/** What comes before anything is turned: putting in, facing, the centre hole where one is wanted, touching off. */
+function opening(context: FitContext, touchMm: number | undefined, recorderFor: RecorderFor): Operation[] {
+  const operations: Operation[] = [mountOperation(context, recorderFor)];
+  push(operations, faceOperation(context, recorderFor('face')));
+  if (wantsCentreHole(context)) push(operations, centreOperation(context, recorderFor('centre')));
+  if (touchMm !== undefined) push(operations, touchOffOperation(context, touchMm, recorderFor));
+  return operations;
 }
 
 /** Where the end of the raw metal is touched off: that of the length nearest to the tail; of the bar, if only its ends are made. */

@@ -114,7 +114,10 @@ export type OwnOfKind =
     }
   /** the angle that the compound is swung to before, where it is */
   | { readonly kind: 'touchOff'; readonly compoundDeg?: number }
-  | { readonly kind: 'rough' | 'semiFinish' | 'measure' | 'finish' }
+  | { readonly kind: 'rough' }
+  | { readonly kind: 'semiFinish' }
+  | { readonly kind: 'measure' }
+  | { readonly kind: 'finish' }
   | { readonly kind: 'shoulder'; readonly fromDiameterMm: number; readonly toDiameterMm: number }
   /** length along Z, angle from Z, depth on the radius */
   | { readonly kind: 'chamfer'; readonly lengthMm: number; readonly angleDeg: number; readonly depthMm: number };

@@ -1,14 +1,15 @@
-import { volumeMm3 } from '../contour/index.ts';
-import { cutForces } from '../cutting/index.ts';
-import { centreDepth, centreForLoad, centreHole, onTailCentre } from '../hold/index.ts';
-import { centreHoleRows, centreId, outsides } from '../part/index.ts';
-import { toolFor } from '../tool/index.ts';
-import { isFinished } from '../work/index.ts';
-import type { Recorder } from '../working/index.ts';
-import type { FitContext } from './fit-context.ts';
-import { handSetting } from './hand-setting.ts';
-import type { Operation } from './plan.ts';
-import { usualMinutes } from './usual-minutes.ts';
+import { type Contour, volumeMm3 } from '../../contour/index.ts';
+import { cutForces } from '../../cutting/index.ts';
+import { centreDepth, centreForLoad, centreHole, onTailCentre } from '../../hold/index.ts';
+import { centreHoleRows, centreId, outsides } from '../../part/index.ts';
+import { toolFor } from '../../tool/index.ts';
+import { isFinished } from '../../work/index.ts';
+import type { Recorder } from '../../working/index.ts';
+import type { FitContext } from '../fit-context.ts';
+import { handSetting } from '../hand-setting.ts';
+import type { Operation, OperationOf } from '../plan.ts';
+import { usualMinutes } from '../usual-minutes.ts';
+import { bare, type KindOfOperation } from './kind.ts';
 
 /** Feed of a roughing cut as the tail centre is loaded by it, mm per rev. */
 const ROUGH_FEED = 0.2;
@@ -36,7 +37,7 @@ function centreLoad({ piece, means }: FitContext): { massKg: number; forceN: num
  * The centre hole in the end at the tailstock, by diameter and load, drilled with the largest centre drill of the drawer that is no
  * larger; at the speed that the shop is used to.
  */
-export function centreOperation(context: FitContext, record: Recorder | undefined): Operation | undefined {
+export function centreOperation(context: FitContext, record: Recorder | undefined): OperationOf<'centre'> | undefined {
   const { piece, means, wishes, stockMm } = context;
   const { part } = piece;
   const { tools, lathe } = means;
@@ -73,7 +74,7 @@ export function centreOperation(context: FitContext, record: Recorder | undefine
   return (
     setting && {
       ...{ id: 'centre', kind: 'centre', zFromMm: zEnd - mouthMm, zToMm: zEnd, toolId: drills[0]?.id, setting },
-      ...{ passes: [], exceeds: [], schools: [], minutes: usualMinutes(3, record), caution: 'centreOil' },
+      ...{ ...bare, minutes: usualMinutes(3, record), caution: 'centreOil' },
       ...{ pilotMm, mouthMm: Number(mouthMm.toFixed(2)) },
       ...{ massKg: Number(massKg.toFixed(3)), forceN: Math.round(forceN) },
     }
@@ -86,3 +87,26 @@ export function centreHoleDepthMm(operations: readonly Operation[]): number {
   const row = centreHoleRows.find((r) => r.pilotMm === pilotMm);
   return row ? centreDepth(row.pilotMm, row.pilotLengthMm, row.mouthMm).totalMm : 0;
 }
+
+/** The cone and pilot of a centre hole as a half-section. */
+function centreContour(zEndMm: number, pilotMm: number, mouthMm: number): Contour {
+  const row = centreHoleRows.find((r) => r.pilotMm === pilotMm);
+  const deepMm = (mouthMm - pilotMm) / 2 / Math.tan(Math.PI / 6);
+  const pilotEndMm = Math.max(deepMm, row?.pilotLengthMm ?? deepMm);
+  return {
+    loops: [
+      [
+        { zMm: zEndMm - pilotEndMm, rMm: 0 },
+        { zMm: zEndMm, rMm: 0 },
+        { zMm: zEndMm, rMm: mouthMm / 2 },
+        { zMm: zEndMm - deepMm, rMm: pilotMm / 2 },
+        { zMm: zEndMm - pilotEndMm, rMm: pilotMm / 2 },
+      ],
+    ],
+  };
+}
+
+export const centre: KindOfOperation<'centre'> = {
+  swept: ({ zToMm, pilotMm, mouthMm }) => centreContour(zToMm, pilotMm, mouthMm),
+  finishes: (_, part) => [centreId(part.tail)],
+};

@@ -1,0 +1,42 @@
+import { ring } from '../../contour/index.ts';
+import { toolFor } from '../../tool/index.ts';
+import { faceTowards, rawEndMm, reachOf } from '../../work/index.ts';
+import type { Recorder } from '../../working/index.ts';
+import type { FitContext } from '../fit-context.ts';
+import { handSetting } from '../hand-setting.ts';
+import type { OperationOf } from '../plan.ts';
+import { AIR_MM, bare, HAND_FEED, type KindOfOperation } from './kind.ts';
+
+/** Facing by hand from the rim: touching and winding in, then half the diameter at the feed. */
+function faceMinutes(stockMm: number, rpm: number, record?: Recorder): number {
+  const handlingMin = 1;
+  const minutes = handlingMin + stockMm / 2 / (HAND_FEED * rpm);
+  record?.({
+    code: 'route.faceMinutes',
+    values: { handlingMin, radiusMm: stockMm / 2, feedMmPerRev: HAND_FEED, rpm, minutes },
+  });
+  return minutes;
+}
+
+/** Facing the end at the tailstock; undefined where nothing is left to come off. */
+export function faceOperation(context: FitContext, record: Recorder | undefined): OperationOf<'face'> | undefined {
+  const { piece, held, means, stockMm } = context;
+  const offMm = rawEndMm(piece, 'right');
+  const tool = toolFor(means.tools, 'facing');
+  const setting = handSetting(context, stockMm, 'facing', tool, HAND_FEED, record);
+  if (offMm <= 0 || !setting) return undefined;
+  const zFromMm = piece.part.lengthMm;
+  return {
+    ...{ ...bare, id: 'face', kind: 'face', zFromMm, zToMm: zFromMm + offMm, toolId: tool?.id, setting, offMm },
+    minutes: faceMinutes(stockMm, setting.rpm, record),
+    caution: held.method === 'betweenCentres' ? 'halfCentre' : 'lockCarriage',
+  };
+}
+
+export const face: KindOfOperation<'face'> = {
+  swept: ({ zFromMm }, piece) => {
+    const { zToMm, largestMm } = reachOf(piece);
+    return ring(zFromMm, zToMm + AIR_MM, 0, largestMm / 2 + AIR_MM);
+  },
+  finishes: (_, part) => [faceTowards(part, 'right')],
+};

@@ -1,0 +1,74 @@
+import { FINE_ANGLE_DEG } from '../../lathe/index.ts';
+import type { Outside } from '../../part/index.ts';
+import { type Tool, toolFor } from '../../tool/index.ts';
+import type { FitContext } from '../fit-context.ts';
+import { handSetting } from '../hand-setting.ts';
+import type { OperationOf } from '../plan.ts';
+import type { RecorderFor } from '../turning.ts';
+import { usualMinutes } from '../usual-minutes.ts';
+import { bare, HAND_FEED, type KindOfOperation } from './kind.ts';
+
+/** A first short cut goes so far along, mm. */
+const SHORT_MM = 6;
+
+/** Touching off with the roughing tool. @param endMm zPart of the end of the metal that is touched */
+export function touchOffOperation(
+  context: FitContext,
+  endMm: number,
+  recorderFor: RecorderFor,
+): OperationOf<'touchOff'> | undefined {
+  const tool = toolFor(context.means.tools, 'rougher');
+  const setting = handSetting(context, context.stockMm, 'turning', tool, HAND_FEED, recorderFor('touchOff'));
+  return (
+    setting && {
+      ...{
+        ...bare,
+        id: 'touchOff',
+        kind: 'touchOff',
+        zFromMm: endMm - SHORT_MM,
+        zToMm: endMm,
+        toolId: tool?.id,
+        setting,
+      },
+      minutes: usualMinutes(3, recorderFor('touchOff')),
+      caution: 'stopToMeasure',
+    }
+  );
+}
+
+/**
+ * Touching off again after the tool was changed: another point stands elsewhere, so neither dial's number holds any more.
+ * @param feature length that the new tool is brought to: the one roughed last, near the tail end, `diameterMm` by now
+ * @param endMm where that length ends towards the tail
+ * @param byCompound whether the compound is swung to the fine angle first: it may not be turned once the tool has been set
+ */
+export function touchAgainOperation(
+  context: FitContext,
+  feature: Outside,
+  diameterMm: number,
+  endMm: number,
+  tool: Tool,
+  byCompound: boolean,
+  recorderFor: RecorderFor,
+): OperationOf<'touchOff'> | undefined {
+  const record = recorderFor('touchOff-finisher');
+  const setting = handSetting(context, diameterMm, 'turning', tool, HAND_FEED, record);
+  return (
+    setting && {
+      ...bare,
+      id: 'touchOff-finisher',
+      kind: 'touchOff',
+      featureId: feature.id,
+      zFromMm: endMm - SHORT_MM,
+      zToMm: endMm,
+      toolId: tool.id,
+      setting,
+      minutes: usualMinutes(2.5 + (byCompound ? context.means.lathe.changeMin.compound : 0), record),
+      caution: 'stopToMeasure',
+      targetMm: diameterMm,
+      ...(byCompound ? { compoundDeg: FINE_ANGLE_DEG } : {}),
+    }
+  );
+}
+
+export const touchOff: KindOfOperation<'touchOff'> = {};
