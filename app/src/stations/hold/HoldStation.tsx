@@ -128,6 +128,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
           <SetupForm
             {...{ setup, number, lathe, nameOf }}
             planned={shown}
+            cast={planned.barSizes?.shape === 'casting'}
             clearanceMm={job.stock.allow.clearanceMm}
             onChange={setSetup}
             onClearance={(clearanceMm) =>

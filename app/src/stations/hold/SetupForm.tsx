@@ -38,6 +38,7 @@ export function SetupForm({
   planned,
   number,
   lathe,
+  cast,
   clearanceMm,
   nameOf,
   onChange,
@@ -49,6 +50,8 @@ export function SetupForm({
   /** of the setup, 1 for the first */
   number: number;
   lathe: Lathe | undefined;
+  /** a casting has no spare stock to be held by */
+  cast: boolean;
   clearanceMm: number;
   nameOf: (featureId: string | undefined) => string;
   onChange: (setup: Setup, field?: string) => void;
@@ -82,7 +85,7 @@ export function SetupForm({
           onPick={(chuckId) => hold({ chuckId })}
         />
       )}
-      <PlaceField {...{ setup, planned, again, clearanceMm, nameOf }} onPick={hold} />
+      <PlaceField {...{ setup, planned, again, cast, clearanceMm, nameOf }} onPick={hold} />
       {grip.kind === 'jaws' && (
         <AllowanceField
           key={setup.id}
@@ -125,6 +128,7 @@ function PlaceField({
   setup,
   planned,
   again,
+  cast,
   clearanceMm,
   nameOf,
   onPick,
@@ -132,6 +136,7 @@ function PlaceField({
   setup: Setup;
   planned: PlannedSetup | undefined;
   again: boolean;
+  cast: boolean;
   clearanceMm: number;
   nameOf: (featureId: string | undefined) => string;
   onPick: (more: object) => void;
@@ -151,11 +156,12 @@ function PlaceField({
     : planned
       ? 'Nothing can be gripped so'
       : 'Whelk chooses on the part';
-  const onSpare = !dog && (!again || planned?.piece.marks.some((m) => m.kind === 'cutOff'));
+  const onSpare = !dog && !cast && (!again || planned?.piece.marks.some((m) => m.kind === 'cutOff'));
+  const chosen = dog ? grip.dogOn : grip.on === 'spare' && !onSpare ? undefined : grip.on;
   return (
     <SelectField<string>
       label={dog ? 'Dog on' : 'Grip on'}
-      value={(dog ? grip.dogOn : grip.on) ?? ''}
+      value={chosen ?? ''}
       choices={[
         ...(onSpare ? [['spare', 'Spare stock beyond the part'] as const] : []),
         ['', chooses],

@@ -82,13 +82,21 @@ describe('what is said of a holding', () => {
   });
 });
 
-describe('the choices of a later holding', () => {
-  const choices = (method: 'auto' | 'betweenCentres' | 'faceplate') => {
-    const setup = planned.setups[1]!;
+describe('the choices of a holding', () => {
+  const choices = (method: 'auto' | 'betweenCentres' | 'faceplate', number = 2, cast = false) => {
+    const setup = planned.setups[number - 1]!;
     const lathe = shop.lathes.find((l) => l.id === job.hold.latheId)!;
     return said(
       <SetupForm
-        {...{ setup: heldBy(setup.setup, method), planned: setup, number: 2, lathe, clearanceMm: 5, nameOf }}
+        {...{
+          setup: heldBy(setup.setup, method),
+          planned: setup,
+          number,
+          cast,
+          lathe,
+          clearanceMm: 5,
+          nameOf,
+        }}
         onChange={nothing}
         onClearance={nothing}
       />,
@@ -101,5 +109,12 @@ describe('the choices of a later holding', () => {
     expect(choices('betweenCentres')).toContain('Dog on');
     expect(choices('betweenCentres')).not.toContain('Grip, mm');
     expect(choices('faceplate')).not.toMatch(/Dog on|Grip on|Between it and the work/);
+  });
+  it('are the same the first time, with the spare stock of a bar, which a casting has not', () => {
+    for (const label of ['End at the tailstock', 'Means', 'Chuck', 'Grip on', 'What is done'])
+      expect(choices('auto', 1)).toContain(label);
+    expect(choices('auto', 1)).toContain('Spare stock beyond the part');
+    expect(choices('auto', 1, true)).not.toContain('Spare stock');
+    expect(choices('auto')).not.toContain('Spare stock');
   });
 });

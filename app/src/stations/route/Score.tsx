@@ -76,12 +76,13 @@ export function Score(props: Props) {
 }
 
 /** What an operation does in a few words, with the diameters or limits that count. */
-function titleOf(o: Operation, { job, nameOf }: Props): string {
+function titleOf(o: Operation, { job, nameOf, setup }: Props): string {
   const { unit } = job.drawing;
   const name = nameOf(o.featureId);
   const first = o.passes[0];
   const last = o.passes.at(-1);
   const d = (mm: number) => `Ø${aimed(mm, unit)}`;
+  if (o.kind === 'mount' && setup.number > 1) return 'Put the piece in again';
   if (o.kind === 'rough' && first && last)
     return `Rough ${name} ${d(first.diameterBeforeMm)} → ${d(last.diameterAfterMm)}, ${o.passes.length} ×`;
   if (o.kind === 'semiFinish' && last) return `${name}: first of two equal cuts → ${d(last.diameterAfterMm)}`;
