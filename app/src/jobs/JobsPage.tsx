@@ -1,8 +1,9 @@
+import { STATIONS } from '@whelk/core/job';
 import type { Problem } from '@whelk/core/quantity';
 import { MoreVertical } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { wordProblem } from '../messages/problems.ts';
-import { nextText, stationNames, stations } from '../messages/words.ts';
+import { nextText, stationNames } from '../messages/words.ts';
 import type { FirstSteps } from '../server/demo/first-steps.ts';
 import type { JobLine } from '../server/jobs/list-page.ts';
 import { ask } from '../ui/api.ts';
@@ -352,7 +353,7 @@ function Rename({ line, onDone }: { line: JobLine; onDone: (title?: string) => v
 function Way({ progress }: { progress: JobLine['progress'] }) {
   return (
     <ol className="mt-1.5 flex max-w-md" aria-label="Way through the stations">
-      {stations.map((name) => {
+      {STATIONS.map((name) => {
         const done = progress.done.includes(name);
         const now = progress.now === name && !done;
         return (

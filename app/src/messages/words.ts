@@ -13,7 +13,6 @@ export const stationNames: Record<Station, string> = {
   route: 'Route',
   cut: 'Cut',
 };
-export const stations: readonly Station[] = ['drawing', 'stock', 'hold', 'route', 'cut'];
 
 export const schoolNames: Record<School, string> = {
   shopRule: 'From the table',

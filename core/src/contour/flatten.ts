@@ -1,3 +1,4 @@
+import { ROUNDING } from '../quantity/index.ts';
 import { arcOf, type Corner } from './corner.ts';
 
 /** Most pieces that one arc is made into. */
@@ -39,7 +40,7 @@ export function radiiAt(
   let most = Number.NEGATIVE_INFINITY;
   for (let i = 1; i < points.length; i++) {
     const [[z1, r1], [z2, r2]] = [points[i - 1]!, points[i]!];
-    if (zMm < Math.min(z1, z2) - 1e-9 || zMm > Math.max(z1, z2) + 1e-9) continue;
+    if (zMm < Math.min(z1, z2) - ROUNDING || zMm > Math.max(z1, z2) + ROUNDING) continue;
     const share = Math.abs(z2 - z1) < 1e-12 ? undefined : (zMm - z1) / (z2 - z1);
     for (const r of share === undefined ? [r1, r2] : [r1 + (r2 - r1) * share]) {
       least = Math.min(least, r);

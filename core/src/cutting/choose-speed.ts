@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { fixedSpeeds, type Lathe, positionsLabel, type Speed, spindleSettings } from '../lathe/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** How far a setting may lie from the ideal and still count as right: −30 % / +10 %. */
@@ -88,8 +89,8 @@ export function chooseSpeed(
     ? [...table.fixed, ...stepless(table, aim).filter((s) => s.rpm <= chuckRpm)].sort((a, b) => a.rpm - b.rpm)
     : table.fixed;
   if (candidates.length === 0) return undefined;
-  const below = candidates.findLast((s) => s.rpm <= aim * (1 + 1e-9));
-  const above = candidates.find((s) => s.rpm > aim * (1 + 1e-9));
+  const below = candidates.findLast((s) => s.rpm <= aim * (1 + ROUNDING));
+  const above = candidates.find((s) => s.rpm > aim * (1 + ROUNDING));
   if (policy.choice === 'nearest' && below && above && above.rpm <= idealRpm * (1 + policy.aboveShare)) {
     const nearer = aim / below.rpm <= above.rpm / aim ? below : above;
     if (nearer === above || below.rpm >= aim * (1 - policy.belowShare)) return made(nearer, 'nearest');

@@ -1,4 +1,5 @@
 import type { Feed, Positions } from '../lathe/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { type CutLimit, type EvaluatedCut, evaluateCut } from './evaluate.ts';
 import { BEARS, cutProbe, limitsOfBits } from './probe.ts';
@@ -30,7 +31,7 @@ const DEPTHS = 16;
 
 /** The power feed nearest to a wish: not coarser, else the finest; undefined when fed by hand. */
 export function feedFor(feeds: readonly Feed[], wantedMmPerRev: number): Feed | undefined {
-  return feeds.findLast((f) => f.mmPerRev <= wantedMmPerRev + 1e-9) ?? feeds[0];
+  return feeds.findLast((f) => f.mmPerRev <= wantedMmPerRev + ROUNDING) ?? feeds[0];
 }
 
 /** The deepest, coarsest cut that lathe, work and edge bear: most metal a minute. */
@@ -52,7 +53,7 @@ function machineFirst(setup: CutSetup, asked: CutAsked) {
   const at = feeds.indexOf(found.feed);
   const coarser = feeds[at + 1];
   const next = [
-    found.depthMm < deepest - 1e-9
+    found.depthMm < deepest - ROUNDING
       ? probe(found.depthMm + deepest / DEPTHS, found.feed?.mmPerRev ?? asked.feedMmPerRev).bits & BEARS
       : 0,
     coarser ? probe(found.depthMm, coarser.mmPerRev).bits & BEARS : 0,

@@ -1,5 +1,6 @@
 import { latheGivesMmPerN, powerKwAt } from '../lathe/index.ts';
 import { deflectionMm, gripUse, jawForceShare } from '../mechanics/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { type ChosenSpeed, chooseSpeed } from './choose-speed.ts';
 import { type CorrectedSpeed, correctedSpeed } from './corrected-speed.ts';
@@ -111,13 +112,13 @@ export function evaluateCut(
   const { thicknessMm } = chipSize(geometry);
   const limits: CutLimit[] = [];
   if (powerKw > availableKw)
-    limits.push(availableKw < lathe.drive.motorKw * lathe.drive.efficiency - 1e-9 ? 'torque' : 'power');
+    limits.push(availableKw < lathe.drive.motorKw * lathe.drive.efficiency - ROUNDING ? 'torque' : 'power');
   if (bendMm > hold.bendAllowedMm) limits.push('bend');
   if (gripShare > 1) limits.push('grip');
-  if (feedMmPerRev > finishFeedMm(setup) + 1e-9) limits.push('finish');
+  if (feedMmPerRev > finishFeedMm(setup) + ROUNDING) limits.push('finish');
   if (thicknessMm < thinnestChipMm(tool.edgeRadiusMm)) limits.push('thinChip');
-  if (depthMm < shallowestCutMm(tool.material, tool.noseRadiusMm, tool.edgeRadiusMm) - 1e-9) limits.push('shallow');
-  if (depthMm > tool.deepestMm + 1e-9) limits.push('tool');
+  if (depthMm < shallowestCutMm(tool.material, tool.noseRadiusMm, tool.edgeRadiusMm) - ROUNDING) limits.push('shallow');
+  if (depthMm > tool.deepestMm + ROUNDING) limits.push('tool');
   return {
     depthMm,
     feedMmPerRev,

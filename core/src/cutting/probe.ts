@@ -1,7 +1,7 @@
 import { powerKwAt } from '../lathe/index.ts';
 import { familyOf } from '../material/index.ts';
 import { gripUse, jawForceShare } from '../mechanics/index.ts';
-import { radians } from '../quantity/index.ts';
+import { ROUNDING, radians } from '../quantity/index.ts';
 import { chooseSpeed } from './choose-speed.ts';
 import { FACTOR_CAP, PRODUCT_CAP } from './corrected-speed.ts';
 import { CUT_LIMITS, type CutLimit, finishFeedMm } from './evaluate.ts';
@@ -54,7 +54,7 @@ function leanChooser({ table, lathe, policy }: CutSetup): (idealRpm: number) => 
   return (idealRpm) => {
     if (rungs.length === 0) return NONE;
     const aim = Math.min(idealRpm, chuckRpm);
-    const edge = aim * (1 + 1e-9);
+    const edge = aim * (1 + ROUNDING);
     let i = -1;
     while (i + 1 < rungs.length && rungs[i + 1]!.rpm <= edge) i++;
     const below = rungs[i];
@@ -88,10 +88,10 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
   const exponent = 1 - material.mc;
   const perN = bendPerN(setup) * RADIAL_SHARE;
   const gripPerN = gripUse(1, FEED_SHARE, diameterMm, hold.gripDiameterMm, hold.jawForceN);
-  const coarsestMm = finishFeedMm(setup) + 1e-9;
+  const coarsestMm = finishFeedMm(setup) + ROUNDING;
   const thinnestMm = thinnestChipMm(tool.edgeRadiusMm);
-  const shallowestMm = shallowestCutMm(tool.material, r, tool.edgeRadiusMm) - 1e-9;
-  const fullKw = lathe.drive.motorKw * lathe.drive.efficiency - 1e-9;
+  const shallowestMm = shallowestCutMm(tool.material, r, tool.edgeRadiusMm) - ROUNDING;
+  const fullKw = lathe.drive.motorKw * lathe.drive.efficiency - ROUNDING;
   const chosenFor = leanChooser(setup);
   const chuckRpm = setup.table.mostRpm;
   const found: Probed = { bits: 0, rpm: 0, removalMm3PerMin: 0 };
@@ -127,7 +127,7 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
     if (feedMmPerRev > coarsestMm) bits |= BIT.finish;
     if (thicknessMm < thinnestMm) bits |= BIT.thinChip;
     if (depthMm < shallowestMm) bits |= BIT.shallow;
-    if (depthMm > tool.deepestMm + 1e-9) bits |= BIT.tool;
+    if (depthMm > tool.deepestMm + ROUNDING) bits |= BIT.tool;
     found.bits = bits;
     found.rpm = rpm;
     found.removalMm3PerMin = depthMm * feedMmPerRev * actual * 1000;

@@ -1,4 +1,5 @@
 import type { Control, Lathe, Positions, Speed } from '../lathe/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { ChosenSpeed, SpeedPolicy } from './choose-speed.ts';
 
@@ -47,7 +48,7 @@ export function weighStay(
   const speed = standingSpeed(lathe, speeds, standing);
   if (!speed || speed.rpm === chosen.speed.rpm) return undefined;
   const off = speed.rpm / chosen.idealRpm - 1;
-  if (off < -policy.belowShare - 1e-9 || off > policy.aboveShare + 1e-9) return undefined;
+  if (off < -policy.belowShare - ROUNDING || off > policy.aboveShare + ROUNDING) return undefined;
   const slowerMin = cutMin * (chosen.speed.rpm / speed.rpm - 1);
   const cost = changeMin(lathe.spindle.controls, standing, chosen.speed.setting.at);
   const stay = slowerMin <= cost;

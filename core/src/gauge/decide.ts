@@ -1,4 +1,5 @@
 import type { Limits } from '../limit/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** Which side of the metal is cut: an outside gets smaller as metal comes off, an inside larger. */
@@ -65,8 +66,8 @@ export function decideBetween(
   const sideOf = (mm: number): Side => (mm > upperMm ? 'tooLarge' : mm < lowerMm ? 'tooSmall' : 'inside');
   const side = sideOf(guardMm) === 'inside' ? sideOf(otherMm) : sideOf(guardMm);
   const left: Left = side === 'inside' ? 'inside' : (side === 'tooLarge') === (cut === 'outside') ? 'metalOn' : 'gone';
-  const fits = largestMm <= upperMm - uncertaintyMm + 1e-9 && smallestMm >= lowerMm + uncertaintyMm - 1e-9;
-  const out = largestMm > upperMm + uncertaintyMm + 1e-9 || smallestMm < lowerMm - uncertaintyMm - 1e-9;
+  const fits = largestMm <= upperMm - uncertaintyMm + ROUNDING && smallestMm >= lowerMm + uncertaintyMm - ROUNDING;
+  const out = largestMm > upperMm + uncertaintyMm + ROUNDING || smallestMm < lowerMm - uncertaintyMm - ROUNDING;
   const verdict = fits ? 'fits' : out ? 'doesNotFit' : 'cannotSay';
   record?.({
     code: 'gauge.decide',

@@ -1,4 +1,4 @@
-import { MM_PER_IN } from '../quantity/index.ts';
+import { MM_PER_IN, ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** A usual slip of reading, with what it is out by and what the reading would have been without it, mm. */
@@ -55,7 +55,7 @@ export function doubtReading(
 ): Doubt {
   const offMm = read.mm - expectedMm;
   record?.({ code: 'gauge.doubt', values: { readMm: read.mm, expectedMm, boundMm, offMm } });
-  if (Math.abs(offMm) <= boundMm + 1e-9) return { kind: 'believed' };
+  if (Math.abs(offMm) <= boundMm + ROUNDING) return { kind: 'believed' };
   const sign = Math.sign(offMm);
   const perUnit = read.unit === 'in' ? MM_PER_IN.valueOf() : 1;
   const meaning = (code: Slip['code'], meantMm: number): Slip => ({ code, byMm: read.mm - meantMm, meantMm });
@@ -71,9 +71,9 @@ export function doubtReading(
     const meant = Number(text.replace(',', '.'));
     if (Number.isFinite(meant)) candidates.push(meaning('digits', meant * perUnit));
   }
-  const explains = candidates.filter((slip) => Math.abs(slip.meantMm - expectedMm) <= boundMm + 1e-9);
+  const explains = candidates.filter((slip) => Math.abs(slip.meantMm - expectedMm) <= boundMm + ROUNDING);
   const elsewhere = others
-    .filter((other) => Math.abs(other.mm - read.mm) <= boundMm + 1e-9)
+    .filter((other) => Math.abs(other.mm - read.mm) <= boundMm + ROUNDING)
     .map(
       (other): Slip => ({ code: 'otherSurface', byMm: read.mm - expectedMm, meantMm: read.mm, surface: other.name }),
     );

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lengthUnitSchema } from '../quantity/index.ts';
+import { lengthUnitSchema, ROUNDING } from '../quantity/index.ts';
 
 /** What can be measured of a turned piece. */
 export const MEASURANDS = ['outside', 'inside', 'depth', 'length', 'thread', 'runout'] as const;
@@ -50,7 +50,7 @@ export type Instrument = z.infer<typeof instrumentSchema>;
 /** Whether a gauge's last zero check is within its own uncertainty; undefined while it has none. */
 export function zeroHolds(instrument: Instrument): boolean | undefined {
   const last = instrument.zeroChecks?.at(-1);
-  return last && Math.abs(last.offMm) <= instrument.uncertaintyMm + 1e-9;
+  return last && Math.abs(last.offMm) <= instrument.uncertaintyMm + ROUNDING;
 }
 
 /** Whether a calibration has run out on a day given as `2026-11-23`; undefined where nothing says when. */
@@ -67,7 +67,7 @@ export type Fitness = 'good' | 'allowed' | 'tooCoarse';
  * @example fitness(0.021, 0.004) // 'allowed'
  */
 export function fitness(toleranceMm: number, uncertaintyMm: number): Fitness {
-  const ratio = toleranceMm / uncertaintyMm + 1e-9;
+  const ratio = toleranceMm / uncertaintyMm + ROUNDING;
   return ratio >= 10 ? 'good' : ratio >= 4 ? 'allowed' : 'tooCoarse';
 }
 

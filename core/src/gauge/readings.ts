@@ -1,3 +1,4 @@
+import { PLACE_MM, ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { CutSide } from './decide.ts';
 
@@ -42,7 +43,7 @@ function disagreementOf(readings: readonly SizeRead[]): Disagreement | undefined
   for (const [i, a] of readings.entries())
     for (const b of readings.slice(i + 1)) {
       const byMm = Math.abs(a.mm - b.mm);
-      if (byMm <= agreementMm(a, b) + 1e-9) continue;
+      if (byMm <= agreementMm(a, b) + ROUNDING) continue;
       const same = (a.place ?? '') === (b.place ?? '');
       // two readings of one place cannot both be right: that is told before anything of the shape
       if (same) return { kind: 'samePlace', place: a.place ?? '', byMm };
@@ -65,7 +66,7 @@ function disagreementOf(readings: readonly SizeRead[]): Disagreement | undefined
  */
 export function combineReadings(readings: readonly SizeRead[], record?: Recorder, cut: CutSide = 'outside'): Combined {
   if (readings.length === 0) throw new RangeError('no readings');
-  const weight = ({ uncertaintyMm }: SizeRead) => 1 / Math.max(1e-6, uncertaintyMm) ** 2;
+  const weight = ({ uncertaintyMm }: SizeRead) => 1 / Math.max(PLACE_MM, uncertaintyMm) ** 2;
   const weights = readings.reduce((sum, r) => sum + weight(r), 0);
   const meanMm = readings.reduce((sum, r) => sum + weight(r) * r.mm, 0) / weights;
   const smallestMm = Math.min(...readings.map((r) => r.mm));

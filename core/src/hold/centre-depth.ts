@@ -1,4 +1,4 @@
-import { radians } from '../quantity/index.ts';
+import { ROUNDING, radians } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** Half of the included angle of a centre hole's cone, degrees. */
@@ -46,9 +46,9 @@ export function mouthRemedy(
   withinMm: number,
 ): MouthRemedy {
   const byMm = Math.abs(measuredMm - wantedMm) / 2 / slope;
-  if (Math.abs(measuredMm - wantedMm) <= withinMm + 1e-9) return { kind: 'good' };
+  if (Math.abs(measuredMm - wantedMm) <= withinMm + ROUNDING) return { kind: 'good' };
   if (measuredMm < wantedMm) return { kind: 'deeper', byMm };
-  if (byMm <= allowanceMm + 1e-9) return { kind: 'faceBack', byMm, leftMm: allowanceMm - byMm };
+  if (byMm <= allowanceMm + ROUNDING) return { kind: 'faceBack', byMm, leftMm: allowanceMm - byMm };
   return { kind: 'tooLarge', byMm, serves: measuredMm <= 0.6 * endMm };
 }
 

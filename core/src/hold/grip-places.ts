@@ -1,5 +1,6 @@
 import { type Chuck, chuckReachMm, type Lathe } from '../lathe/index.ts';
 import { cutInto, edgeOf, type Outside, outsides, type Part, spigotAt } from '../part/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import { isFinished, rawEndMm, reachOf, standingMm, type Workpiece } from '../work/index.ts';
 import { usualGripMm, wantedGripMm } from './held.ts';
 
@@ -92,7 +93,7 @@ function rawGripMm(
 
 /** Lengths that have to wait because jaws are on them or before them. */
 const waitingBehind = (part: Part, piece: Workpiece, jawsMm: number): number =>
-  outsides(part).filter((o) => !isFinished(piece, o.id) && o.zFromMm < jawsMm - 1e-9).length;
+  outsides(part).filter((o) => !isFinished(piece, o.id) && o.zFromMm < jawsMm - ROUNDING).length;
 
 /**
  * Places on the outside where jaws, or a dog, can hold the piece, best first: nothing larger may stand between them and the
@@ -108,7 +109,7 @@ export function gripPlaces(piece: Workpiece, by: GripWith): readonly GripPlace[]
   for (const [i, run] of runs.entries()) {
     const { diameterMm, finished, zFromMm } = run;
     const [first] = run.lengths;
-    const over = diameterMm < largestMm - 1e-9;
+    const over = diameterMm < largestMm - ROUNDING;
     largestMm = Math.max(largestMm, diameterMm);
     if (!first || over || (finished && first.kind !== 'cylinder')) continue;
     const free = keptFreeMm(piece, run.lengths.at(-1)!, runs[i + 1], by.clearanceMm);
@@ -120,7 +121,7 @@ export function gripPlaces(piece: Workpiece, by: GripWith): readonly GripPlace[]
     const outMm = reachOf(piece).zToMm - jawsMm;
     const least = dog ? LEAST_DOG_MM : wantedGripMm(diameterMm);
     const poor =
-      gripMm < least - 1e-9
+      gripMm < least - ROUNDING
         ? 'short'
         : !dog && diameterMm > chuckReachMm(by.chuck)
           ? 'jaws'

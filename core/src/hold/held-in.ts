@@ -1,6 +1,6 @@
 import { type Chuck, chuckOf, chuckReachMm, type Lathe } from '../lathe/index.ts';
 import { centreId, insides, outsides } from '../part/index.ts';
-import type { Problem } from '../quantity/index.ts';
+import { type Problem, ROUNDING } from '../quantity/index.ts';
 import { isFinished, reachOf, type Workpiece } from '../work/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { LEAST_CENTRED_MM } from './centre-load.ts';
@@ -176,7 +176,7 @@ function checkGrip(gripMm: number, diameterMm: number, grip: InJaws, chuck: Chuc
     problems.push({ code: 'hold.jaws', path: ['grip', 'on'], value: diameterMm, limit: reachMm, unit: 'mm' });
   const least = wantedGripMm(diameterMm);
   const path = ['grip', 'mm'];
-  if (gripMm < least - 1e-9)
+  if (gripMm < least - ROUNDING)
     problems.push({ code: 'hold.shortGrip', path, value: gripMm, limit: least, unit: 'mm', severity: 'warning' });
   if (grip.mm > chuck.jawLengthMm)
     problems.push({
@@ -208,7 +208,7 @@ function betweenCentres(
     };
   const { zFromMm, zToMm } = reachOf(piece);
   const problems: Problem[] = [];
-  if (place.gripMm < LEAST_DOG_MM - 1e-9)
+  if (place.gripMm < LEAST_DOG_MM - ROUNDING)
     problems.push({
       ...{ code: 'hold.shortGrip', path: ['grip', 'dogOn'], value: place.gripMm, limit: LEAST_DOG_MM, unit: 'mm' },
       severity: 'warning',

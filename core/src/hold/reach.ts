@@ -1,4 +1,5 @@
 import { cutInto, edgeOf, insides, type Outside, outsides, type SurfaceId, surfaceName } from '../part/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import { faceTowards, isFinished, rawEndMm, standingMm, type Workpiece } from '../work/index.ts';
 import type { Held } from './held.ts';
 
@@ -42,14 +43,14 @@ export function reachFromTail(piece: Workpiece, held: Held, clearanceMm: number)
   };
   let largestMm = 0;
   for (const f of outsides(part).toReversed()) {
-    const blocked = f.diameterMm < largestMm - 1e-9;
+    const blocked = f.diameterMm < largestMm - ROUNDING;
     largestMm = Math.max(largestMm, f.diameterMm);
     if (isFinished(piece, f.id)) {
       // finished before; it stands in the way of what lies behind it all the same
     } else if (blocked) wait(f.id, 'behindLarger');
     else if (f.kind !== 'cylinder') wait(f.id, 'shape');
     else if (f.zFromMm < held.jawsMm + Math.min(clearanceMm, 1)) wait(f.id, 'inJaws');
-    else if (f.diameterMm >= standingMm(piece, f.zFromMm, f.zToMm) - 1e-9) wait(f.id, 'asBar');
+    else if (f.diameterMm >= standingMm(piece, f.zFromMm, f.zToMm) - ROUNDING) wait(f.id, 'asBar');
     else reachable.push(f);
     for (const d of cutInto(part, f.id)) wait(d.id, 'shape');
     for (const end of ['left', 'right'] as const) {

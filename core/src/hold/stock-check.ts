@@ -1,6 +1,6 @@
 import type { Part } from '../part/index.ts';
 import { insides, outsides } from '../part/index.ts';
-import type { Problem } from '../quantity/index.ts';
+import { PLACE_MM, type Problem, ROUNDING } from '../quantity/index.ts';
 import { type BarSizes, type CleanUp, cleanUpOf } from '../stock/index.ts';
 import type { Recorder } from '../working/index.ts';
 
@@ -9,7 +9,7 @@ export function largestTurnedMm(part: Part, acrossMm: number): number {
   return Math.max(
     0,
     ...outsides(part)
-      .filter((f) => f.limits.lowerMm > acrossMm + 1e-9 || f.limits.upperMm < acrossMm - 1e-9)
+      .filter((f) => f.limits.lowerMm > acrossMm + ROUNDING || f.limits.upperMm < acrossMm - ROUNDING)
       .map((f) => Math.max(f.diameterMm, f.rightMm)),
   );
 }
@@ -18,7 +18,7 @@ export function largestTurnedMm(part: Part, acrossMm: number): number {
 export function throughHoleMm(part: Part): number {
   const steps = insides(part);
   const longMm = steps.reduce((far, b) => far + b.zToMm - b.zFromMm, 0);
-  if (steps.length === 0 || longMm < part.lengthMm - 1e-6) return 0;
+  if (steps.length === 0 || longMm < part.lengthMm - PLACE_MM) return 0;
   return Math.min(...steps.map((b) => Math.min(b.leftMm, b.rightMm)));
 }
 

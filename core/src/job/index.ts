@@ -10,6 +10,7 @@ export {
   type Progress,
   planJob,
   progressOf,
+  STATIONS,
   type Station,
   spareGripMm,
   stationOf,

@@ -177,7 +177,9 @@ export function freezeJob(job: Job, planned: PlannedJob, number = 1): FrozenRun 
   };
 }
 
-export type Station = 'drawing' | 'stock' | 'hold' | 'route' | 'cut';
+/** The stations of a job in the order of the work. */
+export const STATIONS = ['drawing', 'stock', 'hold', 'route', 'cut'] as const;
+export type Station = (typeof STATIONS)[number];
 export interface Progress {
   readonly done: readonly Station[];
   readonly now: Station;

@@ -1,4 +1,4 @@
-import { decimalsOf, MM_PER_IN, type Rational, rational } from '../quantity/index.ts';
+import { decimalsOf, MM_PER_IN, PLACE_MM, type Rational, ROUNDING, rational } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { Dial } from './slide-schema.ts';
 
@@ -45,7 +45,7 @@ export function dialNumber(dial: Dial, lines: number): string {
   const { lineNumber, decimals } = dialScale(dial);
   const onRing = ((lines % dial.divisions) + dial.divisions) % dial.divisions;
   // between two lines one more digit is honest; on a line none is
-  const between = Math.abs(onRing - Math.round(onRing)) > 1e-6 ? 1 : 0;
+  const between = Math.abs(onRing - Math.round(onRing)) > PLACE_MM ? 1 : 0;
   return (onRing * lineNumber.valueOf()).toFixed(decimals + between);
 }
 
@@ -112,7 +112,7 @@ export function dialMove(dial: Dial, fromLines: number, travelInMm: number, reco
   const line = lineTravelMm.valueOf();
   const sense = senseIn(dial);
   const wanted = fromLines + (sense * travelInMm) / line;
-  const toLines = Math.round(wanted + 1e-9);
+  const toLines = Math.round(wanted + ROUNDING);
   const gone = toLines - fromLines;
   const restLines = Math.abs(gone) % dial.divisions;
   const clockwise = gone > 0 === (dial.numbersRise === 'clockwise');
@@ -120,11 +120,11 @@ export function dialMove(dial: Dial, fromLines: number, travelInMm: number, reco
     fromLines,
     toLines,
     number: dialNumber(dial, toLines),
-    fullTurns: Math.floor(Math.abs(gone) / dial.divisions + 1e-9),
+    fullTurns: Math.floor(Math.abs(gone) / dial.divisions + ROUNDING),
     rest: (restLines * lineNumber.valueOf()).toFixed(
-      decimals + (Math.abs(restLines - Math.round(restLines)) > 1e-6 ? 1 : 0),
+      decimals + (Math.abs(restLines - Math.round(restLines)) > PLACE_MM ? 1 : 0),
     ),
-    hand: Math.abs(gone) < 1e-9 ? 'none' : clockwise ? 'clockwise' : 'anticlockwise',
+    hand: Math.abs(gone) < ROUNDING ? 'none' : clockwise ? 'clockwise' : 'anticlockwise',
     offByMm: Number((sense * (toLines - wanted) * line).toFixed(9)),
   };
   record?.({

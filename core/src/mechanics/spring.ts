@@ -1,3 +1,4 @@
+import { PLACE_MM, ROUNDING } from '../quantity/index.ts';
 /**
  * What springs under a cut, in radii. σ is +1 outside, where deeper is smaller, and −1 inside. After a pass that the ring asked to
  * x the metal stands at r = x + σ·(c + k·a): a the depth that was really cut, c what does not depend on depth (touch, tool set),
@@ -74,7 +75,7 @@ export function shownSpring(
   readMm: number,
 ): ShownSpring | undefined {
   const apartMm = depth1Mm - depth2Mm;
-  if (Math.abs(apartMm) < 1e-6) return undefined;
+  if (Math.abs(apartMm) < PLACE_MM) return undefined;
   return {
     share: (miss1Mm - miss2Mm) / apartMm,
     uncertaintyShare: Math.sqrt(2 * setMm ** 2 + 2 * readMm ** 2) / Math.abs(apartMm),
@@ -103,7 +104,7 @@ const BEYOND = 3;
  */
 export function believedSpring(shown: readonly ShownSpring[], highestShare: number): SpringShare {
   const within = shown.filter(
-    ({ share, uncertaintyShare: u }) => share > -BEYOND * u - 1e-9 && share < highestShare + BEYOND * u + 1e-9,
+    ({ share, uncertaintyShare: u }) => share > -BEYOND * u - ROUNDING && share < highestShare + BEYOND * u + ROUNDING,
   );
   // reckoned: somewhere between nothing and the bound, as likely here as there
   const prior: ShownSpring = { share: highestShare / 2, uncertaintyShare: highestShare / Math.sqrt(12) };

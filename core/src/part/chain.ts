@@ -1,4 +1,4 @@
-import { type Rational, rational } from '../quantity/index.ts';
+import { type Rational, ROUNDING, rational } from '../quantity/index.ts';
 
 /** A size along Z between two planes: `to` lies so much nearer to the tailstock than `from`. */
 export interface ChainSize {
@@ -71,7 +71,7 @@ function smallestConflict(roots: ReadonlySet<string>, sizes: readonly ChainSize[
           queue.push(step.plane);
           continue;
         }
-        if (Math.abs(place.get(step.plane)! - there) < 1e-9) continue;
+        if (Math.abs(place.get(step.plane)! - there) < ROUNDING) continue;
         const back = (plane_: string): (readonly [ChainSize, 1 | -1])[] => {
           const path: (readonly [ChainSize, 1 | -1])[] = [];
           for (let p = plane_; way.has(p); p = way.get(p)!.from) {

@@ -1,4 +1,5 @@
 import { flatten, radiiAt } from '../contour/index.ts';
+import { PLACE_MM, ROUNDING } from '../quantity/index.ts';
 import { bottomOf, cutInto, edgeOf, mouthOf, outsides } from './ask.ts';
 import type { DrawingChain } from './chain-of.ts';
 import type { Drawing } from './drawing.ts';
@@ -64,13 +65,13 @@ export function checkEdges(part: Part, reader: Reader): void {
     const edges = { left: edgeOf(part, f.id, 'left'), right: edgeOf(part, f.id, 'right') };
     const [left, right] = [edgeAlongMm(edges.left), edgeAlongMm(edges.right)];
     const long = f.zToMm - f.zFromMm;
-    if (left + right > long + 1e-9)
+    if (left + right > long + ROUNDING)
       reader.add({
         ...{ code: 'edge.longerThanFeature', path: ['features', f.index, 'edges', right > 0 ? 'right' : 'left'] },
         ...{ limit: long, unit: 'mm' },
       });
     for (const g of cutInto(part, f.id))
-      if (g.kind === 'groove' && (g.zFromMm < f.zFromMm + left - 1e-9 || g.zToMm > f.zToMm - right + 1e-9))
+      if (g.kind === 'groove' && (g.zFromMm < f.zFromMm + left - ROUNDING || g.zToMm > f.zToMm - right + ROUNDING))
         if (left + right > 0)
           reader.add({ code: 'groove.overEdge', path: ['features', f.index, 'details'], value: g.id });
     for (const side of ['left', 'right'] as const) {
@@ -82,7 +83,7 @@ export function checkEdges(part: Part, reader: Reader): void {
       const stepMm = (mine - theirs) / 2;
       const path = ['features', f.index, 'edges', side];
       if (stepMm <= 0 && (onlyOutwards(edge) || stepMm === 0)) reader.add({ code: 'edge.innerCorner', path });
-      else if (edgeDeepMm(edge) > Math.abs(stepMm) + 1e-9)
+      else if (edgeDeepMm(edge) > Math.abs(stepMm) + ROUNDING)
         reader.add({ code: 'edge.deeperThanStep', path, limit: Math.abs(stepMm), unit: 'mm' });
     }
   }
@@ -103,13 +104,13 @@ export function checkBores(
     const path = ['bores', b.from, b.index, 'length'];
     const { zMm } = bottomOf(b);
     if (wrongWay) reader.add({ code: 'bore.noDepth', path, unit: 'mm' });
-    if (!b.through && (b.zToMm > part.lengthMm + 1e-9 || b.zFromMm < -1e-9))
+    if (!b.through && (b.zToMm > part.lengthMm + ROUNDING || b.zFromMm < -ROUNDING))
       reader.add({
         ...{ code: 'bore.deeperThanPart', path, value: b.zToMm - b.zFromMm, limit: part.lengthMm, unit: 'mm' },
       });
     if (!b.through) bottoms[b.from] = zMm;
   }
-  if (holes.every((h) => !h.round.through) && bottoms.left > bottoms.right + 1e-9)
+  if (holes.every((h) => !h.round.through) && bottoms.left > bottoms.right + ROUNDING)
     reader.add({
       ...{ code: 'bore.meets', path: ['bores', last.round.from, last.round.index, 'length'] },
       ...{ value: bottoms.left - bottoms.right, unit: 'mm' },
@@ -120,7 +121,7 @@ export function checkBores(
       .map(([z]) => z)
       .filter((z) => z > b.zFromMm && z < b.zToMm)
       .concat((b.zFromMm + b.zToMm) / 2)
-      .flatMap((z) => [z - 1e-6, z + 1e-6]);
+      .flatMap((z) => [z - PLACE_MM, z + PLACE_MM]);
     let least = Number.POSITIVE_INFINITY;
     for (const z of places) {
       const out = radiiAt(outside, z);
@@ -128,7 +129,7 @@ export function checkBores(
       if (out && out.most > 0) least = Math.min(least, out.most - Math.max(...own));
     }
     const path = ['bores', b.from, b.index, 'diameter'];
-    if (least <= 1e-6) reader.add({ code: 'bore.breaksThrough', path, value: mouthOf(b).diameterMm, unit: 'mm' });
+    if (least <= PLACE_MM) reader.add({ code: 'bore.breaksThrough', path, value: mouthOf(b).diameterMm, unit: 'mm' });
     else if (least < THIN_WALL_MM)
       reader.add({
         ...{ code: 'bore.thinWall', path, value: Number(least.toFixed(3)), limit: THIN_WALL_MM, unit: 'mm' },

@@ -1,4 +1,4 @@
-import { type Problem, type Rational, rational, sum } from '../quantity/index.ts';
+import { type Problem, type Rational, ROUNDING, rational, sum } from '../quantity/index.ts';
 import { solveDrawing } from './chain-of.ts';
 import { checkBores, checkEdges, checkIds, checkSizes } from './checks.ts';
 import type { Drawing } from './drawing.ts';
@@ -222,7 +222,7 @@ export function resolveDrawing(drawing: Drawing): Resolved {
       const far = side === 'left' ? lengthMm : 0;
       const to = read.through ? far : (placed ?? face + sign * (read.length?.valueOf() ?? 0));
       const one = insideOf(read, side, face, to, reader);
-      const wrongWay = sign * (to - face) <= 1e-9;
+      const wrongWay = sign * (to - face) <= ROUNDING;
       face = to;
       return one ? [{ round: one[0], details: one[1], read, wrongWay }] : [];
     });
@@ -243,7 +243,10 @@ export function resolveDrawing(drawing: Drawing): Resolved {
   const across = {
     ...{ lengthMm, largestMm, insides: inside },
     diameterAt: (zMm: number) =>
-      Math.max(0, ...rounds.filter((f) => f.zFromMm - 1e-9 <= zMm && zMm <= f.zToMm + 1e-9).map((f) => f.diameterMm)),
+      Math.max(
+        0,
+        ...rounds.filter((f) => f.zFromMm - ROUNDING <= zMm && zMm <= f.zToMm + ROUNDING).map((f) => f.diameterMm),
+      ),
   };
   const bare: Surface[] = [
     ...outside.flatMap((m, i): Surface[] => [rounds[i]!, ...m.edges, ...m.details]),

@@ -1,4 +1,4 @@
-import type { ProblemCode } from '../quantity/index.ts';
+import { type ProblemCode, ROUNDING } from '../quantity/index.ts';
 /** Length and end of a taper as far as three of its four sizes give them; how far four disagree at the end. */
 export interface SolvedTaper {
   readonly lengthMm: number;
@@ -61,7 +61,7 @@ export function arcLengthFits(
 ): { readonly code: ProblemCode; readonly limitMm: number } | undefined {
   const [a, b] = [arc.leftMm / 2, arc.rightMm / 2];
   const chord = Math.hypot(arc.lengthMm, b - a);
-  if (arc.radiusMm < chord / 2 - 1e-9) return { code: 'arc.tooSmall', limitMm: Number((chord / 2).toFixed(3)) };
+  if (arc.radiusMm < chord / 2 - ROUNDING) return { code: 'arc.tooSmall', limitMm: Number((chord / 2).toFixed(3)) };
   if (!hollow) return undefined;
   // the lowest point of a hollow arc, where its centre stands over it
   const off = Math.sqrt(Math.max(0, arc.radiusMm ** 2 - (chord / 2) ** 2));

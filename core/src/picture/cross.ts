@@ -1,4 +1,5 @@
 import { crossHoles, flatsOf, outsides, type Part } from '../part/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import type { Role, Shape } from './picture.ts';
 
 type Point = readonly [number, number];
@@ -6,7 +7,7 @@ type At = (zMm: number, rMm: number) => Point;
 
 /** Outside radius at a place along Z, mm; 0 beside the part. */
 export function outerAt(part: Part, zMm: number): number {
-  const here = outsides(part).filter((f) => f.zFromMm <= zMm + 1e-9 && zMm <= f.zToMm + 1e-9);
+  const here = outsides(part).filter((f) => f.zFromMm <= zMm + ROUNDING && zMm <= f.zToMm + ROUNDING);
   return Math.max(0, ...here.map((f) => f.diameterMm)) / 2;
 }
 

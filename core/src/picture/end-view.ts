@@ -8,7 +8,7 @@ import {
   outsides,
   type Part,
 } from '../part/index.ts';
-import { radians } from '../quantity/index.ts';
+import { ROUNDING, radians } from '../quantity/index.ts';
 import { circleCorners } from './path-data.ts';
 import type { Picture, Role, Shape } from './picture.ts';
 
@@ -62,7 +62,7 @@ export function endViewShapes(part: Part, scale: number, [cx, cy]: Point, view: 
   let largest = 0;
   const rounds: number[] = [];
   for (const f of outsides(part).toReversed())
-    if (f.diameterMm > largest + 1e-9) {
+    if (f.diameterMm > largest + ROUNDING) {
       largest = f.diameterMm;
       rounds.push(f.diameterMm / 2);
     }

@@ -1,4 +1,5 @@
 import { edgeOf, outsides, type Part } from '../part/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import type { Shape } from './picture.ts';
 
 /** A face or an edge of a feature: what can be selected beside its cylinder. `face` stands for both of its faces. */
@@ -34,7 +35,7 @@ function endLines(part: Part): readonly Line[] {
         });
       const bottom = ((side === 'left' ? neighbour?.rightMm : neighbour?.leftMm) ?? 0) / 2;
       const top = r - (chamfer?.depthMm ?? 0);
-      if (bottom < top - 1e-9) lines.push({ id: f.id, end: 'face', from: [z, bottom], to: [z, top] });
+      if (bottom < top - ROUNDING) lines.push({ id: f.id, end: 'face', from: [z, bottom], to: [z, top] });
     }
     return lines;
   });

@@ -10,6 +10,7 @@ import {
   outsides,
   type Part,
 } from '../part/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import { DRAWN_CLOSE_MM, halfOutline, holeOutlines } from './outline.ts';
 import type { Shape } from './picture.ts';
 
@@ -37,7 +38,7 @@ export function detailLines(d: CutIn, radiusMm: number, side: 1 | -1, at: At): S
   // never more lines than stay apart on a screen
   const step = Math.max(d.pitchMm, (d.zToMm - d.zFromMm) / 24);
   const lines: Shape[] = [];
-  for (let z = d.zFromMm + step; z < d.zToMm - 1e-9; z += step) {
+  for (let z = d.zFromMm + step; z < d.zToMm - ROUNDING; z += step) {
     const lean = d.pattern === 'crossed' ? step / 2 : 0;
     const [foot, top] = [
       at(Math.max(d.zFromMm, z - lean), side * radiusMm * 0.86),

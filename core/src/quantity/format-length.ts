@@ -1,5 +1,6 @@
 import type { LengthUnit } from './parse-length.ts';
 import { MM_PER_IN, type Rational, rational } from './rational.ts';
+import { PLACE_MM, ROUNDING } from './tolerance.ts';
 
 /**
  * Decimal places that a step of this size can show: 0.02 → 2, 0.001 → 3, 0.5 → 1, 1 → 0.
@@ -9,7 +10,7 @@ import { MM_PER_IN, type Rational, rational } from './rational.ts';
 export function decimalsOf(step: number): number {
   for (let places = 0; places < 6; places++) {
     const scaled = step * 10 ** places;
-    if (scaled > 0.5 && Math.abs(scaled - Math.round(scaled)) < 1e-6) return places;
+    if (scaled > 0.5 && Math.abs(scaled - Math.round(scaled)) < PLACE_MM) return places;
   }
   return 6;
 }
@@ -19,7 +20,7 @@ export function decimalsOf(step: number): number {
  * @example roundToStep(0.215, 0.02) // 0.22
  */
 export function roundToStep(value: number, step: number): number {
-  const lines = Math.sign(value) * Math.round(Math.abs(value) / step + 1e-9);
+  const lines = Math.sign(value) * Math.round(Math.abs(value) / step + ROUNDING);
   return Number((lines * step).toFixed(9));
 }
 

@@ -15,5 +15,5 @@ export { KW_PER_HP, parsePower } from './power.ts';
 export { type Problem, under } from './problem.ts';
 export { PROBLEM_CODES, type ProblemCode } from './problem-code.ts';
 export { MM_PER_IN, type Rational, rational, sum } from './rational.ts';
-export { LONGEST_LENGTH_MM, LONGEST_LENGTH_TEXT, SAME_LENGTH_MM, SAME_RATIO } from './tolerance.ts';
+export { LONGEST_LENGTH_MM, LONGEST_LENGTH_TEXT, PLACE_MM, ROUNDING, SAME_LENGTH_MM, SAME_RATIO } from './tolerance.ts';
 export { lengthUnitSchema, readTyped, type TypedLength, typed, typedLengthSchema, typedMm } from './typed-length.ts';

@@ -10,6 +10,7 @@ import {
   thickerFrom,
 } from '../mechanics/index.ts';
 import { outsides } from '../part/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import { hollowMm, isFinished, reachOf, standingMm, type Workpiece } from '../work/index.ts';
 import type { Operation } from './plan.ts';
 
@@ -42,7 +43,7 @@ export function finishedShaft(piece: Workpiece, held: Held, modulusGPa: number):
   if (from < 0) lengths.push({ lengthMm: -from, diameterMm: spareMm, insideMm: insideMm(Math.max(zFromMm, from / 2)) });
   for (const f of lengthsOfPart) {
     const start = Math.max(f.zFromMm, from);
-    if (f.zToMm - start > 1e-9)
+    if (f.zToMm - start > ROUNDING)
       lengths.push({
         lengthMm: f.zToMm - start,
         diameterMm: Math.min(largestMm, f.diameterMm),

@@ -1,5 +1,6 @@
 import { type CutHold, type CutSetup, evaluateCut, type School } from '../cutting/index.ts';
 import { dialScale, type Feed } from '../lathe/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import type { Tool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { cutToolOf } from './cut-tool.ts';
@@ -100,8 +101,8 @@ export function fitCut(
   const radialMm = (wish.fromMm - wish.toMm) / 2;
   const lineMm = dialScale(context.means.lathe.slides.crossSlide).lineTravelMm.valueOf();
   const setup = setupOf(context, wish);
-  const fewest = fixedPasses ?? Math.max(1, Math.ceil(radialMm / wish.depthCapMm - 1e-9));
-  const usable = context.feeds.filter((feed) => feed.mmPerRev <= wish.feedCapMm + 1e-9).toReversed();
+  const fewest = fixedPasses ?? Math.max(1, Math.ceil(radialMm / wish.depthCapMm - ROUNDING));
+  const usable = context.feeds.filter((feed) => feed.mmPerRev <= wish.feedCapMm + ROUNDING).toReversed();
   const feeds: (Feed | undefined)[] = usable.length > 0 ? usable.slice(0, 8) : [context.feeds[0]];
   const lengthMm = wish.zToMm - wish.zFromMm + 2;
   let best: Tried | undefined;
@@ -115,7 +116,7 @@ export function fitCut(
       const tried = evaluate(setup, deepest, feed, school);
       if (!tried) return undefined;
       const passMin = lengthMm / (tried.setting.feedMmPerRev * tried.setting.rpm) + HANDLING_MIN;
-      const decidedBy = stopper ?? (count === 1 && radialMm < wish.depthCapMm - 1e-9 ? 'stock' : wish.depthCapBy);
+      const decidedBy = stopper ?? (count === 1 && radialMm < wish.depthCapMm - ROUNDING ? 'stock' : wish.depthCapBy);
       const fitted: Tried = { ...tried, depths, passMin, decidedBy, minutes: passMin * count, count, feed };
       if (tried.exceeds.length === 0) {
         if (!best || fitted.minutes < best.minutes) best = fitted;

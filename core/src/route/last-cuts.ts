@@ -1,5 +1,6 @@
 import { fitness } from '../gauge/index.ts';
 import { FINE_ANGLE_SHARE, type Fineness, guardMm, TOUCH_MM } from '../lathe/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** Left on the diameter for the last cuts, mm: within FIELD 4's 0.4 to 0.8, more where two equal cuts with a measurement follow. */
@@ -64,7 +65,7 @@ export function lastCutsFor(wish: LastCutsWish, record?: Recorder): LastCuts | T
   const { toleranceMm, roomMm, uncertaintyMm, highestShare, shallowestMm } = wish;
   if (wish.listed && fitness(toleranceMm, uncertaintyMm) === 'tooCoarse') return { kind: 'tooFine', why: 'gauge' };
   const fitsWith = (edgeMm: number) => (f: Fineness) =>
-    2 * f.stepMm <= toleranceMm - 2 * guardOf(f, wish, edgeMm) + 1e-9;
+    2 * f.stepMm <= toleranceMm - 2 * guardOf(f, wish, edgeMm) + ROUNDING;
   const fits = fitsWith(shallowestMm);
   const fineness = wish.finenesses.find(fits);
   for (const f of wish.finenesses) {
@@ -92,7 +93,7 @@ export function lastCutsFor(wish: LastCutsWish, record?: Recorder): LastCuts | T
   const room = Number(roomMm.toFixed(9));
   const quarter = toleranceMm / 4;
   const oneCut = TOUCH_MM + guard + fineness.stepMm / 2 + (highestShare / 2) * (ALLOWANCE_ONE_CUT_MM / 2);
-  const cuts = byCompound || (quarter < oneCut && room >= 4 * shallowestMm - 1e-9) ? 2 : 1;
+  const cuts = byCompound || (quarter < oneCut && room >= 4 * shallowestMm - ROUNDING) ? 2 : 1;
   const afterRough = cuts === 2 && !byCompound && quarter < guard + fineness.stepMm / 2 + highestShare * UNMEASURED_MM;
   const usual = cuts === 1 ? ALLOWANCE_ONE_CUT_MM : afterRough ? ALLOWANCE_FINE_MM : ALLOWANCE_TWO_CUTS_MM;
   const wanted = Math.max(usual, 2 * cuts * shallowestMm);

@@ -6,7 +6,7 @@ import { checkLathe, feedsOf } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Means } from '../means/index.ts';
 import { type Chamfer, edgeOf, type Outside, outsides, type Part } from '../part/index.ts';
-import { type Problem, under } from '../quantity/index.ts';
+import { PLACE_MM, type Problem, under } from '../quantity/index.ts';
 import { toolFor } from '../tool/index.ts';
 import { cutOffSpare, isFinished, lying, reachOf, standingMm, type Workpiece } from '../work/index.ts';
 import { afterOperations } from './after.ts';
@@ -141,7 +141,7 @@ function rawUpTo(piece: Workpiece, feature: Outside): number {
   const thick = standingMm(piece, feature.zFromMm, feature.zToMm);
   const end = piece.part.lengthMm;
   for (let i = 0; i < radiiMm.length; i++)
-    if (placesMm[i]! >= feature.zToMm - 1e-6 && Math.abs(2 * radiiMm[i]! - thick) > 1e-5)
+    if (placesMm[i]! >= feature.zToMm - PLACE_MM && Math.abs(2 * radiiMm[i]! - thick) > 1e-5)
       return Math.min(end, placesMm[i]!);
   return end;
 }

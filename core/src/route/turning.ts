@@ -5,6 +5,7 @@ import { finenessesOf, latheGivesMmPerN } from '../lathe/index.ts';
 import { middleMm, toleranceMm } from '../limit/index.ts';
 import { SPRING_BOUND_FACTOR } from '../mechanics/index.ts';
 import type { Outside } from '../part/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -272,7 +273,7 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
   };
   const { means } = last.fineness;
   const first = centre ? 'easeCentre' : 'throwOutShort';
-  if (nearMm < startMm - 1e-9)
+  if (nearMm < startMm - ROUNDING)
     add('semiFinish', startMm, nearMm, 'near', {
       ...{ fineness: 'lines', leavesMm: round(nearMm - level.targetMm), caution: first },
     });

@@ -1,4 +1,5 @@
 import type { DialMove } from '../lathe/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { carriageMove } from './carriage-move.ts';
 import { type Expected, expectedOf, expectedTouch } from './expect.ts';
@@ -103,8 +104,8 @@ function afterReadings(run: FrozenRun, state: RunState, step: Step, record?: Rec
     !step.last &&
     step.limits !== undefined &&
     !(state.extra?.kind === 'measure' && state.extra.trial) &&
-    smallestMm >= step.limits.lowerMm + half - 1e-9 &&
-    largestMm <= step.limits.upperMm - half + 1e-9;
+    smallestMm >= step.limits.lowerMm + half - ROUNDING &&
+    largestMm <= step.limits.upperMm - half + ROUNDING;
   const base = { expected, measured: found, inside };
   const cutNext = stepAfter(run, state, step);
   if (!cutNext || found.doubts.length > 0 || decision?.left === 'gone') return base;

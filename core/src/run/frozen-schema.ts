@@ -12,6 +12,7 @@ import {
   storedDrawingSchema,
   surfaceIdSchema,
 } from '../part/index.ts';
+import { PLACE_MM } from '../quantity/index.ts';
 import { CAUTIONS, OPERATION_KINDS, type OperationKind, ownCutSchema } from '../route/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -192,7 +193,7 @@ const plan = z.looseObject({
   waiting: z.array(z.strictObject({ id: surfaceIdSchema, why: z.enum(WAITS) })).max(MOST_SURFACES),
 });
 const cutOff = z.enum(['saw', 'slot']);
-const corner = z.strictObject({ zMm: number, rMm: number.min(-1e-6), bulge: number.optional() });
+const corner = z.strictObject({ zMm: number, rMm: number.min(-PLACE_MM), bulge: number.optional() });
 const piece = z.strictObject({
   part,
   contour: z.strictObject({ loops: z.array(z.array(corner).max(20_000)).max(100) }),

@@ -2,7 +2,7 @@ import { chooseInstrument, type Decision, decide, uncertaintyOf } from '../gauge
 import { dialScale, type Lathe } from '../lathe/index.ts';
 import { type Limits, parseLimits } from '../limit/index.ts';
 import { lengthLimitsOf, outsides } from '../part/index.ts';
-import { rational } from '../quantity/index.ts';
+import { PLACE_MM, ROUNDING, rational } from '../quantity/index.ts';
 import { rawEndMm } from '../work/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -39,7 +39,7 @@ function generalLimits(run: FrozenRun, lengthMm: number): Limits | undefined {
 /** Limits of the distance from the faced end to a shoulder: the length's own where it is that length alone. */
 function shoulderLimits(run: FrozenRun, step: Step, wantedMm: number): Limits | undefined {
   const feature = outsides(run.piece.part).find((f) => f.id === step.featureId);
-  if (feature && Math.abs(feature.zToMm - run.piece.part.lengthMm) < 1e-6)
+  if (feature && Math.abs(feature.zToMm - run.piece.part.lengthMm) < PLACE_MM)
     return lengthLimitsOf(run.piece.part, feature.id);
   return generalLimits(run, wantedMm);
 }
@@ -50,9 +50,9 @@ function shoulderLimits(run: FrozenRun, step: Step, wantedMm: number): Limits | 
  */
 export function faceCutsMm({ slides }: Pick<Lathe, 'slides'>, wantedMm: number): readonly number[] {
   const lineMm = dialScale(slides.compound).lineTravelMm.valueOf();
-  const lines = Math.floor(wantedMm / lineMm + 1e-6);
+  const lines = Math.floor(wantedMm / lineMm + PLACE_MM);
   if (lines === 0) return [];
-  const count = Math.max(1, Math.ceil(wantedMm / FACE_CUT_MM - 1e-9));
+  const count = Math.max(1, Math.ceil(wantedMm / FACE_CUT_MM - ROUNDING));
   const each = Math.ceil(lines / count);
   return Array.from({ length: count }, (_, i) => round(Math.min(each, lines - i * each) * lineMm)).filter(
     (mm) => mm > 0,

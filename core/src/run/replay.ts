@@ -1,7 +1,7 @@
 import { type Decision, decide, tellsNumber, uncertaintyOf } from '../gauge/index.ts';
 import { finenessOf, readDialNumber } from '../lathe/index.ts';
 import { outsides } from '../part/index.ts';
-import { plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
+import { PLACE_MM, plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
 import type { RunEvent, Told, Took } from './event.ts';
 import { doubtOf, doubtOfReading, expectedOf, expectedTouch } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -55,7 +55,7 @@ function cutDone(run: FrozenRun, draft: Draft, step: Step, told: Told, trial: bo
     step.zStopMm !== undefined &&
     step.zEndMm !== undefined &&
     f.zFromMm >= step.zStopMm - SHOULDER_MM &&
-    f.zToMm <= step.zEndMm + 1e-6;
+    f.zToMm <= step.zEndMm + PLACE_MM;
   const cut = outsides(run.piece.part).filter((f) => f.id === step.featureId || (step.kind === 'rough' && within(f)));
   draft.metal = { ...draft.metal, ...Object.fromEntries(cut.map((f) => [f.id, metal])) };
 }

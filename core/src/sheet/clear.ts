@@ -1,3 +1,4 @@
+import { PLACE_MM, ROUNDING } from '../quantity/index.ts';
 export type Point = readonly [number, number];
 /** A box that lines keep out of: x, y of two corners, the lesser ones first. */
 export type Box = readonly [number, number, number, number];
@@ -23,7 +24,7 @@ function inside(
     from = Math.max(from, a);
     to = Math.min(to, b);
   }
-  return from < to - 1e-9 ? [from, to] : undefined;
+  return from < to - ROUNDING ? [from, to] : undefined;
 }
 
 /** The pieces of a line that are left when it is taken away wherever it would run through a text. */
@@ -33,7 +34,9 @@ export function clearOf(a: Point, b: Point, boxes: readonly Box[]): readonly (re
     const hit = inside(a, b, box);
     if (!hit) continue;
     pieces = pieces.flatMap(([from, to]) =>
-      [[from, Math.min(to, hit[0])] as const, [Math.max(from, hit[1]), to] as const].filter(([f, t]) => t - f > 1e-6),
+      [[from, Math.min(to, hit[0])] as const, [Math.max(from, hit[1]), to] as const].filter(
+        ([f, t]) => t - f > PLACE_MM,
+      ),
     );
   }
   const at = (t: number): Point => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t];
@@ -42,5 +45,5 @@ export function clearOf(a: Point, b: Point, boxes: readonly Box[]): readonly (re
 
 /** Whether two boxes share any area. */
 export function overlap(a: Box, b: Box): boolean {
-  return a[0] < b[2] - 1e-9 && b[0] < a[2] - 1e-9 && a[1] < b[3] - 1e-9 && b[1] < a[3] - 1e-9;
+  return a[0] < b[2] - ROUNDING && b[0] < a[2] - ROUNDING && a[1] < b[3] - ROUNDING && b[1] < a[3] - ROUNDING;
 }

@@ -1,3 +1,4 @@
+import { PLACE_MM } from '../quantity/index.ts';
 import type { Point } from './clear.ts';
 
 /**
@@ -22,14 +23,14 @@ export function hatchLines(
   const least = Math.min(...edges.map((e) => e.c1));
   const most = Math.max(...edges.map((e) => e.c1));
   const lines: [Point, Point][] = [];
-  for (let c = Math.ceil(least / step + 1e-6) * step; c < most; c += step) {
+  for (let c = Math.ceil(least / step + PLACE_MM) * step; c < most; c += step) {
     const hits = edges
       .filter((e) => e.c1 <= c !== e.c2 <= c)
       .map((e) => e.d1 + ((e.d2 - e.d1) * (c - e.c1)) / (e.c2 - e.c1))
       .sort((a, b) => a - b);
     for (let i = 1; i < hits.length; i += 2) {
       const [a, b] = [hits[i - 1]!, hits[i]!];
-      if (b - a > 1e-6)
+      if (b - a > PLACE_MM)
         lines.push([
           [(c + a) / 2, (c - a) / 2],
           [(c + b) / 2, (c - b) / 2],

@@ -25,7 +25,9 @@ import {
   drawingDecimals,
   formatLength,
   type LengthUnit,
+  PLACE_MM,
   parseLength,
+  ROUNDING,
   shortLength,
   type TypedLength,
 } from '../quantity/index.ts';
@@ -132,7 +134,7 @@ function detailLengths(
       text: typedText(text, ways),
     });
     const out: SizeAlong[] = [];
-    if (typed.kind !== 'thread' && Math.abs(near - end) > 1e-9) out.push(along(end, near, typed.at));
+    if (typed.kind !== 'thread' && Math.abs(near - end) > ROUNDING) out.push(along(end, near, typed.at));
     if (typed.kind !== 'groove' && typed.length.text.trim() !== '') out.push(along(d.zFromMm, d.zToMm, typed.length));
     return out;
   });
@@ -179,7 +181,7 @@ function outsideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLa
       labels.push(at(f.zToMm, f.rightMm / 2, [{ text: end }]));
     } else {
       const whole = cutInto(part, f.id).some(
-        (d) => d.kind === 'thread' && d.zToMm - d.zFromMm > f.zToMm - f.zFromMm - 1e-6,
+        (d) => d.kind === 'thread' && d.zToMm - d.zFromMm > f.zToMm - f.zFromMm - PLACE_MM,
       );
       if (!whole || frames.length > 0)
         labels.push(at(middle, f.diameterMm / 2, whole ? frames : [{ text: size }, ...frames]));
@@ -222,7 +224,7 @@ function insideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLab
     const made = cutInto(part, b.id);
     const limits = limitsText(typed.limits, b.limits, mouth.diameterMm, ways.unit);
     const size = withLimits(`Ø${typedText(typed.diameter, ways)}`, limits);
-    const whole = made.some((d) => d.kind === 'thread' && d.zToMm - d.zFromMm > b.zToMm - b.zFromMm - 1e-6);
+    const whole = made.some((d) => d.kind === 'thread' && d.zToMm - d.zFromMm > b.zToMm - b.zFromMm - PLACE_MM);
     const lines: LabelLine[] = [
       ...(whole ? [] : [{ text: angle ? `${size} × ${angle}` : size }]),
       ...geometryLines(b.id, drawing, resolved, ways),
@@ -309,7 +311,7 @@ export function sizesAlong(drawing: Drawing, resolved: Resolved, ways: Ways): re
   }
   for (const d of drawing.dimensions) {
     const [a, b] = [placeOf(part, d.from), placeOf(part, d.to)];
-    if (a === undefined || b === undefined || Math.abs(a - b) < 1e-9) continue;
+    if (a === undefined || b === undefined || Math.abs(a - b) < ROUNDING) continue;
     const inside = [d.from, d.to].some((id) => surfaceName(id).what === 'floor');
     sizes.push({
       id: d.id,

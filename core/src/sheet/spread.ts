@@ -1,3 +1,4 @@
+import { ROUNDING } from '../quantity/index.ts';
 /** A thing on a line: where it wants its middle, and half of the room that it takes. */
 export interface Wish {
   readonly want: number;
@@ -12,7 +13,7 @@ export interface Wish {
  */
 export function spread(wishes: readonly Wish[], from: number, to: number): readonly number[] | undefined {
   const total = wishes.reduce((sum, w) => sum + 2 * w.half, 0);
-  if (total > to - from + 1e-9) return undefined;
+  if (total > to - from + ROUNDING) return undefined;
   // each thing's wish told as that of the left end of everything before it taken away: then neighbours only keep their order
   interface Pool {
     sum: number;
@@ -46,7 +47,7 @@ export function spread(wishes: readonly Wish[], from: number, to: number): reado
 export function rowsFor(intervals: readonly (readonly [number, number])[]): readonly number[] {
   const rows: (readonly [number, number])[][] = [];
   return intervals.map(([from, to]) => {
-    const free = rows.findIndex((row) => row.every(([a, b]) => to <= a + 1e-9 || from >= b - 1e-9));
+    const free = rows.findIndex((row) => row.every(([a, b]) => to <= a + ROUNDING || from >= b - ROUNDING));
     const row = free >= 0 ? free : rows.length;
     rows[row] = [...(rows[row] ?? []), [from, to]];
     return row;

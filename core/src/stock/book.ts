@@ -1,4 +1,4 @@
-import { type LengthUnit, shortLength } from '../quantity/index.ts';
+import { type LengthUnit, PLACE_MM, shortLength } from '../quantity/index.ts';
 import { type Bar, barSizes } from './bar.ts';
 import type { BarCuts } from './cutting-list.ts';
 
@@ -19,7 +19,7 @@ export function bookBar(bar: Bar, cuts: Pick<BarCuts, 'leftMm'>, keepMm: number,
   const pieces = barSizes(bar)?.pieces ?? 1;
   const kept = cuts.leftMm >= keepMm;
   const step = unit === 'mm' ? 10 ** -NOTED.mm : 25.4 * 10 ** -NOTED.in;
-  const text = shortLength(Math.floor(cuts.leftMm / step + 1e-6) * step, unit, NOTED[unit]);
+  const text = shortLength(Math.floor(cuts.leftMm / step + PLACE_MM) * step, unit, NOTED[unit]);
   const { pieces: _pieces, ...one } = bar;
   const remnant = { ...one, length: { text, unit } };
   if (pieces === 1) return [kept ? remnant : { ...one, usedUp: true }];

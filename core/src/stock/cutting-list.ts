@@ -1,3 +1,4 @@
+import { PLACE_MM } from '../quantity/index.ts';
 import { type Bars, barChoices } from './bar-choices.ts';
 import { type Fill, firstFit, packInto } from './packing.ts';
 
@@ -50,8 +51,8 @@ export interface CuttingProgress {
 
 /** Lengths are counted in whole micrometres: blanks and the kerf rounded up, bars down, so that what fits here fits at the saw. */
 const PER_MM = 1000;
-const up = (mm: number): number => Math.ceil(mm * PER_MM - 1e-6);
-const down = (mm: number): number => Math.floor(mm * PER_MM + 1e-6);
+const up = (mm: number): number => Math.ceil(mm * PER_MM - PLACE_MM);
+const down = (mm: number): number => Math.floor(mm * PER_MM + PLACE_MM);
 
 /** Tries for one combination before it is left undecided, and for all of them together. */
 const NODES_EACH = 400_000;

@@ -1,4 +1,4 @@
-import { MM_PER_IN, type Rational, rational } from '../quantity/index.ts';
+import { MM_PER_IN, type Rational, ROUNDING, rational } from '../quantity/index.ts';
 import { type BarShape, cornersOver, sectionMm2 } from './bar.ts';
 import { inchSizesSixteenths, inchWalls32nds, metricSizesMm, metricWallsMm } from './standard/sizes.ts';
 
@@ -71,6 +71,6 @@ export function nearestBar(
   boreMostMm = 0,
 ): StandardBar | undefined {
   return standardBars(shape, system)
-    .filter((bar) => bar.acrossMm >= needMm - 1e-9 && bar.boreMm <= (shape === 'tube' ? boreMostMm : 0) + 1e-9)
+    .filter((bar) => bar.acrossMm >= needMm - ROUNDING && bar.boreMm <= (shape === 'tube' ? boreMostMm : 0) + ROUNDING)
     .reduce<StandardBar | undefined>((best, bar) => (best && best.areaMm2 <= bar.areaMm2 ? best : bar), undefined);
 }

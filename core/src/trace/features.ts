@@ -10,7 +10,7 @@ import {
   type Feature,
   MOST_FEATURES,
 } from '../part/index.ts';
-import { type LengthUnit, MM_PER_IN, type Problem, type TypedLength } from '../quantity/index.ts';
+import { type LengthUnit, MM_PER_IN, type Problem, ROUNDING, type TypedLength } from '../quantity/index.ts';
 import type { Traced } from './shape.ts';
 
 /** Chamfers no longer than this along the axis are edges of their diameter, not tapers of their own; mm. */
@@ -159,7 +159,7 @@ function outsideFeatures(corners: readonly Corner[], unit: LengthUnit, problems:
       features.push({ ...base, kind: 'ball', diameter: figure(2 * radius, unit), length: { text: '', unit } });
       continue;
     }
-    if (Math.abs(leg.bulge) > 1 + 1e-9) problems.push({ code: 'trace.goesBack', ...place });
+    if (Math.abs(leg.bulge) > 1 + ROUNDING) problems.push({ code: 'trace.goesBack', ...place });
     features.push({
       ...base,
       kind: 'arc',

@@ -1,5 +1,6 @@
 import type { Corner } from '../contour/index.ts';
 import type { PathCorner, Picture, Role, Shape } from '../picture/index.ts';
+import { PLACE_MM } from '../quantity/index.ts';
 import { boundsOf, type Placing, placerOf } from './place.ts';
 import type { Traced } from './shape.ts';
 import type { Stroke } from './stroke.ts';
@@ -31,10 +32,10 @@ export function mappingPicture(
   };
   const [low, high] = [Math.min(bounds.bottom, 0), Math.max(bounds.top, 0)];
   const scale = Math.max(
-    1e-6,
+    PLACE_MM,
     Math.min(
-      (view.width - 2 * ROOM) / Math.max(bounds.right - bounds.left, 1e-6),
-      (view.height - 2 * ROOM) / Math.max(high - low, 1e-6),
+      (view.width - 2 * ROOM) / Math.max(bounds.right - bounds.left, PLACE_MM),
+      (view.height - 2 * ROOM) / Math.max(high - low, PLACE_MM),
     ),
   );
   const ox = (view.width - (bounds.right - bounds.left) * scale) / 2 - bounds.left * scale;

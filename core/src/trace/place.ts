@@ -1,3 +1,4 @@
+import { PLACE_MM, ROUNDING } from '../quantity/index.ts';
 import { arcOfStroke, type Stroke } from './stroke.ts';
 
 /** How a file's figures become millimetres beside an axis. */
@@ -126,7 +127,7 @@ export function guessAxis(
     (s) =>
       !s.bulge &&
       /cent(re|er)|axis|mittel/i.test(s.layer) &&
-      Math.abs(s.a[i]! - s.b[i]!) < tall * 1e-6 + 1e-12 &&
+      Math.abs(s.a[i]! - s.b[i]!) < tall * PLACE_MM + 1e-12 &&
       s.a[i]! > low - tall &&
       s.a[i]! < high + tall,
   );
@@ -135,7 +136,7 @@ export function guessAxis(
   // both halves of a whole part weigh the same; a half has its closing line or its faces below the middle
   const mirrored = strokes.filter((s) => Math.abs((s.a[i]! + s.b[i]!) / 2 - middle) > tall * 0.02);
   const { above, below } = sides(mirrored, along, middle);
-  const bin = tall * 1e-4 + 1e-9;
+  const bin = tall * 1e-4 + ROUNDING;
   const ends = new Set(strokes.flatMap(({ a, b }) => [Math.round(a[i]! / bin), Math.round(b[i]! / bin)]));
   const twin = mirrored.filter(({ a }) => {
     const other = Math.round((2 * middle - a[i]!) / bin);

@@ -1,4 +1,5 @@
 import { arcOf } from '../contour/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 
 /** A line or an arc of a file, in the file's own plane and unit. `bulge` as in outlines: positive turns left on the way. */
 export interface Stroke {
@@ -61,7 +62,7 @@ export function arcsAlong(
     const bow = chord > 0 ? ((b[0] - a[0]) * (m[1] - a[1]) - (b[1] - a[1]) * (m[0] - a[0])) / chord : 0;
     // height of the arc over half its chord; a curve that bows to the right of its way turns left
     const bulge = chord > 0 ? (-2 * bow) / chord : 0;
-    const stroke: Stroke = { a, b, bulge: Math.abs(bulge) < 1e-9 ? 0 : bulge, layer };
+    const stroke: Stroke = { a, b, bulge: Math.abs(bulge) < ROUNDING ? 0 : bulge, layer };
     const arc = stroke.bulge ? arcOfStroke(stroke) : undefined;
     let off = 0;
     for (const t of [0.125, 0.25, 0.375, 0.625, 0.75, 0.875]) {

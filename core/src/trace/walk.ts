@@ -1,3 +1,4 @@
+import { PLACE_MM } from '../quantity/index.ts';
 import { arcOfStroke, reversed, type Stroke } from './stroke.ts';
 
 interface Way {
@@ -112,7 +113,7 @@ const endAngle = (s: Stroke): number => Math.atan2(s.b[1] - s.a[1], s.b[0] - s.a
 const turnOf = (angle: number): number => {
   const t = ((angle % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI);
   // straight back is the last way to go, whichever hand is kept to
-  return t > Math.PI - 1e-6 ? t - 2 * Math.PI : t;
+  return t > Math.PI - PLACE_MM ? t - 2 * Math.PI : t;
 };
 
 /**

@@ -1,4 +1,5 @@
 import type { Feed, Speed } from '../lathe/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
 import { type Cause, type Change, causes, type Evidence } from './causes.ts';
 import type { Conditions, Symptom } from './conditions.ts';
 
@@ -54,13 +55,13 @@ export function changeOnLathe(
 ): SettingChange {
   switch (change) {
     case 'slower':
-      return { change, speed: speeds.findLast((s) => s.rpm < nowRpm - 1e-9) };
+      return { change, speed: speeds.findLast((s) => s.rpm < nowRpm - ROUNDING) };
     case 'faster':
-      return { change, speed: speeds.find((s) => s.rpm > nowRpm + 1e-9) };
+      return { change, speed: speeds.find((s) => s.rpm > nowRpm + ROUNDING) };
     case 'lessFeed':
-      return { change, feed: feeds.findLast((f) => f.mmPerRev < nowMmPerRev - 1e-9) };
+      return { change, feed: feeds.findLast((f) => f.mmPerRev < nowMmPerRev - ROUNDING) };
     case 'moreFeed':
-      return { change, feed: feeds.find((f) => f.mmPerRev > nowMmPerRev + 1e-9) };
+      return { change, feed: feeds.find((f) => f.mmPerRev > nowMmPerRev + ROUNDING) };
     default:
       return { change };
   }

@@ -1,4 +1,4 @@
-import { inchFraction, type LengthUnit, type TypedLength } from '../quantity/index.ts';
+import { inchFraction, type LengthUnit, ROUNDING, type TypedLength } from '../quantity/index.ts';
 
 /** How a surface stands to what it once was: worn ones have lost metal, sound ones have not. */
 export type Wear = 'worn' | 'sound';
@@ -52,14 +52,14 @@ export function nominalGuesses(
     return [{ size, mm, offMm, score: Math.abs(offMm) / room + odd + strange }];
   };
   const metric: NominalGuess[] = [];
-  for (let half = Math.ceil((readMm - below) * 2); half <= (readMm + above) * 2 + 1e-9; half++) {
+  for (let half = Math.ceil((readMm - below) * 2); half <= (readMm + above) * 2 + ROUNDING; half++) {
     const mm = half / 2;
     const odd = mm % 5 === 0 ? ODD_MM.five : mm % 1 === 0 ? ODD_MM.whole : ODD_MM.half;
     metric.push(...guess({ text: String(mm), unit: 'mm' }, mm, odd));
   }
   const inch: NominalGuess[] = [];
   const per = 25.4 / 64;
-  for (let n = Math.ceil((readMm - below) / per); n * per <= readMm + above + 1e-9; n++) {
+  for (let n = Math.ceil((readMm - below) / per); n * per <= readMm + above + ROUNDING; n++) {
     const odd = ODD_IN.find(([denominator]) => (n * denominator) % 64 === 0)![1];
     inch.push(...guess({ text: inchFraction(n * per, 64), unit: 'in' }, n * per, odd));
   }

@@ -1,11 +1,19 @@
-import type { PlannedJob, PlannedSetup, Progress, Settings, Shop, Station } from '@whelk/core/job';
+import {
+  type PlannedJob,
+  type PlannedSetup,
+  type Progress,
+  type Settings,
+  type Shop,
+  STATIONS,
+  type Station,
+} from '@whelk/core/job';
 import type { BoreStep, Feature } from '@whelk/core/part';
 import { insides, outsides } from '@whelk/core/part';
 import { type FeatureEnd, type StripView, stripPicture } from '@whelk/core/picture';
 import { drawingDecimals, shortLength } from '@whelk/core/quantity';
 import { Redo2, Undo2, ZoomIn } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { stationNames, stations } from '../../messages/words.ts';
+import { stationNames } from '../../messages/words.ts';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 import type { GlassWindow } from '../../ui/strip/Magnifier.tsx';
 import { PictureView } from '../../ui/strip/PictureView.tsx';
@@ -206,7 +214,7 @@ export function JobFrame({
         )}
       </section>
       <nav aria-label="Stations" className="tabs-bench">
-        {stations.map((name) => (
+        {STATIONS.map((name) => (
           <a
             key={name}
             href={`/jobs/${id}/${name}`}

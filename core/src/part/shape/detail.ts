@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Corner } from '../../contour/index.ts';
-import { typedLengthSchema } from '../../quantity/index.ts';
+import { ROUNDING, typedLengthSchema } from '../../quantity/index.ts';
 import type { Path, Reader } from '../read.ts';
 import { partId } from '../schema-parts.ts';
 import type { CutIn } from '../surface.ts';
@@ -51,7 +51,7 @@ export function within(
   path: Path,
   reader: Reader,
 ): boolean {
-  if (zFromMm >= on.zFromMm - 1e-9 && zToMm <= on.zToMm + 1e-9 && zToMm > zFromMm) return true;
+  if (zFromMm >= on.zFromMm - ROUNDING && zToMm <= on.zToMm + ROUNDING && zToMm > zFromMm) return true;
   reader.add({ code: 'detail.beyondEnds', path, limit: on.zToMm - on.zFromMm, unit: 'mm' });
   return false;
 }

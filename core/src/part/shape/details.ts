@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Corner } from '../../contour/index.ts';
+import { ROUNDING } from '../../quantity/index.ts';
 import type { Path, Reader } from '../read.ts';
 import type { CutIn, Groove } from '../surface.ts';
 import type { CutOn, DetailShape } from './detail.ts';
@@ -31,7 +32,7 @@ export function readDetails(
   });
   const cut = changing(made);
   for (let i = 1; i < cut.length; i++)
-    if (cut[i]!.zFromMm < cut[i - 1]!.zToMm - 1e-9)
+    if (cut[i]!.zFromMm < cut[i - 1]!.zToMm - ROUNDING)
       reader.add({ code: 'groove.overlap', path: at('details'), value: cut[i]!.id });
   return made;
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { typedLengthSchema } from '../../quantity/index.ts';
+import { ROUNDING, typedLengthSchema } from '../../quantity/index.ts';
 import type { Path, Reader } from '../read.ts';
 import { partId } from '../schema-parts.ts';
 import type { Flat } from '../surface.ts';
@@ -35,7 +35,7 @@ export const flat = {
       reader.add({ code: 'flat.noFlat', path: at('across'), value: across.valueOf(), limit: diameterMm, unit: 'mm' });
       return undefined;
     }
-    if (zFromMm < -1e-9 || zToMm > part.lengthMm + 1e-9)
+    if (zFromMm < -ROUNDING || zToMm > part.lengthMm + ROUNDING)
       reader.add({
         ...{ code: 'hole.beyondEnds', path: at('length'), value: length.valueOf(), limit: part.lengthMm, unit: 'mm' },
       });

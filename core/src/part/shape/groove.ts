@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Corner } from '../../contour/index.ts';
-import { radians, typedLengthSchema } from '../../quantity/index.ts';
+import { ROUNDING, radians, typedLengthSchema } from '../../quantity/index.ts';
 import { shortText } from '../schema-parts.ts';
 import type { Groove } from '../surface.ts';
 import { belonging, type DetailShape, detailFields, within } from './detail.ts';
@@ -47,7 +47,7 @@ export const groove: DetailShape<DrawnGroove, Groove> = {
     const sign = on.inside ? -1 : 1;
     const depthMm = d.by === 'depth' ? size.valueOf() : (sign * (on.diameterMm - size.valueOf())) / 2;
     const floorMm = d.by === 'floor' ? size.valueOf() : on.diameterMm - sign * 2 * size.valueOf();
-    if (depthMm <= 1e-9 || floorMm <= 0) {
+    if (depthMm <= ROUNDING || floorMm <= 0) {
       reader.add({ code: 'groove.noDepth', path: at('floor'), value: d.floor.text, limit: on.diameterMm, unit: 'mm' });
       return undefined;
     }

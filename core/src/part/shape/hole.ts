@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { typedLengthSchema } from '../../quantity/index.ts';
+import { ROUNDING, typedLengthSchema } from '../../quantity/index.ts';
 import type { Path, Reader } from '../read.ts';
 import { partId, shortText } from '../schema-parts.ts';
 import type { CrossHole, Inside } from '../surface.ts';
@@ -93,7 +93,7 @@ function checkAlong(
       ...{ code: 'hole.beyondOutside', path: at('place'), value: placeMm, limit: across.largestMm, unit: 'mm' },
     });
   const apart = placeMm * Math.sin(Math.PI / count);
-  if (count > 1 && apart <= widestMm + 1e-9)
+  if (count > 1 && apart <= widestMm + ROUNDING)
     reader.add({
       ...{ code: 'hole.runTogether', path: at('count'), value: count, limit: Number(apart.toFixed(3)), unit: 'mm' },
     });

@@ -1,4 +1,5 @@
 import { type Contour, ring } from '../../contour/index.ts';
+import { ROUNDING } from '../../quantity/index.ts';
 import { reachOf, type Workpiece } from '../../work/index.ts';
 import type { OperationOf } from '../plan.ts';
 import { AIR_MM, type KindOfOperation, PAST_MM } from './kind.ts';
@@ -9,7 +10,7 @@ function outside(
   piece: Workpiece,
 ): Contour {
   const { zToMm: endMm, largestMm } = reachOf(piece);
-  const fromEnd = zToMm >= piece.part.lengthMm - 1e-9;
+  const fromEnd = zToMm >= piece.part.lengthMm - ROUNDING;
   return ring(zFromMm, fromEnd ? endMm + PAST_MM : zToMm, targetMm / 2, largestMm / 2 + AIR_MM);
 }
 

@@ -6,6 +6,7 @@ import {
   type SpringShare,
   springPassTakesMm,
 } from '../../mechanics/index.ts';
+import { PLACE_MM, ROUNDING } from '../../quantity/index.ts';
 
 /** Everything that the next number is decided from. Radii in mm; x is the tool's place by the rings. */
 export interface Situation {
@@ -108,7 +109,7 @@ export function markFor(s: Situation, aimMm: number): Comes | undefined {
   const deepest = corners(s, -1)
     .map((c) => askFor(s.sign, knownAt(s, c), guardedMm, c.beforeMm, c.share))
     .reduce((a, b) => (s.sign * (b - a) > 0 ? b : a));
-  const limit = s.sign * Math.ceil(s.sign * ((deepest - s.markMm) / s.stepMm) - 1e-6);
+  const limit = s.sign * Math.ceil(s.sign * ((deepest - s.markMm) / s.stepMm) - PLACE_MM);
   const wanted = nearestMark(s, placeFor(s, aimMm));
   const mark = s.sign * (wanted - limit) >= 0 ? wanted : limit;
   const comes = comesOf(s, s.markMm + mark * s.stepMm);
@@ -128,13 +129,13 @@ export function choose(s: Situation, sameMm?: number): Choice {
   // inside at its worst too, with one standard uncertainty: else a further equal cut between makes it so
   const surely = (comes: Comes) => s.sign * (s.metalMm - comes.shallowestMm) >= s.guardMm / 3;
   const takesMm = (comes: Comes) => s.sign * (s.beforeMm - comes.bestMm);
-  const isSame = (comes: Comes) => sameMm !== undefined && Math.abs(comes.xMm - sameMm) < 1e-6;
+  const isSame = (comes: Comes) => sameMm !== undefined && Math.abs(comes.xMm - sameMm) < PLACE_MM;
   const final = markFor(s, aimMm);
-  const half = leftMm / 2 >= s.shallowestMm - 1e-9 ? markFor(s, (s.beforeMm + aimMm) / 2) : undefined;
-  const halves = half && takesMm(half) >= s.shallowestMm - 1e-9 && !isSame(half) ? half : undefined;
+  const half = leftMm / 2 >= s.shallowestMm - ROUNDING ? markFor(s, (s.beforeMm + aimMm) / 2) : undefined;
+  const halves = half && takesMm(half) >= s.shallowestMm - ROUNDING && !isSame(half) ? half : undefined;
   if (final && inside(final) && (surely(final) || !halves)) {
     if (isSame(final)) return { kind: 'springPass', comes: final, aimMm };
-    if (takesMm(final) >= s.shallowestMm - 1e-9) return { kind: 'final', comes: final, aimMm };
+    if (takesMm(final) >= s.shallowestMm - ROUNDING) return { kind: 'final', comes: final, aimMm };
   }
   if (halves) return { kind: 'half', comes: halves, aimMm };
   if (sameMm !== undefined && s.known.depthMm > 0) {
@@ -142,7 +143,7 @@ export function choose(s: Situation, sameMm?: number): Choice {
     const mostMm = springPassTakesMm(s.known.depthMm, s.spring.highShare);
     const takes = s.sign * (s.beforeMm - again.deepestMm);
     // it must be able to help: at its best it takes something worth measuring
-    if (s.sign * (again.deepestMm - s.goneMm) >= s.guardMm - 1e-9 && takes > 0.001 && mostMm > 0.001)
+    if (s.sign * (again.deepestMm - s.goneMm) >= s.guardMm - ROUNDING && takes > 0.001 && mostMm > 0.001)
       return { kind: 'springPass', comes: again, aimMm };
   }
   return { kind: 'none', why: leftMm < 2 * s.shallowestMm ? 'edge' : 'ring', aimMm, leftMm };

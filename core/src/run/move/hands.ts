@@ -1,4 +1,5 @@
 import { type Dial, dialNumber, dialScale, type Fineness, type Lathe, senseIn } from '../../lathe/index.ts';
+import { PLACE_MM, ROUNDING } from '../../quantity/index.ts';
 import type { Rings } from '../state.ts';
 
 /** A move as both hands make it, in their order: out by whole turns, so that the slack is taken up, then in to a number. */
@@ -55,18 +56,18 @@ export function handsTo(
   const sense = senseIn(dial);
   const inLines = sense * (toLines - fromLines);
   const slackLines = dial.slackMm / lineMm;
-  const outTurns = Math.max(1, Math.ceil((slackLines - inLines) / dial.divisions + 1e-9));
+  const outTurns = Math.max(1, Math.ceil((slackLines - inLines) / dial.divisions + ROUNDING));
   const gone = inLines + outTurns * dial.divisions;
   const hand = dial.clockwiseMoves === 'in' ? 'clockwise' : 'anticlockwise';
   const restLines = gone % dial.divisions;
-  const between = Math.abs(restLines - Math.round(restLines)) > 1e-6 ? 1 : 0;
+  const between = Math.abs(restLines - Math.round(restLines)) > PLACE_MM ? 1 : 0;
   const rest = (restLines * lineNumber.valueOf()).toFixed(decimals + between);
   return {
     ...{ slide, fromLines, toLines, outTurns, hand },
     now: ringNumber(dial, fromLines),
     number: ringNumber(dial, toLines),
     outHand: hand === 'clockwise' ? 'anticlockwise' : 'clockwise',
-    fullTurns: Math.floor(gone / dial.divisions + 1e-9),
+    fullTurns: Math.floor(gone / dial.divisions + ROUNDING),
     rest: between === 1 && rest.endsWith('0') ? rest.slice(0, -1) : rest,
   };
 }

@@ -2,6 +2,7 @@ import { shallowestCutMm } from '../../cutting/index.ts';
 import { type CutSide, limitsBySide, signOf } from '../../gauge/index.ts';
 import { FINE_ANGLE_SHARE, type Fineness, finenessOf, guardMm, TOUCH_MM } from '../../lathe/index.ts';
 import type { SpringShare } from '../../mechanics/index.ts';
+import { ROUNDING } from '../../quantity/index.ts';
 import type { Recorder } from '../../working/index.ts';
 import type { Told } from '../event.ts';
 import type { FrozenRun } from '../frozen.ts';
@@ -101,7 +102,7 @@ function choiceFor(step: Step, s: Situation, same: number | undefined): Choice {
   if (step.kind === 'rough') return { kind: 'final', comes: chooseRough(s), aimMm: s.wantedMm };
   if (step.kind === 'finish') return choose(s, same);
   const half = chooseHalf(s, step.leavesMm === undefined ? undefined : step.leavesMm / 2);
-  const enough = half.kind === 'half' && s.sign * (s.beforeMm - half.comes.bestMm) >= s.shallowestMm - 1e-9;
+  const enough = half.kind === 'half' && s.sign * (s.beforeMm - half.comes.bestMm) >= s.shallowestMm - ROUNDING;
   // roughing came out lower than planned: what is left is not enough for two
   return enough ? half : choose(s, same);
 }

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../quantity/index.ts';
 import type { Recorder } from '../../working/index.ts';
 
 /** A boring bar as the shop has it. `leastBoreMm` is its own figure: its designation does not tell it. */
@@ -54,13 +55,13 @@ export function barsForBore(bars: readonly OwnedBar[], wish: BoreWish, record?: 
       const overhangDiameters = overhangMm / bar.shankMm;
       const per100NMm = (100 * overhangMm ** 3 * 64) / (3 * modulusGPa * 1000 * Math.PI * bar.shankMm ** 4);
       const verdict: BarVerdict =
-        bar.leastBoreMm > wish.boreMm + 1e-9
+        bar.leastBoreMm > wish.boreMm + ROUNDING
           ? 'tooThick'
-          : bar.leastBoreMm + 2 * wish.withdrawMm > wish.boreMm + 1e-9
+          : bar.leastBoreMm + 2 * wish.withdrawMm > wish.boreMm + ROUNDING
             ? 'cannotWithdraw'
-            : overhangMm + wish.heldMm > bar.lengthMm + 1e-9
+            : overhangMm + wish.heldMm > bar.lengthMm + ROUNDING
               ? 'tooShort'
-              : overhangDiameters > bearsDiameters + 1e-9
+              : overhangDiameters > bearsDiameters + ROUNDING
                 ? 'springs'
                 : 'good';
       record?.({

@@ -1,4 +1,4 @@
-import { type ProblemCode, radians } from '../../quantity/index.ts';
+import { type ProblemCode, ROUNDING, radians } from '../../quantity/index.ts';
 import {
   circleTolerances,
   inscribedCirclesMm,
@@ -186,6 +186,6 @@ export function composeInsert(choice: InsertChoice): Insert {
 function circleTolerance(letter: InsertTolerance, circleMm: number): number {
   const row = insertTolerances[letter];
   if (!('bySize' in row)) return row.dMm;
-  const by = circleTolerances.find((t) => circleMm <= t.upToMm + 1e-9) ?? circleTolerances.at(-1)!;
+  const by = circleTolerances.find((t) => circleMm <= t.upToMm + ROUNDING) ?? circleTolerances.at(-1)!;
   return row.bySize === 'fine' ? by.fineMm : by.coarseMm;
 }
