@@ -1,7 +1,7 @@
 import { heldBy, heldInside, type Setup, throughHoleMm, type Waiting, waitingWhat } from '../hold/index.ts';
 import { type Chuck, chuckOf } from '../lathe/index.ts';
 import type { Means } from '../means/index.ts';
-import { opposite, outsides, type Part, roundOf, surfaceName } from '../part/index.ts';
+import { opposite, outsides, type Part, surfaceName, surfaceOf } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
 import { type Plan, planSetup, putIn, type RecorderFor, type Wishes } from '../route/index.ts';
 import { isFinished, lying, type Mark, rawEndMm, type Workpiece } from '../work/index.ts';
@@ -118,4 +118,8 @@ export const trueToHole = (setup: PlannedSetup): boolean =>
   setup.plan.held !== undefined && heldInside(setup.plan.held.method);
 
 /** Words for a surface need the round one it belongs to. */
-export const belongsTo = (part: Part, id: string): string => roundOf(part, surfaceName(id).of)?.id ?? id;
+export function belongsTo(part: Part, id: string): string {
+  const { of } = surfaceName(id);
+  const surface = surfaceOf(part, of);
+  return surface && 'of' in surface ? surface.of : of;
+}
