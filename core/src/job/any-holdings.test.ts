@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { areaMm2, cutAway, intersect, outlineMm } from '../contour/index.ts';
+import { areaMm2, cutAway } from '../contour/index.ts';
 import { HOLD_METHODS, heldBy, heldInside, PROTECTIONS, type Setup } from '../hold/index.ts';
 import { contourOf, emptyBoreStep, outsides } from '../part/index.ts';
 import { stripPicture } from '../picture/index.ts';
-import { sweptBy } from '../route/index.ts';
 import { frozenRunSchema } from '../run/index.ts';
+import { cutIn } from '../testing/cut-in.ts';
 import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
 import { feature, mm } from '../testing/shop.ts';
 import { acrossMm, turnedTogether } from './concentric.ts';
@@ -178,17 +178,8 @@ describe('any holdings in any order', () => {
       fc.property(anyJob, (given) => {
         const { result } = planned(given);
         for (const { piece, plan } of result.setups) {
-          let left = piece.contour;
-          let off = 0;
-          let edge = outlineMm(left);
-          for (const operation of plan.operations) {
-            const swept = sweptBy(piece, operation);
-            if (!swept) continue;
-            off += areaMm2(intersect(left, swept));
-            edge += outlineMm(swept);
-            left = cutAway(left, swept);
-          }
-          expect(Math.abs(off + areaMm2(left) - areaMm2(piece.contour))).toBeLessThan(1e-4 * edge);
+          const { offMm2, left, edgeMm } = cutIn({ piece, plan });
+          expect(Math.abs(offMm2 + areaMm2(left) - areaMm2(piece.contour))).toBeLessThan(1e-4 * edgeMm);
           expect(areaMm2(left)).toBeCloseTo(areaMm2(plan.after.contour), 3);
           // a centre hole is drilled into the part; nothing else of it is ever gone
           const gone = areaMm2(cutAway(contourOf(piece.part), left));

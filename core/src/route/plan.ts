@@ -124,19 +124,17 @@ export type OwnOfKind =
 export type OperationKind = OwnOfKind['kind'];
 /** Every kind, in the order in which they usually come. */
 export const OPERATION_KINDS = [
-  ...([
-    'mount',
-    'face',
-    'centre',
-    'touchOff',
-    'rough',
-    'measure',
-    'semiFinish',
-    'finish',
-    'shoulder',
-    'chamfer',
-  ] as const),
-] satisfies readonly OperationKind[];
+  'mount',
+  'face',
+  'centre',
+  'touchOff',
+  'rough',
+  'measure',
+  'semiFinish',
+  'finish',
+  'shoulder',
+  'chamfer',
+] as const satisfies readonly OperationKind[];
 /** An operation of one kind. */
 export type OperationOf<Kind extends OperationKind> = AnyOperation & Extract<OwnOfKind, { kind: Kind }>;
 export type Operation = AnyOperation & OwnOfKind;

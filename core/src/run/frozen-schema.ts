@@ -167,10 +167,7 @@ const stepOf: { readonly [Kind in OperationKind]: z.ZodObject<{ kind: z.ZodLiter
     ...{ ...anyStep, kind: z.literal('chamfer'), lengthMm: number, angleDeg: number, depthMm: number },
   }),
 };
-const { mount, face, centre, touchOff, rough, semiFinish, measure, finish, shoulder, chamfer } = stepOf;
-const step = z.discriminatedUnion('kind', [
-  ...[mount, face, centre, touchOff, rough, semiFinish, measure, finish, shoulder, chamfer],
-] as never) as unknown as z.ZodType<Step>;
+const step = z.discriminatedUnion('kind', Object.values(stepOf) as never) as unknown as z.ZodType<Step>;
 const plan = z.looseObject({
   held: z.strictObject({
     method: z.enum(HOLD_METHODS),

@@ -21,32 +21,28 @@ export function useKnownBeside() {
   return { told, setTold, conditions };
 }
 
+const figures = [
+  { key: 'toolOut', label: 'Tool out of its holder, in shank heights', data: 'trouble-tool-out', width: 'w-64' },
+  { key: 'used', label: 'The edge has cut, min', data: 'trouble-used', width: 'w-40' },
+] as const;
+
 /** Fields for the conditions that nothing else can know. */
 export function KnownBeside({ told, setTold }: Pick<ReturnType<typeof useKnownBeside>, 'told' | 'setTold'>) {
   return (
     <div className="mt-2 mb-4 flex flex-wrap gap-4">
-      <label className="text-sm">
-        Tool out of its holder, in shank heights
-        <input
-          className="input mt-0.5 flex w-64"
-          inputMode="decimal"
-          value={told.toolOut}
-          placeholder="not known"
-          data-field="trouble-tool-out"
-          onChange={(e) => setTold({ ...told, toolOut: e.target.value.slice(0, 6) })}
-        />
-      </label>
-      <label className="text-sm">
-        The edge has cut, min
-        <input
-          className="input mt-0.5 flex w-40"
-          inputMode="decimal"
-          value={told.used}
-          placeholder="not known"
-          data-field="trouble-used"
-          onChange={(e) => setTold({ ...told, used: e.target.value.slice(0, 6) })}
-        />
-      </label>
+      {figures.map(({ key, label, data, width }) => (
+        <label key={key} className="text-sm">
+          {label}
+          <input
+            className={`input mt-0.5 flex ${width}`}
+            inputMode="decimal"
+            value={told[key]}
+            placeholder="not known"
+            data-field={data}
+            onChange={(e) => setTold({ ...told, [key]: e.target.value.slice(0, 6) })}
+          />
+        </label>
+      ))}
       <label className="text-sm">
         Cut
         <select

@@ -58,7 +58,6 @@ export function SetupForm({
   onClearance: (mm: number) => void;
 }) {
   const { grip } = setup;
-  const unit = useUnit();
   const again = number > 1;
   /** The grip with some of it chosen otherwise. */
   const hold = (more: object, field?: string) => onChange({ ...setup, grip: { ...grip, ...more } }, field);
@@ -110,9 +109,7 @@ export function SetupForm({
         choices={extentChoices}
         onPick={(extent) => onChange({ ...setup, extent })}
       />
-      {grip.kind === 'jaws' && (
-        <AllowanceField key={unit} label="Clear of the jaws" value={clearanceMm} onChange={onClearance} />
-      )}
+      {grip.kind === 'jaws' && <AllowanceField label="Clear of the jaws" value={clearanceMm} onChange={onClearance} />}
     </div>
   );
 }

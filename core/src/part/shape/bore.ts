@@ -1,26 +1,19 @@
 import { z } from 'zod';
 import type { Corner } from '../../contour/index.ts';
-import { type Rational, radians, typedLengthSchema } from '../../quantity/index.ts';
+import { type Rational, radians } from '../../quantity/index.ts';
 import { bottomOf } from '../ask.ts';
 import type { Path, Reader } from '../read.ts';
-import { partId, shortText } from '../schema-parts.ts';
 import { isSolvedTaper, solveTaper } from '../shapes.ts';
 import { BORE_KINDS, type BoreKind, type Inside } from '../surface.ts';
 import { readTaper } from '../taper.ts';
 import { detailSchema } from './details.ts';
-import { exact } from './drawn.ts';
+import { exact, sizedFields } from './drawn.ts';
 import { taperFields } from './taper.ts';
 
 /** One length of a hole on the axis. `length` from where the one before it ends; empty on the last: right through. */
 export const boreStepSchema = z.strictObject({
-  id: partId,
+  ...sizedFields,
   kind: z.enum(BORE_KINDS),
-  name: z.string().max(40),
-  diameter: typedLengthSchema,
-  limits: shortText,
-  length: typedLengthSchema,
-  lengthLimits: shortText,
-  finish: shortText,
   /** countersunk and taper: diameter at its inner end */
   ...taperFields,
   details: z.array(detailSchema).max(20),

@@ -5,8 +5,8 @@ import type { Path, Reader } from '../read.ts';
 import { partId, shortText } from '../schema-parts.ts';
 import type { Outside } from '../surface.ts';
 
-/** What every length of the outside is drawn with, whatever its shape. */
-export const lengthFields = {
+/** What a length is drawn with, outside or in a hole. */
+export const sizedFields = {
   id: partId,
   name: z.string().max(40),
   diameter: typedLengthSchema,
@@ -14,6 +14,10 @@ export const lengthFields = {
   length: typedLengthSchema,
   lengthLimits: shortText,
   finish: shortText,
+};
+/** What every length of the outside is drawn with, whatever its shape. */
+export const lengthFields = {
+  ...sizedFields,
   faceFinish: shortText,
   edges: z.strictObject({ left: shortText, right: shortText }),
 };

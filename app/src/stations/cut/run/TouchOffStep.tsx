@@ -1,4 +1,4 @@
-import { numbersPerTurn, readDialNumber } from '@whelk/core/lathe';
+import { type Dial, numbersPerTurn, readDialNumber } from '@whelk/core/lathe';
 import { type Problem, parseLength } from '@whelk/core/quantity';
 import { doubtOf, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
 import { useEffect, useRef, useState } from 'react';
@@ -155,37 +155,31 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
                 inputMode={lathe.unit === 'mm' ? 'decimal' : 'text'}
                 data="touch-diameter"
               />
-              <TextField
-                label={`Cross-slide reads, ${crossSlide.unit}`}
-                note={`0 to ${numbersPerTurn(crossSlide).toString()}`}
+              <RingField
+                reads="Cross-slide reads"
+                dial={crossSlide}
                 value={cross}
                 problem={shown(cross, crossProblem)}
                 onChange={setCross}
-                inputClass="h-14 text-2xl font-bold"
-                inputMode="decimal"
                 data="touch-cross"
               />
               {byCompound && (
-                <TextField
-                  label={`Compound reads, ${compound.unit}`}
-                  note={`0 to ${numbersPerTurn(compound).toString()}`}
+                <RingField
+                  reads="Compound reads"
+                  dial={compound}
                   value={fine}
                   problem={shown(fine, fineProblem)}
                   onChange={setFine}
-                  inputClass="h-14 text-2xl font-bold"
-                  inputMode="decimal"
                   data="touch-compound"
                 />
               )}
               {carriage.means === 'dial' && (
-                <TextField
-                  label={`Carriage reads at the end, ${carriage.unit}`}
-                  note={`0 to ${numbersPerTurn(carriage).toString()}`}
+                <RingField
+                  reads="Carriage reads at the end"
+                  dial={carriage}
                   value={end}
                   problem={shown(end, endProblem)}
                   onChange={setEnd}
-                  inputClass="h-14 text-2xl font-bold"
-                  inputMode="decimal"
                   data="touch-end"
                 />
               )}
@@ -218,5 +212,25 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
         </button>
       </Acts>
     </form>
+  );
+}
+
+/** A number to be read off a ring. */
+function RingField({
+  reads,
+  dial,
+  ...field
+}: { reads: string; dial: Dial } & Pick<
+  React.ComponentProps<typeof TextField>,
+  'value' | 'problem' | 'onChange' | 'data'
+>) {
+  return (
+    <TextField
+      {...field}
+      label={`${reads}, ${dial.unit}`}
+      note={`0 to ${numbersPerTurn(dial).toString()}`}
+      inputClass="h-14 text-2xl font-bold"
+      inputMode="decimal"
+    />
   );
 }
