@@ -120,10 +120,12 @@ describe('what was done and read', () => {
       await note(page, 'a note');
       await saved(page);
     }
-    const { events } = (await shop.ask('GET', `${url.slice(shop.url.length).replace('/runs/', '/api/runs/')}/events`))
-      .body as unknown as { events: { device: string }[] };
-    expect(events).toHaveLength(2);
-    expect(new Set(events.map((e) => e.device)).size).toBe(2);
+    const path = `${url.slice(shop.url.length).replace('/runs/', '/api/runs/')}/events`;
+    const devices = async () =>
+      ((await shop.ask('GET', path)).body as unknown as { events: { device: string }[] }).events.map((e) => e.device);
+    // the page says saved of what stood before until the note is in its queue: the server is asked
+    await expect.poll(async () => (await devices()).length, { timeout: 20_000 }).toBe(2);
+    expect(new Set(await devices()).size).toBe(2);
     for (const { context } of contexts) await context.close();
   });
   it('goes on where the browser’s storage is full or forbidden, says so in words that stay, and calls nothing saved that is not', async () => {
