@@ -47,7 +47,7 @@ const APP = {
   stations: ['ui', 'desks', 'messages', 'workers', 'exchange'],
   jobs: ['ui', 'messages', 'server'],
   shop: ['ui', 'messages', 'workers'],
-  log: ['ui', 'messages', 'server'],
+  log: ['ui', 'desks', 'messages', 'server'],
   'bench-book': ['ui', 'desks', 'messages', 'workers'],
   workers: ['exchange'],
   settings: ['ui', 'messages'],

@@ -1,4 +1,5 @@
-import { operationNames, outcomeText, verdictText } from '../messages/words.ts';
+import { operationName } from '../desks/operation/kinds.ts';
+import { outcomeText, verdictText } from '../messages/words.ts';
 import type { LogLine } from '../server/runs/log-page.ts';
 import { feed, feedUnit, measure } from '../ui/format.ts';
 import { fromJson } from '../ui/from-json.tsx';
@@ -36,10 +37,10 @@ function LogList({ lines }: { lines: readonly LogLine[] }) {
             <ul className="text-sm">
               {line.settings.map((s) => (
                 <li key={s.operationId}>
-                  {operationNames[s.kind]}: {s.rpm} rpm ({s.speedLabel}), {feed(s.feedMmPerRev, line.unit)}{' '}
+                  {operationName(s.kind)}: {s.rpm} rpm ({s.speedLabel}), {feed(s.feedMmPerRev, line.unit)}{' '}
                   {feedUnit(line.unit)}
                   <AskedWorking
-                    of={`${operationNames[s.kind]}, ${s.rpm} rpm`}
+                    of={`${operationName(s.kind)}, ${s.rpm} rpm`}
                     at={`/api/runs/${line.id}/working/${s.operationId}`}
                   />
                 </li>

@@ -3,7 +3,7 @@ import type { Fitness, Verdict } from '@whelk/core/gauge';
 import { type CentreSpeed, type HoldMethod, methodOf, type PROTECTIONS, type WhyHeld } from '@whelk/core/hold';
 import type { PlannedSetup, Progress, Station } from '@whelk/core/job';
 import type { ToolMaterial } from '@whelk/core/material';
-import type { Limiter, OperationKind } from '@whelk/core/route';
+import type { Limiter } from '@whelk/core/route';
 
 /** The trade's words for what core answers with codes. */
 export const stationNames: Record<Station, string> = {
@@ -31,19 +31,6 @@ export const toolMaterialNames: Record<ToolMaterial, string> = {
   brazed: 'brazed carbide',
   uncoated: 'carbide insert, uncoated',
   coated: 'carbide insert, coated',
-};
-
-export const operationNames: Record<OperationKind, string> = {
-  mount: 'Put in the blank',
-  face: 'Face the end',
-  centre: 'Centre hole, bring up the centre',
-  touchOff: 'Touch off',
-  rough: 'Rough',
-  semiFinish: 'First last cut',
-  measure: 'Measure',
-  finish: 'Finish',
-  shoulder: 'Square the shoulder',
-  chamfer: 'Chamfer',
 };
 
 export const reasonText: Record<string, string> = {

@@ -1,7 +1,6 @@
 import { cutAway } from '../contour/index.ts';
 import type { FinishedBy, Workpiece } from '../work/index.ts';
-import { finishedBy, sweptBy } from './operation/kinds.ts';
-import type { Operation } from './plan.ts';
+import { finishedBy, type Operation, sweptBy } from './operation/kinds.ts';
 
 /** The workpiece when all operations of a setup are done. @param number of the setup */
 export function afterOperations(piece: Workpiece, operations: readonly Operation[], number: number): Workpiece {

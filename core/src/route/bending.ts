@@ -12,7 +12,6 @@ import {
 import { outsides } from '../part/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import { hollowMm, isFinished, reachOf, standingMm, type Workpiece } from '../work/index.ts';
-import type { Operation } from './plan.ts';
 
 /** Places along a cut that are tried for the worst bend; the curve is smooth, so a few find it well within the force's own doubt. */
 const TRIED = 6;
@@ -82,15 +81,6 @@ export function cutHold(
     bending: { shaft, support: supportOf(held), atMm },
     ...{ gripDiameterMm: held.onMm, jawForceN: held.forceN, bendAllowedMm: cut.bendAllowedMm },
   };
-}
-
-/** What a planned cut was reckoned with: its work as a shaft, and what holds it; undefined for what is no cut along the work. */
-export function holdOfCut(piece: Workpiece, held: Held, modulusGPa: number, operation: Operation): CutHold | undefined {
-  const { loads, targetMm, kind, zFromMm, zToMm } = operation;
-  if (!loads || targetMm === undefined) return undefined;
-  const finished = finishedShaft(piece, held, modulusGPa);
-  const shaft = kind === 'rough' ? roughedShaft(finished, isStepped(piece), held, zFromMm, targetMm) : finished;
-  return cutHold(shaft, held, { zFromMm, zToMm, bendAllowedMm: loads.bendAllowedMm });
 }
 
 /** Largest error of diameter per newton of radial force along a cut, mm/N. zPart limits of the cut. */

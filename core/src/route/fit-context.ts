@@ -4,7 +4,8 @@ import type { Feed } from '../lathe/index.ts';
 import type { Means } from '../means/index.ts';
 import type { Shaft } from '../mechanics/index.ts';
 import type { Workpiece } from '../work/index.ts';
-import type { Wishes } from './plan.ts';
+import type { Recorder } from '../working/index.ts';
+import type { Wishes } from './wishes.ts';
 
 /** What all operations of a setup are planned with. */
 export interface FitContext {
@@ -24,3 +25,9 @@ export interface FitContext {
   /** largest diameter of the piece as it is put in, mm */
   readonly stockMm: number;
 }
+
+/** What is recorded for an operation when its working is asked for. */
+export type RecorderFor = (operationId: string) => Recorder | undefined;
+
+/** A finishing feed that suits any small lathe, mm per rev, where the school does not push it. */
+export const USUAL_FINISH_FEED = 0.1;

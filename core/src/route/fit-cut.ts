@@ -6,7 +6,7 @@ import type { Recorder } from '../working/index.ts';
 import { cutToolOf } from './cut-tool.ts';
 import type { FitContext } from './fit-context.ts';
 import { settingOf } from './hand-setting.ts';
-import type { Limiter, Loads, Pass, SchoolAnswer, Setting } from './plan.ts';
+import type { Limiter, Loads, Pass, SchoolAnswer, Setting } from './operation/any.ts';
 
 /** Winding back and setting the next depth, minutes a pass. */
 export const HANDLING_MIN = 0.4;

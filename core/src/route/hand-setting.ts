@@ -2,7 +2,7 @@ import { type ChosenSpeed, type CuttingOperation, chooseSpeed, operationRules, r
 import type { Tool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FitContext } from './fit-context.ts';
-import type { Setting } from './plan.ts';
+import type { Setting } from './operation/any.ts';
 
 /** A chosen speed as a setting of the lathe. */
 export function settingOf(chosen: ChosenSpeed) {

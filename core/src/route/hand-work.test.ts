@@ -3,7 +3,8 @@ import { materialById } from '../material/index.ts';
 import { feature, metricLathe, planInput, planRoute, tools } from '../testing/shop.ts';
 import type { Tool } from '../tool/index.ts';
 import { collectWorking } from '../working/index.ts';
-import type { Operation, OperationKind, OperationOf, Plan } from './plan.ts';
+import type { Operation, OperationKind, OperationOf } from './operation/kinds.ts';
+import type { Plan } from './plan.ts';
 
 const steel = materialById('medium-carbon-steel')!;
 const planOf = (more: Parameters<typeof planInput>[2] = {}, lengthMm = 40): Plan =>

@@ -1,23 +1,28 @@
-export { type BentLine, bentLineOf, holdOfCut } from './bending.ts';
+export { type BentLine, bentLineOf } from './bending.ts';
+export type { RecorderFor } from './fit-context.ts';
 export { HANDLING_MIN, passDepths } from './fit-cut.ts';
+export { holdOfCut } from './hold-of-cut.ts';
 export { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
-export { sweptBy } from './operation/kinds.ts';
-export type {
-  Caution,
-  Limiter,
-  Loads,
-  MeasuredAfter,
-  Operation,
-  OperationKind,
-  OperationOf,
-  OwnCut,
-  OwnOfKind,
-  Pass,
-  Plan,
-  SchoolAnswer,
-  Setting,
-  Wishes,
-} from './plan.ts';
-export { CAUTIONS, OPERATION_KINDS, ownCutSchema } from './plan.ts';
+export {
+  CAUTIONS,
+  type Caution,
+  type Limiter,
+  type Loads,
+  type MeasuredAfter,
+  type Pass,
+  type SchoolAnswer,
+  type Setting,
+} from './operation/any.ts';
+export type { Act } from './operation/kind.ts';
+export {
+  kindOf,
+  OPERATION_KINDS,
+  type Operation,
+  type OperationKind,
+  type OperationOf,
+  type OwnOfKind,
+  sweptBy,
+} from './operation/kinds.ts';
+export type { Plan } from './plan.ts';
 export { planSetup, putIn } from './plan-setup.ts';
-export type { RecorderFor } from './turning.ts';
+export { type OwnCut, ownCutSchema, type Wishes } from './wishes.ts';

@@ -11,16 +11,20 @@ import { toolFor } from '../tool/index.ts';
 import { cutOffSpare, isFinished, lying, reachOf, standingMm, type Workpiece } from '../work/index.ts';
 import { afterOperations } from './after.ts';
 import { finishedShaft, isStepped } from './bending.ts';
-import type { FitContext } from './fit-context.ts';
+import type { FitContext, RecorderFor } from './fit-context.ts';
+import { type Level, levelOf } from './level.ts';
 import { centreHoleDepthMm, centreOperation, wantsCentreHole } from './operation/centre.ts';
 import { chamferOperation } from './operation/chamfer.ts';
 import { faceOperation } from './operation/face.ts';
+import type { Operation } from './operation/kinds.ts';
+import { measureRoughed } from './operation/measure.ts';
 import { mountOperation } from './operation/mount.ts';
 import { shoulderOperation } from './operation/shoulder.ts';
 import { touchAgainOperation, touchOffOperation } from './operation/touch-off.ts';
-import type { Operation, Plan, Wishes } from './plan.ts';
+import type { Plan } from './plan.ts';
 import { weighChanges } from './stay.ts';
-import { finishLevel, type Level, levelOf, measureRoughed, type RecorderFor, roughLevel } from './turning.ts';
+import { finishLevel, roughLevel } from './turning.ts';
+import type { Wishes } from './wishes.ts';
 
 const silent: RecorderFor = () => undefined;
 
@@ -107,7 +111,13 @@ function planWith(
   for (const feature of edgesNow(context, turned.cut))
     push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
   const operations = weighChanges(context, wanted, recorderFor);
-  const slides = checkSlides(part, held, context.stockMm, lathe, centreHoleDepthMm(operations));
+  const slides = checkSlides(
+    part,
+    held,
+    context.stockMm,
+    lathe,
+    centreHoleDepthMm(operations.find((o) => o.kind === 'centre')),
+  );
   problems.push(...slides.map((p) => under(['setup'], p)), ...exceeded(operations));
   const changed = settingChanges(means, operations);
   const operationsMin = operations.reduce((total, o) => total + o.minutes, 0);

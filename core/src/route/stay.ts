@@ -1,8 +1,8 @@
 import { weighStay } from '../cutting/index.ts';
 import { powerKwAt } from '../lathe/index.ts';
-import type { FitContext } from './fit-context.ts';
-import type { Operation, Setting } from './plan.ts';
-import type { RecorderFor } from './turning.ts';
+import type { FitContext, RecorderFor } from './fit-context.ts';
+import type { Setting } from './operation/any.ts';
+import { kindOf, type Operation } from './operation/kinds.ts';
 
 /** An operation at a speed other than the one it was fitted for: winding back stays, the cutting takes as much longer. */
 function retimed(operation: Operation, cutting: number, times: number): Operation {
@@ -13,13 +13,10 @@ function retimed(operation: Operation, cutting: number, times: number): Operatio
 
 /** Minutes of an operation during which metal is cut. */
 function cutMinutes(operation: Operation, setting: Setting, stockMm: number): number {
-  // a face is cut along the radius; what is done by hand takes the same at any speed
-  const lengthMm =
-    operation.kind === 'face'
-      ? stockMm / 2
-      : operation.passes.length === 0
-        ? 0
-        : operation.zToMm - operation.zFromMm + 2;
+  const { feeds } = kindOf(operation.kind);
+  // what is done by hand takes the same at any speed
+  if (!feeds) return 0;
+  const lengthMm = feeds === 'across' ? stockMm / 2 : operation.zToMm - operation.zFromMm + 2;
   return (Math.max(1, operation.passes.length) * lengthMm) / (setting.feedMmPerRev * setting.rpm);
 }
 

@@ -1,74 +1,22 @@
-import { cutForces, feedForRa, SCHOOLS, type School, shallowestCutMm } from '../cutting/index.ts';
-import { chooseInstrument, UNLISTED_UNCERTAINTY_MM } from '../gauge/index.ts';
+import { feedForRa, SCHOOLS, type School } from '../cutting/index.ts';
 import { onTailCentre } from '../hold/index.ts';
-import { finenessesOf, latheGivesMmPerN } from '../lathe/index.ts';
-import { middleMm, toleranceMm } from '../limit/index.ts';
-import { SPRING_BOUND_FACTOR } from '../mechanics/index.ts';
-import type { Outside } from '../part/index.ts';
+import { toleranceMm } from '../limit/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
-import type { Tool } from '../tool/index.ts';
-import { toolFor } from '../tool/index.ts';
+import { type Tool, toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
-import { cutHold, roughedShaft, worstBendPerN } from './bending.ts';
-import type { FitContext } from './fit-context.ts';
+import { cutHold, roughedShaft } from './bending.ts';
+import { type FitContext, type RecorderFor, USUAL_FINISH_FEED } from './fit-context.ts';
 import { answerOf, type CutWish, type FittedCut, fitCut } from './fit-cut.ts';
-import { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
-import type { AnyOperation, Limiter, MeasuredAfter, Operation, OwnCut } from './plan.ts';
-import { usualMinutes } from './usual-minutes.ts';
+import type { Level } from './level.ts';
+import type { AnyOperation, Limiter } from './operation/any.ts';
+import type { Operation } from './operation/kinds.ts';
+import { measureOperation } from './operation/measure.ts';
+import type { OwnCut } from './wishes.ts';
 
-/** Left on a diameter that is finished elsewhere, mm. */
-const LEFT_TO_OTHERS_MM = 0.3;
 /** Roughing stops this short of a shoulder, mm (FIELD 4: 0.2 to 0.8). */
 const SHOULDER_LEFT_MM = 0.3;
-/** A roughing and a finishing feed that suit any small lathe, mm per rev, where the school does not push them. */
+/** A roughing feed that suits any small lathe, mm per rev, where the school does not push it. */
 const USUAL_ROUGH_FEED = 0.2;
-const USUAL_FINISH_FEED = 0.1;
-
-/** A feature together with how far left it is cut and how it is finished. */
-export interface Level {
-  readonly feature: Outside;
-  readonly zFromMm: number;
-  readonly shoulder: boolean;
-  readonly allowanceMm: number;
-  readonly last: LastCuts | TooFine;
-  readonly targetMm: number;
-}
-
-/** Decides allowance, last cuts and their means. Two equal cuts must each be deep enough for the edge. */
-export function levelOf(
-  context: FitContext,
-  feature: Outside,
-  zFromMm: number,
-  shoulder: boolean,
-  startMm: number,
-  recorderFor: RecorderFor,
-): Level {
-  const { means } = context;
-  const finisher = toolFor(means.tools, 'finisher')!;
-  const record = recorderFor(`${feature.id}-finish`);
-  const targetMm = middleMm(feature.limits);
-  const tolerance = toleranceMm(feature.limits);
-  const shallowestMm = shallowestCutMm(finisher.material, finisher.noseRadiusMm, finisher.edgeRadiusMm);
-  const gauge = chooseInstrument(means.instruments, 'outside', feature.diameterMm, tolerance, means.lathe.unit);
-  const bend = worstBendPerN(context.shaft, context.held, zFromMm, feature.zToMm);
-  const cut = { depthMm: 0.2, feedMmPerRev: USUAL_FINISH_FEED, ...finisher };
-  const perMmN = cutForces(means.material, finisher.material, cut).radialN / cut.depthMm;
-  const last = lastCutsFor(
-    {
-      ...{ toleranceMm: tolerance, roomMm: startMm - targetMm, shallowestMm },
-      ...{ uncertaintyMm: gauge?.uncertaintyMm ?? UNLISTED_UNCERTAINTY_MM, listed: gauge !== undefined },
-      finenesses: finenessesOf(means.lathe),
-      highestShare: SPRING_BOUND_FACTOR * perMmN * (bend.perN / 2 + latheGivesMmPerN(means.lathe).mmPerN),
-    },
-    record,
-  );
-  // what cannot be brought to size here keeps enough for a grinder or a finer lathe
-  const leaveMm = last.kind === 'planned' ? last.allowanceMm : Math.min(LEFT_TO_OTHERS_MM, startMm - targetMm);
-  return { feature, zFromMm, shoulder, allowanceMm: Number(leaveMm.toFixed(9)), last, targetMm };
-}
-
-/** What is recorded for an operation when its working is asked for. */
-export type RecorderFor = (operationId: string) => Recorder | undefined;
 
 function depthCap(context: FitContext, tool: Tool, school: School): { mm: number; by: Limiter } {
   const { usualDepthMm, deepestCutMm } = context.means.lathe.rigidity;
@@ -182,46 +130,6 @@ export function roughLevel(
 function finishCapMm(tool: Tool, raUm: number): number {
   if (tool.flatMm) return tool.flatMm * 0.8;
   return tool.noseRadiusMm > 0 ? feedForRa(raUm, tool.noseRadiusMm) : USUAL_FINISH_FEED;
-}
-
-/** The measurement of a level after one of its cuts. */
-function measureOperation(
-  context: FitContext,
-  level: Level,
-  after: MeasuredAfter,
-  aimMm: number,
-  recorderFor: RecorderFor,
-): Operation {
-  const { feature } = level;
-  const suffix = { rough: 'roughed', near: 'neared', semi: 'between', finish: 'after' }[after];
-  const { instruments, lathe } = context.means;
-  return {
-    id: `${feature.id}-${suffix}`,
-    kind: 'measure',
-    featureId: feature.id,
-    zFromMm: feature.zFromMm,
-    zToMm: feature.zToMm,
-    passes: [],
-    exceeds: [],
-    schools: [],
-    minutes: usualMinutes(1.5, recorderFor(`${feature.id}-${suffix}`)),
-    caution: 'stopToMeasure',
-    limits: feature.limits,
-    targetMm: aimMm,
-    instrumentId: chooseInstrument(instruments, 'outside', feature.diameterMm, toleranceMm(feature.limits), lathe.unit)
-      ?.id,
-    last: after === 'finish',
-    after,
-  };
-}
-
-/** Sizes that are measured after all roughing and before the finishing tool goes in, while the spindle stands. */
-export function measureRoughed(context: FitContext, levels: readonly Level[], recorderFor: RecorderFor): Operation[] {
-  return levels
-    .filter(({ last }) => last.kind === 'planned' && last.afterRough)
-    .map((level) =>
-      measureOperation(context, level, 'rough', Number((level.targetMm + level.allowanceMm).toFixed(9)), recorderFor),
-    );
 }
 
 /** Last cuts of a level with the measurements between and after; none where it cannot be brought to size here. */

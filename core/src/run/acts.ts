@@ -1,6 +1,6 @@
 import type { StepAdvice } from './advice.ts';
 import type { RunEvent } from './event.ts';
-import { isPass } from './step.ts';
+import { actOf, isPass } from './step.ts';
 
 /** What an event says, apart from who made it and when. */
 export type EventBody = RunEvent extends infer E
@@ -34,14 +34,15 @@ export interface Act {
 export function actsOf(advice: StepAdvice): readonly Act[] {
   const { step, move, trial } = advice;
   const stepId = step.id;
-  if (step.kind === 'touchOff') return [];
-  if (step.kind === 'measure') return actsAfterMeasuring(advice);
+  const act = actOf(step);
+  if (act === 'touchOff') return [];
+  if (act === 'measure') return actsAfterMeasuring(advice);
   if (!isPass(step) || !move) return [{ code: 'done', body: { kind: 'done', stepId } }];
   if (move.kind === 'none') return [{ code: 'leaveSo', body: { kind: 'done', stepId } }];
   const { told } = move;
   // a cut that was not planned is measured by the step that asked for it
   const unplanned = step.passNumber === undefined;
-  const measureFirst = !unplanned && step.kind === 'finish' && told.cut === 'half';
+  const measureFirst = !unplanned && act === 'last' && told.cut === 'half';
   const acts: Act[] = [
     {
       code: told.cut === 'springPass' ? 'springPass' : 'pass',

@@ -1,5 +1,6 @@
 import type { DialMove } from '../lathe/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
+import { kindOf } from '../route/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { carriageMove } from './carriage-move.ts';
 import { type Expected, expectedOf, expectedTouch } from './expect.ts';
@@ -11,7 +12,7 @@ import { type Move, moveFor, type NoMove } from './move/next.ts';
 import { knownBesides, type StandChange, standChanges } from './needs.ts';
 import { afterMeasuring } from './replay.ts';
 import { currentStep, type RunState } from './state.ts';
-import { isPass, type Step } from './step.ts';
+import { actOf, isPass, type Step } from './step.ts';
 
 /** One lever, belt or gear to change, from where it stands to where it should. */
 export interface ControlChange {
@@ -69,13 +70,14 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
     newTool: step.toolId !== undefined && step.toolId !== state.toolId,
     besides: standChanges(run, step, knownBesides(run, state)),
   };
-  if (step.kind === 'touchOff')
+  const act = actOf(step);
+  if (act === 'touchOff')
     return { ...advice, expected: expectedTouch(run, state, step), check: checkCut(run, state, step) };
-  if (step.kind === 'measure') return { ...advice, ...afterReadings(run, state, step, record) };
+  if (act === 'measure') return { ...advice, ...afterReadings(run, state, step, record) };
   const move = moveFor(run, state, step, false, record);
-  const trial = move?.kind === 'move' && step.kind !== 'rough' ? moveFor(run, state, step, true) : undefined;
+  const trial = move?.kind === 'move' && act !== 'rough' ? moveFor(run, state, step, true) : undefined;
   const fromEndMm =
-    step.zStopMm !== undefined && (move || step.kind === 'shoulder')
+    step.zStopMm !== undefined && (move || kindOf(step.kind).makes === 'shoulder')
       ? run.piece.part.lengthMm - step.zStopMm
       : undefined;
   const carriage =

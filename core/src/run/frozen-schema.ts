@@ -13,7 +13,7 @@ import {
   surfaceIdSchema,
 } from '../part/index.ts';
 import { PLACE_MM } from '../quantity/index.ts';
-import { CAUTIONS, OPERATION_KINDS, type OperationKind, ownCutSchema } from '../route/index.ts';
+import { CAUTIONS, kindOf, OPERATION_KINDS, ownCutSchema } from '../route/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import type { Step } from './step.ts';
@@ -148,26 +148,11 @@ const anyStep = {
   caution: z.enum(CAUTIONS).optional(),
   minutes: number,
 };
-/** A step with what its kind has of its own; an exhaustive list, so that no kind is forgotten here. */
-const stepOf: { readonly [Kind in OperationKind]: z.ZodObject<{ kind: z.ZodLiteral<Kind> }> } = {
-  mount: z.strictObject({ ...anyStep, kind: z.literal('mount'), gripMm: number, overhangMm: number }),
-  face: z.strictObject({ ...anyStep, kind: z.literal('face'), offMm: number }),
-  centre: z.strictObject({
-    ...{ ...anyStep, kind: z.literal('centre'), pilotMm: number, mouthMm: number, massKg: number, forceN: number },
-  }),
-  touchOff: z.strictObject({ ...anyStep, kind: z.literal('touchOff'), compoundDeg: number.optional() }),
-  rough: z.strictObject({ ...anyStep, kind: z.literal('rough') }),
-  semiFinish: z.strictObject({ ...anyStep, kind: z.literal('semiFinish') }),
-  measure: z.strictObject({ ...anyStep, kind: z.literal('measure') }),
-  finish: z.strictObject({ ...anyStep, kind: z.literal('finish') }),
-  shoulder: z.strictObject({
-    ...{ ...anyStep, kind: z.literal('shoulder'), fromDiameterMm: number, toDiameterMm: number },
-  }),
-  chamfer: z.strictObject({
-    ...{ ...anyStep, kind: z.literal('chamfer'), lengthMm: number, angleDeg: number, depthMm: number },
-  }),
-};
-const step = z.discriminatedUnion('kind', Object.values(stepOf) as never) as unknown as z.ZodType<Step>;
+/** A step with what its kind has of its own. */
+const step = z.discriminatedUnion(
+  'kind',
+  OPERATION_KINDS.map((kind) => z.strictObject({ ...anyStep, ...kindOf(kind).own, kind: z.literal(kind) })) as never,
+) as unknown as z.ZodType<Step>;
 const plan = z.looseObject({
   held: z.strictObject({
     method: z.enum(HOLD_METHODS),

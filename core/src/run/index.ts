@@ -32,7 +32,7 @@ export {
   type RunState,
   type SpringSample,
 } from './state.ts';
-export { isPass, type Step, stepsOf } from './step.ts';
+export { actOf, isPass, type Step, stepsOf } from './step.ts';
 export { stockOf } from './stock-of.ts';
 export { upgradeEvents } from './upgrade/first-events.ts';
 export { cutMinutes } from './wear.ts';

@@ -3,6 +3,7 @@ import { dialScale, type Lathe } from '../lathe/index.ts';
 import { type Limits, parseLimits } from '../limit/index.ts';
 import { lengthLimitsOf, outsides } from '../part/index.ts';
 import { PLACE_MM, ROUNDING, rational } from '../quantity/index.ts';
+import { kindOf } from '../route/index.ts';
 import { rawEndMm } from '../work/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -66,8 +67,9 @@ export function faceCutsMm({ slides }: Pick<Lathe, 'slides'>, wantedMm: number):
  * @source FIELD 13: lengths the same with factor 1
  */
 export function lengthAt(run: FrozenRun, state: RunState, step: Step, record?: Recorder): LengthAdvice | undefined {
-  const of = step.kind === 'shoulder' ? 'shoulder' : step.kind === 'face' && run.number > 1 ? 'overall' : undefined;
-  if (!of || step.zStopMm === undefined) return undefined;
+  const { makes: of } = kindOf(step.kind);
+  // the first facing only cleans the end
+  if (!of || (of === 'overall' && run.number === 1) || step.zStopMm === undefined) return undefined;
   // what the other end keeps for a later holding is still there
   const otherMm = run.number > 1 ? rawEndMm(run.piece, 'left') : 0;
   const wantedMm = of === 'overall' ? run.piece.part.lengthMm + otherMm : run.piece.part.lengthMm - step.zStopMm;

@@ -1,5 +1,6 @@
 import { onTailCentre } from '../hold/index.ts';
 import { dialNumber, type Stand, type StandBesides, standOn } from '../lathe/index.ts';
+import { kindOf } from '../route/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import type { RunState } from './state.ts';
 import { isPass, type Step } from './step.ts';
@@ -13,17 +14,6 @@ export type StandChange =
   | { readonly what: 'reverse' }
   | { readonly what: 'lock' | 'unlock'; readonly slide: Lock };
 
-/** Which of carriage and cross-slide is held while the other feeds; both free where both are moved. */
-const heldSlide: Partial<Record<Step['kind'], Lock | 'none'>> = {
-  face: 'carriage',
-  shoulder: 'carriage',
-  touchOff: 'none',
-  rough: 'none',
-  semiFinish: 'none',
-  finish: 'none',
-  chamfer: 'none',
-};
-
 /**
  * What a step needs of chuck, tailstock, locks and direction; what it leaves open may stand as it will. A slide that does not
  * feed while facing is locked; one that moves is free; work on a centre needs quill and tailstock locked, and no set-over.
@@ -32,20 +22,20 @@ export function standNeeded(run: FrozenRun, step: Step): StandBesides {
   const { method } = run.plan.held;
   const onCentre = onTailCentre(method);
   const inChuck = method === 'chuck' || method === 'chuckAndCentre';
-  if (step.kind === 'mount')
+  const { turns, holds, tailstock } = kindOf(step.kind);
+  if (tailstock === 'isSet')
     return {
       ...(inChuck ? { chuckId: run.chuck.id } : {}),
       direction: 'stopped',
       ...(onCentre ? { setOverMm: 0 } : {}),
     };
-  if (step.kind === 'measure') return { direction: 'stopped' };
-  if (step.kind === 'centre') return { direction: 'forward', setOverMm: 0, locks: { tailstock: true, quill: false } };
-  const slide = heldSlide[step.kind];
-  const supported = onCentre && step.kind !== 'face';
+  if (!turns) return { direction: 'stopped' };
+  if (tailstock === 'drills') return { direction: 'forward', setOverMm: 0, locks: { tailstock: true, quill: false } };
+  const supported = onCentre && tailstock === 'carries';
   return {
     direction: 'forward',
     locks: {
-      carriage: slide === 'carriage',
+      carriage: holds === 'carriage',
       // the last cuts by the swung compound: the cross-slide stays where it stands
       crossSlide: isPass(step) && step.fineness === 'compound',
       ...(supported ? { tailstock: true, quill: true } : {}),

@@ -2,6 +2,7 @@ import { type Decision, decide, tellsNumber, uncertaintyOf } from '../gauge/inde
 import { finenessOf, readDialNumber } from '../lathe/index.ts';
 import { outsides } from '../part/index.ts';
 import { PLACE_MM, plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
+import { kindOf } from '../route/index.ts';
 import type { RunEvent, Told, Took } from './event.ts';
 import { doubtOf, doubtOfReading, expectedOf, expectedTouch } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -13,7 +14,7 @@ import { reckonedShare, sampleOf } from './move/spring.ts';
 import { besidesAfter, standNeeded } from './needs.ts';
 import { orderEvents } from './order.ts';
 import { currentStep, type MeasuredCut, type Metal, type Reading, type RunState, startState } from './state.ts';
-import { isPass, type Step } from './step.ts';
+import { actOf, isPass, type Step } from './step.ts';
 
 /** The state while it is being replayed: its own, so that ten thousand events need no ten thousand copies. */
 type Draft = { -readonly [K in keyof RunState]: RunState[K] extends readonly (infer T)[] ? T[] : RunState[K] };
@@ -56,7 +57,7 @@ function cutDone(run: FrozenRun, draft: Draft, step: Step, told: Told, trial: bo
     step.zEndMm !== undefined &&
     f.zFromMm >= step.zStopMm - SHOULDER_MM &&
     f.zToMm <= step.zEndMm + PLACE_MM;
-  const cut = outsides(run.piece.part).filter((f) => f.id === step.featureId || (step.kind === 'rough' && within(f)));
+  const cut = outsides(run.piece.part).filter((f) => f.id === step.featureId || (actOf(step) === 'rough' && within(f)));
   draft.metal = { ...draft.metal, ...Object.fromEntries(cut.map((f) => [f.id, metal])) };
 }
 
@@ -120,7 +121,7 @@ function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOf
   const cross = readDialNumber(crossSlide, event.crossNumber);
   const end = carriage.means === 'dial' ? readDialNumber(carriage, event.endNumber) : undefined;
   const fine = event.compoundNumber === undefined ? undefined : readDialNumber(compound, event.compoundNumber);
-  if (step.kind !== 'touchOff' || !diameter.ok || !cross.ok || (end && !end.ok) || (fine && !fine.ok)) return false;
+  if (actOf(step) !== 'touchOff' || !diameter.ok || !cross.ok || (end && !end.ok) || (fine && !fine.ok)) return false;
   const mm = diameter.mm.valueOf();
   const { text, unit } = event.diameter;
   const doubt = doubtOf(run, draft, { mm, text, unit }, expectedTouch(run, draft, step), undefined, step.featureId);
@@ -157,7 +158,7 @@ function sizeOf(raw: TypedLength): number | undefined {
 
 function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'reading'>, later: Later): boolean {
   // between planned measurements a size may be taken at any time once the dial is known: it belongs to the last cut
-  const planned = step.kind === 'measure';
+  const planned = actOf(step) === 'measure';
   const featureId = planned ? step.featureId : (draft.lastCut?.featureId ?? step.featureId);
   const corrections = later.corrected.get(event.id) ?? [];
   const raw = corrections.at(-1) ?? event.raw;
@@ -203,10 +204,11 @@ function believeNow(run: FrozenRun, draft: Draft, reading: Reading): void {
 
 function takeLength(draft: Draft, step: Step, event: Of<'lengthRead'>): boolean {
   const mm = sizeOf(event.raw);
-  if (mm === undefined || (step.kind !== 'face' && step.kind !== 'shoulder')) return false;
+  const { makes } = kindOf(step.kind);
+  if (mm === undefined || makes === undefined) return false;
   const { text, unit } = event.raw;
   const { id: eventId, instrumentId, at } = event;
-  const of = step.kind === 'shoulder' ? { featureId: step.featureId } : {};
+  const of = makes === 'shoulder' ? { featureId: step.featureId } : {};
   draft.lengths.push({ eventId, stepId: step.id, mm, text, unit, instrumentId, at, ...of });
   draft.advances.push(event.id);
   return true;
@@ -219,7 +221,7 @@ function confirm(run: FrozenRun, draft: Draft, event: Of<'confirmed'>): boolean 
   const confirmed = { ...old, lookedAgain: true };
   draft.readings[at] = confirmed;
   const step = currentStep(run.steps, draft);
-  if (step?.kind !== 'measure' && old.stepId === step?.id) believeNow(run, draft, confirmed);
+  if (step && actOf(step) !== 'measure' && old.stepId === step.id) believeNow(run, draft, confirmed);
   return true;
 }
 
@@ -262,10 +264,10 @@ function measureDone(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>
 }
 
 const isCutOf = (step: Step | undefined, featureId: string): boolean =>
-  step !== undefined && step.featureId === featureId && (isPass(step) || step.kind === 'measure');
+  step !== undefined && step.featureId === featureId && (isPass(step) || actOf(step) === 'measure');
 
 function cutAgain(run: FrozenRun, draft: Draft, step: Step, event: Of<'cutAgain'>, at: number, later: Later): boolean {
-  const taken = step.kind === 'measure' && step.last ? sizeTaken(run, draft, step, undefined, at, later) : undefined;
+  const taken = actOf(step) === 'measure' && step.last ? sizeTaken(run, draft, step, undefined, at, later) : undefined;
   if (!taken || !step.featureId) return false;
   takeSize(run, draft, step.featureId, taken.sizeMm, taken.uncertaintyMm, false);
   draft.extra = { kind: 'cut', stepId: step.id, fromMm: taken.sizeMm };
@@ -275,7 +277,7 @@ function cutAgain(run: FrozenRun, draft: Draft, step: Step, event: Of<'cutAgain'
 
 /** File or emery took off what the edge could not: the rings keep their worth, the metal is read anew. */
 function byHand(run: FrozenRun, draft: Draft, step: Step, event: Of<'byHand'>): boolean {
-  if (step.kind !== 'measure' || !step.last || !step.featureId) return false;
+  if (actOf(step) !== 'measure' || !step.last || !step.featureId) return false;
   const before = measured(run, draft, step)?.combined.guardMm ?? metalOn(run, draft, step.featureId).diameterMm;
   const metal: Metal = { diameterMm: before, doubtMm: BY_HAND_MM, by: 'expected' };
   draft.metal = { ...draft.metal, [step.featureId]: metal };
@@ -286,8 +288,9 @@ function byHand(run: FrozenRun, draft: Draft, step: Step, event: Of<'byHand'>): 
 }
 
 function done(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>, at: number, later: Later): boolean {
-  if (step.kind === 'touchOff') return false;
-  if (step.kind === 'measure') return measureDone(run, draft, step, event, at, later);
+  const act = actOf(step);
+  if (act === 'touchOff') return false;
+  if (act === 'measure') return measureDone(run, draft, step, event, at, later);
   if (event.told && isPass(step)) cutDone(run, draft, step, event.told, false);
   else if (isPass(step)) draft.leftSo.push({ stepId: step.id, featureId: step.featureId });
   const { extra } = draft;

@@ -1,6 +1,14 @@
 import type { Fineness } from '../lathe/index.ts';
 import type { Limits } from '../limit/index.ts';
-import type { Caution, MeasuredAfter, OwnOfKind, Plan, Setting } from '../route/index.ts';
+import {
+  type Act,
+  type Caution,
+  kindOf,
+  type MeasuredAfter,
+  type OwnOfKind,
+  type Plan,
+  type Setting,
+} from '../route/index.ts';
 
 /** One thing to do at the lathe, of the kind of its operation. Lengths in mm, zPart. */
 export type Step = AnyStep & OwnOfKind;
@@ -53,6 +61,11 @@ export function stepsOf(plan: Pick<Plan, 'operations'>): readonly Step[] {
   });
 }
 
+/** What the hand does at a step. */
+export const actOf = ({ kind }: Pick<Step, 'kind'>): Act => kindOf(kind).act;
+
 /** Whether a step is a pass along a diameter, set by a number on a ring. */
-export const isPass = (step: Pick<Step, 'kind'>): boolean =>
-  step.kind === 'rough' || step.kind === 'semiFinish' || step.kind === 'finish';
+export function isPass(step: Pick<Step, 'kind'>): boolean {
+  const act = actOf(step);
+  return act === 'rough' || act === 'half' || act === 'last';
+}

@@ -1,7 +1,7 @@
 import { freezeJob, type Job, type PlannedJob, type PlannedSetup } from '@whelk/core/job';
 import { type LockChange, locksThrough } from '@whelk/core/run';
+import { operationName } from '../../desks/operation/kinds.ts';
 import { inUnit } from '../../messages/in-unit.ts';
-import { operationNames } from '../../messages/words.ts';
 import { byRule } from '../../ui/format.ts';
 
 const slideNames: Record<LockChange['slide'], string> = {
@@ -92,7 +92,7 @@ function lockText(locks: readonly LockChange[]): string {
       set.length > 0 ? `set ${set.join(' and ')}` : '',
       loose.length > 0 ? `loosen ${loose.join(' and ')}` : '',
     ];
-    return `${operationNames[kind].toLowerCase().split(',')[0]}: ${parts.filter(Boolean).join(', ')}`;
+    return `${operationName(kind).toLowerCase().split(',')[0]}: ${parts.filter(Boolean).join(', ')}`;
   });
   return `${shown.join('; ')}${few.length > MOST_LOCKS ? `; ${few.length - MOST_LOCKS} more on the way` : ''}`;
 }

@@ -1,13 +1,12 @@
-import { fitness } from '@whelk/core/gauge';
 import type { Job, PlannedSetup } from '@whelk/core/job';
 import { dialMove } from '@whelk/core/lathe';
-import type { Operation } from '@whelk/core/route';
+import { kindOf, type Operation } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
+import { shownOf } from '../../desks/operation/kinds.ts';
 import { cautionText } from '../../messages/cautions.ts';
-import { inUnit } from '../../messages/in-unit.ts';
-import { exceedText, fitnessText, limiterText, reasonText, schoolNames } from '../../messages/words.ts';
+import { exceedText, limiterText, reasonText, schoolNames } from '../../messages/words.ts';
 import { CutLoads } from '../../ui/CutLoads.tsx';
-import { aimed, byRule, cuttingSpeed, feed, feedUnit, length, measure, minutes } from '../../ui/format.ts';
+import { aimed, cuttingSpeed, feed, feedUnit, measure, minutes } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
 
 interface Props {
@@ -29,7 +28,8 @@ export function OperationDetail({ jobId, operation: o, job, setup, tell }: Props
     (record: Recorder) =>
       tell(o.id)((step) => codes.includes(step.code) && record(step));
   const depth = Math.max(0, ...o.passes.map((p) => p.depthMm));
-  const tolerance = o.limits ? o.limits.upperMm - o.limits.lowerMm : 0;
+  const shown = shownOf(o.kind);
+  const { act } = kindOf(o.kind);
   return (
     <div className="grid gap-x-8 gap-y-4 px-6 pb-4 pt-2 md:grid-cols-3">
       {o.setting && (
@@ -114,61 +114,23 @@ export function OperationDetail({ jobId, operation: o, job, setup, tell }: Props
         )}
         {o.limits && (
           <p className="mt-2">
-            {o.kind === 'chamfer' ? 'Limits of its length' : 'Limits'}{' '}
+            {shown.limitsOf ?? 'Limits'}{' '}
             <b>
               {measure(o.limits.lowerMm, unit)} … {measure(o.limits.upperMm, unit)}
             </b>{' '}
             {unit}
-            {o.targetMm !== undefined && o.kind !== 'semiFinish' && (
+            {o.targetMm !== undefined && act !== 'half' && (
               <span className="muted block text-sm">
                 aimed at {measure(o.targetMm, unit)}
-                {o.kind === 'finish' || o.kind === 'measure' ? ', the middle' : ''}
+                {act === 'last' || act === 'measure' ? ', the middle' : ''}
               </span>
             )}
           </p>
         )}
-        {o.kind === 'measure' && (
-          <p className="mt-1">
-            {instrument ? (
-              <>
-                With <b>{instrument.name}</b>, {fitnessText[fitness(tolerance, instrument.uncertaintyMm)]}
-              </>
-            ) : (
-              'No gauge of the shop reaches this size.'
-            )}
-          </p>
-        )}
-        {o.kind === 'mount' && (
-          <p>
-            Grip {byRule(o.gripMm, unit)} {unit}, {byRule(o.overhangMm, unit)} {unit} standing out.{' '}
-            <Working of="grip" tell={only('route.grip')} />
-          </p>
-        )}
-        {o.kind === 'face' && (
-          <p>
-            Take {aimed(o.offMm, unit)} {unit} off the end.
-          </p>
-        )}
-        {o.kind === 'chamfer' && (
-          <p>
-            {length(o.lengthMm, unit)} {unit} long at {o.angleDeg}°: {measure(o.depthMm, unit, unit === 'mm' ? 2 : 3)}{' '}
-            {unit} on the radius. <Working of="chamfer" tell={only('part.chamfer')} />
-          </p>
-        )}
-        {o.kind === 'shoulder' && (
-          <p>
-            From Ø{aimed(o.fromDiameterMm, unit)} out to Ø{aimed(o.toDiameterMm, unit)} {unit}.{' '}
-            <Working of="shoulder" tell={only('route.shoulder')} />
-          </p>
-        )}
+        {shown.Detail && <shown.Detail operation={o as never} unit={unit} gauge={instrument} tell={only} />}
         {o.passes.length === 0 && (
           <p className="mt-1">
             About {minutes(o.minutes)}. <Working of="time" tell={only('route.usualMinutes', 'route.faceMinutes')} />
-          </p>
-        )}
-        {o.kind === 'centre' && (
-          <p>
-            Mouth Ø{inUnit(unit).len(o.mouthMm)}. <Working of="centre hole" tell={only('hold.centre')} />
           </p>
         )}
         {cautionText(o.caution) && <p className="field-warning mt-2 text-[0.95rem]">▲ {cautionText(o.caution)}</p>}

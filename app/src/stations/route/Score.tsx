@@ -1,11 +1,10 @@
 import type { Job, PlannedSetup } from '@whelk/core/job';
 import { outsides } from '@whelk/core/part';
 import { stripPicture } from '@whelk/core/picture';
-import type { Operation } from '@whelk/core/route';
+import { kindOf, type Operation } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
-import { inUnit } from '../../messages/in-unit.ts';
-import { operationNames } from '../../messages/words.ts';
-import { aimed, length, minutes } from '../../ui/format.ts';
+import { operationTitle } from '../../desks/operation/kinds.ts';
+import { minutes } from '../../ui/format.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 import { OperationDetail } from './OperationDetail.tsx';
 
@@ -18,12 +17,10 @@ interface Props {
   readonly nameOf: (featureId: string | undefined) => string;
   readonly tell: (operationId: string) => (record: Recorder) => void;
 }
-const rough = new Set(['rough']);
-const finish = new Set(['finish', 'semiFinish', 'shoulder', 'chamfer', 'face']);
 
 /** The score: each operation a bar over the length it machines, on the work's own Z, downwards in order. */
 export function Score(props: Props) {
-  const { setup, openId, onOpen, job } = props;
+  const { setup, openId, onOpen, job, nameOf } = props;
   const { plan, piece } = setup;
   const { part } = piece;
   const [ref, width] = useWidth<HTMLDivElement>(1240);
@@ -61,7 +58,7 @@ export function Score(props: Props) {
                   from={x(o.zFromMm)}
                   to={x(o.zToMm)}
                   open={open}
-                  title={titleOf(o, props)}
+                  title={operationTitle(o, { unit, name: nameOf(o.featureId), setupNumber: setup.number })}
                   unit={unit}
                   marks={outsides(part).map((f) => x(f.zFromMm))}
                 />
@@ -74,27 +71,6 @@ export function Score(props: Props) {
     </div>
   );
 }
-
-/** What an operation does in a few words, with the diameters or limits that count. */
-function titleOf(o: Operation, { job, nameOf, setup }: Props): string {
-  const { unit } = job.drawing;
-  const name = nameOf(o.featureId);
-  const first = o.passes[0];
-  const last = o.passes.at(-1);
-  const d = (mm: number) => `Ø${aimed(mm, unit)}`;
-  if (o.kind === 'mount' && setup.number > 1) return 'Put the piece in again';
-  if (o.kind === 'rough' && first && last)
-    return `Rough ${name} ${d(first.diameterBeforeMm)} → ${d(last.diameterAfterMm)}, ${o.passes.length} ×`;
-  if (o.kind === 'semiFinish' && last) return `${name}: first of two equal cuts → ${d(last.diameterAfterMm)}`;
-  if (o.kind === 'finish' && last) return `Finish ${name} → ${d(last.diameterAfterMm)}`;
-  if (o.kind === 'measure') return `Measure ${name}${o.last ? ` ${limitsOf(o, unit)}` : ', between the cuts'}`;
-  if (o.kind === 'chamfer') return `Chamfer ${name} ${length(o.lengthMm, unit)} × ${o.angleDeg}°`;
-  if (o.kind === 'touchOff' && o.targetMm !== undefined) return 'Touch off again, finishing tool';
-  if (o.kind === 'centre') return `Centre hole ${inUnit(unit).len(o.pilotMm)}, bring up the centre`;
-  return `${operationNames[o.kind]}${name ? `, ${name}` : ''}`;
-}
-const limitsOf = (o: Operation, unit: 'mm' | 'in') =>
-  o.limits ? `${length(o.limits.lowerMm, unit)} … ${length(o.limits.upperMm, unit)}` : '';
 
 interface RowProps {
   readonly operation: Operation;
@@ -121,8 +97,9 @@ function ScoreRow({ operation: o, number, width, narrow, from, to, open, title, 
   const leftFits = barFrom - 46 > titleWidth;
   const textX = insideFits ? barFrom + 8 : leftFits ? barFrom - 8 : barTo + 8;
   const anchor = insideFits ? 'start' : leftFits ? 'end' : 'start';
-  const cutting = o.passes.length > 0 || finish.has(o.kind);
-  const fill = open ? 'var(--now)' : rough.has(o.kind) ? 'var(--good-soft)' : 'var(--color-base-100)';
+  const { act, swept, finishes } = kindOf(o.kind);
+  const lasting = act === 'half' || finishes !== undefined;
+  const fill = open ? 'var(--now)' : act === 'rough' ? 'var(--good-soft)' : 'var(--color-base-100)';
   const setting = o.setting ? `${o.setting.speedLabel} · ${o.setting.feedLabel ?? 'by hand'}` : '';
   const tight = barTo > width - right;
   const height = narrow || tight || (!insideFits && !leftFits && barTo + 8 + titleWidth > width - right) ? 58 : 34;
@@ -151,9 +128,9 @@ function ScoreRow({ operation: o, number, width, narrow, from, to, open, title, 
         fill={fill}
         stroke="var(--good)"
         strokeWidth={1.2}
-        strokeDasharray={cutting ? undefined : '4 3'}
+        strokeDasharray={swept ? undefined : '4 3'}
       />
-      {finish.has(o.kind) && <rect x={barFrom} y={24} width={barTo - barFrom} height={4} fill="var(--good)" />}
+      {lasting && <rect x={barFrom} y={24} width={barTo - barFrom} height={4} fill="var(--good)" />}
       <text
         x={textX}
         y={21}

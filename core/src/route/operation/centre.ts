@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { type Contour, volumeMm3 } from '../../contour/index.ts';
 import { cutForces } from '../../cutting/index.ts';
 import { centreDepth, centreForLoad, centreHole, onTailCentre } from '../../hold/index.ts';
@@ -7,9 +8,12 @@ import { isFinished } from '../../work/index.ts';
 import type { Recorder } from '../../working/index.ts';
 import type { FitContext } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
-import type { Operation, OperationOf } from '../plan.ts';
 import { usualMinutes } from '../usual-minutes.ts';
-import { bare, type KindOfOperation } from './kind.ts';
+import { bare, type KindOfOperation, type OfKind } from './kind.ts';
+
+/** Of the hole its sizes; the mass of the whole piece and the cut's push at its very end, which it was chosen by. */
+const own = { pilotMm: z.number(), mouthMm: z.number(), massKg: z.number(), forceN: z.number() };
+type CentreOperation = OfKind<'centre', typeof own>;
 
 /** Feed of a roughing cut as the tail centre is loaded by it, mm per rev. */
 const ROUGH_FEED = 0.2;
@@ -37,7 +41,7 @@ function centreLoad({ piece, means }: FitContext): { massKg: number; forceN: num
  * The centre hole in the end at the tailstock, by diameter and load, drilled with the largest centre drill of the drawer that is no
  * larger; at the speed that the shop is used to.
  */
-export function centreOperation(context: FitContext, record: Recorder | undefined): OperationOf<'centre'> | undefined {
+export function centreOperation(context: FitContext, record: Recorder | undefined): CentreOperation | undefined {
   const { piece, means, wishes, stockMm } = context;
   const { part } = piece;
   const { tools, lathe } = means;
@@ -82,8 +86,8 @@ export function centreOperation(context: FitContext, record: Recorder | undefine
 }
 
 /** How deep the tail end is drilled for its centre, from the face, mm; 0 where none is drilled. */
-export function centreHoleDepthMm(operations: readonly Operation[]): number {
-  const pilotMm = operations.find((o) => o.kind === 'centre')?.pilotMm;
+export function centreHoleDepthMm(drilled: { readonly pilotMm: number } | undefined): number {
+  const pilotMm = drilled?.pilotMm;
   const row = centreHoleRows.find((r) => r.pilotMm === pilotMm);
   return row ? centreDepth(row.pilotMm, row.pilotLengthMm, row.mouthMm).totalMm : 0;
 }
@@ -106,7 +110,12 @@ function centreContour(zEndMm: number, pilotMm: number, mouthMm: number): Contou
   };
 }
 
-export const centre: KindOfOperation<'centre'> = {
+export const centre = {
+  kind: 'centre',
+  own,
+  act: 'plain',
+  turns: true,
+  tailstock: 'drills',
   swept: ({ zToMm, pilotMm, mouthMm }) => centreContour(zToMm, pilotMm, mouthMm),
   finishes: (_, part) => [centreId(part.tail)],
-};
+} satisfies KindOfOperation<CentreOperation>;

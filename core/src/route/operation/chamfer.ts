@@ -1,12 +1,15 @@
+import { z } from 'zod';
 import type { Contour } from '../../contour/index.ts';
 import { type Chamfer, chamferDepthMm, edgeOf, type Outside, type Part, roundOf } from '../../part/index.ts';
 import { toolFor } from '../../tool/index.ts';
-import type { FitContext } from '../fit-context.ts';
+import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
-import type { OperationOf } from '../plan.ts';
-import type { RecorderFor } from '../turning.ts';
 import { usualMinutes } from '../usual-minutes.ts';
-import { AIR_MM, bare, type KindOfOperation } from './kind.ts';
+import { AIR_MM, bare, type KindOfOperation, type OfKind } from './kind.ts';
+
+/** Length along Z, angle from Z, depth on the radius. */
+const own = { lengthMm: z.number(), angleDeg: z.number(), depthMm: z.number() };
+type ChamferOperation = OfKind<'chamfer', typeof own>;
 
 /** Breaking an edge to its chamfer with a square-set chamfering tool. */
 export function chamferOperation(
@@ -14,7 +17,7 @@ export function chamferOperation(
   feature: Outside,
   chamfer: Chamfer,
   recorderFor: RecorderFor,
-): OperationOf<'chamfer'> | undefined {
+): ChamferOperation | undefined {
   const tool = toolFor(context.means.tools, 'chamfer');
   const record = recorderFor(`${feature.id}-chamfer`);
   const setting = handSetting(context, feature.diameterMm, 'form', tool, 0.05, record);
@@ -38,7 +41,7 @@ export function chamferOperation(
 }
 
 /** The triangle that it takes off. */
-function triangle({ featureId = '', zToMm }: OperationOf<'chamfer'>, part: Part): Contour | undefined {
+function triangle({ featureId = '', zToMm }: ChamferOperation, part: Part): Contour | undefined {
   const edge = edgeOf(part, featureId, 'right');
   const round = roundOf(part, featureId);
   if (edge?.kind !== 'chamfer' || !round) return undefined;
@@ -56,10 +59,15 @@ function triangle({ featureId = '', zToMm }: OperationOf<'chamfer'>, part: Part)
   };
 }
 
-export const chamfer: KindOfOperation<'chamfer'> = {
+export const chamfer = {
+  kind: 'chamfer',
+  own,
+  act: 'plain',
+  turns: true,
+  tailstock: 'carries',
   swept: (operation, { part }) => triangle(operation, part),
   finishes: ({ featureId = '' }, part) => {
     const edge = edgeOf(part, featureId, 'right');
     return edge ? [edge.id] : [];
   },
-};
+} satisfies KindOfOperation<ChamferOperation>;

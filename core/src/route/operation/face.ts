@@ -1,11 +1,15 @@
+import { z } from 'zod';
 import { ring } from '../../contour/index.ts';
 import { toolFor } from '../../tool/index.ts';
 import { faceTowards, rawEndMm, reachOf } from '../../work/index.ts';
 import type { Recorder } from '../../working/index.ts';
 import type { FitContext } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
-import type { OperationOf } from '../plan.ts';
-import { AIR_MM, bare, HAND_FEED, type KindOfOperation } from './kind.ts';
+import { AIR_MM, bare, HAND_FEED, type KindOfOperation, type OfKind } from './kind.ts';
+
+/** What comes off the end. */
+const own = { offMm: z.number() };
+type FaceOperation = OfKind<'face', typeof own>;
 
 /** Facing by hand from the rim: touching and winding in, then half the diameter at the feed. */
 function faceMinutes(stockMm: number, rpm: number, record?: Recorder): number {
@@ -19,7 +23,7 @@ function faceMinutes(stockMm: number, rpm: number, record?: Recorder): number {
 }
 
 /** Facing the end at the tailstock; undefined where nothing is left to come off. */
-export function faceOperation(context: FitContext, record: Recorder | undefined): OperationOf<'face'> | undefined {
+export function faceOperation(context: FitContext, record: Recorder | undefined): FaceOperation | undefined {
   const { piece, held, means, stockMm } = context;
   const offMm = rawEndMm(piece, 'right');
   const tool = toolFor(means.tools, 'facing');
@@ -33,10 +37,18 @@ export function faceOperation(context: FitContext, record: Recorder | undefined)
   };
 }
 
-export const face: KindOfOperation<'face'> = {
+export const face = {
+  kind: 'face',
+  own,
+  act: 'plain',
+  turns: true,
+  holds: 'carriage',
+  tailstock: 'away',
+  feeds: 'across',
+  makes: 'overall',
   swept: ({ zFromMm }, piece) => {
     const { zToMm, largestMm } = reachOf(piece);
     return ring(zFromMm, zToMm + AIR_MM, 0, largestMm / 2 + AIR_MM);
   },
   finishes: (_, part) => [faceTowards(part, 'right')],
-};
+} satisfies KindOfOperation<FaceOperation>;

@@ -1,14 +1,41 @@
+import type { z } from 'zod';
 import type { Contour } from '../../contour/index.ts';
 import type { Part, SurfaceId } from '../../part/index.ts';
 import type { Workpiece } from '../../work/index.ts';
-import type { OperationKind, OperationOf } from '../plan.ts';
+import type { AnyOperation } from './any.ts';
 
-/** What is known of a kind of operation besides how it is planned; where nothing is said it cuts nothing, or finishes nothing. */
-export interface KindOfOperation<Kind extends OperationKind> {
+/** Fields that a kind has of its own, its name with them; one without any has the name alone. */
+export type OwnOf<Kind extends string, Own extends z.ZodRawShape> = { readonly kind: Kind } & (keyof Own extends never
+  ? unknown
+  : Readonly<z.infer<z.ZodObject<Own>>>);
+/** An operation of one kind with the fields of its own. */
+export type OfKind<Kind extends string, Own extends z.ZodRawShape> = AnyOperation & OwnOf<Kind, Own>;
+
+/**
+ * What the hand does at its step: a cut set by a number, which roughs, takes half of what is left, or is the last; touching off;
+ * measuring; or anything that is done as the words say.
+ */
+export type Act = 'rough' | 'half' | 'last' | 'touchOff' | 'measure' | 'plain';
+
+/** All that is known of a kind of operation besides how it is planned; where nothing is said it cuts nothing, or finishes nothing. */
+export interface KindOfOperation<O extends AnyOperation & { readonly kind: string }> {
+  readonly kind: O['kind'];
+  /** its own fields, as a run stores them */
+  readonly own: z.ZodRawShape;
+  readonly act: Act;
+  /** whether the spindle turns, and the slide that is held while another feeds */
+  readonly turns: boolean;
+  readonly holds?: 'carriage';
+  /** what the tailstock does where it is to carry the work: not there yet, brings a tool, carries, or is set for the first time */
+  readonly tailstock: 'away' | 'drills' | 'carries' | 'isSet';
+  /** the way its tool feeds under power or by hand, for the time that a speed saves; what is done by hand takes the same at any */
+  readonly feeds?: 'along' | 'across';
+  /** length along the bed that is read while it is made */
+  readonly makes?: 'overall' | 'shoulder';
   /** what the tool goes through, as a half-section; of it only metal is cut */
-  readonly swept?: (operation: OperationOf<Kind>, piece: Workpiece) => Contour | undefined;
+  readonly swept?: (operation: O, piece: Workpiece) => Contour | undefined;
   /** surfaces that are finished when it is done */
-  readonly finishes?: (operation: OperationOf<Kind>, part: Part) => readonly SurfaceId[];
+  readonly finishes?: (operation: O, part: Part) => readonly SurfaceId[];
 }
 
 /** What an operation without passes and loads has in their place. */

@@ -1,27 +1,40 @@
 import type { Contour } from '../../contour/index.ts';
 import type { Part, SurfaceId } from '../../part/index.ts';
 import type { Workpiece } from '../../work/index.ts';
-import type { Operation, OperationKind } from '../plan.ts';
-import { finish, measure, rough, semiFinish } from './along.ts';
+import { finish, rough, semiFinish } from './along.ts';
+import type { AnyOperation } from './any.ts';
 import { centre } from './centre.ts';
 import { chamfer } from './chamfer.ts';
 import { face } from './face.ts';
-import type { KindOfOperation } from './kind.ts';
+import type { KindOfOperation, OfKind, OwnOf } from './kind.ts';
+import { measure } from './measure.ts';
 import { mount } from './mount.ts';
 import { shoulder } from './shoulder.ts';
 import { touchOff } from './touch-off.ts';
 
-/** The one list of kinds: what is known of each is in its own file. */
-const kinds: { readonly [Kind in OperationKind]: KindOfOperation<Kind> } = {
-  ...{ mount, face, centre, touchOff, rough, semiFinish, measure, finish, shoulder, chamfer },
-};
-/** What its own file says of an operation's kind; that both are of one kind the compiler cannot follow. */
-const of = ({ kind }: Operation) => kinds[kind] as unknown as KindOfOperation<never>;
+/** The one list of kinds, in the order in which they usually come: what is known of each is in its own file. */
+const kinds = { mount, face, centre, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer };
+
+export type OperationKind = keyof typeof kinds;
+/** Every kind. */
+export const OPERATION_KINDS = Object.keys(kinds) as readonly OperationKind[] as readonly [
+  OperationKind,
+  ...OperationKind[],
+];
+/** An operation of one kind. */
+export type OperationOf<Kind extends OperationKind> = Extract<Operation, { kind: Kind }>;
+export type Operation = { [K in OperationKind]: OfKind<K, (typeof kinds)[K]['own']> }[OperationKind];
+/** What each kind has of its own, its name with it. */
+export type OwnOfKind = { [K in OperationKind]: OwnOf<K, (typeof kinds)[K]['own']> }[OperationKind];
+
+type Known = KindOfOperation<AnyOperation & { readonly kind: OperationKind }>;
+/** What is known of a kind; that an operation and its kind belong together the compiler cannot follow. */
+export const kindOf = (kind: OperationKind): Known => kinds[kind] as unknown as Known;
 
 /** What the tool of an operation goes through, as a half-section; of it only metal is cut. Undefined for what cuts nothing. */
 export const sweptBy = (piece: Workpiece, operation: Operation): Contour | undefined =>
-  of(operation).swept?.(operation as never, piece);
+  kindOf(operation.kind).swept?.(operation, piece);
 
 /** Surfaces that an operation finishes. */
 export const finishedBy = (part: Part, operation: Operation): readonly SurfaceId[] =>
-  of(operation).finishes?.(operation as never, part) ?? [];
+  kindOf(operation.kind).finishes?.(operation, part) ?? [];

@@ -1,9 +1,12 @@
+import { z } from 'zod';
 import type { HoldMethod } from '../../hold/index.ts';
-import type { FitContext } from '../fit-context.ts';
-import type { Caution, OperationOf } from '../plan.ts';
-import type { RecorderFor } from '../turning.ts';
+import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { usualMinutes } from '../usual-minutes.ts';
-import { bare, type KindOfOperation } from './kind.ts';
+import type { Caution } from './any.ts';
+import { bare, type KindOfOperation, type OfKind } from './kind.ts';
+
+const own = { gripMm: z.number(), overhangMm: z.number() };
+type MountOperation = OfKind<'mount', typeof own>;
 
 /** What putting the work in takes, minutes: a chuck's key, a dog and two centres, a press, clamps, a film that has to cure. */
 const MOUNT_MIN: Readonly<Record<HoldMethod, number>> = {
@@ -27,7 +30,7 @@ const mountCaution: Partial<Record<HoldMethod, Caution>> = {
 };
 
 /** Putting the piece in. */
-export function mountOperation({ held, means }: FitContext, recorderFor: RecorderFor): OperationOf<'mount'> {
+export function mountOperation({ held, means }: FitContext, recorderFor: RecorderFor): MountOperation {
   const { gripMm, overhangMm, jawsMm, method } = held;
   const minutes = usualMinutes(MOUNT_MIN[method], recorderFor('mount'));
   recorderFor('mount')?.({ code: 'route.grip', values: { gripMm, overhangMm, lengthMm: gripMm + overhangMm } });
@@ -37,4 +40,10 @@ export function mountOperation({ held, means }: FitContext, recorderFor: Recorde
   };
 }
 
-export const mount: KindOfOperation<'mount'> = {};
+export const mount = {
+  kind: 'mount',
+  own,
+  act: 'plain',
+  turns: false,
+  tailstock: 'isSet',
+} satisfies KindOfOperation<MountOperation>;

@@ -1,12 +1,15 @@
+import { z } from 'zod';
 import { ring } from '../../contour/index.ts';
 import { facesOf, type Part, roundOf, type SurfaceId } from '../../part/index.ts';
 import { toolFor } from '../../tool/index.ts';
-import type { FitContext } from '../fit-context.ts';
+import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
-import type { OperationOf } from '../plan.ts';
-import type { Level, RecorderFor } from '../turning.ts';
+import type { Level } from '../level.ts';
 import { usualMinutes } from '../usual-minutes.ts';
-import { bare, type KindOfOperation, PAST_MM } from './kind.ts';
+import { bare, type KindOfOperation, type OfKind, PAST_MM } from './kind.ts';
+
+const own = { fromDiameterMm: z.number(), toDiameterMm: z.number() };
+type ShoulderOperation = OfKind<'shoulder', typeof own>;
 
 /** Squaring a shoulder with the cross-slide, fed outwards by hand. `fromMm`: diameter inside, `toMm`: diameter outside. */
 export function shoulderOperation(
@@ -14,7 +17,7 @@ export function shoulderOperation(
   level: Level,
   outsideMm: number,
   recorderFor: RecorderFor,
-): OperationOf<'shoulder'> | undefined {
+): ShoulderOperation | undefined {
   const tool = toolFor(context.means.tools, 'finisher');
   const record = recorderFor(`${level.feature.id}-shoulder`);
   const setting = handSetting(context, outsideMm, 'facing', tool, 0.08, record);
@@ -54,7 +57,14 @@ function shouldersOf(part: Part): ReadonlyMap<number, SurfaceId> {
   return made;
 }
 
-export const shoulder: KindOfOperation<'shoulder'> = {
+export const shoulder = {
+  kind: 'shoulder',
+  own,
+  act: 'plain',
+  turns: true,
+  holds: 'carriage',
+  tailstock: 'carries',
+  makes: 'shoulder',
   swept: ({ zFromMm, fromDiameterMm, toDiameterMm }) =>
     ring(zFromMm, zFromMm + PAST_MM, fromDiameterMm / 2, toDiameterMm / 2),
   finishes: ({ featureId = '' }, part) => {
@@ -62,4 +72,4 @@ export const shoulder: KindOfOperation<'shoulder'> = {
     const id = round && shouldersOf(part).get(round.zFromMm);
     return id === undefined ? [] : [id];
   },
-};
+} satisfies KindOfOperation<ShoulderOperation>;

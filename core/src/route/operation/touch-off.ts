@@ -1,12 +1,15 @@
+import { z } from 'zod';
 import { FINE_ANGLE_DEG } from '../../lathe/index.ts';
 import type { Outside } from '../../part/index.ts';
 import { type Tool, toolFor } from '../../tool/index.ts';
-import type { FitContext } from '../fit-context.ts';
+import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
-import type { OperationOf } from '../plan.ts';
-import type { RecorderFor } from '../turning.ts';
 import { usualMinutes } from '../usual-minutes.ts';
-import { bare, HAND_FEED, type KindOfOperation } from './kind.ts';
+import { bare, HAND_FEED, type KindOfOperation, type OfKind } from './kind.ts';
+
+/** The angle that the compound is swung to before, where it is. */
+const own = { compoundDeg: z.number().optional() };
+type TouchOffOperation = OfKind<'touchOff', typeof own>;
 
 /** A first short cut goes so far along, mm. */
 const SHORT_MM = 6;
@@ -16,7 +19,7 @@ export function touchOffOperation(
   context: FitContext,
   endMm: number,
   recorderFor: RecorderFor,
-): OperationOf<'touchOff'> | undefined {
+): TouchOffOperation | undefined {
   const tool = toolFor(context.means.tools, 'rougher');
   const setting = handSetting(context, context.stockMm, 'turning', tool, HAND_FEED, recorderFor('touchOff'));
   return (
@@ -50,7 +53,7 @@ export function touchAgainOperation(
   tool: Tool,
   byCompound: boolean,
   recorderFor: RecorderFor,
-): OperationOf<'touchOff'> | undefined {
+): TouchOffOperation | undefined {
   const record = recorderFor('touchOff-finisher');
   const setting = handSetting(context, diameterMm, 'turning', tool, HAND_FEED, record);
   return (
@@ -71,4 +74,10 @@ export function touchAgainOperation(
   );
 }
 
-export const touchOff: KindOfOperation<'touchOff'> = {};
+export const touchOff = {
+  kind: 'touchOff',
+  own,
+  act: 'touchOff',
+  turns: true,
+  tailstock: 'carries',
+} satisfies KindOfOperation<TouchOffOperation>;

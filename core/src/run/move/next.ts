@@ -7,7 +7,7 @@ import type { Recorder } from '../../working/index.ts';
 import type { Told } from '../event.ts';
 import type { FrozenRun } from '../frozen.ts';
 import type { Metal, RunState } from '../state.ts';
-import { isPass, type Step } from '../step.ts';
+import { actOf, isPass, type Step } from '../step.ts';
 import { stockOf } from '../stock-of.ts';
 import { type Choice, type Comes, choose, chooseHalf, chooseRough, type Situation } from './choose.ts';
 import { type Hands, handsTo, linesFor, placeOf } from './hands.ts';
@@ -56,7 +56,7 @@ export function situationOf(
 ): { s: Situation; fineness: Fineness; same: number | undefined } | undefined {
   const { reference } = state;
   if (!reference || step.targetMm === undefined || !isPass(step)) return undefined;
-  const rough = step.kind === 'rough';
+  const rough = actOf(step) === 'rough';
   const means = step.fineness === 'compound' && state.compoundLines === undefined ? 'halfLinesWithCare' : step.fineness;
   const fineness = finenessOf(run.means.lathe, rough ? 'lines' : (means ?? 'lines'));
   const metal = metalOn(run, state, step.featureId);
@@ -99,8 +99,9 @@ export function situationOf(
 
 /** How a cut's number was chosen. */
 function choiceFor(step: Step, s: Situation, same: number | undefined): Choice {
-  if (step.kind === 'rough') return { kind: 'final', comes: chooseRough(s), aimMm: s.wantedMm };
-  if (step.kind === 'finish') return choose(s, same);
+  const act = actOf(step);
+  if (act === 'rough') return { kind: 'final', comes: chooseRough(s), aimMm: s.wantedMm };
+  if (act === 'last') return choose(s, same);
   const half = chooseHalf(s, step.leavesMm === undefined ? undefined : step.leavesMm / 2);
   const enough = half.kind === 'half' && s.sign * (s.beforeMm - half.comes.bestMm) >= s.shallowestMm - ROUNDING;
   // roughing came out lower than planned: what is left is not enough for two
@@ -108,7 +109,7 @@ function choiceFor(step: Step, s: Situation, same: number | undefined): Choice {
 }
 
 function cutOf(step: Step, choice: Exclude<Choice, { kind: 'none' }>): Told['cut'] {
-  if (step.kind === 'rough') return 'rough';
+  if (actOf(step) === 'rough') return 'rough';
   return choice.kind === 'half' && step.leavesMm !== undefined ? 'near' : choice.kind;
 }
 

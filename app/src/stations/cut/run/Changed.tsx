@@ -1,8 +1,8 @@
 import { effectOf, type FrozenRun, type RunEvent } from '@whelk/core/run';
 import { useMemo } from 'react';
+import { nameOf } from '../../../desks/operation/at-lathe.ts';
 import { verdictText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
-import { nameOf } from './titles.ts';
 
 /** After a reading was corrected or taken back: what that changed, until the run goes on. */
 export function Changed({ frozen, events }: { frozen: FrozenRun; events: readonly RunEvent[] }) {

@@ -1,5 +1,6 @@
-import { actsOf, adviseStep, doubted, type FrozenRun, isPass, type RunEvent } from '@whelk/core/run';
+import { actOf, actsOf, adviseStep, doubted, type FrozenRun, isPass, type RunEvent } from '@whelk/core/run';
 import { useEffect, useMemo, useState } from 'react';
+import { stepTitle } from '../../../desks/operation/kinds.ts';
 import { cautionText, materialCautionText } from '../../../messages/cautions.ts';
 import { minutes } from '../../../ui/format.ts';
 import { fromJson } from '../../../ui/from-json.tsx';
@@ -19,7 +20,6 @@ import { StepPanel } from './StepPanel.tsx';
 import { StopPanel } from './StopPanel.tsx';
 import { TouchOffStep } from './TouchOffStep.tsx';
 import { TroublePanel } from './TroublePanel.tsx';
-import { stepTitle } from './titles.ts';
 import { useKeys } from './useKeys.ts';
 import { useRun } from './useRun.ts';
 
@@ -58,7 +58,8 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   }, [step?.id]);
   const back =
     state.advances.length > 0 ? () => run.add({ kind: 'undone', eventId: state.advances.at(-1)! }) : undefined;
-  const plain = step !== undefined && step.kind !== 'touchOff' && step.kind !== 'measure';
+  const handWork = step && actOf(step);
+  const plain = step !== undefined && handWork !== 'touchOff' && handWork !== 'measure';
   const acts = advice && plain ? actsOf(advice) : [];
   const trialAct = acts.find((act) => act.code === 'trial');
   const told = trial ? advice?.trial : advice?.move;
@@ -126,7 +127,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
             {frozen.title}, piece {piece}
             {setup > 1 ? `, holding ${setup}` : ''}
           </h1>
-          {step?.kind !== 'measure' && (
+          {handWork !== 'measure' && (
             <CutStrip {...{ frozen, state, step }} move={told?.kind === 'move' ? told : undefined} />
           )}
           {state.ended || !advice || !step ? (
@@ -138,7 +139,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
               onFinish={() => run.add({ kind: 'ended', outcome: 'finished', reason: '' })}
               onBack={back}
             />
-          ) : step.kind === 'measure' ? (
+          ) : handWork === 'measure' ? (
             <MeasureStep
               key={`${step.id}-${state.rounds[step.id] ?? 0}`}
               keepAs={id}
@@ -150,7 +151,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
               onNote={() => setPanel('note')}
               keys={keys}
             />
-          ) : step.kind === 'touchOff' ? (
+          ) : handWork === 'touchOff' ? (
             <TouchOffStep
               key={step.id}
               keepAs={id}

@@ -1,6 +1,6 @@
 import { outerBetween } from '@whelk/core/contour';
 import { stripPicture } from '@whelk/core/picture';
-import { type FrozenRun, type Move, metalNow, type RunState, type Step } from '@whelk/core/run';
+import { actOf, type FrozenRun, type Move, metalNow, type RunState, type Step } from '@whelk/core/run';
 import { useMemo } from 'react';
 import { PictureView } from '../../../ui/strip/PictureView.tsx';
 import { useWidth } from '../../../ui/useWidth.ts';
@@ -42,8 +42,7 @@ export function CutStrip({
     textSize: 14,
     labels: [],
     overall: '',
-    selectedId:
-      step?.kind === 'measure' || step?.kind === 'chamfer' || step?.kind === 'shoulder' ? step.featureId : undefined,
+    selectedId: !step || cut || actOf(step) === 'touchOff' ? undefined : step.featureId,
     // the centre is drawn from when it has been brought up
     held: centred || held.method !== 'chuckAndCentre' ? held : { ...held, method: 'chuck' },
     metal,

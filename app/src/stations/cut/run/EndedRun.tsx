@@ -1,11 +1,11 @@
 import { outsides } from '@whelk/core/part';
 import { explainSize, type FrozenRun, type RunState, sizesRead } from '@whelk/core/run';
+import { cutOffText, nameOf } from '../../../desks/operation/at-lathe.ts';
 import { outcomeText, verdictText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
 import { NotCut } from '../../frame/NotCut.tsx';
 import { Acts } from './Acts.tsx';
-import { cutOffText, nameOf } from './titles.ts';
 
 interface Props {
   readonly id: string;

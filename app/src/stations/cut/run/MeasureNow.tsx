@@ -3,11 +3,11 @@ import { type Problem, parseLength } from '@whelk/core/quantity';
 import type { FrozenRun, RunState, StepAdvice } from '@whelk/core/run';
 import { stockOf } from '@whelk/core/run';
 import { useState } from 'react';
+import { nameOf } from '../../../desks/operation/at-lathe.ts';
 import { measure } from '../../../ui/format.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { InstrumentSelect, UNLISTED } from './InstrumentSelect.tsx';
 import { Panel } from './Panel.tsx';
-import { nameOf } from './titles.ts';
 
 export interface TakenNow {
   readonly text: string;

@@ -1,7 +1,7 @@
 import type { FrozenRun, RunState } from '@whelk/core/run';
+import { nameOf } from '../../../desks/operation/at-lathe.ts';
 import { Panel } from './Panel.tsx';
 import { ReadingRow } from './ReadingRow.tsx';
-import { nameOf } from './titles.ts';
 import type { useRun } from './useRun.ts';
 
 /** Every reading of this piece, latest first: any of them can be corrected or set aside, and what follows from it is computed through. */

@@ -1,10 +1,10 @@
 import type { StandBesides } from '@whelk/core/lathe';
-import { explainOperation, type FrozenRun, type StepAdvice, standNeeded } from '@whelk/core/run';
+import { actOf, explainOperation, type FrozenRun, type StepAdvice, standNeeded } from '@whelk/core/run';
 import type { Recorder } from '@whelk/core/working';
+import { nameOf } from '../../../desks/operation/at-lathe.ts';
 import { standChangeText } from '../../../messages/stand.ts';
 import { aimed, feed, feedUnit } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
-import { nameOf } from './titles.ts';
 
 /** What to set before the cut. Only what changes is told to do; what stands is shown small. */
 export function SetPanel({
@@ -71,9 +71,7 @@ export function SetPanel({
         <div>
           <p className="text-sm">
             Feed
-            {step.kind === 'face' || step.kind === 'shoulder' || step.kind === 'centre' || step.kind === 'chamfer'
-              ? ''
-              : ', towards the chuck'}
+            {actOf(step) === 'plain' ? '' : ', towards the chuck'}
           </p>
           <p className="text-4xl font-bold leading-tight">
             {feed(setting.feedMmPerRev, lathe.unit)}

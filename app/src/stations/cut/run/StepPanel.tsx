@@ -1,25 +1,25 @@
-import { type Dial, dialMove, dialScale } from '@whelk/core/lathe';
+import { dialScale } from '@whelk/core/lathe';
+import { kindOf } from '@whelk/core/route';
 import {
   adviseStep,
   explainOperation,
   type FrozenRun,
-  faceCutsMm,
   type Move,
   type NoMove,
   type RunState,
+  type Step,
   type StepAdvice,
-  stockOf,
 } from '@whelk/core/run';
-import { reachOf } from '@whelk/core/work';
 import type { Recorder } from '@whelk/core/working';
-import { inUnit } from '../../../messages/in-unit.ts';
-import { DialWindow } from '../../../ui/dial-window/DialWindow.tsx';
-import { HandsList, wayText } from '../../../ui/dial-window/HandsList.tsx';
-import { byRule, measure } from '../../../ui/format.ts';
+import { nameOf } from '../../../desks/operation/at-lathe.ts';
+import { shownOf, stepTitle } from '../../../desks/operation/kinds.ts';
+import type { TellOnly } from '../../../desks/operation/shown.ts';
+import { DialRow } from '../../../ui/dial-window/DialRow.tsx';
+import { HandsList } from '../../../ui/dial-window/HandsList.tsx';
+import { measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
 import { LengthPanel } from './LengthPanel.tsx';
 import { refusalText } from './refusals.ts';
-import { inJawsFirst, nameOf, putInText, stepTitle } from './titles.ts';
 import type { useRun } from './useRun.ts';
 
 interface Props {
@@ -37,6 +37,7 @@ interface Props {
 /** The step itself: what it takes off, and where both hands go. */
 export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add }: Props) {
   const { step, carriage, fromEndMm } = advice;
+  const { Panel } = shownOf(step.kind);
   const move = trial ? advice.trial : advice.move;
   const { lathe } = frozen.means;
   const { unit } = lathe;
@@ -77,14 +78,14 @@ export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add 
         )}
         {!trial && fromEndMm !== undefined && !carriage && (
           <p className="text-xl">
-            Carriage: {step.kind === 'shoulder' ? 'square the shoulder at' : 'cut to'} the line{' '}
+            Carriage: {kindOf(step.kind).makes === 'shoulder' ? 'square the shoulder at' : 'cut to'} the line{' '}
             <b>{measure(fromEndMm, unit, unit === 'mm' ? 1 : 3)}</b> {unit} from the faced end.
             <span className="muted block text-base">
               No dial on this carriage: scribe the line by rule, spindle stopped, before the first pass.
             </span>
           </p>
         )}
-        <Words {...{ frozen, advice }} />
+        {Panel && <Panel {...{ step, frozen, advice }} tell={tellOnly(frozen, step)} />}
         {advice.length && (
           <LengthPanel key={step.id} stepId={step.id} length={advice.length} {...{ keepAs, frozen, add }} />
         )}
@@ -92,6 +93,13 @@ export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add 
     </section>
   );
 }
+
+/** Lines of the working of a step's operation that carry some codes. */
+const tellOnly =
+  (frozen: FrozenRun, step: Step): TellOnly =>
+  (...codes) =>
+  (record) =>
+    explainOperation(frozen, step.operationId, (line) => codes.includes(line.code) && record(line));
 
 /** Decimals of a diameter that a move can stand for: the ring's own, one more by the swung compound. */
 const placesOf = (move: Move, unit: 'mm' | 'in'): number =>
@@ -183,162 +191,4 @@ export function MoveHands({ frozen, move }: { frozen: FrozenRun; move: Move }) {
       note="cross-slide locked; it shifts along ten times as far as across"
     />
   );
-}
-
-interface RowProps {
-  readonly name: string;
-  readonly dial: Dial;
-  readonly move: {
-    readonly fromLines: number;
-    readonly toLines: number;
-    readonly fullTurns: number;
-    readonly rest: string;
-    readonly number: string;
-    readonly hand: 'clockwise' | 'anticlockwise' | 'none';
-  };
-  readonly note: string;
-  readonly sub: string;
-}
-
-/** A dial window with its number to go to, told in turns and divisions as the hand makes them. */
-function DialRow({ name, dial, move, note, sub }: RowProps) {
-  return (
-    <section aria-label={name}>
-      <h3 className="text-xl font-bold">
-        {name} <span className="muted text-sm font-normal">{note}</span>
-      </h3>
-      <p className="hands-value mt-1">
-        {move.number}
-        <span className="unit">{dial.unit}</span>
-      </p>
-      <p className="hands-how mb-2">
-        {wayText(move.fullTurns, move.rest)}
-        {move.hand === 'none' ? '' : `, ${move.hand}`}
-      </p>
-      <p className="muted mb-1">{sub}</p>
-      <div className="max-w-[620px]">
-        <DialWindow name={name} dial={dial} {...move} />
-      </div>
-    </section>
-  );
-}
-
-/** Cuts along the bed by the compound: the number for each, and the last one where it is less. */
-function AlongBed({ frozen, cutsMm }: { frozen: FrozenRun; cutsMm: readonly number[] }) {
-  const { unit, slides } = frozen.means.lathe;
-  const dial = slides.compound;
-  const f = (mm: number) => `${measure(mm, unit, unit === 'mm' ? 2 : 3)} ${unit}`;
-  const [first, last] = [cutsMm[0]!, cutsMm.at(-1)!];
-  const together = cutsMm.reduce((sum, mm) => sum + mm, 0);
-  const move = dialMove(dial, 0, first);
-  return (
-    <>
-      <p className="max-w-xl text-lg">
-        <b>
-          {cutsMm.length === 1 ? 'One cut' : `${cutsMm.length} cuts`} of {f(first)}
-        </b>
-        {last < first - 1e-6 ? `, the last one of ${f(last)}` : ''}
-        {cutsMm.length > 1 ? `: ${f(together)} in all` : ''}, by the compound.
-      </p>
-      {dial.resettable ? (
-        <DialRow
-          name={cutsMm.length === 1 ? 'Compound' : 'Compound, for each cut'}
-          dial={dial}
-          move={move}
-          note={`${dialScale(dial).lineNumber.valueOf()} ${dial.unit} a line`}
-          sub="from 0, where it touched or where the cut before stood"
-        />
-      ) : (
-        <p className="hands-how">
-          Note the compound’s number where it touches. For each cut {wayText(move.fullTurns, move.rest)} {dial.unit}{' '}
-          further, {move.hand}.
-        </p>
-      )}
-    </>
-  );
-}
-
-/** Facing: the way to do it, and so many cuts, each set by the compound along the bed, from the rim to the centre. */
-function Facing({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
-  const { length, step } = advice;
-  const cutsMm = length?.cutsMm ?? faceCutsMm(frozen.means.lathe, step.kind === 'face' ? step.offMm : 0);
-  const read = (length?.readings.length ?? 0) > 0;
-  return (
-    <div>
-      <p className="max-w-xl text-lg">
-        {read
-          ? 'From where the compound stands now, its slack taken up, from the rim to the centre.'
-          : `Compound along the bed, its slack taken up. Touch the raw end${frozen.means.lathe.slides.compound.resettable ? ' and set its ring to 0' : ''}, then from the rim to the centre, until it is clean.`}
-        {length && !read ? ' Measure the whole length before the last cut: what is left follows from it.' : ''}
-      </p>
-      {cutsMm.length > 0 && <AlongBed frozen={frozen} cutsMm={cutsMm} />}
-    </div>
-  );
-}
-
-/** What is done without a dial reading: mounting, facing, centring, chamfering. */
-function Words({ frozen, advice }: Pick<Props, 'frozen' | 'advice'>) {
-  const { step } = advice;
-  const { lathe } = frozen.means;
-  const { crossSlide } = lathe.slides;
-  const say = (travelMm: number): string => {
-    const move = dialMove(crossSlide, 0, travelMm);
-    return `${move.fullTurns > 0 ? `${move.fullTurns} turn${move.fullTurns > 1 ? 's' : ''} + ` : ''}${move.rest} ${crossSlide.unit}, ${move.hand}`;
-  };
-  const { unit } = lathe;
-  const { zFromMm, zToMm } = reachOf(frozen.piece);
-  const blankMm = zToMm - zFromMm;
-  const only =
-    (...codes: string[]) =>
-    (record: Recorder) =>
-      explainOperation(frozen, step.operationId, (line) => codes.includes(line.code) && record(line));
-  if (step.kind === 'mount' && !inJawsFirst(frozen))
-    return (
-      <p className="text-lg">
-        {putInText(frozen)} <Working of="grip" tell={only('route.grip')} />
-      </p>
-    );
-  if (step.kind === 'mount')
-    return (
-      <p className="text-lg">
-        Mark the grip and the finished end on the bar first. Clean the jaws.{' '}
-        {frozen.plan.held.method === 'chuckAndCentre'
-          ? 'The tail centre comes after the end is faced and centred.'
-          : ''}{' '}
-        Ø{measure(stockOf(frozen), unit, unit === 'mm' ? 1 : 3)} {unit}, blank {byRule(blankMm, unit)} {unit}.{' '}
-        <Working of="grip" tell={only('route.grip')} />
-      </p>
-    );
-  if (step.kind === 'face') return <Facing frozen={frozen} advice={advice} />;
-  if (step.kind === 'centre')
-    return (
-      <p className="text-lg">
-        Drill until the mouth measures {inUnit(unit).len(step.mouthMm, 2)}{' '}
-        <Working of="centre hole" tell={only('hold.centre')} />, from the tailstock. Clear the chips often. Then oil the
-        centre, bring it up play-free and lock the quill.
-      </p>
-    );
-  if (step.kind === 'chamfer')
-    return (
-      <p className="text-lg">
-        Bring the tool to touch the corner, wind in <b>{say(step.depthMm)}</b> from where it touches.{' '}
-        <Working
-          of="chamfer"
-          tell={(record) => {
-            only('part.chamfer', 'limit.general')(record);
-            dialMove(crossSlide, 0, step.depthMm, record);
-          }}
-        />
-      </p>
-    );
-  if (step.kind === 'shoulder')
-    return (
-      <div className="text-lg">
-        Touch the shoulder there, then face from Ø{measure(step.fromDiameterMm, unit, unit === 'mm' ? 1 : 3)} out to Ø
-        {measure(step.toDiameterMm, unit, unit === 'mm' ? 1 : 3)}.{' '}
-        <Working of="shoulder" tell={only('route.shoulder')} />
-        {advice.length && advice.length.cutsMm.length > 0 && <AlongBed frozen={frozen} cutsMm={advice.length.cutsMm} />}
-      </div>
-    );
-  return null;
 }

@@ -2,6 +2,8 @@ import { type Dial, numbersPerTurn, readDialNumber } from '@whelk/core/lathe';
 import { type Problem, parseLength } from '@whelk/core/quantity';
 import { doubtOf, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
 import { useEffect, useRef, useState } from 'react';
+import { diameter as diameterOf } from '../../../desks/operation/at-lathe.ts';
+import { stepTitle } from '../../../desks/operation/kinds.ts';
 import { measure } from '../../../ui/format.ts';
 import { useKeptText } from '../../../ui/keep/useKeptText.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
@@ -9,7 +11,6 @@ import { Acts } from './Acts.tsx';
 import { CheckFirst } from './CheckFirst.tsx';
 import { SetPanel } from './SetPanel.tsx';
 import { TouchDoubt } from './TouchDoubt.tsx';
-import { diameter as diameterOf, stepTitle } from './titles.ts';
 import { useKeys } from './useKeys.ts';
 import type { useRun } from './useRun.ts';
 

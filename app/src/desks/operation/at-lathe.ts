@@ -1,9 +1,8 @@
 import { insides, outsides } from '@whelk/core/part';
-import type { FrozenRun, Move, Step } from '@whelk/core/run';
+import type { FrozenRun, Step } from '@whelk/core/run';
 import { rawEndMm } from '@whelk/core/work';
-import { inUnit } from '../../../messages/in-unit.ts';
-import { protectionText } from '../../../messages/words.ts';
-import { aimed, byRule, measure } from '../../../ui/format.ts';
+import { protectionText } from '../../messages/words.ts';
+import { aimed, byRule, measure } from '../../ui/format.ts';
 
 export const nameOf = (frozen: FrozenRun, featureId: string | undefined): string => {
   const feature = outsides(frozen.piece.part).find((f) => f.id === featureId);
@@ -21,44 +20,6 @@ export function measuredAfterText(step: Step): string {
   if (step.last) return 'after the last cut';
   if (step.after === 'rough') return 'after roughing';
   return step.after === 'near' ? 'before the compound takes over' : 'between the two equal cuts';
-}
-
-/** What the step is, in a line; a cut as it was told, where it is known. */
-export function stepTitle(step: Step, frozen: FrozenRun, move?: Move): string {
-  const { unit } = frozen.means.lathe;
-  const name = nameOf(frozen, step.featureId);
-  switch (step.kind) {
-    case 'mount':
-      if (!inJawsFirst(frozen))
-        return `Put the piece in${frozen.number > 1 ? ' again' : ''}, ${byRule(step.overhangMm, unit)} ${unit} standing out`;
-      return `Put the blank in: grip ${byRule(step.gripMm, unit)}, ${byRule(step.overhangMm, unit)} ${unit} standing out`;
-    case 'face':
-      return `Face the end: take ${aimed(step.offMm, unit)} ${unit} off`;
-    case 'centre':
-      return `Centre hole ${inUnit(unit).len(step.pilotMm, 2)}, mouth Ø${inUnit(unit).len(step.mouthMm, 2)}; bring up the centre`;
-    case 'touchOff':
-      return step.targetMm === undefined
-        ? 'Touch off: a short cut, measure it, note the dials'
-        : step.compoundDeg === undefined
-          ? 'Touch off again with the finishing tool'
-          : 'Swing the compound to 5.74°, then touch off with the finishing tool';
-    case 'rough':
-      return `Rough ${name}${step.passCount && step.passCount > 1 ? `, pass ${step.passNumber} of ${step.passCount}` : ''}`;
-    case 'semiFinish':
-      return step.leavesMm === undefined
-        ? `${name}: first of two equal cuts`
-        : `${name}: down to ${aimed(step.leavesMm, unit)} ${unit} above size`;
-    case 'finish':
-      if (move?.told.cut === 'springPass') return `${name}: spring pass, the same number again`;
-      if (move?.told.cut === 'half') return `${name}: half of what is left`;
-      return step.id.includes('-again-') ? `${name}: one more cut` : `${name}: the last cut`;
-    case 'shoulder':
-      return `Square the shoulder of ${name}, feeding outwards`;
-    case 'chamfer':
-      return `Chamfer ${name}: ${aimed(step.lengthMm, unit)} ${unit} × ${step.angleDeg}°`;
-    case 'measure':
-      return `Measure ${name}, ${measuredAfterText(step)}`;
-  }
 }
 
 /** A diameter as far as the lathe can aim for it. */

@@ -1,8 +1,9 @@
 import { HOLD_METHODS, heldBy } from '@whelk/core/hold';
 import { freezeJob, planJob, type Shop, shopFileSchema } from '@whelk/core/job';
 import { describe, expect, it } from 'vitest';
-import shopJson from '../../../../../demo/shop.json' with { type: 'json' };
-import { putInText, stepTitle } from './titles.ts';
+import shopJson from '../../../../demo/shop.json' with { type: 'json' };
+import { putInText } from './at-lathe.ts';
+import { stepTitle } from './kinds.ts';
 
 const demo = shopFileSchema.parse(shopJson);
 const shop: Shop = { ...demo, materials: [] };

@@ -1,0 +1,27 @@
+import type { Operation, OperationKind } from '@whelk/core/route';
+import type { FrozenRun, Move, Step } from '@whelk/core/run';
+import { finish, rough, semiFinish } from './along.ts';
+import { nameOf } from './at-lathe.ts';
+import { centre } from './centre.tsx';
+import { chamfer } from './chamfer.tsx';
+import { face } from './face.tsx';
+import { measure } from './measure.tsx';
+import { mount } from './mount.tsx';
+import { shoulder } from './shoulder.tsx';
+import type { RowAbout, ShownOperation } from './shown.ts';
+import { touchOff } from './touch-off.ts';
+
+/** The one list of kinds: what is said and shown of each is in its own file. */
+const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
+  ...{ mount, face, centre, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer },
+};
+
+/** What is said and shown of a kind; that operation and kind belong together the compiler cannot follow. */
+export const shownOf = (kind: OperationKind) => kinds[kind] as unknown as ShownOperation<OperationKind>;
+
+export const operationName = (kind: OperationKind): string => kinds[kind].name;
+export const operationTitle = (operation: Operation, about: RowAbout): string =>
+  shownOf(operation.kind).title(operation, about);
+/** What a step is, in a line; a cut as it was told, where it is known. */
+export const stepTitle = (step: Step, frozen: FrozenRun, move?: Move): string =>
+  shownOf(step.kind).stepTitle(step, { frozen, name: nameOf(frozen, step.featureId), move });

@@ -1,0 +1,45 @@
+import { stockOf } from '@whelk/core/run';
+import { reachOf } from '@whelk/core/work';
+import { byRule, measure } from '../../ui/format.ts';
+import { Working } from '../../ui/working/Working.tsx';
+import { inJawsFirst, putInText } from './at-lathe.ts';
+import type { ShownOperation } from './shown.ts';
+
+export const mount: ShownOperation<'mount'> = {
+  name: 'Put in the blank',
+  title: (_, { setupNumber }) => (setupNumber > 1 ? 'Put the piece in again' : 'Put in the blank'),
+  Detail: ({ operation: o, unit, tell }) => (
+    <p>
+      Grip {byRule(o.gripMm, unit)} {unit}, {byRule(o.overhangMm, unit)} {unit} standing out.{' '}
+      <Working of="grip" tell={tell('route.grip')} />
+    </p>
+  ),
+  stepTitle: ({ gripMm, overhangMm }, { frozen }) => {
+    const { unit } = frozen.means.lathe;
+    const out = `${byRule(overhangMm, unit)} ${unit} standing out`;
+    return inJawsFirst(frozen)
+      ? `Put the blank in: grip ${byRule(gripMm, unit)}, ${out}`
+      : `Put the piece in${frozen.number > 1 ? ' again' : ''}, ${out}`;
+  },
+  Panel: ({ frozen, tell }) => {
+    const { unit } = frozen.means.lathe;
+    const { zFromMm, zToMm } = reachOf(frozen.piece);
+    const working = <Working of="grip" tell={tell('route.grip')} />;
+    if (!inJawsFirst(frozen))
+      return (
+        <p className="text-lg">
+          {putInText(frozen)} {working}
+        </p>
+      );
+    return (
+      <p className="text-lg">
+        Mark the grip and the finished end on the bar first. Clean the jaws.{' '}
+        {frozen.plan.held.method === 'chuckAndCentre'
+          ? 'The tail centre comes after the end is faced and centred.'
+          : ''}{' '}
+        Ø{measure(stockOf(frozen), unit, unit === 'mm' ? 1 : 3)} {unit}, blank {byRule(zToMm - zFromMm, unit)} {unit}.{' '}
+        {working}
+      </p>
+    );
+  },
+};

@@ -1,0 +1,21 @@
+import { stockOf } from '@whelk/core/run';
+import type { ShownOperation } from './shown.ts';
+
+/** What a touching cut may be deep, mm on the diameter: only to be seen. */
+const TOUCH_MM = 0.3;
+
+export const touchOff: ShownOperation<'touchOff'> = {
+  name: 'Touch off',
+  title: ({ targetMm }) => (targetMm === undefined ? 'Touch off' : 'Touch off again, finishing tool'),
+  stepTitle: ({ targetMm, compoundDeg }) => {
+    if (targetMm === undefined) return 'Touch off: a short cut, measure it, note the dials';
+    return compoundDeg === undefined
+      ? 'Touch off again with the finishing tool'
+      : 'Swing the compound to 5.74°, then touch off with the finishing tool';
+  },
+  place: ({ targetMm, zStopMm }, { frozen }) => {
+    const beforeMm = targetMm ?? stockOf(frozen);
+    const zMm = zStopMm ?? frozen.piece.part.lengthMm;
+    return { way: 'along', zMm, beforeMm, afterMm: beforeMm - TOUCH_MM, beyondMm: beforeMm };
+  },
+};

@@ -1,0 +1,105 @@
+import type { School, SpeedReason } from '../../cutting/index.ts';
+import type { Fineness } from '../../lathe/index.ts';
+import type { Limits } from '../../limit/index.ts';
+
+/** What a measurement follows: roughing, the cut that leaves the rest to the compound, the first of two equal cuts, the last cut. */
+export type MeasuredAfter = 'rough' | 'near' | 'semi' | 'finish';
+
+/** Usual cautions, told at the step where the act is; each has words of its own outside core. */
+export const CAUTIONS = [
+  'keyOut',
+  'gentleStart',
+  'lockCarriage',
+  'centreOil',
+  'stopToMeasure',
+  'throwOutShort',
+  'nearJaws',
+  'easeCentre',
+  'feedOutwards',
+  'dogClear',
+  'halfCentre',
+  'smallEndFirst',
+  'drawnUpOnly',
+  'arborStays',
+  'filmCures',
+  'clampsClear',
+  'edgesSharp',
+] as const;
+export type Caution = (typeof CAUTIONS)[number];
+
+export interface Pass {
+  readonly depthMm: number;
+  readonly diameterBeforeMm: number;
+  readonly diameterAfterMm: number;
+  readonly minutes: number;
+}
+
+/** Speed and feed as settings of the lathe, with what was ideal. */
+export interface Setting {
+  readonly rpm: number;
+  readonly idealRpm: number;
+  readonly off: number;
+  readonly reason: SpeedReason | 'staying';
+  readonly speedLabel: string;
+  readonly speedAt: Readonly<Record<string, string>>;
+  readonly cuttingSpeedMPerMin: number;
+  readonly feedMmPerRev: number;
+  /** undefined: fed by hand */
+  readonly feedLabel?: string;
+  readonly feedAt?: Readonly<Record<string, string>>;
+}
+
+/** What the cut asks of motor, work and jaws against what they bear. Bend is the error of diameter. */
+export interface Loads {
+  readonly powerKw: number;
+  readonly availableKw: number;
+  readonly bendMm: number;
+  readonly bendAllowedMm: number;
+  readonly gripShare: number;
+  /** share of a cut's depth by which work, tool and lathe are reckoned to spring; missing in plans of earlier versions */
+  readonly springShare?: number;
+}
+export type Limiter = 'stock' | 'usual' | 'tool' | 'lathe' | 'power' | 'bend' | 'grip' | 'finish' | 'own';
+
+export interface SchoolAnswer {
+  readonly school: School;
+  readonly cuttingSpeedMPerMin: number;
+  readonly idealRpm: number;
+  readonly rpm: number;
+  readonly speedLabel: string;
+  readonly feedMmPerRev: number;
+  readonly passes: number;
+  readonly depthMm: number;
+  readonly minutes: number;
+}
+
+/** What every operation has, of whatever kind. */
+export interface AnyOperation {
+  readonly id: string;
+  readonly featureId?: string;
+  /** zPart, left and right end of what is machined */
+  readonly zFromMm: number;
+  readonly zToMm: number;
+  readonly toolId?: string;
+  readonly setting?: Setting;
+  readonly passes: readonly Pass[];
+  readonly loads?: Loads;
+  readonly decidedBy?: Limiter;
+  /** constraints that even the lightest cut breaks; empty when all hold */
+  readonly exceeds: readonly ('power' | 'bend' | 'grip')[];
+  readonly schools: readonly SchoolAnswer[];
+  readonly minutes: number;
+  readonly caution?: Caution;
+  /** for measure and finish: what is aimed at */
+  readonly limits?: Limits;
+  readonly targetMm?: number;
+  readonly instrumentId?: string;
+  /** measure: whether the last cut has been taken */
+  readonly last?: boolean;
+  /** measure: what was cut before it */
+  readonly after?: MeasuredAfter;
+  /** last cuts: how finely the size is set */
+  readonly fineness?: Fineness['means'];
+  /** a cut by the cross-slide before the compound takes over: what it leaves on the diameter, mm */
+  readonly leavesMm?: number;
+}

@@ -1,0 +1,62 @@
+import { chooseInstrument } from '../../gauge/index.ts';
+import { toleranceMm } from '../../limit/index.ts';
+import type { FitContext, RecorderFor } from '../fit-context.ts';
+import type { Level } from '../level.ts';
+import { usualMinutes } from '../usual-minutes.ts';
+import type { MeasuredAfter } from './any.ts';
+import type { KindOfOperation, OfKind } from './kind.ts';
+
+const own = {};
+type MeasureOperation = OfKind<'measure', typeof own>;
+
+/** The measurement of a level after one of its cuts. */
+export function measureOperation(
+  context: FitContext,
+  level: Level,
+  after: MeasuredAfter,
+  aimMm: number,
+  recorderFor: RecorderFor,
+): MeasureOperation {
+  const { feature } = level;
+  const suffix = { rough: 'roughed', near: 'neared', semi: 'between', finish: 'after' }[after];
+  const { instruments, lathe } = context.means;
+  return {
+    id: `${feature.id}-${suffix}`,
+    kind: 'measure',
+    featureId: feature.id,
+    zFromMm: feature.zFromMm,
+    zToMm: feature.zToMm,
+    passes: [],
+    exceeds: [],
+    schools: [],
+    minutes: usualMinutes(1.5, recorderFor(`${feature.id}-${suffix}`)),
+    caution: 'stopToMeasure',
+    limits: feature.limits,
+    targetMm: aimMm,
+    instrumentId: chooseInstrument(instruments, 'outside', feature.diameterMm, toleranceMm(feature.limits), lathe.unit)
+      ?.id,
+    last: after === 'finish',
+    after,
+  };
+}
+
+/** Sizes that are measured after all roughing and before the finishing tool goes in, while the spindle stands. */
+export function measureRoughed(
+  context: FitContext,
+  levels: readonly Level[],
+  recorderFor: RecorderFor,
+): MeasureOperation[] {
+  return levels
+    .filter(({ last }) => last.kind === 'planned' && last.afterRough)
+    .map((level) =>
+      measureOperation(context, level, 'rough', Number((level.targetMm + level.allowanceMm).toFixed(9)), recorderFor),
+    );
+}
+
+export const measure = {
+  kind: 'measure',
+  own,
+  act: 'measure',
+  turns: false,
+  tailstock: 'carries',
+} satisfies KindOfOperation<MeasureOperation>;
