@@ -2,10 +2,12 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import ts from 'typescript';
+import { checkCodes, checkKinds } from './lib/house-words.mjs';
 
 /**
  * Keeps the house: directions between rooms, the order inside core, no cycles (type imports counted), no global barrels,
- * unit suffixes on exported numbers, no sentences for people in core, file length, a lock file without addresses.
+ * unit suffixes on exported numbers, no sentences for people in core, file length, a lock file without addresses; codes have words, and
+ * no file but a registry knows two kinds of operation or surface by name.
  */
 const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 const ROOMS = [
@@ -199,6 +201,8 @@ function visit(file, trail) {
   state.set(file, 2);
 }
 for (const file of graph.keys()) visit(file, []);
+checkKinds(ROOT, files, fault);
+checkCodes(ROOT, fault);
 
 const lock = fs.readFileSync(path.join(ROOT, 'package-lock.json'), 'utf8');
 if (/https?:\/\/[^"]*\.tgz/.test(lock)) faults.push('package-lock.json names download addresses');

@@ -1,5 +1,5 @@
 import type { Limits } from '@whelk/core/limit';
-import type { BoreKind, Detail, End, FeatureKind, GeometryKind, GROOVE_SHAPES, PatternName } from '@whelk/core/part';
+import type { BoreKind, End, FeatureKind, GeometryKind, PatternName } from '@whelk/core/part';
 
 /** The trade's words for what a drawing is made of. */
 export const kindNames: Record<FeatureKind, string> = {
@@ -15,13 +15,6 @@ export const boreNames: Record<BoreKind, string> = {
   counterbored: 'counterbored',
   countersunk: 'countersunk',
   taper: 'taper',
-};
-export const detailNames: Record<Detail['kind'], string> = { groove: 'Groove', thread: 'Thread', knurl: 'Knurl' };
-export const grooveNames: Record<(typeof GROOVE_SHAPES)[number], string> = {
-  square: 'square',
-  round: 'round',
-  vee: 'vee',
-  angled: 'leaning walls',
 };
 
 /** Parts that a drawing can begin from. */
@@ -57,14 +50,3 @@ export const limitsFrom: Partial<Record<Limits['how'], string>> = {
   decimals: ', by its decimals',
   mate: ', for its mate',
 };
-
-/** What is cut into a feature or a step of a hole, in a few words: `Thread Tr 24x5 LH · Groove 3 mm`. */
-export function cutInWords(details: readonly Detail[]): string {
-  return details
-    .map((d) => {
-      if (d.kind === 'thread') return `Thread ${d.designation.trim()}${d.hand === 'left' ? ' LH' : ''}`.trim();
-      const size = d.kind === 'groove' ? d.width : d.pitch;
-      return `${detailNames[d.kind]}${size.text.trim() ? ` ${size.text.trim()} ${size.unit}` : ''}`;
-    })
-    .join(' · ');
-}

@@ -1,4 +1,4 @@
-import type { Change, Conditions, Symptom } from '@whelk/core/trouble';
+import type { CauseId, Change, Conditions, Symptom } from '@whelk/core/trouble';
 import type { InUnit } from './in-unit.ts';
 
 export const symptomText: Record<Symptom, string> = {
@@ -16,7 +16,7 @@ export const symptomText: Record<Symptom, string> = {
   bladeGrabs: 'The blade grabs',
 };
 
-export const causeText: Record<string, string> = {
+export const causeText: Record<CauseId, string> = {
   workOverhang: 'The work stands out too far',
   toolOverhang: 'The tool stands out too far',
   tooFast: 'Too fast',

@@ -17,7 +17,7 @@ describe('what waits', () => {
   it('is told by what it is and the length it is on', () => {
     expect(said('Winding spindle')).toEqual([
       ...[
-        'Thread on Thread',
+        'Thread',
         'Left edge of Collar',
         'Journal: behind a larger diameter',
         'Left edge of Journal',

@@ -1,6 +1,7 @@
 import { type Waiting, type WaitsBecause, waitingWhat } from '@whelk/core/hold';
 import { belongsTo } from '@whelk/core/job';
-import { outsides, type Part, surfaceName, surfaceOf } from '@whelk/core/part';
+import { outsides, type Part, surfaceOf } from '@whelk/core/part';
+import { wordsOf } from './surface.ts';
 
 /** Why a length, a hole or what is cut in is not cut in a setup. */
 const whyText: Record<WaitsBecause, string> = {
@@ -13,8 +14,6 @@ const whyText: Record<WaitsBecause, string> = {
   tooFine: 'finer than this lathe and these gauges can be sure of; roughed, with metal left on it',
   cutOff: 'after it is cut off',
 };
-const cutInText = { groove: 'Groove', thread: 'Thread', knurl: 'Knurl' } as const;
-const acrossText = { hole: 'Hole across or beside the axis', flat: 'Flat' } as const;
 
 /** What waits, and why, in a line. @param name of a length or step of a hole */
 export function waitingText(waiting: Waiting, part: Part, name: (id: string | undefined) => string): string {
@@ -29,13 +28,5 @@ export function waitingText(waiting: Waiting, part: Part, name: (id: string | un
   const of = name(belongsTo(part, id));
   if (what === 'length') return `${of}: ${whyText[why]}`;
   const surface = surfaceOf(part, id);
-  if (what === 'edge')
-    return surface?.kind === 'round'
-      ? `Round at the ${surfaceName(id).end} of ${of}`
-      : `${surfaceName(id).end === 'left' ? 'Left' : 'Right'} edge of ${of}`;
-  if (surface?.kind === 'hole' || surface?.kind === 'flat')
-    return (surface.kind === 'hole' && surface.name) || acrossText[surface.kind];
-  if (surface?.kind === 'groove' || surface?.kind === 'thread' || surface?.kind === 'knurl')
-    return `${cutInText[surface.kind]} on ${of}`;
-  return `Hole ${of}`;
+  return surface ? wordsOf(surface, of) : of;
 }

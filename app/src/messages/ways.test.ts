@@ -1,17 +1,18 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { HOLD_METHODS } from '@whelk/core/hold';
+import { WAY_CODES } from '@whelk/core/job';
 import { describe, expect, it } from 'vitest';
-import { reasonText, wayCodes } from './ways.ts';
+import { reasonText } from './ways.ts';
 
 describe('reasons for a way of holding', () => {
-  it('all have words, and no words are left over', () => {
+  it('are all told somewhere', () => {
     const at = (file: string) => path.join(import.meta.dirname, '../../../core/src/job', file);
     const source = readFileSync(at('ways.ts'), 'utf8');
     const told = new Set([...source.matchAll(/'(way\.\w+)'/g)].map((m) => m[1]!));
     for (const kind of ['threeJaw', 'fourJaw', 'fineAdjusting', 'soft', 'collet']) told.add(`way.true.${kind}`);
     for (const kind of HOLD_METHODS.slice(2)) told.add(`way.across.${kind}`);
-    expect(wayCodes.toSorted()).toEqual([...told].toSorted());
+    expect([...WAY_CODES].toSorted()).toEqual([...told].toSorted());
   });
   it('word what keeps a chuck from it as the problem does', () => {
     const text = reasonText({ code: 'hold.jaws', minutes: 0, values: { value: 200, limit: 160, unit: 'mm' } }, 'mm');

@@ -1,4 +1,4 @@
-import type { Way, WayKind, WayReason } from '@whelk/core/job';
+import type { Way, WayCode, WayKind, WayReason } from '@whelk/core/job';
 import type { LengthUnit } from '@whelk/core/quantity';
 import { type InUnit, inUnit, valuesIn } from './in-unit.ts';
 import { wordProblem } from './problems.ts';
@@ -23,7 +23,7 @@ export const wayName = (way: Way): string =>
 type V = Readonly<Record<string, number | string>>;
 const n = (value: number | string | undefined, digits = 2): string =>
   typeof value === 'number' ? String(Number(value.toFixed(digits))) : String(value ?? '');
-const words: Record<string, (v: V, u: InUnit) => string> = {
+const words: Record<WayCode, (v: V, u: InUnit) => string> = {
   'way.route': (v) => `${n(v.eachMin, 0)} min a piece as planned in it`,
   'way.true.threeJaw': (v, u) => `set at once, runs out ${u.size(v.runoutMm, 2)} ${u.mm}`,
   'way.true.fourJaw': (v, u) => `each piece is trued, to about ${u.size(v.runoutMm, 2)} ${u.mm}`,
@@ -79,9 +79,10 @@ const words: Record<string, (v: V, u: InUnit) => string> = {
   'way.swings': (v, u) => `Ø${u.size(v.diameterMm, 0)} ${u.mm} swings: turn it, it is quicker`,
 };
 
+const isWay = (code: WayReason['code']): code is WayCode => code in words;
 /** A reason in a few words; what keeps a chuck from it is a problem of the plan. */
 export function reasonText(reason: WayReason, lengths: LengthUnit): string {
-  const word = words[reason.code];
+  const word = isWay(reason.code) ? words[reason.code] : undefined;
   if (word) return word(valuesIn(reason.values ?? {}, lengths), inUnit(lengths));
   const { value, limit, unit } = reason.values ?? {};
   return wordProblem(
@@ -92,5 +93,3 @@ export function reasonText(reason: WayReason, lengths: LengthUnit): string {
     lengths,
   ).what;
 }
-/** Codes that have words of their own. */
-export const wayCodes = Object.keys(words);

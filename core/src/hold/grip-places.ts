@@ -1,5 +1,14 @@
 import { type Chuck, chuckReachMm, type Lathe } from '../lathe/index.ts';
-import { cutInto, edgeOf, type Outside, outsides, type Part, spigotAt } from '../part/index.ts';
+import {
+  cutInto,
+  detailShape,
+  edgeOf,
+  isStraight,
+  type Outside,
+  outsides,
+  type Part,
+  spigotAt,
+} from '../part/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import { isFinished, rawEndMm, reachOf, standingMm, type Workpiece } from '../work/index.ts';
 import { usualGripMm, wantedGripMm } from './held.ts';
@@ -111,7 +120,7 @@ export function gripPlaces(piece: Workpiece, by: GripWith): readonly GripPlace[]
     const [first] = run.lengths;
     const over = diameterMm < largestMm - ROUNDING;
     largestMm = Math.max(largestMm, diameterMm);
-    if (!first || over || (finished && first.kind !== 'cylinder')) continue;
+    if (!first || over || (finished && !isStraight(first))) continue;
     const free = keptFreeMm(piece, run.lengths.at(-1)!, runs[i + 1], by.clearanceMm);
     const gripMm = finished
       ? Math.min(longestMm, Math.max(0, run.zToMm - free - zFromMm))
@@ -127,7 +136,7 @@ export function gripPlaces(piece: Workpiece, by: GripWith): readonly GripPlace[]
           ? 'jaws'
           : !dog && behind(piece, jawsMm - gripMm, by)
             ? 'spindle'
-            : finished && cutInto(part, first.id).some((d) => d.kind !== 'groove')
+            : finished && cutInto(part, first.id).some((d) => detailShape(d.kind).spoiltByJaws)
               ? 'detail'
               : undefined;
     const fit = finished && first.limits.how !== 'general';

@@ -1,4 +1,15 @@
-import { cutInto, edgeOf, insides, type Outside, outsides, type SurfaceId, surfaceName } from '../part/index.ts';
+import {
+  crossHoles,
+  cutInto,
+  edgeOf,
+  flatsOf,
+  insides,
+  isStraight,
+  type Outside,
+  outsides,
+  type SurfaceId,
+  surfaceName,
+} from '../part/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import { faceTowards, isFinished, rawEndMm, standingMm, type Workpiece } from '../work/index.ts';
 import type { Held } from './held.ts';
@@ -48,7 +59,7 @@ export function reachFromTail(piece: Workpiece, held: Held, clearanceMm: number)
     if (isFinished(piece, f.id)) {
       // finished before; it stands in the way of what lies behind it all the same
     } else if (blocked) wait(f.id, 'behindLarger');
-    else if (f.kind !== 'cylinder') wait(f.id, 'shape');
+    else if (!isStraight(f)) wait(f.id, 'shape');
     else if (f.zFromMm < held.jawsMm + Math.min(clearanceMm, 1)) wait(f.id, 'inJaws');
     else if (f.diameterMm >= standingMm(piece, f.zFromMm, f.zToMm) - ROUNDING) wait(f.id, 'asBar');
     else reachable.push(f);
@@ -63,7 +74,7 @@ export function reachFromTail(piece: Workpiece, held: Held, clearanceMm: number)
     wait(step.id, 'shape');
     for (const d of cutInto(part, step.id)) wait(d.id, 'shape');
   }
-  for (const s of part.surfaces) if (s.kind === 'hole' || s.kind === 'flat') wait(s.id, 'shape');
+  for (const { id } of [...crossHoles(part), ...flatsOf(part)]) wait(id, 'shape');
   const headFace = faceTowards(part, 'left');
   if (piece.marks.some((m) => m.kind === 'cutOff')) wait(headFace, 'cutOff');
   else if (rawEndMm(piece, 'left') > 0) wait(headFace, 'otherEnd');

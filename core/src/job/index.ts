@@ -31,5 +31,5 @@ export {
 export { belongsTo, nextSetup, type PlannedSetup, type PlannedSetups, pieceAtLast, stillWaiting } from './setups.ts';
 export { upgradeJob } from './upgrade.ts';
 export { type WaitingBlanks, waitingBlanks } from './waiting.ts';
-export type { Way, WayKind, WayReason } from './way.ts';
+export { WAY_CODES, type Way, type WayCode, type WayKind, type WayReason } from './way.ts';
 export { waysOfHolding } from './ways.ts';

@@ -14,7 +14,7 @@ import { acrossMm } from './concentric.ts';
 import { type PlannedJob, planJob } from './plan-job.ts';
 import type { Job, Shop } from './schema.ts';
 import type { PlannedSetup } from './setups.ts';
-import { AT_RISK_MIN, type Way, type WayKind, type WayReason } from './way.ts';
+import { AT_RISK_MIN, WAY_CODES, type Way, type WayKind, type WayReason } from './way.ts';
 
 /** Minutes to bring a piece true, by kind of chuck; practice of a turner used to it. */
 const TRUE_MIN: Readonly<Record<Chuck['kind'], number>> = {
@@ -106,7 +106,9 @@ function plannedWay(
   const cut = setup?.plan.operations.filter((o) => o.kind !== 'mount') ?? [];
   if (error || !setup || cut.length === 0) {
     const values = { value: error?.value ?? '', limit: error?.limit ?? '', unit: error?.unit ?? '' };
-    const why = error ? { code: error.code, minutes: 0, values } : { code: 'way.nothingReached', minutes: 0 };
+    const why: WayReason = error
+      ? { code: error.code, minutes: 0, values }
+      : { code: 'way.nothingReached', minutes: 0 };
     return { ...head, does: false, reasons: [why] };
   }
   const { plan } = setup;
@@ -157,7 +159,8 @@ function laterReasons(
   const across = acrossMm(setups, number, 1);
   const reasons: WayReason[] = [
     {
-      code: chuck ? 'way.across' : `way.across.${kind}`,
+      // a chuck of any kind runs out as it does
+      code: WAY_CODES.find((c) => c === `way.across.${kind}`) ?? 'way.across',
       ...{ minutes: 0, values: { runoutMm: chuck ? Math.max(across, runsAt(chuck)) : across } },
     },
   ];
@@ -229,7 +232,7 @@ function otherWays({ part, setups, barSizes, stockMm = 0, blank }: PlannedJob, l
     reasons: readonly WayReason[],
     tailCentre = false,
   ): Way => ({ id: kind, kind, owned, does, reasons, tailCentre, chosen: false });
-  const tell = (code: string, values?: WayReason['values']): WayReason => ({ code, minutes: 0, values });
+  const tell = (code: WayReason['code'], values?: WayReason['values']): WayReason => ({ code, minutes: 0, values });
   const arbors = (kind: 'mandrel' | 'expandingMandrel') =>
     takes(
       (holding.arbors ?? []).filter((a) => a.kind === kind),

@@ -1,14 +1,16 @@
+import { z } from 'zod';
 import { type LengthUnit, type ProblemCode, parseLength, type Rational, rational } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { type GeneralClass, generalToleranceMm } from './general.ts';
 import { holeZone, shaftZone } from './iso286.ts';
 
 /** Largest and smallest permitted size, millimetres; `how` names the way they were given. */
-export interface Limits {
-  readonly upperMm: number;
-  readonly lowerMm: number;
-  readonly how: 'plusMinus' | 'deviations' | 'sizes' | 'zone' | 'general' | 'decimals' | 'mate';
-}
+export const limitsSchema = z.strictObject({
+  upperMm: z.number(),
+  lowerMm: z.number(),
+  how: z.enum(['plusMinus', 'deviations', 'sizes', 'zone', 'general', 'decimals', 'mate']),
+});
+export type Limits = Readonly<z.infer<typeof limitsSchema>>;
 export type ParsedLimits =
   | { readonly ok: true; readonly limits: Limits }
   | { readonly ok: false; readonly code: ProblemCode; readonly value: string; readonly limit?: string };

@@ -1,6 +1,7 @@
 import type { Limits } from '../limit/index.ts';
 import type { Part } from './part.ts';
-import type { Centre, CrossHole, CutIn, Edge, Face, Flat, Inside, Outside, Spigot, Surface } from './surface.ts';
+import { type CutIn, isCutIn } from './shape/details.ts';
+import type { Centre, CrossHole, Edge, Face, Flat, Inside, Outside, Spigot, Surface } from './surface.ts';
 import { type End, faceId, opposite, PART, type SurfaceId } from './surface-id.ts';
 
 /** A part's surfaces as they are asked for, sorted once. */
@@ -35,7 +36,7 @@ function indexOf(part: Part): Index {
   for (const s of part.surfaces) {
     if (s.kind === 'face') faces.push(s);
     else if (s.kind === 'chamfer' || s.kind === 'round') put(edges, s.of, s);
-    else if (s.kind === 'groove' || s.kind === 'thread' || s.kind === 'knurl') put(cutIn, s.of, s);
+    else if (isCutIn(s)) put(cutIn, s.of, s);
     else if (s.kind === 'hole') holes.push(s);
     else if (s.kind === 'flat') flats.push(s);
     else if (s.side === 'outside') outsides.push(s as Outside);

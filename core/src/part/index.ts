@@ -49,14 +49,23 @@ export { blocks, resolveDrawing } from './resolve.ts';
 export { MOST_FEATURES } from './schema-parts.ts';
 export { evenAngles } from './shape/angles.ts';
 export { type BoreStep, isSloped } from './shape/bore.ts';
-export { DETAIL_KINDS, type Detail, emptyDetail } from './shape/details.ts';
+export { type PaperWays, type Seen, type ThinLine, withLimits } from './shape/detail.ts';
+export { type CutIn, DETAIL_KINDS, type Detail, detailShape, emptyDetail } from './shape/details.ts';
 export type { PartEnd } from './shape/end.ts';
 export type { EndView } from './shape/end-view.ts';
 export type { DrawnFlat } from './shape/flat.ts';
 export { type DrawnGroove, GROOVE_SHAPES } from './shape/groove.ts';
 export type { DrawnHole } from './shape/hole.ts';
 export type { DrawnKnurl } from './shape/knurl.ts';
-export { FEATURE_KINDS, type FeatureKind } from './shape/outside.ts';
+export {
+  diameterSign,
+  FEATURE_KINDS,
+  type FeatureKind,
+  hasOwnEnd,
+  isStraight,
+  outsideShape,
+  sizedAt,
+} from './shape/outside.ts';
 export { type DrawnThread, pitchNamed } from './shape/thread.ts';
 export { ballLengthMm, type SolvedTaper, solveTaper } from './shapes.ts';
 export { snapped } from './snap.ts';
@@ -69,19 +78,15 @@ export {
   type Centre,
   type Chamfer,
   type CrossHole,
-  type CutIn,
   type Edge,
   type Face,
   type Flat,
-  type Groove,
   type Inside,
-  type Knurl,
   type Outside,
   type RoundEdge,
   type Spigot,
   type Surface,
   type SurfaceKind,
-  type Thread,
 } from './surface.ts';
 export {
   centreId,

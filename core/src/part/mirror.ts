@@ -2,14 +2,17 @@ import type { Part } from './part.ts';
 import { mirroredDeg } from './shape/angles.ts';
 import { flat } from './shape/flat.ts';
 import { hole } from './shape/hole.ts';
-import type { Surface } from './surface.ts';
+import type { CrossHole, Flat, Surface } from './surface.ts';
 import { opposite } from './surface-id.ts';
+
+/** What lies across the axis has its own part of turning. */
+const across = { hole, flat };
+const isAcross = (s: Surface): s is CrossHole | Flat => s.kind in across;
 
 /** A surface of a part turned end for end: its place, its ends, and what it is towards. Its name stays. */
 function turned(surface: Surface, lengthMm: number): Surface {
   const s = { ...surface, zFromMm: lengthMm - surface.zToMm, zToMm: lengthMm - surface.zFromMm };
-  if (s.kind === 'hole') return hole.mirror(s, lengthMm);
-  if (s.kind === 'flat') return flat.mirror(s);
+  if (isAcross(s)) return across[s.kind].mirror(s as never, lengthMm);
   if ('towards' in s) return { ...s, towards: opposite[s.towards] };
   if (!('leftMm' in s)) return s;
   const round = { ...s, leftMm: s.rightMm, rightMm: s.leftMm };
@@ -23,7 +26,7 @@ function turned(surface: Surface, lengthMm: number): Surface {
 export function endForEnd(part: Part): Part {
   const there = part.surfaces.map((s) => turned(s, part.lengthMm));
   // the outside is told from left to right, and so is what is cut into a length; the rest stays in its order
-  const along = (s: Surface): boolean => s.side === 'outside' && s.kind !== 'hole' && s.kind !== 'flat';
+  const along = (s: Surface): boolean => s.side === 'outside' && !isAcross(s);
   return {
     ...part,
     tail: opposite[part.tail],

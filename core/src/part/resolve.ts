@@ -10,12 +10,13 @@ import type { Length, Part, Resolved } from './part.ts';
 import { type Path, Reader } from './read.ts';
 import { degrees } from './shape/angles.ts';
 import { type ReadBore, readBore } from './shape/bore.ts';
+import type { CutIn } from './shape/details.ts';
 import { readDetails } from './shape/details.ts';
 import type { ReadLength, SolvedLength } from './shape/drawn.ts';
 import { readEnd } from './shape/end.ts';
 import { readEndView } from './shape/end-view.ts';
 import { outsideShape } from './shape/outside.ts';
-import type { CutIn, Edge, Inside, Outside, Surface } from './surface.ts';
+import type { Edge, Inside, Outside, Surface } from './surface.ts';
 import { type End, edgeId, faceId, floorId, PART } from './surface-id.ts';
 
 const ENDS = ['left', 'right'] as const;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { LengthUnit } from '../quantity/index.ts';
 
 /** Most features a drawing holds; a manual turner's part has a dozen. */
 export const MOST_FEATURES = 200;
@@ -6,3 +7,5 @@ export const MOST_FEATURES = 200;
 export const shortText = z.string().max(64);
 /** Name of a thing inside one drawing. */
 export const partId = z.string().regex(/^[a-z0-9]{1,12}$/);
+/** A length with nothing typed yet. */
+export const blank = (unit: LengthUnit) => ({ text: '', unit });

@@ -1,5 +1,6 @@
 import { exactText, inUnit, rational, readTyped, type TypedLength } from '../quantity/index.ts';
 import type { Feature } from './drawing.ts';
+import { outsideShape } from './shape/outside.ts';
 import type { Outside } from './surface.ts';
 
 /** Half of a length, as exactly as it was typed: decimals where they end, else a fraction. */
@@ -17,7 +18,8 @@ function half(length: TypedLength, lengthMm: number): TypedLength {
  * @returns both halves, or undefined for shapes that have no middle to be cut at
  */
 export function splitFeature(feature: Feature, made: Outside, id: string): readonly [Feature, Feature] | undefined {
-  if (feature.kind !== 'cylinder' && feature.kind !== 'taper') return undefined;
+  const { halves, ends } = outsideShape(feature.kind);
+  if (!halves) return undefined;
   const length = half(feature.length, made.zToMm - made.zFromMm);
   const rest = feature.length.text.trim() === '' ? feature.length : length;
   const [left, right]: [Feature, Feature] = [
@@ -33,8 +35,8 @@ export function splitFeature(feature: Feature, made: Outside, id: string): reado
       details: feature.details.filter((d) => d.from === 'right'),
     },
   ];
-  if (feature.kind === 'cylinder') return [left, right];
-  // a taper's middle is a diameter of its own; the slope goes on by both diameters
+  if (!ends) return [left, right];
+  // its middle is a diameter of its own; the slope goes on by both diameters
   const middleMm = rational(Number(((made.leftMm + made.rightMm) / 2).toFixed(6)));
   const middle = {
     text: exactText(middleMm, feature.diameter.unit).replace(/ (mm|in)$/, ''),

@@ -1,19 +1,8 @@
 import type { Limits } from '../limit/index.ts';
 import type { CentreMark } from './centre.ts';
-import type { End, SurfaceId } from './surface-id.ts';
-
-/** What is common to every surface of a part. zPart, mm, as the piece lies; `zFromMm` never beyond `zToMm`. */
-interface Common {
-  readonly id: SurfaceId;
-  readonly side: 'outside' | 'inside' | 'end';
-  readonly zFromMm: number;
-  readonly zToMm: number;
-}
-/** What is cut into a round surface, or ends it. */
-interface Belongs extends Common {
-  /** id of the round surface that it belongs to; `part` at an end of the part */
-  readonly of: string;
-}
+import type { CutIn } from './shape/details.ts';
+import type { Belongs, Common } from './surface-common.ts';
+import type { End } from './surface-id.ts';
 
 /** A round surface. Diameters in mm. */
 interface RoundCommon extends Common {
@@ -90,29 +79,6 @@ export interface RoundEdge extends Belongs {
   /** in the corner of a shoulder */
   readonly inner: boolean;
 }
-/** A groove; its floor is a diameter, beyond the surface by `depthMm` on the radius. */
-export interface Groove extends Belongs {
-  readonly kind: 'groove';
-  readonly shape: 'square' | 'round' | 'vee' | 'angled';
-  readonly floorMm: number;
-  readonly depthMm: number;
-  /** of each wall of an angled groove, from square */
-  readonly wallDeg: number;
-  readonly floorLimits?: Limits;
-}
-/** A thread as drawn: how deep its thin line lies. Its own computation is elsewhere. */
-export interface Thread extends Belongs {
-  readonly kind: 'thread';
-  readonly designation: string;
-  readonly hand: 'right' | 'left';
-  /** diameter of the thin line: about the root outside, about the major inside */
-  readonly lineMm: number;
-}
-export interface Knurl extends Belongs {
-  readonly kind: 'knurl';
-  readonly pattern: 'straight' | 'crossed';
-  readonly pitchMm: number;
-}
 /** A centre hole in an end of the part. */
 export interface Centre extends Belongs, CentreMark {
   readonly kind: 'centre';
@@ -153,8 +119,6 @@ export interface Flat extends Belongs {
   readonly diameterMm: number;
 }
 
-/** What is cut into a length of the outside or of a hole. */
-export type CutIn = Groove | Thread | Knurl;
 export type Edge = Chamfer | RoundEdge;
 export type Surface = Outside | Inside | Face | Edge | CutIn | Centre | Spigot | CrossHole | Flat;
 export type SurfaceKind = Surface['kind'];

@@ -3,89 +3,33 @@ import {
   bottomOf,
   type CutIn,
   cutInto,
+  detailShape,
   type Inside,
   insides,
   lengthProfile,
   mouthOf,
   outsides,
   type Part,
+  type Seen,
+  type ThinLine,
 } from '../part/index.ts';
-import { ROUNDING } from '../quantity/index.ts';
 import { DRAWN_CLOSE_MM, halfOutline, holeOutlines } from './outline.ts';
 import type { Shape } from './picture.ts';
 
 type Point = readonly [number, number];
 type At = (zMm: number, rMm: number) => Point;
 
-/** Lines of a thread or knurl at a side of the centreline: 1 above, −1 below. */
-export function detailLines(d: CutIn, radiusMm: number, side: 1 | -1, at: At): Shape[] {
-  if (d.kind === 'groove') return [];
-  if (d.kind === 'thread')
-    return [
-      {
-        kind: 'polyline',
-        role: 'thin',
-        points: [at(d.zFromMm, (side * d.lineMm) / 2), at(d.zToMm, (side * d.lineMm) / 2)],
-      },
-      ...[d.zFromMm, d.zToMm].map(
-        (z): Shape => ({
-          kind: 'polyline',
-          role: 'thin',
-          points: [at(z, side * radiusMm), at(z, (side * d.lineMm) / 2)],
-        }),
-      ),
-    ];
-  // never more lines than stay apart on a screen
-  const step = Math.max(d.pitchMm, (d.zToMm - d.zFromMm) / 24);
-  const lines: Shape[] = [];
-  for (let z = d.zFromMm + step; z < d.zToMm - ROUNDING; z += step) {
-    const lean = d.pattern === 'crossed' ? step / 2 : 0;
-    const [foot, top] = [
-      at(Math.max(d.zFromMm, z - lean), side * radiusMm * 0.86),
-      at(Math.min(d.zToMm, z + lean), side * radiusMm),
-    ];
-    lines.push({ kind: 'polyline', role: 'thin', points: [foot, top] });
-    if (d.pattern === 'crossed')
-      lines.push({
-        kind: 'polyline',
-        role: 'thin',
-        points: [
-          at(Math.min(d.zToMm, z + lean), side * radiusMm * 0.86),
-          at(Math.max(d.zFromMm, z - lean), side * radiusMm),
-        ],
-      });
-  }
-  return lines;
-}
-
-/** Strokes that show a thread's hand, how far they lean and stand apart as shares of their height, at the most as many. */
-const HAND_LEAN = 0.22;
-const HAND_APART = 0.4;
-const HAND_STROKES = 3;
-
-/**
- * Short slanted strokes in the middle of a thread, leaning as its crests do where they are seen: the near side of an outside thread,
- * the far side of an inside one. A right-hand thread seen from outside falls to the right, a left-hand one to the left.
- * @param seen of the whole thread, of the upper half of a part that is cut open, or in a hole below the centreline
- */
-export function handStrokes(d: CutIn, radiusMm: number, seen: 'whole' | 'upper' | 'hole', at: At): Shape[] {
-  if (d.kind !== 'thread') return [];
-  const highMm = radiusMm * 0.5;
-  const middleMm = { whole: 0, upper: radiusMm / 2, hole: -radiusMm / 2 }[seen];
-  const falls = (d.hand === 'right') !== (seen === 'hole');
-  const leanMm = (falls ? -1 : 1) * highMm * HAND_LEAN;
-  const room = Math.floor((d.zToMm - d.zFromMm) / (highMm * HAND_APART));
-  const count = Math.min(HAND_STROKES, Math.max(1, room - 1));
-  const centreMm = (d.zFromMm + d.zToMm) / 2;
-  return Array.from({ length: count }, (_, i): Shape => {
-    const zMm = centreMm + (i - (count - 1) / 2) * highMm * HAND_APART;
-    return {
-      kind: 'polyline',
-      role: 'thin',
-      points: [at(zMm + leanMm / 2, middleMm + highMm / 2), at(zMm - leanMm / 2, middleMm - highMm / 2)],
-    };
-  });
-}
+const thin = (line: ThinLine, side: 1 | -1, at: At): Shape => ({
+  kind: 'polyline',
+  role: 'thin',
+  points: line.map((p) => at(p.zMm, side * p.rMm)),
+});
+/** What shows a thing cut into a length at a side of the centreline: 1 above, −1 below. */
+export const detailLines = (d: CutIn, radiusMm: number, side: 1 | -1, at: At): Shape[] =>
+  (detailShape(d.kind).lines?.(d, radiusMm) ?? []).map((line) => thin(line, side, at));
+/** Strokes across it, such as show a thread's hand. */
+export const handStrokes = (d: CutIn, radiusMm: number, seen: Seen, at: At): Shape[] =>
+  (detailShape(d.kind).strokes?.(d, radiusMm, seen) ?? []).map((line) => thin(line, 1, at));
 
 /** Threads and knurls of the outside; above the centreline, and below it too while nothing is cut open. */
 export function surfaceShapes(part: Part, at: At): Shape[] {

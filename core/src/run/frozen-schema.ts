@@ -3,11 +3,13 @@ import { speedPolicySchema } from '../cutting/index.ts';
 import { instrumentSchema } from '../gauge/index.ts';
 import { CENTRE_SPEEDS, HOLD_METHODS, setupSchema, WAITS } from '../hold/index.ts';
 import { chuckSchema, standSchema, storedLatheSchema } from '../lathe/index.ts';
+import { limitsSchema } from '../limit/index.ts';
 import { storedMaterialSchema } from '../material/index.ts';
 import {
   BORE_KINDS,
+  DETAIL_KINDS,
+  detailShape,
   GEOMETRY_KINDS,
-  GROOVE_SHAPES,
   MOST_FEATURES,
   storedDrawingSchema,
   surfaceIdSchema,
@@ -21,11 +23,7 @@ import { upgradeRun } from './upgrade/upgrade-run.ts';
 
 const number = z.number();
 const short = z.string().max(120);
-const limits = z.strictObject({
-  upperMm: number,
-  lowerMm: number,
-  how: z.enum(['plusMinus', 'deviations', 'sizes', 'zone', 'general', 'decimals', 'mate']),
-});
+const limits = limitsSchema;
 /** Every kind of surface as a run freezes it. */
 const end = z.enum(['left', 'right']);
 const common = {
@@ -63,19 +61,7 @@ const surface = z.discriminatedUnion('kind', [
     limits: limits.optional(),
   }),
   z.strictObject({ ...belongs, kind: z.literal('round'), towards: end, radiusMm: number, inner: z.boolean() }),
-  z.strictObject({
-    ...belongs,
-    ...{ kind: z.literal('groove'), shape: z.enum(GROOVE_SHAPES), floorMm: number, depthMm: number, wallDeg: number },
-    floorLimits: limits.optional(),
-  }),
-  z.strictObject({
-    ...belongs,
-    ...{ kind: z.literal('thread'), designation: short, hand: z.enum(['right', 'left']), lineMm: number },
-  }),
-  z.strictObject({
-    ...belongs,
-    ...{ kind: z.literal('knurl'), pattern: z.enum(['straight', 'crossed']), pitchMm: number },
-  }),
+  ...DETAIL_KINDS.map((kind) => z.strictObject({ ...belongs, ...detailShape(kind).own, kind: z.literal(kind) })),
   z.strictObject({
     ...belongs,
     ...{ kind: z.literal('centre'), towards: end, type: z.enum(['A', 'B', 'R']), stays: z.boolean() },

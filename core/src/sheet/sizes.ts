@@ -6,19 +6,24 @@ import {
   crossHoles,
   cutInto,
   type Drawing,
+  detailShape,
+  diameterSign,
   edgeOf,
   type Feature,
   faceId,
   type GeometryKind,
+  hasOwnEnd,
   insides,
   isSloped,
   mouthOf,
-  type Outside,
+  outsideShape,
   outsides,
+  type PaperWays,
   placeOf,
   type Resolved,
   type SurfaceId,
   surfaceName,
+  withLimits,
 } from '../part/index.ts';
 import { outerAt } from '../picture/index.ts';
 import {
@@ -74,7 +79,12 @@ function typedText({ text, unit }: TypedLength, ways: Ways): string {
 function followsText(mm: number, ways: Ways): string {
   return `(${shown(mm, ways.unit)}${ways.both ? ` [${shown(mm, otherUnit(ways.unit))}]` : ''})`;
 }
-const withLimits = (size: string, limits: string): string => (limits.trim() ? `${size} ${limits.trim()}` : size);
+/** How the kinds of what is cut in put their sizes on paper. */
+const paper = (ways: Ways): PaperWays => ({
+  typed: (size) => typedText(size, ways),
+  shown: (mm) => shown(mm, ways.unit),
+  words: ways.words,
+});
 /** Limits as typed, or, where a measured mate gave them, as deviations: what the drawing said before no longer holds. */
 function limitsText(typed: string, limits: Limits, nominalMm: number, unit: LengthUnit): string {
   if (limits.how !== 'mate') return typed;
@@ -92,27 +102,22 @@ const edgeText = (text: string): string => {
 
 type Step = Feature | BoreStep;
 
+/** Whether what covers the whole of a length stands for its diameter, as a thread does. */
+const namedWhole = (step: Step, on: { readonly zFromMm: number; readonly zToMm: number }, made: readonly CutIn[]) =>
+  made.some((d) => {
+    const typed = step.details.find((t) => t.id === d.id);
+    const whole = d.zToMm - d.zFromMm > on.zToMm - on.zFromMm - PLACE_MM;
+    return whole && typed !== undefined && detailShape(d.kind).nameOf !== undefined;
+  });
+
 /** Words for what is cut into a length, each at its place. */
 function detailLabels(step: Step, made: readonly CutIn[], inside: boolean, rMm: number, ways: Ways) {
   return made.flatMap((d): SizeLabel[] => {
     const typed = step.details.find((t) => t.id === d.id);
     if (!typed) return [];
     const zMm = (d.zFromMm + d.zToMm) / 2;
-    const label = (text: string, r = rMm): SizeLabel => ({ id: step.id, lines: [{ text }], zMm, rMm: r, inside });
-    if (typed.kind === 'thread') {
-      const hand = typed.hand === 'left' ? ` ${ways.words.leftHand}` : '';
-      const close = typed.class.trim() ? ` ${typed.class.trim()}` : '';
-      return [label(`${typed.designation.trim()}${hand}${close}`)];
-    }
-    if (typed.kind === 'knurl') return [label(`${ways.words.knurl[typed.pattern]} ${typedText(typed.pitch, ways)}`)];
-    if (d.kind !== 'groove') return [];
-    const floor = withLimits(`${typed.by === 'floor' ? 'Ø' : ''}${typedText(typed.floor, ways)}`, typed.floorLimits);
-    const wide =
-      typed.width.text.trim() === '' ? undefined : withLimits(typedText(typed.width, ways), typed.widthLimits);
-    const angle = typed.shape === 'vee' ? `${typed.angle.trim() || '60'}°` : undefined;
-    const round = typed.shape === 'round' ? `R${shown((d.zToMm - d.zFromMm) / 2, ways.unit)}` : undefined;
-    const first = angle ?? wide ?? round;
-    return [label(first ? `${first} × ${floor}` : floor, d.floorMm / 2)];
+    const { text, rMm: ownMm } = detailShape(d.kind).onPaper(typed, d, paper(ways));
+    return [{ id: step.id, lines: [{ text }], zMm, rMm: ownMm ?? rMm, inside }];
   });
 }
 
@@ -134,8 +139,8 @@ function detailLengths(
       text: typedText(text, ways),
     });
     const out: SizeAlong[] = [];
-    if (typed.kind !== 'thread' && Math.abs(near - end) > ROUNDING) out.push(along(end, near, typed.at));
-    if (typed.kind !== 'groove' && typed.length.text.trim() !== '') out.push(along(d.zFromMm, d.zToMm, typed.length));
+    if ('at' in typed && Math.abs(near - end) > ROUNDING) out.push(along(end, near, typed.at));
+    if ('length' in typed && typed.length.text.trim() !== '') out.push(along(d.zFromMm, d.zToMm, typed.length));
     return out;
   });
 }
@@ -169,20 +174,18 @@ function outsideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLa
     });
     const frames = geometryLines(f.id, drawing, resolved, ways);
     const limits = limitsText(typed.limits, f.limits, f.diameterMm, ways.unit);
-    const size = withLimits(`${f.kind === 'ball' ? 'SØ' : 'Ø'}${typedText(typed.diameter, ways)}`, limits);
+    const size = withLimits(`${diameterSign(f.kind)}${typedText(typed.diameter, ways)}`, limits);
     const labels: SizeLabel[] = [];
-    if (f.kind === 'taper' || f.kind === 'arc') {
+    if (hasOwnEnd(f.kind)) {
       const end = typed.end?.text.trim() ? `Ø${typedText(typed.end, ways)}` : `Ø${followsText(f.rightMm, ways)}`;
       labels.push(at(f.zFromMm, f.leftMm / 2, [{ text: size }, ...frames]));
-      if (f.kind === 'arc' && typed.radius)
-        labels.push(at(middle, radiusAt(f), [{ text: `R${typedText(typed.radius, ways)}` }]));
-      if (f.kind === 'taper' && typed.taper?.trim())
-        labels.push(at(middle, (f.leftMm + f.rightMm) / 4, [{ text: typed.taper.trim() }]));
+      const { radiusAtMm } = outsideShape(f.kind);
+      if (radiusAtMm && typed.radius)
+        labels.push(at(middle, radiusAtMm(f), [{ text: `R${typedText(typed.radius, ways)}` }]));
+      else if (typed.taper?.trim()) labels.push(at(middle, (f.leftMm + f.rightMm) / 4, [{ text: typed.taper.trim() }]));
       labels.push(at(f.zToMm, f.rightMm / 2, [{ text: end }]));
     } else {
-      const whole = cutInto(part, f.id).some(
-        (d) => d.kind === 'thread' && d.zToMm - d.zFromMm > f.zToMm - f.zFromMm - PLACE_MM,
-      );
+      const whole = namedWhole(typed, f, cutInto(part, f.id));
       if (!whole || frames.length > 0)
         labels.push(at(middle, f.diameterMm / 2, whole ? frames : [{ text: size }, ...frames]));
     }
@@ -205,15 +208,6 @@ function outsideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLa
   });
 }
 
-/** Height of an arc feature at its middle, for its leader. */
-function radiusAt(f: Outside): number {
-  const [a, b] = [f.leftMm / 2, f.rightMm / 2];
-  const chord = Math.hypot(f.zToMm - f.zFromMm, b - a);
-  const radius = f.kind === 'arc' ? f.radiusMm : chord;
-  const high = radius - Math.sqrt(Math.max(0, radius ** 2 - (chord / 2) ** 2));
-  return (a + b) / 2 + (f.kind === 'arc' && f.hollow ? -high : high);
-}
-
 function insideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLabel[] {
   const { part } = resolved;
   const holes = insides(part).flatMap((b): SizeLabel[] => {
@@ -224,7 +218,7 @@ function insideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLab
     const made = cutInto(part, b.id);
     const limits = limitsText(typed.limits, b.limits, mouth.diameterMm, ways.unit);
     const size = withLimits(`Ø${typedText(typed.diameter, ways)}`, limits);
-    const whole = made.some((d) => d.kind === 'thread' && d.zToMm - d.zFromMm > b.zToMm - b.zFromMm - PLACE_MM);
+    const whole = namedWhole(typed, b, made);
     const lines: LabelLine[] = [
       ...(whole ? [] : [{ text: angle ? `${size} × ${angle}` : size }]),
       ...geometryLines(b.id, drawing, resolved, ways),

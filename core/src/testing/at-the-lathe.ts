@@ -1,4 +1,5 @@
 import {
+  actOf,
   actsOf,
   adviseStep,
   type EventBody,
@@ -76,7 +77,7 @@ export class AtTheLathe {
       const { step, expected, measured } = this.advice!;
       if (step.kind === 'touchOff')
         this.touch(step.targetMm === undefined ? reachOf(this.run.piece).largestMm - 0.4 : expected!.mm);
-      else if (step.kind === 'measure' && !measured) {
+      else if (actOf(step) === 'measure' && !measured) {
         const { lastCut } = this.state;
         this.read(lastCut?.featureId === step.featureId ? lastCut!.told.comesToMm : expected!.mm);
       } else this.act();

@@ -1,10 +1,10 @@
 import type { Feed, Speed } from '../lathe/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
-import { type Cause, type Change, causes, type Evidence } from './causes.ts';
+import { type Cause, type CauseId, type Change, causes, type Evidence } from './causes.ts';
 import type { Conditions, Symptom } from './conditions.ts';
 
 export interface RankedCause {
-  readonly id: string;
+  readonly id: CauseId;
   /** 0 to 1; only for order and for a word such as "likely" */
   readonly score: number;
   readonly evidence?: Evidence;

@@ -31,8 +31,35 @@ export interface Evidence {
   readonly value: number;
   readonly limit: number;
 }
+/** Causes of trouble; each has words of its own outside core. */
+export const CAUSES = [
+  'workOverhang',
+  'toolOverhang',
+  'tooFast',
+  'feedTooFine',
+  'noseTooLarge',
+  'blunt',
+  'looseSlide',
+  'offCentre',
+  'noBreaker',
+  'feedTooFineForChip',
+  'tooSlow',
+  'dry',
+  'feedTooCoarse',
+  'tailstockOff',
+  'workSprings',
+  'barSprings',
+  'chipsInHole',
+  'poorGrip',
+  'heavyFeed',
+  'heat',
+  'tooMuchMetal',
+  'bladeNotSquare',
+] as const;
+export type CauseId = (typeof CAUSES)[number];
+
 export interface Cause {
-  readonly id: string;
+  readonly id: CauseId;
   readonly symptoms: readonly Symptom[];
   readonly changes: readonly Change[];
   /** how likely it is where nothing is known, 0 to 1 */

@@ -1,23 +1,11 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
-import { decimalTolerance, parseLimits } from '@whelk/core/limit';
-import {
-  edgeOf,
-  FEATURE_KINDS,
-  type Feature,
-  type FeatureKind,
-  lengthLimitsOf,
-  limitsOfMate,
-  outsides,
-  readEdge,
-} from '@whelk/core/part';
+import { FEATURE_KINDS, type Feature, type FeatureKind, outsideShape, outsides } from '@whelk/core/part';
 import type { FeatureEnd } from '@whelk/core/picture';
-import { formatLength, readTyped, shortLength } from '@whelk/core/quantity';
-import type { Recorder } from '@whelk/core/working';
 import { ArrowLeft, ArrowRight, Plus, Trash2 } from 'lucide-react';
-import { kindNames, limitsFrom } from '../../messages/shapes.ts';
-import { TextField } from '../../ui/number-field/TextField.tsx';
-import { Working } from '../../ui/working/Working.tsx';
+import { kindNames } from '../../messages/shapes.ts';
 import { Details } from './Details.tsx';
+import { FeatureField } from './FeatureField.tsx';
+import { endOf, type Key, ORDERS, withText } from './feature-fields.ts';
 
 interface Props {
   readonly job: Job;
@@ -36,47 +24,6 @@ interface Props {
   /** a name for something new in this drawing */
   readonly fresh: () => string;
 }
-type Length = 'diameter' | 'end' | 'radius' | 'length';
-type Key = Length | 'name' | 'limits' | 'taper' | 'lengthLimits' | 'finish' | 'faceFinish' | 'left' | 'right';
-const REST: Key[] = ['length', 'lengthLimits', 'finish', 'faceFinish', 'left', 'right'];
-/** Fields of each kind, in the order in which a drawing is read. */
-const ORDERS: Record<FeatureKind, Key[]> = {
-  cylinder: ['name', 'diameter', 'limits', ...REST],
-  taper: ['name', 'diameter', 'end', 'limits', 'taper', ...REST],
-  arc: ['name', 'diameter', 'end', 'limits', 'radius', ...REST],
-  ball: ['name', 'diameter', 'limits', 'length', 'finish'],
-};
-const isLength = (key: Key): key is Length =>
-  key === 'diameter' || key === 'length' || key === 'end' || key === 'radius';
-const LABELS: Record<Key, string> = {
-  name: 'Name',
-  diameter: 'Ø',
-  end: 'Ø right',
-  radius: 'Radius',
-  taper: 'Taper',
-  limits: 'Limits',
-  length: 'Length',
-  lengthLimits: 'its limits',
-  finish: 'Finish',
-  faceFinish: 'Finish of faces',
-  left: 'Left edge',
-  right: 'Right edge',
-};
-
-/** Sizes that belong to a face or an edge: while they are typed it stands out on the strip. */
-const endOf: Partial<Record<Key, FeatureEnd>> = { left: 'left', right: 'right', faceFinish: 'face' };
-
-function textOf(feature: Feature, key: Key): string {
-  if (isLength(key)) return feature[key]?.text ?? '';
-  if (key === 'left' || key === 'right') return feature.edges[key];
-  return feature[key] ?? '';
-}
-function withText(feature: Feature, key: Key, text: string): Feature {
-  if (isLength(key)) return { ...feature, [key]: { ...(feature[key] ?? { unit: feature.diameter.unit }), text } };
-  if (key === 'left' || key === 'right') return { ...feature, edges: { ...feature.edges, [key]: text } };
-  return { ...feature, [key]: text };
-}
-
 /** One feature's sizes. Enter: next size; Alt+arrows: the same size of the neighbour; Insert: a feature after; all by keyboard. */
 export function FeatureColumn(props: Props) {
   const { job, planned, feature, at, selected, folded, width, onSelect, onChange } = props;
@@ -108,104 +55,6 @@ export function FeatureColumn(props: Props) {
     else return;
     event.preventDefault();
   };
-  const problemOf = (key: Key) => {
-    const path = key === 'left' || key === 'right' ? ['edges', key] : [key];
-    return planned.problems.find(
-      (p) =>
-        p.path[0] === 'drawing' &&
-        p.path[1] === 'features' &&
-        p.path[2] === at &&
-        path.every((part, i) => p.path[3 + i] === part),
-    );
-  };
-  const places = unit === 'mm' ? 3 : 4;
-  // limits are shown as soon as the diameter is there, whatever its length will be
-  const limitsNow = () => {
-    const nominal = readTyped(feature.diameter);
-    if (!nominal.ok) return undefined;
-    if (job.drawing.decimals && feature.limits.trim() === '') return undefined;
-    const read = parseLimits(feature.limits, nominal.mm, unit, job.drawing.generalClass);
-    return read.ok ? read.limits : undefined;
-  };
-  const chamferAt = (end: 'left' | 'right') => {
-    const edge = edgeOf(planned.part, feature.id, end);
-    return edge?.kind === 'chamfer' ? edge : undefined;
-  };
-  const noteOf = (key: Key): string | undefined => {
-    // what was left open and follows from the rest is told
-    const solved =
-      key === 'length' ? turned && turned.zToMm - turned.zFromMm : key === 'end' ? turned?.rightMm : undefined;
-    if (solved !== undefined && textOf(feature, key).trim() === '') return `= ${shortLength(solved, unit, places)}`;
-    const limits =
-      key === 'limits'
-        ? (turned?.limits ?? limitsNow())
-        : !turned
-          ? undefined
-          : key === 'lengthLimits' && feature.lengthLimits
-            ? lengthLimitsOf(planned.part, turned.id)
-            : (key === 'left' || key === 'right') && chamferAt(key)?.limits?.how !== 'general'
-              ? chamferAt(key)?.limits
-              : undefined;
-    if (limits)
-      return `${formatLength(limits.upperMm, unit, places)} / ${formatLength(limits.lowerMm, unit, places)}${limitsFrom[limits.how] ?? ''}`;
-    return undefined;
-  };
-  const workingOf = (key: Key): ((record: Recorder) => void) | undefined => {
-    const { generalClass } = job.drawing;
-    if (key === 'limits' || key === 'lengthLimits') {
-      const of = key === 'limits' ? feature.diameter : feature.length;
-      const { decimals, mates } = job.drawing;
-      const mate = key === 'limits' && turned?.limits.how === 'mate' && mates?.find((m) => m.on === feature.id);
-      if (mate) return (record) => void limitsOfMate(mate, 'outside', record);
-      if (decimals && feature[key].trim() === '') return (record) => void decimalTolerance(of.text, decimals, record);
-      return (record) => {
-        const nominal = readTyped(of);
-        if (nominal.ok) parseLimits(feature[key], nominal.mm, of.unit, generalClass, record);
-      };
-    }
-    if ((key === 'left' || key === 'right') && chamferAt(key))
-      return (record) =>
-        void readEdge(feature.edges[key], feature.length.unit, generalClass, record, job.drawing.decimals);
-    return undefined;
-  };
-  const field = (key: Key) => (
-    <div key={key} className="relative">
-      <TextField
-        label={
-          isLength(key)
-            ? `${key === 'diameter' && feature.kind !== 'cylinder' && feature.kind !== 'ball' ? 'Ø left' : LABELS[key]}, ${unit}`
-            : LABELS[key]
-        }
-        value={textOf(feature, key)}
-        problem={problemOf(key)}
-        note={noteOf(key)}
-        inline
-        after={workingOf(key) && <Working of={`${LABELS[key]}, ${number}`} tell={workingOf(key)!} />}
-        hint={
-          key === 'limits' || key === 'lengthLimits'
-            ? 'general'
-            : key === 'finish' || key === 'faceFinish'
-              ? 'Ra 3.2'
-              : key === 'left' || key === 'right'
-                ? 'broken'
-                : key === 'taper'
-                  ? '1:20, 5°'
-                  : key === 'length' && feature.kind !== 'arc'
-                    ? feature.kind === 'cylinder'
-                      ? 'from the rest'
-                      : 'follows'
-                    : key === 'end' && feature.kind === 'taper'
-                      ? 'follows'
-                      : undefined
-        }
-        data={`${feature.id}-${key}`}
-        inputClass="input-sm h-8 text-base"
-        onFocus={() => onSelect(feature.id, endOf[key])}
-        onKeyDown={keys(key)}
-        onChange={(text) => onChange(at, withText(feature, key, text), `${feature.id}-${key}`)}
-      />
-    </div>
-  );
   const acts = [
     { label: 'Move towards the headstock', icon: ArrowLeft, act: () => props.onMove(at, -1), off: at === 0 },
     {
@@ -248,7 +97,18 @@ export function FeatureColumn(props: Props) {
           ))}
         </select>
       </label>
-      <div className="flex flex-col gap-0.5">{order.map(field)}</div>
+      <div className="flex flex-col gap-0.5">
+        {order.map((key) => (
+          <FeatureField
+            key={key}
+            field={key}
+            {...{ job, planned, feature, at, turned, number }}
+            onFocus={() => onSelect(feature.id, endOf[key])}
+            onKeyDown={keys(key)}
+            onChange={(text) => onChange(at, withText(feature, key, text), `${feature.id}-${key}`)}
+          />
+        ))}
+      </div>
       {feature.kind === 'arc' && (
         <label className="flex min-h-8 cursor-pointer items-center gap-2 text-[0.82rem]">
           <input
@@ -260,7 +120,7 @@ export function FeatureColumn(props: Props) {
           curved into the metal
         </label>
       )}
-      {feature.kind === 'cylinder' && (on || feature.details.length > 0) && (
+      {outsideShape(feature.kind).takesDetails && (on || feature.details.length > 0) && (
         <Details
           owner={feature.id}
           details={feature.details}

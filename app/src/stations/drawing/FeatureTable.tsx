@@ -6,12 +6,15 @@ import {
   FEATURE_KINDS,
   type Feature,
   type FeatureKind,
+  hasOwnEnd,
+  isSloped,
   outsides,
 } from '@whelk/core/part';
 import type { FeatureEnd } from '@whelk/core/picture';
 import { shortLength } from '@whelk/core/quantity';
+import { cutInWords } from '../../messages/detail/kinds.ts';
 import { wordProblem } from '../../messages/problems.ts';
-import { boreNames, cutInWords, kindNames } from '../../messages/shapes.ts';
+import { boreNames, kindNames } from '../../messages/shapes.ts';
 import { useUnit } from '../../ui/unit.ts';
 
 interface Props {
@@ -148,7 +151,7 @@ export function FeatureTable({ job, planned, selected, onSelect, onFeature, onBo
                   (limits) => put({ limits }, 'limits'),
                   'general',
                 )}
-                {f.kind === 'taper' || f.kind === 'arc' ? (
+                {hasOwnEnd(f.kind) ? (
                   cell(
                     of('Right diameter'),
                     f.end?.text ?? '',
@@ -209,7 +212,7 @@ export function FeatureTable({ job, planned, selected, onSelect, onFeature, onBo
               const put = (change: Partial<BoreStep>, key: string) =>
                 onBores(side, drawing.bores[side].with(i, { ...b, ...change }), `${b.id}-${key}`);
               const of = (key: string) => `${key} of hole ${i + 1} ${b.name}`.trim();
-              const sloped = b.kind === 'countersunk' || b.kind === 'taper';
+              const sloped = isSloped(b.kind);
               return (
                 <tr key={b.id} className={b.id === selected ? 'score-open' : ''}>
                   <th scope="row">

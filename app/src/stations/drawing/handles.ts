@@ -1,4 +1,4 @@
-import { type Drawing, type Feature, outsides, type Part, snapped } from '@whelk/core/part';
+import { type Drawing, type Feature, outsides, type Part, sizedAt, snapped } from '@whelk/core/part';
 import { type LengthUnit, readTyped, type TypedLength } from '@whelk/core/quantity';
 import type { Handle } from '../../ui/strip/StripHandles.tsx';
 
@@ -49,14 +49,11 @@ export function handlesOf(
       others.map((f) => f.length),
     ),
   };
+  const sized = sizedAt(turned);
   const across: Handle = {
     ...{ key: `${feature.id}-diameter`, label: `Diameter of ${name}, ${feature.diameter.unit}`, way: 'across' },
     unit: feature.diameter.unit,
-    ...{
-      zMm: turned.kind === 'cylinder' || turned.kind === 'ball' ? (turned.zFromMm + turned.zToMm) / 2 : turned.zFromMm,
-    },
-    ...{ rMm: (turned.kind === 'cylinder' || turned.kind === 'ball' ? turned.diameterMm : turned.leftMm) / 2 },
-    valueMm: turned.kind === 'ball' || turned.kind === 'cylinder' ? turned.diameterMm : turned.leftMm,
+    ...{ zMm: sized.zMm, rMm: sized.diameterMm / 2, valueMm: sized.diameterMm },
     onMove: put(
       'diameter',
       others.map((f) => f.diameter),

@@ -8,7 +8,7 @@ import {
   type Station,
 } from '@whelk/core/job';
 import type { BoreStep, Feature } from '@whelk/core/part';
-import { insides, outsides } from '@whelk/core/part';
+import { detailShape, diameterSign, hasOwnEnd, insides, outsides } from '@whelk/core/part';
 import { type FeatureEnd, type StripView, stripPicture } from '@whelk/core/picture';
 import { drawingDecimals, shortLength } from '@whelk/core/quantity';
 import { Redo2, Undo2, ZoomIn } from 'lucide-react';
@@ -314,14 +314,10 @@ function describe(planned: PlannedJob, unit: 'mm' | 'in'): string {
 /** A size as the drawing labels it: both ends where they differ, a ball by its sphere, threads by their names. */
 function labelOf(feature: Feature | BoreStep | undefined, toMate: boolean): string {
   if (!feature) return '';
-  const thread = feature.details.find((d) => d.kind === 'thread');
-  if (thread?.kind === 'thread' && thread.designation.trim())
-    return `${thread.designation.trim()}${thread.hand === 'left' ? ' LH' : ''}`;
+  const named = feature.details.map((d) => detailShape(d.kind).nameOf?.(d) ?? '').find(Boolean);
+  if (named) return named;
   const limits = toMate ? ' to its mate' : feature.limits.trim() ? ` ${feature.limits.trim()}` : '';
-  const end =
-    feature.kind === 'taper' || feature.kind === 'arc' || feature.kind === 'countersunk'
-      ? feature.end?.text.trim()
-      : '';
+  const end = hasOwnEnd(feature.kind) || feature.kind === 'countersunk' ? feature.end?.text.trim() : '';
   const to = end && end !== feature.diameter.text.trim() ? `–${end}` : '';
-  return `${feature.kind === 'ball' ? 'S' : ''}Ø${feature.diameter.text.trim()}${to}${limits}`;
+  return `${diameterSign(feature.kind)}${feature.diameter.text.trim()}${to}${limits}`;
 }

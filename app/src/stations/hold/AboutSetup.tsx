@@ -1,4 +1,5 @@
 import { freezeJob, type Job, type PlannedJob, type PlannedSetup } from '@whelk/core/job';
+import { kindOf } from '@whelk/core/route';
 import { type LockChange, locksThrough } from '@whelk/core/run';
 import { operationName } from '../../desks/operation/kinds.ts';
 import { inUnit } from '../../messages/in-unit.ts';
@@ -30,7 +31,7 @@ export default function AboutSetup({
   const { tail } = setup.setup;
   const frozen = freezeJob(job, planned, setup.number);
   const locks = frozen ? locksThrough(frozen) : [];
-  const faced = operations.find((o) => o.kind === 'face');
+  const faced = operations.some((o) => kindOf(o.kind).makes === 'overall');
   const centre = operations.find((o) => o.kind === 'centre');
   const rows: [string, string][] = [
     [

@@ -1,7 +1,7 @@
 import { heldBy, type Setup } from '@whelk/core/hold';
 import { planJob, stationOf, type Way } from '@whelk/core/job';
 import { chuckOf } from '@whelk/core/lathe';
-import { bentLineOf } from '@whelk/core/route';
+import { bentLineOf, kindOf } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { heldText, whyMethodText } from '../../messages/words.ts';
@@ -62,7 +62,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
     const line = bentLineOf(piece, plan.held, means.material.modulusGPa, cut);
     const awayMm = Math.max(...line.points.map((p) => Math.abs(p.awayMm)));
     // less than the last figure shows is nothing to look at
-    return awayMm < 0.0005 ? undefined : { ...line, awayMm, inRoughing: worst.kind === 'rough' };
+    return awayMm < 0.0005 ? undefined : { ...line, awayMm, inRoughing: kindOf(worst.kind).act === 'rough' };
   }, [shown, plan]);
   const ofThis = planned.problems.filter(
     (p) =>

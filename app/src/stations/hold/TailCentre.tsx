@@ -1,5 +1,6 @@
 import type { Job, PlannedSetup } from '@whelk/core/job';
 import { outsides } from '@whelk/core/part';
+import { kindOf } from '@whelk/core/route';
 import { rawEndMm, reachOf } from '@whelk/core/work';
 import { CentreDesk } from '../../desks/centres/CentreDesk.tsx';
 import { Easing } from '../../desks/centres/Easing.tsx';
@@ -9,7 +10,7 @@ import { inUnit } from '../../messages/in-unit.ts';
 export default function TailCentre({ job, setup }: { job: Job; setup: PlannedSetup }) {
   const { plan, means, piece } = setup;
   const stockMm = reachOf(piece).largestMm;
-  const rough = plan.operations.filter((o) => o.kind === 'rough' && o.loads && o.setting);
+  const rough = plan.operations.filter((o) => kindOf(o.kind).act === 'rough' && o.loads && o.setting);
   const powerKw = Math.max(0, ...rough.map((o) => o.loads!.powerKw));
   const minutes = rough.reduce((sum, o) => sum + o.passes.reduce((m, p) => m + p.minutes, 0), 0);
   // what the route chose its centre drill by

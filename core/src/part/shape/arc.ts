@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { type TypedLength, typedLengthSchema } from '../../quantity/index.ts';
+import { blank } from '../schema-parts.ts';
 import { arcLengthFits } from '../shapes.ts';
 import type { Arc, Outside } from '../surface.ts';
-import { blank, type OutsideShape } from './drawn.ts';
+import type { OutsideShape } from './drawn.ts';
 
 export const arcFields = {
   /** its radius */
@@ -18,6 +19,7 @@ interface Own {
 
 /** An arc between two diameters. */
 export const arc: OutsideShape<Own> = {
+  ends: true,
   readOwn(drawn, at, reader) {
     return {
       end: reader.size(drawn.end ?? blank(drawn.diameter.unit), at('end')),
@@ -38,6 +40,13 @@ export const arc: OutsideShape<Own> = {
       ...{ limit: fault.limitMm, unit: 'mm' },
     });
     return { ...common, kind: 'taper', ...shape };
+  },
+  radiusAtMm(s) {
+    const { radiusMm, hollow } = s as Outside & Arc;
+    const [a, b] = [s.leftMm / 2, s.rightMm / 2];
+    const chord = Math.hypot(s.zToMm - s.zFromMm, b - a);
+    const high = radiusMm - Math.sqrt(Math.max(0, radiusMm ** 2 - (chord / 2) ** 2));
+    return (a + b) / 2 + (hollow ? -high : high);
   },
   outline(s) {
     const { radiusMm, hollow } = s as Outside & Arc;

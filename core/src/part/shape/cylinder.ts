@@ -6,6 +6,7 @@ export const cylinder: OutsideShape = {
     const mm = read.diameter.valueOf();
     return { ...common, kind: 'cylinder', diameterMm: mm, leftMm: mm, rightMm: mm };
   },
+  halves: true,
   takesDetails: true,
   takesRounds: true,
   outline: (s) => [

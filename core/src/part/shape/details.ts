@@ -2,22 +2,28 @@ import { z } from 'zod';
 import type { Corner } from '../../contour/index.ts';
 import { ROUNDING } from '../../quantity/index.ts';
 import type { Path, Reader } from '../read.ts';
-import type { CutIn, Groove } from '../surface.ts';
 import type { CutOn, DetailShape } from './detail.ts';
-import { groove, grooveSchema } from './groove.ts';
-import { knurl, knurlSchema } from './knurl.ts';
-import { thread, threadSchema } from './thread.ts';
+import { type Groove, groove, grooveSchema } from './groove.ts';
+import { type Knurl, knurl, knurlSchema } from './knurl.ts';
+import { type Thread, thread, threadSchema } from './thread.ts';
 
 const shapes = { groove, thread, knurl };
+const schemas = [grooveSchema, threadSchema, knurlSchema] as const;
 /** Kinds of what is cut into a length. */
-export const DETAIL_KINDS = ['groove', 'thread', 'knurl'] as const satisfies readonly (keyof typeof shapes)[];
-export const detailSchema = z.discriminatedUnion('kind', [grooveSchema, threadSchema, knurlSchema]);
+export const DETAIL_KINDS = Object.keys(shapes) as readonly (keyof typeof shapes)[];
+export const detailSchema = z.discriminatedUnion('kind', schemas);
 export type Detail = z.infer<typeof detailSchema>;
-const shapeOf = (kind: Detail['kind']) => shapes[kind] as unknown as DetailShape<Detail, CutIn>;
+/** What is cut into a length of the outside or of a hole. */
+export type CutIn = Groove | Thread | Knurl;
+
+/** All that is known of a kind; that a detail and its kind belong together the compiler cannot follow. */
+export const detailShape = (kind: Detail['kind']) => shapes[kind] as unknown as DetailShape<Detail, CutIn>;
+/** Whether a surface is one that is cut into a length. */
+export const isCutIn = (surface: { readonly kind: string }): surface is CutIn => surface.kind in shapes;
 
 /** A detail with nothing typed yet. */
 export const emptyDetail = (id: string, kind: Detail['kind'], unit: 'mm' | 'in'): Detail =>
-  shapeOf(kind).empty(id, unit);
+  detailShape(kind).empty(id, unit);
 
 /** Reads what is cut into one length; what cannot be read is left out, its problems say so. */
 export function readDetails(
@@ -27,7 +33,7 @@ export function readDetails(
   reader: Reader,
 ): readonly CutIn[] {
   const made = details.flatMap((d, i): CutIn[] => {
-    const read = shapeOf(d.kind).read(d, on, (...rest) => at('details', i, ...rest), reader);
+    const read = detailShape(d.kind).read(d, on, (...rest) => at('details', i, ...rest), reader);
     return read ? [read] : [];
   });
   const cut = changing(made);
@@ -39,9 +45,9 @@ export function readDetails(
 
 /** Those that change the outline, from left to right. */
 const changing = (made: readonly CutIn[]): readonly CutIn[] =>
-  made.filter((d) => shapeOf(d.kind).outline).toSorted((a, b) => a.zFromMm - b.zFromMm);
+  made.filter((d) => detailShape(d.kind).outline).toSorted((a, b) => a.zFromMm - b.zFromMm);
 
 /** Corners of all that is cut into a straight length, from left to right, each by itself. @param surfaceMm radius of the length */
 export function detailCorners(made: readonly CutIn[], surfaceMm: number, out: 1 | -1): readonly (readonly Corner[])[] {
-  return changing(made).map((d) => shapeOf(d.kind).outline!(d as Groove, surfaceMm, out));
+  return changing(made).map((d) => detailShape(d.kind).outline!(d, surfaceMm, out));
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Corner } from '../../contour/index.ts';
-import { type LengthUnit, type Problem, type Rational, rational, typedLengthSchema } from '../../quantity/index.ts';
+import { type Problem, type Rational, rational, typedLengthSchema } from '../../quantity/index.ts';
 import type { Path, Reader } from '../read.ts';
 import { partId, shortText } from '../schema-parts.ts';
 import type { Outside } from '../surface.ts';
@@ -58,6 +58,14 @@ export interface OutsideShape<Own = unknown> {
   ): Outside;
   /** a surface that ends where its neighbours meet it */
   meets?(surface: Outside, leftMm: number, rightMm: number): Outside;
+  /** whether its right end has a diameter of its own */
+  readonly ends?: true;
+  /** what stands before the sign of its diameter */
+  readonly sign?: 'S';
+  /** how high a drawing points at its curve, as a radius; where it is given by one */
+  readonly radiusAtMm?: (surface: Outside) => number;
+  /** halved it is two of its kind; a middle diameter is the end of one and the beginning of the other */
+  readonly halves?: true;
   /** whether grooves, threads and knurls can be cut into it, and its edges rounded */
   readonly takesDetails?: true;
   readonly takesRounds?: true;
@@ -67,4 +75,3 @@ export interface OutsideShape<Own = unknown> {
 
 /** A number that a formula gave, as exactly as sizes are told. */
 export const exact = (mm: number): Rational => rational(Number(mm.toFixed(9)));
-export const blank = (unit: LengthUnit) => ({ text: '', unit });

@@ -1,10 +1,9 @@
 import { z } from 'zod';
 import type { Corner } from '../../contour/index.ts';
+import { limitsSchema } from '../../limit/index.ts';
 import { ROUNDING, radians, typedLengthSchema } from '../../quantity/index.ts';
-import { shortText } from '../schema-parts.ts';
-import type { Groove } from '../surface.ts';
-import { belonging, type DetailShape, detailFields, within } from './detail.ts';
-import { blank } from './drawn.ts';
+import { blank, shortText } from '../schema-parts.ts';
+import { belonging, type CutOf, type DetailShape, detailFields, within, withLimits } from './detail.ts';
 
 /** Cross-sections of grooves; an undercut is one that ends at a shoulder. */
 export const GROOVE_SHAPES = ['square', 'round', 'vee', 'angled'] as const;
@@ -25,6 +24,15 @@ export const grooveSchema = z.strictObject({
   angle: z.string().max(16),
 });
 export type DrawnGroove = z.infer<typeof grooveSchema>;
+/** Its floor is a diameter, beyond the surface by the depth on the radius; the lean of each wall of an angled one, from square. */
+const own = {
+  shape: z.enum(GROOVE_SHAPES),
+  floorMm: z.number(),
+  depthMm: z.number(),
+  wallDeg: z.number(),
+  floorLimits: limitsSchema.optional(),
+};
+export type Groove = CutOf<'groove', typeof own>;
 
 const angleOf = (text: string, usual: number): number | undefined => {
   if (text.trim() === '') return usual;
@@ -35,6 +43,9 @@ const angleOf = (text: string, usual: number): number | undefined => {
 /** A groove: square, round, V or with leaning walls. Places are from that length's left or right end to its near edge. */
 export const groove: DetailShape<DrawnGroove, Groove> = {
   schema: grooveSchema,
+  own,
+  inHoles: true,
+  spoiltByJaws: false,
   empty: (id, unit) => ({
     ...{ id, kind: 'groove', shape: 'square', from: 'right', at: blank(unit), width: blank(unit), by: 'floor' },
     ...{ floor: blank(unit), floorLimits: '', widthLimits: '', angle: '' },
@@ -87,5 +98,13 @@ export const groove: DetailShape<DrawnGroove, Groove> = {
     if (g.shape === 'vee') return [corner(from, r), corner((from + to) / 2, f), corner(to, r)];
     const lean = g.shape === 'angled' ? g.depthMm * Math.tan(radians(g.wallDeg)) : 0;
     return [corner(from, r), corner(from + lean, f), corner(to - lean, f), corner(to, r)];
+  },
+  onPaper(d, made, { typed, shown }) {
+    const floor = withLimits(`${d.by === 'floor' ? 'Ø' : ''}${typed(d.floor)}`, d.floorLimits);
+    const wide = d.width.text.trim() === '' ? undefined : withLimits(typed(d.width), d.widthLimits);
+    const angle = d.shape === 'vee' ? `${d.angle.trim() || '60'}°` : undefined;
+    const round = d.shape === 'round' ? `R${shown((made.zToMm - made.zFromMm) / 2)}` : undefined;
+    const first = angle ?? wide ?? round;
+    return { text: first ? `${first} × ${floor}` : floor, rMm: made.floorMm / 2 };
   },
 };

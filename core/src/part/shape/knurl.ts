@@ -1,8 +1,16 @@
 import { z } from 'zod';
-import { parseLength, typedLengthSchema } from '../../quantity/index.ts';
-import type { Knurl } from '../surface.ts';
-import { belonging, type DetailShape, detailFields, placeFields, spanOf, within } from './detail.ts';
-import { blank } from './drawn.ts';
+import { parseLength, ROUNDING, typedLengthSchema } from '../../quantity/index.ts';
+import { blank } from '../schema-parts.ts';
+import {
+  belonging,
+  type CutOf,
+  type DetailShape,
+  detailFields,
+  placeFields,
+  spanOf,
+  type ThinLine,
+  within,
+} from './detail.ts';
 
 export const knurlSchema = z.strictObject({
   ...detailFields,
@@ -12,10 +20,19 @@ export const knurlSchema = z.strictObject({
   ...placeFields,
 });
 export type DrawnKnurl = z.infer<typeof knurlSchema>;
+const own = { pattern: z.enum(['straight', 'crossed']), pitchMm: z.number() };
+export type Knurl = CutOf<'knurl', typeof own>;
+
+/** Its lines begin so deep below the surface, as a share of the radius; never more of them than stay apart on a screen. */
+const FOOT_SHARE = 0.86;
+const MOST_LINES = 24;
 
 /** A knurl over a length, or over a part of it. */
 export const knurl: DetailShape<DrawnKnurl, Knurl> = {
   schema: knurlSchema,
+  own,
+  inHoles: false,
+  spoiltByJaws: true,
   empty: (id, unit) => ({
     ...{
       id,
@@ -40,4 +57,20 @@ export const knurl: DetailShape<DrawnKnurl, Knurl> = {
       ...{ kind: 'knurl', pattern: d.pattern, ...span, pitchMm: pitch.ok ? pitch.mm.valueOf() : 1 },
     };
   },
+  lines({ pattern, pitchMm, zFromMm, zToMm }, surfaceMm): ThinLine[] {
+    const step = Math.max(pitchMm, (zToMm - zFromMm) / MOST_LINES);
+    const lean = pattern === 'crossed' ? step / 2 : 0;
+    const lines: ThinLine[] = [];
+    for (let z = zFromMm + step; z < zToMm - ROUNDING; z += step) {
+      const [before, after] = [Math.max(zFromMm, z - lean), Math.min(zToMm, z + lean)];
+      const line = (foot: number, top: number): ThinLine => [
+        { zMm: foot, rMm: surfaceMm * FOOT_SHARE },
+        { zMm: top, rMm: surfaceMm },
+      ];
+      lines.push(line(before, after));
+      if (pattern === 'crossed') lines.push(line(after, before));
+    }
+    return lines;
+  },
+  onPaper: (d, _, { typed, words }) => ({ text: `${words.knurl[d.pattern]} ${typed(d.pitch)}` }),
 };

@@ -8,11 +8,24 @@ import { taper } from './taper.ts';
 
 const shapes = { cylinder, taper, arc, ball };
 /** Shapes of the outside along Z; a ball takes as much length as its neighbours leave it. */
-export const FEATURE_KINDS = ['cylinder', 'taper', 'arc', 'ball'] as const satisfies readonly (keyof typeof shapes)[];
-export type FeatureKind = (typeof FEATURE_KINDS)[number];
+export type FeatureKind = keyof typeof shapes;
+export const FEATURE_KINDS = Object.keys(shapes) as readonly FeatureKind[] as readonly [FeatureKind, ...FeatureKind[]];
 
 /** All that is known of a shape of the outside. */
 export const outsideShape = (kind: FeatureKind): OutsideShape<object> => shapes[kind] as OutsideShape<object>;
 
 /** The line of a length from its left end to its right one, without edges and what is cut into it. */
 export const lineOf = (surface: Outside): readonly [Corner, ...Corner[]] => outsideShape(surface.kind).outline(surface);
+
+/** Whether a shape has a diameter of its own at its right end. */
+export const hasOwnEnd = (kind: string): boolean => kind in shapes && outsideShape(kind as FeatureKind).ends === true;
+/** Whether it is straight: of one diameter all along, so that it can be gripped, measured anywhere, and cut into. */
+export const isStraight = ({ kind }: Pick<Outside, 'kind'>): boolean => outsideShape(kind).takesDetails === true;
+/** What stands before a diameter of that shape on a drawing. */
+export const diameterSign = (kind: string): string =>
+  `${(kind in shapes && outsideShape(kind as FeatureKind).sign) || ''}Ø`;
+/** Where a drawing puts the diameter that is typed: its own left end where both ends differ, else the middle. */
+export const sizedAt = (s: Outside): { readonly zMm: number; readonly diameterMm: number } =>
+  hasOwnEnd(s.kind)
+    ? { zMm: s.zFromMm, diameterMm: s.leftMm }
+    : { zMm: (s.zFromMm + s.zToMm) / 2, diameterMm: s.diameterMm };

@@ -17,6 +17,8 @@ interface Own {
 
 /** A cone: two of its two diameters, its length and its slope give the rest. */
 export const taper: OutsideShape<Own> = {
+  ends: true,
+  halves: true,
   readOwn(drawn, at, reader) {
     let perLength: number | undefined;
     if (drawn.taper?.trim()) {

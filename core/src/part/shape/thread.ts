@@ -1,8 +1,7 @@
 import { z } from 'zod';
 import { typedLengthSchema } from '../../quantity/index.ts';
-import type { Thread } from '../surface.ts';
-import { belonging, type DetailShape, detailFields, spanOf, within } from './detail.ts';
-import { blank } from './drawn.ts';
+import { blank } from '../schema-parts.ts';
+import { belonging, type CutOf, type DetailShape, detailFields, spanOf, type ThinLine, within } from './detail.ts';
 
 export const threadSchema = z.strictObject({
   ...detailFields,
@@ -15,6 +14,14 @@ export const threadSchema = z.strictObject({
   class: z.string().max(16),
 });
 export type DrawnThread = z.infer<typeof threadSchema>;
+/** As drawn, with the diameter of its thin line: about the root outside, about the major inside. Its own computation is elsewhere. */
+const own = { designation: z.string().max(120), hand: z.enum(['right', 'left']), lineMm: z.number() };
+export type Thread = CutOf<'thread', typeof own>;
+
+/** Strokes that show a thread's hand, how far they lean and stand apart as shares of their height, at the most as many. */
+const HAND_LEAN = 0.22;
+const HAND_APART = 0.4;
+const HAND_STROKES = 3;
 
 /** Pitch in mm of a designation that names it (`M24x2`, `1/2-13`, `Tr 20x4`), for the thin line of the drawing only. */
 export function pitchNamed(designation: string): number | undefined {
@@ -27,6 +34,9 @@ export function pitchNamed(designation: string): number | undefined {
 /** A thread as it is drawn on a length: it changes nothing of the outline. */
 export const thread: DetailShape<DrawnThread, Thread> = {
   schema: threadSchema,
+  own,
+  inHoles: true,
+  spoiltByJaws: true,
   empty: (id, unit) => ({
     ...{ id, kind: 'thread', designation: '', hand: 'right', from: 'right', length: blank(unit), class: '' },
   }),
@@ -40,4 +50,40 @@ export const thread: DetailShape<DrawnThread, Thread> = {
     const lineMm = on.diameterMm + (on.inside ? 1 : -1) * 1.0825 * pitchMm;
     return { ...belonging(d.id, on), kind: 'thread', designation: d.designation, hand: d.hand, ...span, lineMm };
   },
+  lines({ zFromMm, zToMm, lineMm }, surfaceMm): ThinLine[] {
+    const r = lineMm / 2;
+    const across = (zMm: number): ThinLine => [
+      { zMm, rMm: surfaceMm },
+      { zMm, rMm: r },
+    ];
+    const along = [
+      { zMm: zFromMm, rMm: r },
+      { zMm: zToMm, rMm: r },
+    ];
+    return [along, across(zFromMm), across(zToMm)];
+  },
+  /**
+   * Slanted in the middle, leaning as its crests do where they are seen: the near side of an outside thread, the far side of an inside
+   * one. A right-hand thread seen from outside falls to the right, a left-hand one to the left.
+   */
+  strokes({ hand, zFromMm, zToMm }, surfaceMm, seen): ThinLine[] {
+    const highMm = surfaceMm * 0.5;
+    const middleMm = { whole: 0, upper: surfaceMm / 2, hole: -surfaceMm / 2 }[seen];
+    const falls = (hand === 'right') !== (seen === 'hole');
+    const leanMm = (falls ? -1 : 1) * highMm * HAND_LEAN;
+    const room = Math.floor((zToMm - zFromMm) / (highMm * HAND_APART));
+    const count = Math.min(HAND_STROKES, Math.max(1, room - 1));
+    return Array.from({ length: count }, (_, i): ThinLine => {
+      const zMm = (zFromMm + zToMm) / 2 + (i - (count - 1) / 2) * highMm * HAND_APART;
+      return [
+        { zMm: zMm + leanMm / 2, rMm: middleMm + highMm / 2 },
+        { zMm: zMm - leanMm / 2, rMm: middleMm - highMm / 2 },
+      ];
+    });
+  },
+  onPaper(d, _, { words }) {
+    const close = d.class.trim() ? ` ${d.class.trim()}` : '';
+    return { text: `${d.designation.trim()}${d.hand === 'left' ? ` ${words.leftHand}` : ''}${close}` };
+  },
+  nameOf: (d) => d.designation.trim() && `${d.designation.trim()}${d.hand === 'left' ? ' LH' : ''}`,
 };
