@@ -111,8 +111,11 @@ export const grey: Lathe = {
         maxRpm: 1500,
         forceN: 9000,
         jaws: [
-          { name: 'outside', fromMm: inch(0.125), toMm: inch(4.375) },
-          { name: 'reversed', fromMm: inch(1.5), toMm: inch(5) },
+          {
+            ...{ name: 'outside', fromMm: inch(0.125), toMm: inch(4.375) },
+            inside: { fromMm: inch(1.375), toMm: inch(4.5) },
+          },
+          { name: 'reversed', fromMm: inch(1.5), toMm: inch(5), stepMm: inch(0.375) },
         ],
         jawLengthMm: inch(1.375),
         runoutMm: inch(0.004),
@@ -242,8 +245,8 @@ export const long: Lathe = {
         maxRpm: 2500,
         forceN: 18_000,
         jaws: [
-          { name: 'outside', fromMm: 3, toMm: 150 },
-          { name: 'reversed', fromMm: 55, toMm: 180 },
+          { name: 'outside', fromMm: 3, toMm: 150, inside: { fromMm: 48, toMm: 160 } },
+          { name: 'reversed', fromMm: 55, toMm: 180, stepMm: 10 },
         ],
         jawLengthMm: 45,
         runoutMm: 0.08,

@@ -11,6 +11,10 @@ const cautions: Record<Caution, string> = {
   nearJaws: 'The cut ends near the jaws: watch the tool, throw the feed out early.',
   easeCentre: 'The work has grown warm: ease the tail centre before this cut.',
   feedOutwards: 'Lock the carriage. Feed the cross-slide outwards by hand.',
+  steadySet:
+    'Spindle stopped: bring the steady’s fingers up one after the other on a round, true place till they just touch; oil them; turn by hand.',
+  restFollows:
+    'The following rest presses on what the tool has just turned: turn a short length, stop, set its fingers, oil them. Anew for each diameter.',
   dogClear: 'Dog tight on a protected place, its tail clear of the slot’s bottom and of the tool. Turn by hand first.',
   halfCentre: 'Half-centre, or stop short of the point: the tool breaks on it. Take the ring off later.',
   smallEndFirst: 'Oil the mandrel, small end first, press it in. Cut towards the large end.',

@@ -2,6 +2,7 @@ import type { LengthUnit, Problem, ProblemCode } from '@whelk/core/quantity';
 import type { AppCode } from './app-code.ts';
 import { drawingWordings } from './drawing-problems.ts';
 import { exchangeWordings } from './exchange.ts';
+import { holdWordings } from './hold-problems.ts';
 import { inUnit } from './in-unit.ts';
 import { shopWordings } from './shop-problems.ts';
 import { plain, text, type Worded, type Wording } from './wording.ts';
@@ -12,6 +13,7 @@ export type { Worded } from './wording.ts';
 const wordings: Record<ProblemCode | AppCode, Wording> = {
   ...drawingWordings,
   ...exchangeWordings,
+  ...holdWordings,
   ...shopWordings,
   'length.empty': () => ({ what: 'Nothing is typed here.', right: 'Give a length such as 12.5, 1/2" or 30 thou.' }),
   'length.tooLong': () => ({ what: 'That is longer than any length.', right: 'Use at most 64 characters.' }),
@@ -87,94 +89,9 @@ const wordings: Record<ProblemCode | AppCode, Wording> = {
     what: `${text(p)} is not a known material.`,
     right: 'Choose one from the list of materials.',
   }),
-  'hold.noLathe': () => ({ what: 'No lathe is chosen.', right: 'Choose the lathe it will be turned on.' }),
-  'hold.longerThanLathe': (p, u) => ({
-    what: `The blank of ${u.len(p.value)} does not go between the centres, ${u.len(p.limit)}.`,
-    right: 'Choose a longer lathe.',
-  }),
-  'hold.swing': (p, u) => ({
-    what: `Ø${u.len(p.value)} does not swing over the cross-slide, Ø${u.len(p.limit)}.`,
-    right: 'Choose a larger lathe or a thinner bar.',
-  }),
-  'hold.jaws': (p, u) => ({
-    what: `The chuck grips up to Ø${u.len(p.limit)}.`,
-    right: 'Choose a thinner bar or a larger chuck.',
-  }),
-  'hold.shortGrip': (p, u) => ({
-    what: `${u.len(p.value)} is a short grip.`,
-    right: `At least ${u.len(p.limit)}: half the diameter, and ${u.len(10)}.`,
-  }),
-  'hold.longGrip': (p, u) => ({
-    what: `${u.len(p.value)} is more than the jaws are long.`,
-    right: `The jaws hold ${u.len(p.limit)}.`,
-  }),
-  'hold.nothingToGrip': () => ({
-    what: 'Nothing of the piece can be gripped so: something larger always stands in front of it.',
-    right: 'Turn it the other way round, or hold it by its hole.',
-  }),
-  'hold.thinForCentre': (p, u) => ({
-    what: `An end of Ø${u.len(p.value)} takes no centre hole.`,
-    right: `The smallest wants Ø${u.len(p.limit)}: leave the centre out and let less stand out, or turn the thin end last.`,
-  }),
-  'hold.cannotGripThere': () => ({
-    what: 'That length cannot be gripped: it is not there any more, not straight, or something larger stands before it.',
-    right: 'Choose another place, or leave it to Whelk.',
-  }),
-  'hold.notIntoSpindle': (p, u) => ({
-    what: `What lies behind the jaws is too thick for the spindle’s bore, Ø${u.len(p.value)}.`,
-    right: 'Grip another length, or turn it between centres.',
-  }),
-  'hold.hollowNoCentres': () => ({
-    what: 'A hollow end has nothing for a centre.',
-    right: 'Hold it on a mandrel, or in a chuck.',
-  }),
-  'hold.noCentreHoles': () => ({
-    what: 'Between centres, both ends want a centre hole, and not both have one by then.',
-    right: 'Face and centre each end in a holding before this one.',
-  }),
-  'hold.noDog': (p, u) => ({
-    what: `No dog of this lathe takes Ø${u.len(p.value)}.`,
-    right: 'Write one down at the lathe, or put the dog on another length.',
-  }),
-  'hold.noThroughHole': () => ({
-    what: 'The part has no hole all through to be held by.',
-    right: 'Hold it on its outside.',
-  }),
-  'hold.carriageShort': (p, u) => ({
-    what: `The carriage goes ${u.len(p.limit)}, the work wants ${u.len(p.value)} of it.`,
-    right: 'Turn it in two holdings, or choose a longer lathe.',
-  }),
-  'hold.crossSlideShort': (p, u) => ({
-    what: `From the rim to the middle are ${u.len(p.value)}, the cross-slide goes ${u.len(p.limit)}.`,
-    right: 'Set the tool over in its post half-way, or choose a larger lathe.',
-  }),
-  'hold.quillShort': (p, u) => ({
-    what: `Drilling the centre hole and drawing back wants ${u.len(p.value)} of the quill, which has ${u.len(p.limit)}.`,
-    right: 'Bring the tailstock up in two places, or choose a smaller centre hole.',
-  }),
-  'hold.longForArbor': (p, u) => ({
-    what: `${u.len(p.value)} long is too long to be carried so; for its diameter up to ${u.len(p.limit)}.`,
-    right: 'Use the tail centre, or a mandrel between centres.',
-  }),
-  'hold.noFaceplate': () => ({
-    what: 'This lathe has no faceplate.',
-    right: 'Write it down at the lathe, or hold it in a chuck.',
-  }),
-  'hold.noArbor': (p, u) => ({
-    what: `No such mandrel of the shop fits a hole of Ø${u.len(p.value)}.`,
-    right: 'Write it down at the lathe, or turn a stub arbor in place.',
-  }),
-  'hold.losesTruth': (p, u) => ({
-    what: `Held again, it can run out ${u.len(p.value)} against its datum; the drawing allows ${u.len(p.limit)}.`,
-    right: 'Turn both in one holding, hold it truer, or bring it true with the indicator.',
-  }),
   'run.setupBefore': (p) => ({
     what: `Piece ${text(p)} has not been through holding ${plain(p.limit)} yet.`,
     right: 'Cut that one first and close it.',
-  }),
-  'hold.wantsRest': (p) => ({
-    what: `The work stands out ${plain(p.value)} diameters: it wants a rest.`,
-    right: `Beyond ${plain(p.limit)} diameters a tail centre alone is not enough.`,
   }),
   'lathe.noSpeeds': () => ({ what: 'This lathe has no spindle speeds.', right: 'Give it at least one.' }),
   'lathe.noSuchPosition': (p) => ({
@@ -315,10 +232,6 @@ const wordings: Record<ProblemCode | AppCode, Wording> = {
   'mechanics.beyondEnd': (p, u) => ({
     what: 'The tool stands beyond the end of the work.',
     right: `At most ${u.len(p.limit)} from the chuck.`,
-  }),
-  'hold.noCentreSize': (p) => ({
-    what: `${plain(p.value)} mm is not a size of centre drill.`,
-    right: 'ISO 6411: 1, 1.6, 2, 2.5, 3.15, 4, 5 or 6.3.',
   }),
   'input.unknownKey': (p) => ({
     what: `${text(p)} is not a name that is known here.`,

@@ -8,6 +8,7 @@ const whyText: Record<WaitsBecause, string> = {
   shape: 'not a straight diameter',
   behindLarger: 'behind a larger diameter',
   inJaws: 'in the jaws',
+  behindRest: 'behind the steady, or under it',
   otherEnd: 'from the other end',
   asBar: 'stays as the bar is',
   otherSetup: 'left for a later holding',

@@ -11,8 +11,6 @@ export const wayNames: Record<WayKind, string> = {
   soft: 'soft jaws',
   collet: 'collet chuck',
   ...methodNames,
-  steady: 'with a steady rest',
-  followingRest: 'with a following rest',
   crossSlide: 'on the cross-slide, the tool in the spindle',
 };
 

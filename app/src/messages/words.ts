@@ -1,9 +1,9 @@
 import type { ChipLook, CutLimit, CuttingOperation, Grade, School } from '@whelk/core/cutting';
 import type { Fitness, Verdict } from '@whelk/core/gauge';
-import { type CentreSpeed, type HoldMethod, methodOf, type PROTECTIONS, type WhyHeld } from '@whelk/core/hold';
+import { type CentreSpeed, type HoldMethod, inChuck, methodOf, type PROTECTIONS, type WhyHeld } from '@whelk/core/hold';
 import type { PlannedSetup, Progress, Station } from '@whelk/core/job';
 import type { ToolMaterial } from '@whelk/core/material';
-import type { Limiter } from '@whelk/core/route';
+import type { Carried, Limiter } from '@whelk/core/route';
 
 /** The trade's words for what core answers with codes. */
 export const stationNames: Record<Station, string> = {
@@ -62,20 +62,38 @@ export const exceedText = {
 
 /** How a piece is held, with the chuck's own name. */
 export const methodText = (chuck: string, method: HoldMethod): string =>
-  method === 'chuck' ? chuck : method === 'chuckAndCentre' ? `${chuck} and tail centre` : methodNames[method];
+  method === 'chuck'
+    ? chuck
+    : method === 'chuckAndCentre'
+      ? `${chuck} and tail centre`
+      : inChuck(method)
+        ? `${chuck}, ${methodNames[method]}`
+        : methodNames[method];
 /** How a planned setup holds the piece, or was to hold it. */
 export function heldText({ chuck, setup, plan }: PlannedSetup): string {
   const wanted = methodOf(setup);
   return methodText(chuck.name, plan.held?.method ?? (wanted === 'auto' ? 'chuck' : wanted));
 }
-/** Ways of holding that do without jaws. */
+/** Ways of holding besides a chuck alone or with its tail centre. */
 export const methodNames: Record<Exclude<HoldMethod, 'chuck' | 'chuckAndCentre'>, string> = {
+  chuckAndSteady: 'with a steady rest',
+  followingRest: 'with tail centre and following rest',
+  insideJaws: 'jaws opened into the hole',
+  stepJaws: 'seated on the jaws’ step',
   betweenCentres: 'between centres, with a dog',
   mandrel: 'tapered mandrel',
   expandingMandrel: 'expanding mandrel',
   stubArbor: 'stub arbor, turned in place',
   adhesiveArbor: 'adhesive arbor',
   faceplate: 'faceplate',
+};
+/** How the work stands while an operation is done. */
+export const carriedText: Record<Carried, string> = {
+  free: 'stands free out of what grips it',
+  centre: 'runs on the tail centre',
+  steady: 'runs in the steady',
+  centreAndRest: 'runs on the tail centre, the following rest behind the tool',
+  centres: 'runs between the centres',
 };
 /** How fast a centre hole is drilled. */
 export const centreSpeedText: Record<CentreSpeed, string> = {

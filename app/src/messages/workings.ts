@@ -75,6 +75,10 @@ const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>
     title: 'Bending, chuck and tail centre',
     formula: `${n(v.forceN)} N at ${u.n(v.aMm)} of ${u.n(v.lengthMm)} ${u.mm}, E ${n(v.modulusGPa)} GPa: ${u.n(v.deflectionMm, 4)} ${u.mm}, twice that on the diameter: ${u.n(v.diameterErrorMm, 4)} ${u.mm}`,
   }),
+  'mechanics.withRest': (v, u) => ({
+    title: 'Bending, with a rest',
+    formula: `${n(v.forceN)} N at ${u.n(v.aMm)} of ${u.n(v.lengthMm)} ${u.mm}, the rest at ${u.n(v.restMm)} ${u.mm}, E ${n(v.modulusGPa)} GPa: ${u.n(v.deflectionMm, 4)} ${u.mm}, twice that on the diameter: ${u.n(v.diameterErrorMm, 4)} ${u.mm}`,
+  }),
   'mechanics.betweenCentres': (v, u) => ({
     title: 'Bending, between centres',
     formula: `${n(v.forceN)} N at ${u.n(v.aMm)} of ${u.n(v.lengthMm)} ${u.mm}, E ${n(v.modulusGPa)} GPa: ${u.n(v.deflectionMm, 4)} ${u.mm}, twice that on the diameter: ${u.n(v.diameterErrorMm, 4)} ${u.mm}`,
@@ -144,6 +148,10 @@ const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>
   'hold.facingToCentre': (v, u) => ({
     title: 'Facing up to a centre',
     formula: `mouth Ø${u.n(v.mouthMm)} + 2 × ${u.n(v.airMm)} ${u.mm} of air = Ø${u.n(v.toMm)} of Ø${u.n(v.endMm)}; ring ${u.n(v.ringMm)} ${u.mm}`,
+  }),
+  'hold.inside': (v, u) => ({
+    title: 'Jaws opened into the hole',
+    formula: `Ø${u.n(v.diameterMm)} ${u.mm}, ${u.n(v.gripMm)} ${u.mm} deep, pressed with ${n(v.forceN)} N; turning throws the jaws outwards, which holds it the better`,
   }),
   'hold.arbor': (v, u) => ({
     title: 'Held without jaws',

@@ -1,5 +1,5 @@
 import { latheGivesMmPerN, powerKwAt } from '../lathe/index.ts';
-import { deflectionMm, gripUse, jawForceShare } from '../mechanics/index.ts';
+import { deflectionMm, gripUse } from '../mechanics/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { type ChosenSpeed, chooseSpeed } from './choose-speed.ts';
@@ -7,7 +7,7 @@ import { type CorrectedSpeed, correctedSpeed } from './corrected-speed.ts';
 import { feedForRa, raUm, shallowestCutMm, thinnestChipMm } from './finish.ts';
 import { chipSize, cutForces, cutPowerKw } from './force.ts';
 import { operationRules } from './operations.ts';
-import { bendPerN, type CutSetup, type School } from './setup.ts';
+import { bendPerN, type CutSetup, forceLeft, type School } from './setup.ts';
 import { cuttingSpeedMPerMin, rpmFor } from './speed.ts';
 
 /** What a cut runs into. `power`: the motor; `torque`: what this range gives at that speed, short of the motor's power. */
@@ -94,8 +94,8 @@ export function evaluateCut(
   const powerKw = cutPowerKw(forces.cuttingN, speedMPerMin);
   const availableKw = powerKwAt(lathe, chosen.speed.setting, chosen.speed.rpm);
   record?.({ code: 'cutting.power', values: { cuttingN: forces.cuttingN, speedMPerMin, powerKw, availableKw } });
-  const { shaft, atMm, support } = hold.bending;
-  if (record) deflectionMm(shaft, Math.min(atMm, shaft.lengthMm), forces.radialN, support, record);
+  const { shaft, atMm, support, restMm } = hold.bending;
+  if (record) deflectionMm(shaft, Math.min(atMm, shaft.lengthMm), forces.radialN, support, record, restMm);
   const perN = bendPerN(setup);
   const bendMm = perN * forces.radialN;
   const gives = latheGivesMmPerN(lathe);
@@ -107,7 +107,7 @@ export function evaluateCut(
       ...{ latheBy: gives.by, springShare },
     },
   });
-  const jawForceN = hold.jawForceN * jawForceShare(chosen.speed.rpm, setup.table.mostRpm);
+  const jawForceN = hold.jawForceN * forceLeft(hold, chosen.speed.rpm, setup.table.mostRpm);
   const gripShare = gripUse(forces.cuttingN, forces.feedN, diameterMm, hold.gripDiameterMm, jawForceN, record);
   const { thicknessMm } = chipSize(geometry);
   const limits: CutLimit[] = [];

@@ -1,6 +1,6 @@
 import { powerKwAt } from '../lathe/index.ts';
 import { familyOf } from '../material/index.ts';
-import { gripUse, jawForceShare } from '../mechanics/index.ts';
+import { gripUse } from '../mechanics/index.ts';
 import { ROUNDING, radians } from '../quantity/index.ts';
 import { chooseSpeed } from './choose-speed.ts';
 import { FACTOR_CAP, PRODUCT_CAP } from './corrected-speed.ts';
@@ -8,7 +8,7 @@ import { CUT_LIMITS, type CutLimit, finishFeedMm } from './evaluate.ts';
 import { shallowestCutMm, thinnestChipMm } from './finish.ts';
 import { FEED_SHARE, RADIAL_SHARE, TOOL, WEAR } from './force.ts';
 import { operationRules } from './operations.ts';
-import { bendPerN, type CutSetup, type School } from './setup.ts';
+import { bendPerN, type CutSetup, forceLeft, type School } from './setup.ts';
 
 const bit = (limit: CutLimit): number => 1 << CUT_LIMITS.indexOf(limit);
 const BIT = Object.fromEntries(CUT_LIMITS.map((l) => [l, bit(l)])) as Readonly<Record<CutLimit, number>>;
@@ -123,7 +123,7 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
     let bits = 0;
     if ((forceN * actual) / 60_000 > availableKw) bits |= availableKw < fullKw ? BIT.torque : BIT.power;
     if (forceN * perN > hold.bendAllowedMm) bits |= BIT.bend;
-    if (forceN * gripPerN > jawForceShare(rpm, chuckRpm)) bits |= BIT.grip;
+    if (forceN * gripPerN > forceLeft(hold, rpm, chuckRpm)) bits |= BIT.grip;
     if (feedMmPerRev > coarsestMm) bits |= BIT.finish;
     if (thicknessMm < thinnestMm) bits |= BIT.thinChip;
     if (depthMm < shallowestMm) bits |= BIT.shallow;

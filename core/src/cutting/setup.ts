@@ -1,6 +1,6 @@
 import type { Feed, Lathe } from '../lathe/index.ts';
 import type { Material, ToolMaterial } from '../material/index.ts';
-import { deflectionMm, type Shaft, type Support, shaftOf } from '../mechanics/index.ts';
+import { deflectionMm, jawForceShare, type Shaft, type Support, shaftOf } from '../mechanics/index.ts';
 import type { SpeedPolicy, SpeedTable } from './choose-speed.ts';
 import type { CuttingOperation } from './operations.ts';
 
@@ -25,6 +25,8 @@ export interface Bending {
   readonly support: Support;
   /** where the tool stands, mm from where the shaft begins */
   readonly atMm: number;
+  /** where a rest carries it besides, mm from there */
+  readonly restMm?: number;
 }
 /** How the work is held while it is cut, and what it may bend. */
 export interface CutHold {
@@ -32,6 +34,8 @@ export interface CutHold {
   readonly gripDiameterMm: number;
   /** force of all jaws together, or of what presses in their place, N */
   readonly jawForceN: number;
+  /** jaws opened into a hole are not thrown off it as they turn faster */
+  readonly opened?: boolean;
   /** error of diameter that the cut may make, mm */
   readonly bendAllowedMm: number;
 }
@@ -78,7 +82,12 @@ const perNewton = new WeakMap<Bending, number>();
 export function bendPerN({ hold: { bending } }: Pick<CutSetup, 'hold'>): number {
   const known = perNewton.get(bending);
   if (known !== undefined) return known;
-  const perN = 2 * deflectionMm(bending.shaft, Math.min(bending.atMm, bending.shaft.lengthMm), 1, bending.support);
+  const { shaft, atMm, support, restMm } = bending;
+  const perN = 2 * deflectionMm(shaft, Math.min(atMm, shaft.lengthMm), 1, support, undefined, restMm);
   perNewton.set(bending, perN);
   return perN;
 }
+
+/** Share of what jaws press with at rest that is left at a speed. @param mostRpm fastest that the chuck may turn */
+export const forceLeft = ({ opened }: Pick<CutHold, 'opened'>, rpm: number, mostRpm: number): number =>
+  opened ? 1 : jawForceShare(rpm, mostRpm);

@@ -2,19 +2,22 @@ export { type CentreDepth, centreBearsN, centreDepth, type MouthRemedy, mouthRem
 export { type CentreHole, centreHole, centrePilots } from './centre-hole.ts';
 export { type CentreChoice, centreForLoad, LEAST_CENTRED_MM } from './centre-load.ts';
 export { type FacingToCentre, facingToCentre } from './facing-to-centre.ts';
+export type { HoldAnswer } from './grip/kind.ts';
 export { type GripPlace, type GripWith, gripPlaces, placeOn } from './grip-places.ts';
 export {
   FREE_DIAMETERS,
   type Held,
   heldInside,
+  inChuck,
   onTailCentre,
   REST_DIAMETERS,
+  type Rest,
   SHORTEST_GRIP_MM,
   usualGripMm,
   type WhyHeld,
   wantedGripMm,
 } from './held.ts';
-export { type HoldAnswer, heldIn } from './held-in.ts';
+export { heldIn } from './held-in.ts';
 export {
   helpedByHolding,
   type Reach,
@@ -25,6 +28,7 @@ export {
   type WaitsBecause,
   waitingWhat,
 } from './reach.ts';
+export { FOLLOWS_MM, freeFromMm, REST_WIDTH_MM } from './rest.ts';
 export { runsAt } from './runs-at.ts';
 export {
   ARBORS,
@@ -40,6 +44,8 @@ export {
   heldBy,
   holdHabitsSchema,
   type InJaws,
+  JAW_METHODS,
+  JAWS_BY,
   MOST_SETUPS,
   methodOf,
   PROTECTIONS,

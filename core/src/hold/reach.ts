@@ -13,11 +13,13 @@ import {
 import { ROUNDING } from '../quantity/index.ts';
 import { faceTowards, isFinished, rawEndMm, standingMm, type Workpiece } from '../work/index.ts';
 import type { Held } from './held.ts';
+import { freeFromMm } from './rest.ts';
 
 /** Why a surface is not cut in a setup. */
 export const WAITS = [
   'behindLarger',
   'inJaws',
+  'behindRest',
   'otherEnd',
   'asBar',
   'shape',
@@ -61,6 +63,7 @@ export function reachFromTail(piece: Workpiece, held: Held, clearanceMm: number)
     } else if (blocked) wait(f.id, 'behindLarger');
     else if (!isStraight(f)) wait(f.id, 'shape');
     else if (f.zFromMm < held.jawsMm + Math.min(clearanceMm, 1)) wait(f.id, 'inJaws');
+    else if (f.zFromMm < freeFromMm(held) + Math.min(clearanceMm, 1)) wait(f.id, 'behindRest');
     else if (f.diameterMm >= standingMm(piece, f.zFromMm, f.zToMm) - ROUNDING) wait(f.id, 'asBar');
     else reachable.push(f);
     for (const d of cutInto(part, f.id)) wait(d.id, 'shape');

@@ -2,10 +2,18 @@ import { z } from 'zod';
 import { surfaceIdSchema } from '../part/index.ts';
 import { allowancesSchema } from '../stock/index.ts';
 
-/** Ways that work is held in to be turned, as far as the route plans them: what grips it, and whether the tailstock carries it. */
-export const HOLD_METHODS = [
+/** Ways of holding work in a chuck's jaws, with what carries it besides. */
+export const JAW_METHODS = [
   'chuck',
   'chuckAndCentre',
+  'chuckAndSteady',
+  'followingRest',
+  'insideJaws',
+  'stepJaws',
+] as const;
+/** Ways that work is held in to be turned: what grips it, and what carries it besides. */
+export const HOLD_METHODS = [
+  ...JAW_METHODS,
   'betweenCentres',
   'mandrel',
   'expandingMandrel',
@@ -22,9 +30,13 @@ export type CentreSpeed = (typeof CENTRE_SPEEDS)[number];
 export const PROTECTIONS = ['none', 'strips', 'ring', 'softJaws'] as const;
 
 const protect = z.enum(PROTECTIONS).optional();
+/** How jaws take hold: round the outside, opened into a hole, or seated against their step. */
+export const JAWS_BY = ['outside', 'inside', 'step'] as const;
 /** In the jaws of a chuck, of any of its kinds. */
 const inJaws = z.strictObject({
   kind: z.literal('jaws'),
+  /** round the outside where it is not given */
+  by: z.enum(JAWS_BY).optional(),
   /** the one that is usually on where it is not given */
   chuckId: chuckId.optional(),
   /** spare stock beyond the part, or a surface of it; Whelk chooses where it is not given */
@@ -49,9 +61,10 @@ const onArbor = z.strictObject({ kind: z.enum(ARBORS) });
 export const gripSchema = z.discriminatedUnion('kind', [inJaws, betweenCentres, onArbor]);
 export type Grip = Readonly<z.infer<typeof gripSchema>>;
 export type InJaws = Extract<Grip, { kind: 'jaws' }>;
+export type BetweenCentres = Extract<Grip, { kind: 'centres' }>;
 
-/** What carries the other end: overhang and bending decide, nothing, or the tail centre. */
-export const SUPPORTS = ['auto', 'none', 'centre'] as const;
+/** What carries the work besides: overhang and bending decide, nothing, the tail centre, a steady rest, centre and following rest. */
+export const SUPPORTS = ['auto', 'none', 'centre', 'steady', 'following'] as const;
 export type SupportChoice = (typeof SUPPORTS)[number];
 
 /** How a piece is put into the lathe, and what is cut of it then; the first time as every other. Lengths in mm. */
@@ -61,6 +74,8 @@ export const setupSchema = z.strictObject({
   tail: z.enum(['left', 'right']),
   grip: gripSchema,
   support: z.enum(SUPPORTS),
+  /** how far the middle of a steady stands from the finished tail end, mm; Whelk chooses where it is not given */
+  restMm: z.number().positive().max(5000).optional(),
   /** all that can be reached, or only the end with its centre hole; all where it is not given */
   extent: z.enum(['all', 'ends']).optional(),
 });
@@ -68,11 +83,23 @@ export type Setup = Readonly<z.infer<typeof setupSchema>>;
 /** Most setups that a job may have. */
 export const MOST_SETUPS = 8;
 
+/** What each way of holding in jaws is chosen by. */
+const JAW_WAYS: Readonly<Record<(typeof JAW_METHODS)[number], Pick<Setup, 'support'> & { by?: 'inside' | 'step' }>> = {
+  chuck: { support: 'none' },
+  chuckAndCentre: { support: 'centre' },
+  chuckAndSteady: { support: 'steady' },
+  followingRest: { support: 'following' },
+  insideJaws: { support: 'none', by: 'inside' },
+  stepJaws: { support: 'none', by: 'step' },
+};
+
 /** A setup's way of holding by one word; `auto` where overhang and bending decide on the centre. */
 export function methodOf({ grip, support }: Pick<Setup, 'grip' | 'support'>): HoldMethod | 'auto' {
   if (grip.kind === 'centres') return 'betweenCentres';
   if (grip.kind !== 'jaws') return grip.kind;
-  return support === 'auto' ? 'auto' : support === 'centre' ? 'chuckAndCentre' : 'chuck';
+  if (grip.by === 'inside') return 'insideJaws';
+  if (grip.by === 'step') return 'stepJaws';
+  return JAW_METHODS.find((m) => JAW_WAYS[m].support === support && JAW_WAYS[m].by === undefined) ?? 'auto';
 }
 
 /** A setup held in another way; chuck and length of grip stay as far as they mean something there. */
@@ -80,10 +107,12 @@ export function heldBy<S extends Pick<Setup, 'grip' | 'support'>>(setup: S, meth
   const protect = setup.grip.kind === 'jaws' || setup.grip.kind === 'centres' ? setup.grip.protect : undefined;
   const between = protect ? { protect } : {};
   if (method === 'betweenCentres') return { ...setup, grip: { kind: 'centres', ...between }, support: 'centre' };
-  if (method !== 'auto' && method !== 'chuck' && method !== 'chuckAndCentre')
-    return { ...setup, grip: { kind: method }, support: method === 'mandrel' ? 'centre' : 'none' };
-  const grip = setup.grip.kind === 'jaws' ? setup.grip : ({ kind: 'jaws', mm: 0, ...between } as const);
-  return { ...setup, grip, support: method === 'auto' ? 'auto' : method === 'chuck' ? 'none' : 'centre' };
+  const way = method === 'auto' ? ({ support: 'auto' } as const) : method in JAW_WAYS && JAW_WAYS[method as 'chuck'];
+  if (!way) return { ...setup, grip: { kind: method as Arbor }, support: method === 'mandrel' ? 'centre' : 'none' };
+  const { by: _by, ...grip } =
+    setup.grip.kind === 'jaws' ? setup.grip : ({ kind: 'jaws', mm: 0, ...between } as InJaws);
+  const by = 'by' in way && way.by ? { by: way.by } : {};
+  return { ...setup, grip: { ...grip, ...by }, support: way.support };
 }
 
 /** What a shop usually leaves for holding and facing; a job takes it over when it is begun. */

@@ -41,13 +41,14 @@ export function turnedTogether(setups: readonly PlannedSetup[]): readonly Turned
     const featureIds = s.plan.operations.filter((o) => o.kind === 'finish').flatMap((o) => o.featureId ?? []);
     const { method, onId } = s.plan.held ?? {};
     if (s.number === 1) return { number: 1, featureIds, heldBy: 'bar' };
-    const heldBy = trueToHole(s)
-      ? 'hole'
-      : method === 'betweenCentres'
-        ? 'centres'
-        : onId === undefined
-          ? 'face'
-          : 'length';
+    const heldBy =
+      trueToHole(s) || method === 'insideJaws'
+        ? 'hole'
+        : method === 'betweenCentres'
+          ? 'centres'
+          : onId === undefined
+            ? 'face'
+            : 'length';
     return { number: s.number, featureIds, heldBy, onId, runoutMm: runoutOf(s) };
   });
 }

@@ -60,17 +60,7 @@ export interface WayReason {
   readonly values?: Readonly<Record<string, number | string>>;
 }
 
-export type WayKind =
-  | Chuck['kind']
-  | 'betweenCentres'
-  | 'mandrel'
-  | 'expandingMandrel'
-  | 'stubArbor'
-  | 'adhesiveArbor'
-  | 'faceplate'
-  | 'steady'
-  | 'followingRest'
-  | 'crossSlide';
+export type WayKind = Chuck['kind'] | Exclude<HoldMethod, 'chuck' | 'chuckAndCentre'> | 'crossSlide';
 
 /** A way to hold this part on this lathe. */
 export interface Way {

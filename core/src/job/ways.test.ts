@@ -50,8 +50,13 @@ describe('ways of holding', () => {
   it('say why not, and put what is not owned last', () => {
     const ways = waysOfHolding(jobOf([feature(1, 24, 400)]), shopWith('25'));
     const of = (kind: string) => ways.find((w) => w.kind === kind)!;
-    expect(of('steady').does).toBe(true);
-    expect(of('followingRest').does).toBe(true);
+    // a rest is planned as any other way, and told to be wanted; none is owned here
+    expect(of('chuckAndSteady')).toMatchObject({ does: true, owned: false });
+    expect(of('chuckAndSteady').reasons.map((r) => r.code)).toContain('way.wantsSteady');
+    expect(of('followingRest')).toMatchObject({ does: true, owned: false });
+    expect(of('followingRest').reasons.map((r) => r.code)).toContain('way.slender');
+    expect(of('insideJaws')).toMatchObject({ does: false });
+    expect(of('insideJaws').reasons.map((r) => r.code)).toEqual(['hold.noHoleForJaws']);
     expect(of('mandrel').reasons.map((r) => r.code)).toEqual(['way.noThroughHole']);
     const owned = ways.map((w) => w.owned);
     expect(owned).toEqual(owned.toSorted((a, b) => Number(b) - Number(a)));

@@ -2,6 +2,8 @@ import {
   FREE_DIAMETERS,
   HOLD_METHODS,
   heldBy,
+  inChuck,
+  JAW_METHODS,
   onTailCentre,
   runsAt,
   type Setup,
@@ -68,29 +70,29 @@ export function waysOfHolding(job: Job, shop: Shop, number = 1): readonly Way[] 
       return plannedWay(job, head, tried({ ...held, grip }), number, { lathe, chuck });
     }),
   );
-  const others =
-    number === 1
-      ? otherWays(planned, lathe)
-      : HOLD_METHODS.filter((m) => m !== 'chuck' && m !== 'chuckAndCentre').map((by) => {
-          const again = tried(heldBy(now, by));
-          const lacks = again.problems.some((p) => LACKING.includes(p.code));
-          const head = {
-            id: by,
-            kind: by,
-            method: by,
-            owned: !lacks,
-            chosen: method === by,
-            tailCentre: onTailCentre(by),
-          };
-          return plannedWay(job, head, again, number);
-        });
+  const byMeans = (number === 1 ? JAW_METHODS : HOLD_METHODS).flatMap((by): Way[] => {
+    if (by === 'chuck' || by === 'chuckAndCentre') return [];
+    const again = tried(heldBy(now, by));
+    const owned = !again.problems.some((p) => LACKING.includes(p.code));
+    const head = { id: by, kind: by, method: by, owned, chosen: method === by, tailCentre: onTailCentre(by) };
+    const chuckOn = inChuck(by) ? { lathe, chuck: again.setups[number - 1]?.chuck ?? chuckOf(lathe) } : undefined;
+    return [plannedWay(job, head, again, number, chuckOn)];
+  });
+  const others = [...byMeans, ...(number === 1 ? otherWays(planned, lathe) : [])];
   const rank = (way: Way) => (way.does ? 0 : 1) + (way.owned ? 0 : 4);
   return [...inChucks, ...others].toSorted(
     (a, b) => rank(a) - rank(b) || (a.costMin ?? 1e6) - (b.costMin ?? 1e6) || a.reasons.length - b.reasons.length,
   );
 }
 /** What says that a way takes something that the shop has not got. */
-const LACKING = ['hold.noArbor', 'hold.noFaceplate', 'hold.noDog'];
+const LACKING = [
+  'hold.noRest',
+  'hold.noStep',
+  'hold.jawsInsideUnknown',
+  'hold.noArbor',
+  'hold.noFaceplate',
+  'hold.noDog',
+];
 
 /** A way as its own plan shows it. */
 function plannedWay(
@@ -116,11 +118,26 @@ function plannedWay(
   const reasons: WayReason[] = [
     { code: 'way.route', minutes: plan.minutes * count, values: { eachMin: plan.minutes, count } },
     ...(inChuck ? chuckReasons(inChuck.lathe, inChuck.chuck, plan, count) : []),
+    ...restReasons(setup, planned.part),
     ...(number === 1
       ? firstReasons(planned.part, setup, head.tailCentre, inChuck?.chuck, count)
       : laterReasons(planned, setup, head.kind, inChuck?.chuck, count)),
   ];
   return { ...head, does: true, reasons, costMin: reasons.reduce((total, r) => total + r.minutes, 0) };
+}
+
+/** Whether a rest is wanted at all: by what stands out, or by how slender the part is. */
+function restReasons({ plan: { held } }: PlannedSetup, part: Part): WayReason[] {
+  const told = (code: WayReason['code'], diameters: number): WayReason[] => [
+    { code, minutes: 0, values: { diameters: Number(diameters.toFixed(1)) } },
+  ];
+  if (held?.rest?.kind === 'steady') {
+    const out = held.overhangMm / held.onMm;
+    return told(out > STEADY_DIAMETERS ? 'way.wantsSteady' : 'way.standsWithout', out);
+  }
+  if (held?.rest?.kind !== 'following') return [];
+  const slender = part.lengthMm / Math.max(1, Math.min(...outsides(part).map((f) => f.diameterMm)));
+  return told(slender > FOLLOW_DIAMETERS ? 'way.slender' : 'way.notSlender', slender);
 }
 
 /** What speaks for and against a chuck for the bar's piece, beside its route. */
@@ -215,14 +232,11 @@ function tightestMm(part: Part, heldAgain: boolean): number | undefined {
 }
 
 /** Ways that take more than a chuck: what speaks for them, what they take, and whether that is there. */
-function otherWays({ part, setups, barSizes, stockMm = 0, blank }: PlannedJob, lathe: Lathe): Way[] {
-  const held = setups[0]?.plan.held;
+function otherWays({ part, barSizes, stockMm = 0, blank }: PlannedJob, lathe: Lathe): Way[] {
   const { holding, sizes } = lathe;
   const hollow = insides(part).length > 0;
   const hole = throughHoleMm(part);
   const lengthMm = blank?.lengthMm ?? part.lengthMm;
-  const slender = part.lengthMm / Math.max(1, Math.min(...outsides(part).map((f) => f.diameterMm)));
-  const overhang = held?.overhangDiameters ?? part.lengthMm / Math.max(1, stockMm);
   const takes = (ranges: readonly { readonly fromMm: number; readonly toMm: number }[], mm: number) =>
     ranges.some((r) => r.fromMm <= mm && mm <= r.toMm);
   const way = (
@@ -301,29 +315,6 @@ function otherWays({ part, setups, barSizes, stockMm = 0, blank }: PlannedJob, l
       large > reach
         ? [tell('way.aboveJaws', { diameterMm: large, reachMm: reach })]
         : [tell('way.jawsReach', { diameterMm: large, reachMm: reach })],
-    ),
-    way(
-      'steady',
-      takes(
-        holding.rests.filter((r) => r.kind === 'steady'),
-        stockMm,
-      ),
-      overhang > STEADY_DIAMETERS,
-      overhang > STEADY_DIAMETERS
-        ? [tell('way.wantsSteady', { diameters: Number(overhang.toFixed(1)) })]
-        : [tell('way.standsWithout', { diameters: Number(overhang.toFixed(1)) })],
-    ),
-    way(
-      'followingRest',
-      takes(
-        holding.rests.filter((r) => r.kind === 'following'),
-        stockMm,
-      ),
-      slender > FOLLOW_DIAMETERS,
-      slender > FOLLOW_DIAMETERS
-        ? [tell('way.slender', { diameters: Number(slender.toFixed(1)) })]
-        : [tell('way.notSlender', { diameters: Number(slender.toFixed(1)) })],
-      true,
     ),
     way(
       'crossSlide',

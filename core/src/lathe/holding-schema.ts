@@ -28,7 +28,15 @@ export const chuckSchema = z.strictObject({
   maxRpm: z.number().positive().max(20_000),
   forceN: z.number().positive().max(1e6),
   jaws: z
-    .array(z.strictObject({ name, ...range }))
+    .array(
+      z.strictObject({
+        ...{ name, ...range },
+        /** diameters of holes that they open into; unknown where it is not given */
+        inside: z.strictObject(range).nullable().optional(),
+        /** how high the step is that work is seated against, mm; none where it is not given */
+        stepMm: z.number().positive().max(100).nullable().optional(),
+      }),
+    )
     .min(1)
     .max(6),
   jawLengthMm: z.number().positive().max(500),

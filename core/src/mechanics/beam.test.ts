@@ -21,6 +21,16 @@ describe('deflection', () => {
   it('gives the published bar in chuck and tail centre', () => {
     expect(deflectionMm(uniform(12, 180), 20, 60, 'chuckAndCentre')).toBeCloseTo(0.000583331263532, 11);
   });
+  it('gives the published bar fixed at one end, propped by a rest, loaded at its overhanging end', () => {
+    const [restMm, outMm, forceN] = [150, 60, 80];
+    const stiff = 207_000 * secondMomentMm4(20);
+    const known = (forceN * outMm ** 2 * (3 * restMm + 4 * outMm)) / (12 * stiff);
+    expect(deflectionMm(uniform(20, 210), 210, forceN, 'chuck', undefined, restMm)).toBeCloseTo(known, 10);
+    // a rest at the very end is a centre, and the tool on the rest moves nothing
+    const atEnd = deflectionMm(uniform(20, 210), 90, forceN, 'chuck', undefined, 210);
+    expect(atEnd).toBeCloseTo(deflectionMm(uniform(20, 210), 90, forceN, 'chuckAndCentre'), 12);
+    expect(deflectionMm(uniform(20, 210), 150, forceN, 'centres', undefined, 150)).toBeCloseTo(0, 12);
+  });
   const lengths = fc.array(
     fc.record({ lengthMm: fc.integer({ min: 5, max: 90 }), diameterMm: fc.integer({ min: 6, max: 60 }) }),
     { minLength: 1, maxLength: 8 },

@@ -108,8 +108,17 @@ function centresPerN(shaft: Shaft, xMm: number, aMm: number): number {
   return (first + middle + last) / shaft.modulusMPa;
 }
 
-/** Deflection at x per newton at a, mm/N. */
-function perNewton(shaft: Shaft, xMm: number, aMm: number, support: Support): number {
+/** Deflection at x per newton at a, mm/N; a rest at a place besides pushes back with what keeps the work where it was. */
+function perNewton(shaft: Shaft, xMm: number, aMm: number, support: Support, restMm?: number): number {
+  const without = carriedPerN(shaft, xMm, aMm, support);
+  if (restMm === undefined) return without;
+  const atRest = carriedPerN(shaft, restMm, restMm, support);
+  // where the work cannot give way there is nothing to push back
+  if (atRest <= 0) return without;
+  return without - (carriedPerN(shaft, restMm, aMm, support) * carriedPerN(shaft, xMm, restMm, support)) / atRest;
+}
+
+function carriedPerN(shaft: Shaft, xMm: number, aMm: number, support: Support): number {
   if (support === 'centres') return centresPerN(shaft, xMm, aMm);
   const free = cantileverPerN(shaft, xMm, aMm);
   if (support === 'chuck') return free;
@@ -128,15 +137,24 @@ const SUPPORT_CODES = {
 /**
  * Deflection of the work at the tool under a radial force, mm; the error of diameter is twice this.
  * @param aMm distance of the tool from the chuck or the head centre, 0 to the shaft's length
- * @source Mohr's integral; with chuck and centre one redundant support. Uniform bar: F·a³/(3EI), F·a³b²(3L+b)/(12EI·L³), F·a²b²/(3EI·L)
+ * @param restMm where a rest carries the work besides
+ * @source Mohr's integral; with chuck and centre, and with a rest, one redundant support more. Uniform bar: F·a³/(3EI), F·a³b²(3L+b)/(12EI·L³), F·a²b²/(3EI·L)
  */
-export function deflectionMm(shaft: Shaft, aMm: number, forceN: number, support: Support, record?: Recorder): number {
-  const deflection = Math.max(0, perNewton(shaft, aMm, aMm, support) * forceN);
+export function deflectionMm(
+  shaft: Shaft,
+  aMm: number,
+  forceN: number,
+  support: Support,
+  record?: Recorder,
+  restMm?: number,
+): number {
+  const deflection = Math.max(0, perNewton(shaft, aMm, aMm, support, restMm) * forceN);
   record?.({
-    code: SUPPORT_CODES[support],
+    code: restMm === undefined ? SUPPORT_CODES[support] : 'mechanics.withRest',
     values: {
       forceN,
       aMm,
+      ...(restMm === undefined ? {} : { restMm }),
       lengthMm: shaft.lengthMm,
       modulusGPa: shaft.modulusMPa / 1000,
       deflectionMm: deflection,
@@ -156,6 +174,7 @@ export function bentLineMm(
   forceN: number,
   support: Support,
   placesMm: readonly number[],
+  restMm?: number,
 ): number[] {
-  return placesMm.map((x) => perNewton(shaft, x, aMm, support) * forceN);
+  return placesMm.map((x) => perNewton(shaft, x, aMm, support, restMm) * forceN);
 }

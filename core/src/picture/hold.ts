@@ -1,4 +1,4 @@
-import { type Held, heldInside, onTailCentre } from '../hold/index.ts';
+import { type Held, heldInside, inChuck, onTailCentre, REST_WIDTH_MM } from '../hold/index.ts';
 import type { Shape } from './picture.ts';
 
 type Point = [number, number];
@@ -54,10 +54,12 @@ export function holdShapes(
   const shapes: Shape[] = [];
   const headEnd = x(holding.headEndMm ?? holding.jawsMm - holding.gripMm);
   const held: Drawn = { holding, onMm, headEnd, x, y };
-  if (method === 'chuck' || method === 'chuckAndCentre') shapes.push(...jawShapes(held, stockMm));
+  if (method === 'insideJaws') shapes.push(...openedShapes(held));
+  else if (inChuck(method)) shapes.push(...jawShapes(held, stockMm));
   else if (method === 'betweenCentres') shapes.push(...dogShapes(held));
   else if (heldInside(method)) shapes.push(...arborShapes(held));
   else shapes.push(block('jaws', headEnd - PLATE, headEnd - 1, y(onMm * 0.62), y(-onMm * 0.62)));
+  if (holding.rest?.kind === 'steady') shapes.push(...steadyShapes(holding.rest, x, y));
   if (onTailCentre(method) && method !== 'mandrel') shapes.push(centreShape(x(tailMm), y(0), 1));
   return shapes;
 }
@@ -74,6 +76,32 @@ function jawShapes({ holding, onMm, x, y }: Drawn, stockMm: number): Shape[] {
     return block('jaws', body - 16, right, deep, near);
   });
   return [...jaws, block('jawGrip', body - 26, body - 14, y(tall), y(-tall))];
+}
+
+/** Jaws that reach into the hole and press outwards, the chuck's body behind the face. */
+function openedShapes({ holding, onMm, headEnd, x, y }: Drawn): Shape[] {
+  const right = x((holding.headEndMm ?? 0) + holding.gripMm);
+  const tall = onMm * 0.62;
+  const jaws = [1, -1].map((side): Shape => {
+    const far = y((side * onMm) / 2);
+    const deep = far + side * Math.max(8, Math.abs(y(0) - far) * 0.3);
+    return block('jaws', headEnd - 16, right, Math.min(deep, far), Math.max(deep, far));
+  });
+  return [...jaws, block('jawGrip', headEnd - 26, headEnd - 10, y(tall), y(-tall))];
+}
+
+/** A steady's fingers on the work, in its frame. */
+function steadyShapes(rest: { readonly zMm: number; readonly onMm: number }, x: Drawn['x'], y: Drawn['y']): Shape[] {
+  const [left, right] = [x(rest.zMm - REST_WIDTH_MM / 2), x(rest.zMm + REST_WIDTH_MM / 2)];
+  const long = Math.max(14, Math.abs(y(rest.onMm / 2) - y(0)) * 0.4);
+  return [1, -1].flatMap((side) => {
+    const at = y((side * rest.onMm) / 2);
+    const [near, far] = [at - side * long, at - side * (long + 8)];
+    return [
+      block('jaws', left + 2, right - 2, Math.min(at, near), Math.max(at, near)),
+      block('jawGrip', left - 4, right + 4, Math.min(near, far), Math.max(near, far)),
+    ];
+  });
 }
 
 /** A dog on the work with its tail in the driving plate, and the centre in the spindle. */

@@ -20,6 +20,11 @@ describe('how a holding carries the work', () => {
     expect(Object.fromEntries(HOLD_METHODS.map((m) => [m, supportOf(held(m))]))).toEqual({
       chuck: 'chuck',
       chuckAndCentre: 'chuckAndCentre',
+      // a rest carries it besides
+      chuckAndSteady: 'chuck',
+      followingRest: 'chuckAndCentre',
+      insideJaws: 'chuck',
+      stepJaws: 'chuck',
       betweenCentres: 'centres',
       mandrel: 'centres',
       expandingMandrel: 'chuck',

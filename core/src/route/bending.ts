@@ -1,5 +1,5 @@
 import type { CutHold } from '../cutting/index.ts';
-import { type Held, onTailCentre } from '../hold/index.ts';
+import { FOLLOWS_MM, type Held, onTailCentre } from '../hold/index.ts';
 import {
   type BarLength,
   bentLineMm,
@@ -18,6 +18,12 @@ const TRIED = 6;
 
 /** zPart where the work is carried at the headstock: at the jaws, on the centre, at the mandrel's end. */
 const originMm = (held: Held): number => held.supportMm ?? held.jawsMm;
+
+/** Where a rest carries the work while the tool is at a place, from where it is carried at the headstock; undefined without one. */
+function restOf(held: Held, aMm: number, lengthMm: number): number | undefined {
+  if (held.rest?.kind === 'following') return Math.min(lengthMm, aMm + FOLLOWS_MM);
+  return held.rest && held.rest.zMm - originMm(held);
+}
 
 /** How a setup carries the work. */
 export function supportOf({ method }: Pick<Held, 'method'>): Support {
@@ -78,7 +84,8 @@ export function cutHold(
 ): CutHold {
   const { aMm: atMm } = worstBendPerN(shaft, held, cut.zFromMm, cut.zToMm);
   return {
-    bending: { shaft, support: supportOf(held), atMm },
+    bending: { shaft, support: supportOf(held), atMm, restMm: restOf(held, atMm, shaft.lengthMm) },
+    opened: held.method === 'insideJaws',
     ...{ gripDiameterMm: held.onMm, jawForceN: held.forceN, bendAllowedMm: cut.bendAllowedMm },
   };
 }
@@ -90,7 +97,7 @@ export function worstBendPerN(shaft: Shaft, held: Held, zFromMm: number, zToMm: 
   for (let i = 0; i < TRIED; i++) {
     const z = zFromMm + ((zToMm - zFromMm) * i) / (TRIED - 1);
     const aMm = Math.min(shaft.lengthMm, Math.max(0, z - originMm(held)));
-    const perN = 2 * deflectionMm(shaft, aMm, 1, support);
+    const perN = 2 * deflectionMm(shaft, aMm, 1, support, undefined, restOf(held, aMm, shaft.lengthMm));
     if (perN > worst.perN) worst = { perN, aMm };
   }
   return worst;
@@ -118,6 +125,6 @@ export function bentLineOf(
   // the error of diameter is twice the bend at the tool
   const forceN = perN > 0 ? cut.bendMm / perN : 0;
   const from = originMm(held);
-  const line = bentLineMm(shaft, aMm, forceN, supportOf(held), places);
+  const line = bentLineMm(shaft, aMm, forceN, supportOf(held), places, restOf(held, aMm, shaft.lengthMm));
   return { atMm: from + aMm, points: places.map((x, i) => ({ zMm: from + x, awayMm: line[i]! })) };
 }

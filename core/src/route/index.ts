@@ -4,7 +4,9 @@ export { HANDLING_MIN, passDepths } from './fit-cut.ts';
 export { holdOfCut } from './hold-of-cut.ts';
 export { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
 export {
+  CARRIED,
   CAUTIONS,
+  type Carried,
   type Caution,
   type Limiter,
   type Loads,

@@ -1,7 +1,7 @@
 import { outerProfile } from '../contour/index.ts';
 import { speedTable, usualPolicy } from '../cutting/index.ts';
 import { fitness, measures } from '../gauge/index.ts';
-import { checkSlides, type Held, heldIn, reachFromTail, type Setup, type Waiting } from '../hold/index.ts';
+import { checkSlides, freeFromMm, type Held, heldIn, reachFromTail, type Setup, type Waiting } from '../hold/index.ts';
 import { checkLathe, feedsOf } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Means } from '../means/index.ts';
@@ -11,6 +11,7 @@ import { toolFor } from '../tool/index.ts';
 import { cutOffSpare, isFinished, lying, reachOf, standingMm, type Workpiece } from '../work/index.ts';
 import { afterOperations } from './after.ts';
 import { finishedShaft, isStepped } from './bending.ts';
+import { withCarried } from './carried.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
 import { type Level, levelOf } from './level.ts';
 import { centreHoleDepthMm, centreOperation, wantsCentreHole } from './operation/centre.ts';
@@ -110,7 +111,7 @@ function planWith(
   problems.push(...turned.problems);
   for (const feature of edgesNow(context, turned.cut))
     push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
-  const operations = weighChanges(context, wanted, recorderFor);
+  const operations = weighChanges(context, wanted, recorderFor).map((o) => withCarried(held, o));
   const slides = checkSlides(
     part,
     held,
@@ -186,7 +187,7 @@ function turnLevels(
     const corner = shoulder ? edgeOf(part, feature.id, 'left') : undefined;
     const cornerMm = corner?.kind === 'round' ? corner.radiusMm : 0;
     const runPast = runPastMm(context, left, shoulder);
-    const zFromMm = Math.max(feature.zFromMm + cornerMm - runPast, held.jawsMm + 0.5);
+    const zFromMm = Math.max(feature.zFromMm + cornerMm - runPast, freeFromMm(held) + 0.5);
     const level = levelOf(context, feature, zFromMm, shoulder, startMm, recorderFor);
     const rough = roughLevel(context, level, startMm, endMm, recorderFor);
     if (rough) wanted.push(rough);
@@ -236,7 +237,7 @@ function edgesNow({ piece, setup, held }: FitContext, cutNow: ReadonlySet<string
   const waited = (f: Outside, i: number): boolean => {
     const edge = chamferOf(piece.part, f);
     const next = lengths[i + 1];
-    const free = f.zToMm > held.jawsMm + 1 && (next === undefined || next.diameterMm < f.diameterMm);
+    const free = f.zToMm > freeFromMm(held) + 1 && (next === undefined || next.diameterMm < f.diameterMm);
     return setup.extent !== 'ends' && isFinished(piece, f.id) && !!edge && !isFinished(piece, edge.id) && free;
   };
   return lengths.filter((f, i) => chamferOf(piece.part, f) && (cutNow.has(f.id) || waited(f, i)));

@@ -15,7 +15,7 @@ import {
   surfaceIdSchema,
 } from '../part/index.ts';
 import { PLACE_MM } from '../quantity/index.ts';
-import { CAUTIONS, kindOf, OPERATION_KINDS, ownCutSchema } from '../route/index.ts';
+import { CARRIED, CAUTIONS, kindOf, OPERATION_KINDS, ownCutSchema } from '../route/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import type { Step } from './step.ts';
@@ -131,6 +131,7 @@ const anyStep = {
   fineness: z.enum(['lines', 'halfLines', 'halfLinesWithCare', 'compound']).optional(),
   leavesMm: number.positive().optional(),
   springShare: number.min(0).optional(),
+  carried: z.enum(CARRIED).optional(),
   caution: z.enum(CAUTIONS).optional(),
   minutes: number,
 };
@@ -151,6 +152,12 @@ const plan = z.looseObject({
     gripMm: number,
     headEndMm: number.optional(),
     supportMm: number.optional(),
+    rest: z
+      .discriminatedUnion('kind', [
+        z.strictObject({ kind: z.literal('steady'), zMm: number, onMm: number }),
+        z.strictObject({ kind: z.literal('following') }),
+      ])
+      .optional(),
     onId: short.optional(),
     onMm: number,
     forceN: number,

@@ -1,4 +1,4 @@
-import { onTailCentre } from '../hold/index.ts';
+import { inChuck, onTailCentre } from '../hold/index.ts';
 import { dialNumber, type Stand, type StandBesides, standOn } from '../lathe/index.ts';
 import { kindOf } from '../route/index.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -21,11 +21,10 @@ export type StandChange =
 export function standNeeded(run: FrozenRun, step: Step): StandBesides {
   const { method } = run.plan.held;
   const onCentre = onTailCentre(method);
-  const inChuck = method === 'chuck' || method === 'chuckAndCentre';
   const { turns, holds, tailstock } = kindOf(step.kind);
   if (tailstock === 'isSet')
     return {
-      ...(inChuck ? { chuckId: run.chuck.id } : {}),
+      ...(inChuck(method) ? { chuckId: run.chuck.id } : {}),
       direction: 'stopped',
       ...(onCentre ? { setOverMm: 0 } : {}),
     };

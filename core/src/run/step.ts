@@ -2,6 +2,7 @@ import type { Fineness } from '../lathe/index.ts';
 import type { Limits } from '../limit/index.ts';
 import {
   type Act,
+  type Carried,
   type Caution,
   kindOf,
   type MeasuredAfter,
@@ -38,6 +39,8 @@ export interface AnyStep {
   readonly leavesMm?: number;
   /** share of its depth by which this cut is reckoned to spring */
   readonly springShare?: number;
+  /** how the work stands meanwhile; missing in runs of earlier versions */
+  readonly carried?: Carried;
   readonly caution?: Caution;
   readonly minutes: number;
 }

@@ -71,5 +71,7 @@ export const WORKING_CODES = [
   'truing.tilt',
   'worn.centres',
   'worn.circle',
+  'hold.inside',
+  'mechanics.withRest',
 ] as const;
 export type WorkingCode = (typeof WORKING_CODES)[number];

@@ -39,6 +39,14 @@ export function cutOffText({ means, piece, cutOff }: Pick<FrozenRun, 'means' | '
     : `Saw it off ${long} from the finished end${rest}; spindle stopped, chuck locked, bed covered.`;
 }
 
+/** Where the steady stands; nothing where none does. */
+export function restText({ plan, piece, means }: FrozenRun): string {
+  const { rest } = plan.held;
+  if (rest?.kind !== 'steady') return '';
+  const { unit } = means.lathe;
+  return `The steady stands ${byRule(piece.part.lengthMm - rest.zMm, unit)} ${unit} from the finished end, on Ø${measure(rest.onMm, unit, unit === 'mm' ? 1 : 3)} ${unit}.`;
+}
+
 /** How a piece is put in: what goes where, and what between. */
 export function putInText(frozen: FrozenRun): string {
   const { setup, cutOff } = frozen;
@@ -54,6 +62,10 @@ export function putInText(frozen: FrozenRun): string {
   const ways: Record<typeof method, string> = {
     chuck: `Grip ${on}, ${size}, ${byRule(held.gripMm, unit)} ${unit} long. Bring it true.`,
     chuckAndCentre: `Grip ${on}, ${size}, ${byRule(held.gripMm, unit)} ${unit} long. Bring it true, then bring up the centre.`,
+    chuckAndSteady: `Grip ${on}, ${size}, ${byRule(held.gripMm, unit)} ${unit} long. Bring it true. ${restText(frozen)}`,
+    followingRest: `Grip ${on}, ${size}, ${byRule(held.gripMm, unit)} ${unit} long. Bring it true, bring up the centre; mount the following rest on the carriage.`,
+    insideJaws: `Open the jaws into the hole, ${size}, ${byRule(held.gripMm, unit)} ${unit} deep, its face against the jaws.`,
+    stepJaws: `Seat the face against the jaws’ step, tap it home, grip ${size}, ${byRule(held.gripMm, unit)} ${unit} high.`,
     betweenCentres: `Dog on ${on}, ${size}. Clean both centre holes, oil the tail one, play-free but not tight.`,
     mandrel: `The hole is at its size. On the mandrel by it, ${size}, pressed on; between the centres with a dog on the mandrel.`,
     expandingMandrel: `The hole is at its size. On the expanding mandrel by it, ${size}.`,

@@ -1,8 +1,9 @@
+import { onTailCentre } from '@whelk/core/hold';
 import { stockOf } from '@whelk/core/run';
 import { reachOf } from '@whelk/core/work';
 import { byRule, measure } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
-import { inJawsFirst, putInText } from './at-lathe.ts';
+import { inJawsFirst, putInText, restText } from './at-lathe.ts';
 import type { ShownOperation } from './shown.ts';
 
 export const mount: ShownOperation<'mount'> = {
@@ -34,11 +35,9 @@ export const mount: ShownOperation<'mount'> = {
     return (
       <p className="text-lg">
         Mark the grip and the finished end on the bar first. Clean the jaws.{' '}
-        {frozen.plan.held.method === 'chuckAndCentre'
-          ? 'The tail centre comes after the end is faced and centred.'
-          : ''}{' '}
-        Ø{measure(stockOf(frozen), unit, unit === 'mm' ? 1 : 3)} {unit}, blank {byRule(zToMm - zFromMm, unit)} {unit}.{' '}
-        {working}
+        {onTailCentre(frozen.plan.held.method) ? 'The tail centre comes after the end is faced and centred. ' : ''}
+        {restText(frozen)} Ø{measure(stockOf(frozen), unit, unit === 'mm' ? 1 : 3)} {unit}, blank{' '}
+        {byRule(zToMm - zFromMm, unit)} {unit}. {working}
       </p>
     );
   },

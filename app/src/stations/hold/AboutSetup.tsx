@@ -1,3 +1,4 @@
+import { inChuck, onTailCentre } from '@whelk/core/hold';
 import { freezeJob, type Job, type PlannedJob, type PlannedSetup } from '@whelk/core/job';
 import { kindOf } from '@whelk/core/route';
 import { type LockChange, locksThrough } from '@whelk/core/run';
@@ -33,6 +34,10 @@ export default function AboutSetup({
   const locks = frozen ? locksThrough(frozen) : [];
   const faced = operations.some((o) => kindOf(o.kind).makes === 'overall');
   const centre = operations.find((o) => o.kind === 'centre');
+  const rest =
+    held.rest?.kind === 'steady'
+      ? `a steady ${byRule(setup.piece.part.lengthMm - held.rest.zMm, unit)} ${unit} from the finished end, on Ø${byRule(held.rest.onMm, unit)} ${unit}`
+      : held.rest && 'a following rest behind the tool, set anew for each diameter';
   const rows: [string, string][] = [
     [
       'Datum',
@@ -47,24 +52,25 @@ export default function AboutSetup({
         : setup.piece.marks.length > 0
           ? `on ${byRule(held.gripMm, unit)} ${unit} of spare stock`
           : held.gripMm > 0
-            ? `by its hole, Ø${byRule(held.onMm, unit)} ${unit}: bored to size before`
+            ? `by its hole, Ø${byRule(held.onMm, unit)} ${unit}${held.method === 'insideJaws' ? `, ${byRule(held.gripMm, unit)} ${unit} deep` : ': bored to size before'}`
             : 'by its face',
     ],
     ['Stands out', `${byRule(held.overhangMm, unit)} ${unit}, ${held.overhangDiameters.toFixed(1)} diameters`],
     [
       'Centre',
-      held.method === 'chuck'
+      !onTailCentre(held.method) && !centre
         ? 'none'
         : centre
           ? `in the ${tail} end, drilled ${inUnit(unit).len(centre.pilotMm)} in this holding`
           : held.method === 'betweenCentres'
             ? 'in both ends, made before: clean and oil them'
-            : held.method === 'chuckAndCentre'
+            : inChuck(held.method)
               ? `in the ${tail} end, made before: clean and oil it`
               : held.method === 'mandrel'
                 ? 'the mandrel’s own'
                 : 'none',
     ],
+    ...(rest ? [['Rest', rest] as [string, string]] : []),
     ['Locks', locks.length === 0 ? 'none to set' : lockText(locks)],
   ];
   return (

@@ -1,5 +1,4 @@
 import {
-  ARBORS,
   type GripPlace,
   gripPlaces,
   type HoldMethod,
@@ -29,7 +28,7 @@ const means: readonly (readonly [HoldMethod | 'auto', string])[] = [
   ['auto', 'In jaws, by overhang'],
   ['chuck', 'In the chuck alone'],
   ['chuckAndCentre', 'Chuck and tail centre'],
-  ...(['betweenCentres', ...ARBORS] as const).map((method) => [method, capital(methodNames[method])] as const),
+  ...(Object.keys(methodNames) as (keyof typeof methodNames)[]).map((m) => [m, capital(methodNames[m])] as const),
 ];
 
 /** How a piece is put in, the first time as every other: which end out, by what, on which length, with what between. */
@@ -82,6 +81,16 @@ export function SetupForm({
           disabled={!lathe}
           choices={(lathe?.holding.chucks ?? []).map((c) => [c.id, c.name] as const)}
           onPick={(chuckId) => hold({ chuckId })}
+        />
+      )}
+      {setup.support === 'steady' && (
+        <AllowanceField
+          key={`rest-${setup.id}`}
+          label="Steady from the end"
+          note="0: Whelk chooses"
+          value={setup.restMm ?? 0}
+          most={5000}
+          onChange={(mm) => onChange({ ...setup, restMm: mm > 0 ? mm : undefined }, `rest-${number}`)}
         />
       )}
       <PlaceField {...{ setup, planned, again, cast, clearanceMm, nameOf }} onPick={hold} />
@@ -141,7 +150,7 @@ function PlaceField({
   const { grip } = setup;
   const unit = useUnit();
   const dog = grip.kind === 'centres';
-  if (!dog && grip.kind !== 'jaws') return null;
+  if (!dog && (grip.kind !== 'jaws' || grip.by !== undefined)) return null;
   const places = planned
     ? gripPlaces(cutOffSpare(planned.piece), { lathe: planned.means.lathe, chuck: planned.chuck, clearanceMm, dog })
     : [];

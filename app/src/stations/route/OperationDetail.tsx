@@ -4,7 +4,7 @@ import { kindOf, type Operation } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
 import { shownOf } from '../../desks/operation/kinds.ts';
 import { cautionText } from '../../messages/cautions.ts';
-import { exceedText, limiterText, reasonText, schoolNames } from '../../messages/words.ts';
+import { carriedText, exceedText, limiterText, reasonText, schoolNames } from '../../messages/words.ts';
 import { CutLoads } from '../../ui/CutLoads.tsx';
 import { aimed, cuttingSpeed, feed, feedUnit, measure, minutes } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
@@ -133,6 +133,7 @@ export function OperationDetail({ jobId, operation: o, job, setup, tell }: Props
             About {minutes(o.minutes)}. <Working of="time" tell={only('route.usualMinutes', 'route.faceMinutes')} />
           </p>
         )}
+        {o.carried && <p className="muted mt-1 text-sm">The work {carriedText[o.carried]}.</p>}
         {cautionText(o.caution) && <p className="field-warning mt-2 text-[0.95rem]">▲ {cautionText(o.caution)}</p>}
       </div>
       {o.loads && (

@@ -16,6 +16,8 @@ export const CAUTIONS = [
   'nearJaws',
   'easeCentre',
   'feedOutwards',
+  'steadySet',
+  'restFollows',
   'dogClear',
   'halfCentre',
   'smallEndFirst',
@@ -73,6 +75,10 @@ export interface SchoolAnswer {
   readonly minutes: number;
 }
 
+/** Where the work is carried while something is done: free out of what grips it, on a centre, in a rest, between two centres. */
+export const CARRIED = ['free', 'centre', 'steady', 'centreAndRest', 'centres'] as const;
+export type Carried = (typeof CARRIED)[number];
+
 /** What every operation has, of whatever kind. */
 export interface AnyOperation {
   readonly id: string;
@@ -89,6 +95,8 @@ export interface AnyOperation {
   readonly exceeds: readonly ('power' | 'bend' | 'grip')[];
   readonly schools: readonly SchoolAnswer[];
   readonly minutes: number;
+  /** how it stands meanwhile; missing while it is put in, and in plans of earlier versions */
+  readonly carried?: Carried;
   readonly caution?: Caution;
   /** for measure and finish: what is aimed at */
   readonly limits?: Limits;

@@ -12,6 +12,10 @@ type MountOperation = OfKind<'mount', typeof own>;
 const MOUNT_MIN: Readonly<Record<HoldMethod, number>> = {
   chuck: 4,
   chuckAndCentre: 4,
+  chuckAndSteady: 10,
+  followingRest: 8,
+  insideJaws: 4,
+  stepJaws: 4,
   betweenCentres: 3,
   mandrel: 4,
   expandingMandrel: 2,
@@ -21,6 +25,8 @@ const MOUNT_MIN: Readonly<Record<HoldMethod, number>> = {
 };
 /** What is minded besides the chuck's key where there is none. */
 const mountCaution: Partial<Record<HoldMethod, Caution>> = {
+  chuckAndSteady: 'steadySet',
+  followingRest: 'restFollows',
   betweenCentres: 'dogClear',
   mandrel: 'smallEndFirst',
   expandingMandrel: 'drawnUpOnly',

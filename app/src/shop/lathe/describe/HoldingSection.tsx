@@ -55,7 +55,7 @@ export function HoldingSection() {
                 least={1}
                 fresh={() => ({ name: 'reversed', fromMm: 40, toMm: 180 })}
               >
-                {(jaws) => <RangeFields path={jaws} />}
+                {(jaws) => <JawFields path={jaws} />}
               </Rows>
             </div>
           </div>
@@ -189,6 +189,20 @@ function TruingFields({ path }: { path: string }) {
         <NumberInput name={`${path}.truing.mmPerTurn`} label="A turn of the key, mm" className="w-40" />
       </IfThere>
     </div>
+  );
+}
+
+/** What a set of jaws takes: round the outside, opened into a hole, seated on a step. */
+function JawFields({ path }: { path: string }) {
+  return (
+    <>
+      <RangeFields path={path} />
+      <LengthInput name={`${path}.stepMm`} label="Step, high; empty: none" className="w-44" empty={null} />
+      <IfThere name={`${path}.inside`} label="Open into a hole" fresh={() => ({ fromMm: 40, toMm: 120 })}>
+        <LengthInput name={`${path}.inside.fromMm`} label="Holes from Ø" className="w-32" sign="notNegative" />
+        <LengthInput name={`${path}.inside.toMm`} label="Holes to Ø" className="w-32" sign="notNegative" />
+      </IfThere>
+    </>
   );
 }
 

@@ -1,4 +1,5 @@
 import { outerBetween } from '@whelk/core/contour';
+import { inChuck, onTailCentre } from '@whelk/core/hold';
 import { stripPicture } from '@whelk/core/picture';
 import { actOf, type FrozenRun, type Move, metalNow, type RunState, type Step } from '@whelk/core/run';
 import { useMemo } from 'react';
@@ -44,7 +45,7 @@ export function CutStrip({
     overall: '',
     selectedId: !step || cut || actOf(step) === 'touchOff' ? undefined : step.featureId,
     // the centre is drawn from when it has been brought up
-    held: centred || held.method !== 'chuckAndCentre' ? held : { ...held, method: 'chuck' },
+    held: centred || !inChuck(held.method) || !onTailCentre(held.method) ? held : { ...held, method: 'chuck' },
     metal,
     cut,
   });

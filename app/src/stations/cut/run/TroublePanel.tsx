@@ -1,4 +1,5 @@
 import { chipSize, cuttingSpeedMPerMin, thinnestChipMm } from '@whelk/core/cutting';
+import { onTailCentre } from '@whelk/core/hold';
 import { feedsOf, fixedSpeeds } from '@whelk/core/lathe';
 import type { FrozenRun, RunState } from '@whelk/core/run';
 import { currentStep, stockOf } from '@whelk/core/run';
@@ -32,7 +33,7 @@ function conditionsNow(frozen: FrozenRun, state: RunState): { conditions: Condit
     conditions: {
       operation: step?.kind === 'face' ? 'facing' : 'turning',
       overhangDiameters: frozen.plan.held.overhangDiameters,
-      tailCentre: frozen.plan.held.method === 'chuckAndCentre',
+      tailCentre: onTailCentre(frozen.plan.held.method),
       ...(setting && { feedMmPerRev: feedMm }),
       ...(setting && { speedMPerMin: setting.cuttingSpeedMPerMin }),
       ...(rightMPerMin && {

@@ -1,0 +1,126 @@
+import { plain, text, type Wording } from './wording.ts';
+
+/** Words for what is wrong with how the work is held. */
+export const holdWordings = {
+  'hold.noLathe': () => ({ what: 'No lathe is chosen.', right: 'Choose the lathe it will be turned on.' }),
+  'hold.longerThanLathe': (p, u) => ({
+    what: `The blank of ${u.len(p.value)} does not go between the centres, ${u.len(p.limit)}.`,
+    right: 'Choose a longer lathe.',
+  }),
+  'hold.swing': (p, u) => ({
+    what: `Ø${u.len(p.value)} does not swing over the cross-slide, Ø${u.len(p.limit)}.`,
+    right: 'Choose a larger lathe or a thinner bar.',
+  }),
+  'hold.jaws': (p, u) => ({
+    what: `The chuck grips up to Ø${u.len(p.limit)}.`,
+    right: 'Choose a thinner bar or a larger chuck.',
+  }),
+  'hold.noHoleForJaws': () => ({
+    what: 'There is no hole at the headstock that jaws could be opened into.',
+    right: 'Grip it round its outside, or bore it first.',
+  }),
+  'hold.jawsInsideUnknown': (p) => ({
+    what: `It is not written down what holes the jaws of ${text(p)} open into.`,
+    right: 'Write it down at the lathe, or choose another chuck.',
+  }),
+  'hold.jawsInside': (p, u) => ({
+    what: `The jaws do not open into a hole of Ø${u.len(p.value)}.`,
+    right: `They take holes up to Ø${u.len(p.limit)}; another chuck, or grip it round its outside.`,
+  }),
+  'hold.noStep': (p, u) => ({
+    what: `No jaws of this chuck have a step that Ø${u.len(p.value)} can be seated on.`,
+    right: 'Write its stepped jaws down at the lathe, or grip it otherwise.',
+  }),
+  'hold.longOnStep': (p) => ({
+    what: `${plain(p.value)} diameters would stand out of a step: it is for rings and discs.`,
+    right: `Up to ${plain(p.limit)} stand freely; grip it longer, round its outside.`,
+  }),
+  'hold.noRest': (p, u) => ({
+    what: `No rest of this lathe takes Ø${u.len(p.value)}.`,
+    right: 'Write one down at the lathe, or hold it otherwise.',
+  }),
+  'hold.restBeyond': (p, u) => ({
+    what: `A steady ${u.len(p.value)} from the end has no room on the work.`,
+    right: `Between the jaws and the end there is room up to ${u.len(p.limit)} from it.`,
+  }),
+  'hold.restOnStep': (p, u) => ({
+    what: `Where the steady stands the work is not of one diameter, up to Ø${u.len(p.value)}.`,
+    right: 'Its fingers want one straight length: move it along.',
+  }),
+  'hold.shortGrip': (p, u) => ({
+    what: `${u.len(p.value)} is a short grip.`,
+    right: `At least ${u.len(p.limit)}: half the diameter, and ${u.len(10)}.`,
+  }),
+  'hold.longGrip': (p, u) => ({
+    what: `${u.len(p.value)} is more than the jaws are long.`,
+    right: `The jaws hold ${u.len(p.limit)}.`,
+  }),
+  'hold.nothingToGrip': () => ({
+    what: 'Nothing of the piece can be gripped so: something larger always stands in front of it.',
+    right: 'Turn it the other way round, or hold it by its hole.',
+  }),
+  'hold.thinForCentre': (p, u) => ({
+    what: `An end of Ø${u.len(p.value)} takes no centre hole.`,
+    right: `The smallest wants Ø${u.len(p.limit)}: leave the centre out and let less stand out, or turn the thin end last.`,
+  }),
+  'hold.cannotGripThere': () => ({
+    what: 'That length cannot be gripped: it is not there any more, not straight, or something larger stands before it.',
+    right: 'Choose another place, or leave it to Whelk.',
+  }),
+  'hold.notIntoSpindle': (p, u) => ({
+    what: `What lies behind the jaws is too thick for the spindle’s bore, Ø${u.len(p.value)}.`,
+    right: 'Grip another length, or turn it between centres.',
+  }),
+  'hold.hollowNoCentres': () => ({
+    what: 'A hollow end has nothing for a centre.',
+    right: 'Hold it on a mandrel, or in a chuck.',
+  }),
+  'hold.noCentreHoles': () => ({
+    what: 'Between centres, both ends want a centre hole, and not both have one by then.',
+    right: 'Face and centre each end in a holding before this one.',
+  }),
+  'hold.noDog': (p, u) => ({
+    what: `No dog of this lathe takes Ø${u.len(p.value)}.`,
+    right: 'Write one down at the lathe, or put the dog on another length.',
+  }),
+  'hold.noThroughHole': () => ({
+    what: 'The part has no hole all through to be held by.',
+    right: 'Hold it on its outside.',
+  }),
+  'hold.carriageShort': (p, u) => ({
+    what: `The carriage goes ${u.len(p.limit)}, the work wants ${u.len(p.value)} of it.`,
+    right: 'Turn it in two holdings, or choose a longer lathe.',
+  }),
+  'hold.crossSlideShort': (p, u) => ({
+    what: `From the rim to the middle are ${u.len(p.value)}, the cross-slide goes ${u.len(p.limit)}.`,
+    right: 'Set the tool over in its post half-way, or choose a larger lathe.',
+  }),
+  'hold.quillShort': (p, u) => ({
+    what: `Drilling the centre hole and drawing back wants ${u.len(p.value)} of the quill, which has ${u.len(p.limit)}.`,
+    right: 'Bring the tailstock up in two places, or choose a smaller centre hole.',
+  }),
+  'hold.longForArbor': (p, u) => ({
+    what: `${u.len(p.value)} long is too long to be carried so; for its diameter up to ${u.len(p.limit)}.`,
+    right: 'Use the tail centre, or a mandrel between centres.',
+  }),
+  'hold.noFaceplate': () => ({
+    what: 'This lathe has no faceplate.',
+    right: 'Write it down at the lathe, or hold it in a chuck.',
+  }),
+  'hold.noArbor': (p, u) => ({
+    what: `No such mandrel of the shop fits a hole of Ø${u.len(p.value)}.`,
+    right: 'Write it down at the lathe, or turn a stub arbor in place.',
+  }),
+  'hold.losesTruth': (p, u) => ({
+    what: `Held again, it can run out ${u.len(p.value)} against its datum; the drawing allows ${u.len(p.limit)}.`,
+    right: 'Turn both in one holding, hold it truer, or bring it true with the indicator.',
+  }),
+  'hold.wantsRest': (p) => ({
+    what: `The work stands out ${plain(p.value)} diameters: it wants a rest.`,
+    right: `Beyond ${plain(p.limit)} diameters a tail centre alone is not enough.`,
+  }),
+  'hold.noCentreSize': (p) => ({
+    what: `${plain(p.value)} mm is not a size of centre drill.`,
+    right: 'ISO 6411: 1, 1.6, 2, 2.5, 3.15, 4, 5 or 6.3.',
+  }),
+} satisfies Record<string, Wording>;

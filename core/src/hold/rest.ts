@@ -1,0 +1,71 @@
+import type { Problem } from '../quantity/index.ts';
+import { PLACE_MM } from '../quantity/index.ts';
+import { reachOf, standingMm } from '../work/index.ts';
+import type { GripAsked, HoldAnswer } from './grip/kind.ts';
+import { FREE_DIAMETERS, type Held, type Rest } from './held.ts';
+
+/** What the fingers of a rest take of the work's length, mm. */
+export const REST_WIDTH_MM = 15;
+/** How far behind the tool a following rest presses, on what the tool has just turned, mm. */
+export const FOLLOWS_MM = 10;
+/** A steady stands at least so far from the end that is faced and centred in it, mm. */
+const NEAR_END_MM = 20;
+
+/** Where a steady stands where nothing is chosen: close to an end that is only faced and centred, else a free length before it. */
+function steadyPlaceMm({ piece, setup }: GripAsked, held: Held): number {
+  const { lengthMm } = piece.part;
+  if (setup.restMm !== undefined) return lengthMm - setup.restMm;
+  const outMm = setup.extent === 'ends' ? Math.max(NEAR_END_MM, held.onMm) : FREE_DIAMETERS * held.onMm;
+  return Math.max(held.jawsMm + REST_WIDTH_MM, lengthMm - outMm);
+}
+
+/** The rest that a setup asks for on a piece that is gripped; the answer as it was where it asks for none. */
+export function withRest(asked: GripAsked, answer: HoldAnswer): HoldAnswer {
+  const { support } = asked.setup;
+  const { held } = answer;
+  if (!held || (support !== 'steady' && support !== 'following')) return answer;
+  const owned = (diameterMm: number): Problem[] =>
+    asked.lathe.holding.rests.some((r) => r.kind === support && r.fromMm <= diameterMm && diameterMm <= r.toMm)
+      ? []
+      : [{ code: 'hold.noRest', path: ['support'], value: diameterMm, unit: 'mm', severity: 'warning' }];
+  if (support === 'following') {
+    const rest: Rest = { kind: 'following' };
+    const problems = [...answer.problems, ...owned(held.onMm)];
+    return { held: { ...held, method: 'followingRest', rest, wantsRest: false }, problems };
+  }
+  const { piece } = asked;
+  const zMm = Number(steadyPlaceMm(asked, held).toFixed(6));
+  const { zToMm } = reachOf(piece);
+  const [from, to] = [zMm - REST_WIDTH_MM / 2, zMm + REST_WIDTH_MM / 2];
+  const path = ['restMm'];
+  const fits = from >= held.jawsMm - PLACE_MM && to <= Math.min(zToMm, piece.part.lengthMm) + PLACE_MM;
+  if (!fits)
+    return {
+      held: undefined,
+      problems: [
+        ...answer.problems,
+        {
+          ...{ code: 'hold.restBeyond', path, value: Number((piece.part.lengthMm - zMm).toFixed(2)), unit: 'mm' },
+          limit: Number(Math.max(0, zToMm - held.jawsMm - REST_WIDTH_MM / 2).toFixed(1)),
+        },
+      ],
+    };
+  const onMm = standingMm(piece, from, to);
+  const round = [from, zMm, to - PLACE_MM].every((z) => standingMm(piece, z, z + PLACE_MM) >= onMm - PLACE_MM);
+  const outDiameters = (zToMm - zMm) / onMm;
+  return {
+    held: {
+      ...{ ...held, method: 'chuckAndSteady', rest: { kind: 'steady', zMm, onMm }, wantsRest: false },
+      overhangDiameters: outDiameters,
+    },
+    problems: [
+      ...answer.problems,
+      ...(round ? [] : [{ code: 'hold.restOnStep' as const, path, value: onMm, unit: 'mm' as const }]),
+      ...owned(onMm),
+    ],
+  };
+}
+
+/** From where on a tool reaches the work: beyond the jaws, or beyond a steady that stands on the bed. zPart, mm. */
+export const freeFromMm = ({ jawsMm, rest }: Pick<Held, 'jawsMm' | 'rest'>): number =>
+  rest?.kind === 'steady' ? Math.max(jawsMm, rest.zMm + REST_WIDTH_MM / 2) : jawsMm;
