@@ -6,6 +6,8 @@ type Point = [number, number];
 /** How far the centres reach out of the picture's work, and a plate or block at the headstock stands left of it, picture units. */
 const CENTRE_LONG = 58;
 const PLATE = 14;
+/** A steady's finger on the work, picture units. */
+const FINGER = 18;
 
 /** A 60° centre with its point at a place: `way` 1 when it comes from the tailstock, −1 from the headstock. */
 function centreShape(tip: number, cy: number, way: 1 | -1): Shape {
@@ -93,15 +95,14 @@ function openedShapes({ holding, onMm, headEnd, x, y }: Drawn): Shape[] {
 /** A steady's fingers on the work, in its frame. */
 function steadyShapes(rest: { readonly zMm: number; readonly onMm: number }, x: Drawn['x'], y: Drawn['y']): Shape[] {
   const [left, right] = [x(rest.zMm - REST_WIDTH_MM / 2), x(rest.zMm + REST_WIDTH_MM / 2)];
-  const long = Math.max(14, Math.abs(y(rest.onMm / 2) - y(0)) * 0.4);
-  return [1, -1].flatMap((side) => {
-    const at = y((side * rest.onMm) / 2);
-    const [near, far] = [at - side * long, at - side * (long + 8)];
-    return [
-      block('jaws', left + 2, right - 2, Math.min(at, near), Math.max(at, near)),
-      block('jawGrip', left - 4, right + 4, Math.min(near, far), Math.max(near, far)),
-    ];
-  });
+  const [top, bottom] = [y(rest.onMm / 2), y(-rest.onMm / 2)];
+  // below it is kept short: sizes are written there
+  return [
+    block('jaws', left + 2, right - 2, top - FINGER, top),
+    block('jawGrip', left - 4, right + 4, top - FINGER - 8, top - FINGER),
+    block('jaws', left + 2, right - 2, bottom, bottom + FINGER / 2),
+    block('jawGrip', left - 4, right + 4, bottom + FINGER / 2, bottom + FINGER / 2 + 4),
+  ];
 }
 
 /** A dog on the work with its tail in the driving plate, and the centre in the spindle. */

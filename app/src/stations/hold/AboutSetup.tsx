@@ -55,7 +55,10 @@ export default function AboutSetup({
             ? `by its hole, Ø${byRule(held.onMm, unit)} ${unit}${held.method === 'insideJaws' ? `, ${byRule(held.gripMm, unit)} ${unit} deep` : ': bored to size before'}`
             : 'by its face',
     ],
-    ['Stands out', `${byRule(held.overhangMm, unit)} ${unit}, ${held.overhangDiameters.toFixed(1)} diameters`],
+    [
+      'Stands out',
+      `${byRule(held.overhangMm, unit)} ${unit}, ${held.overhangDiameters.toFixed(1)} diameters${held.rest?.kind === 'steady' ? ' beyond the steady' : ''}`,
+    ],
     [
       'Centre',
       !onTailCentre(held.method) && !centre
