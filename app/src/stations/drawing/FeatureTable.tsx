@@ -1,9 +1,7 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
 import {
-  BORE_KINDS,
   type BoreKind,
   type BoreStep,
-  FEATURE_KINDS,
   type Feature,
   type FeatureKind,
   hasOwnEnd,
@@ -58,45 +56,192 @@ function moveRow(event: React.KeyboardEvent<HTMLElement>): void {
   }
 }
 
-/** All sizes of a drawing as one table, to be typed down a column: the outside first, then holes from either end. */
-export function FeatureTable({ job, planned, selected, onSelect, onFeature, onBores, onAdd }: Props) {
+/** A size of a row: what is typed, where its problems are told, what stands there while it is empty. */
+interface Sized {
+  readonly label: string;
+  readonly value: string;
+  readonly path: readonly (string | number)[];
+  readonly hint?: string;
+  readonly set: (text: string) => void;
+}
+
+function Cell({ sized, planned, onFocus }: { sized: Sized; planned: PlannedJob; onFocus: () => void }) {
   const pageUnit = useUnit();
-  const { drawing } = job;
-  const problemsAt = (...path: (string | number)[]) =>
-    planned.problems.filter((p) => p.path[0] === 'drawing' && path.every((k, i) => p.path[1 + i] === k));
-  const cell = (
-    label: string,
-    value: string,
-    path: readonly (string | number)[],
-    id: string,
-    set: (text: string) => void,
-    hint = '',
-  ) => {
-    const problem = problemsAt(...path)[0];
-    const noteId = `table-${path.join('-')}`;
-    return (
+  const { label, value, path, hint = '', set } = sized;
+  const problem = planned.problems.find((p) => p.path[0] === 'drawing' && path.every((k, i) => p.path[1 + i] === k));
+  const noteId = `table-${path.join('-')}`;
+  return (
+    <td>
+      <input
+        className="figure-cell w-full"
+        aria-label={label}
+        value={value}
+        placeholder={hint}
+        aria-invalid={problem !== undefined && problem.severity !== 'warning'}
+        aria-describedby={problem ? noteId : undefined}
+        spellCheck={false}
+        autoComplete="off"
+        onFocus={onFocus}
+        onChange={(e) => set(e.target.value)}
+      />
+      {problem && (
+        <span id={noteId} className={problem.severity === 'warning' ? 'field-warning block' : 'field-problem block'}>
+          {wordProblem(problem, pageUnit).what}
+        </span>
+      )}
+    </td>
+  );
+}
+
+/** One length of the outside or of a hole: its name, its kind, its sizes in the order of the heads. */
+function Row<Kind extends string>({
+  head,
+  id,
+  kind,
+  name,
+  sizes,
+  cutIn,
+  planned,
+  selected,
+  onSelect,
+}: Pick<Props, 'planned' | 'selected' | 'onSelect'> & {
+  head: string;
+  id: string;
+  kind: { label: string; value: Kind; names: Record<Kind, string>; set: (kind: Kind) => void };
+  name: Sized;
+  /** nothing where the kind has no such size */
+  sizes: readonly (Sized | undefined)[];
+  cutIn: string;
+}) {
+  const focus = () => onSelect(id);
+  return (
+    <tr className={id === selected ? 'score-open' : ''}>
+      <th scope="row">{head}</th>
+      <Cell sized={name} planned={planned} onFocus={focus} />
       <td>
-        <input
-          className="figure-cell w-full"
-          aria-label={label}
-          value={value}
-          placeholder={hint}
-          aria-invalid={problem !== undefined && problem.severity !== 'warning'}
-          aria-describedby={problem ? noteId : undefined}
-          spellCheck={false}
-          autoComplete="off"
-          onFocus={() => onSelect(id)}
-          onChange={(e) => set(e.target.value)}
-        />
-        {problem && (
-          <span id={noteId} className={problem.severity === 'warning' ? 'field-warning block' : 'field-problem block'}>
-            {wordProblem(problem, pageUnit).what}
-          </span>
-        )}
+        <select
+          className="select select-sm h-8 w-32 text-base"
+          aria-label={kind.label}
+          value={kind.value}
+          onChange={(e) => kind.set(e.target.value as Kind)}
+        >
+          {(Object.keys(kind.names) as Kind[]).map((k) => (
+            <option key={k} value={k}>
+              {kind.names[k]}
+            </option>
+          ))}
+        </select>
       </td>
-    );
+      {sizes.map((sized, i) =>
+        sized ? (
+          <Cell key={sized.label} sized={sized} planned={planned} onFocus={focus} />
+        ) : (
+          // biome-ignore lint/suspicious/noArrayIndexKey: columns are counted
+          <td key={i} />
+        ),
+      )}
+      <td className="muted whitespace-nowrap">{cutIn}</td>
+    </tr>
+  );
+}
+
+/** What is typed of a length, outside or in a hole, alike. */
+function sizesOf(
+  typed: Feature | BoreStep,
+  drawingUnit: string,
+  label: (key: string) => string,
+  at: (...field: string[]) => Sized['path'],
+  put: (change: Partial<Feature & BoreStep>, key: string) => void,
+  hints: { readonly end: string; readonly length: string },
+) {
+  const unit = typed.diameter.unit === drawingUnit ? '' : ` ${typed.diameter.unit}`;
+  const size = (key: 'limits' | 'lengthLimits' | 'finish', name: string, hint: string): Sized => ({
+    ...{ label: label(name), value: typed[key], path: at(key), hint },
+    set: (text) => put({ [key]: text }, key),
+  });
+  const end = typed.end ?? { text: '', unit: typed.diameter.unit };
+  return {
+    name: {
+      ...{ label: label('Name'), value: typed.name, path: at('name') },
+      set: (name: string) => put({ name: name.slice(0, 40) }, 'name'),
+    },
+    diameter: {
+      ...{ label: label('Diameter'), value: typed.diameter.text, path: at('diameter'), hint: unit },
+      set: (text: string) => put({ diameter: { ...typed.diameter, text } }, 'diameter'),
+    },
+    limits: size('limits', 'Limits', 'general'),
+    end: (name: string): Sized => ({
+      ...{ label: label(name), value: end.text, path: at('end'), hint: hints.end },
+      set: (text) => put({ end: { ...end, text } }, 'end'),
+    }),
+    length: {
+      ...{ label: label('Length'), value: typed.length.text, path: at('length'), hint: hints.length },
+      set: (text: string) => put({ length: { ...typed.length, text } }, 'length'),
+    },
+    lengthLimits: size('lengthLimits', 'Limits of length', 'general'),
+    finish: size('finish', 'Finish', 'Ra 3.2'),
   };
-  const unitOf = (typed: { unit: string }) => (typed.unit === drawing.unit ? '' : ` ${typed.unit}`);
+}
+
+/** A length of the outside. */
+function FeatureRow({ at: i, feature: f, ...table }: Props & { at: number; feature: Feature }) {
+  const { job, planned, onFeature } = table;
+  const { unit } = job.drawing;
+  const turned = outsides(planned.part).find((t) => t.id === f.id);
+  const put = (change: Partial<Feature>, key: string) => onFeature(i, { ...f, ...change }, `${f.id}-${key}`);
+  const label = (key: string) => `${key} of ${i + 1} ${f.name}`.trim();
+  const at = (...field: string[]) => ['features', i, ...field];
+  const s = sizesOf(f, unit, label, at, (change, key) => put(change as Partial<Feature>, key), {
+    end: turned ? shortLength(turned.rightMm, unit, 3) : '',
+    length: turned ? shortLength(turned.zToMm - turned.zFromMm, unit, 3) : 'from the rest',
+  });
+  const edge = (end: 'left' | 'right', name: string): Sized => ({
+    ...{ label: label(name), value: f.edges[end], path: at('edges', end), hint: 'broken' },
+    set: (text) => put({ edges: { ...f.edges, [end]: text } }, end),
+  });
+  const right = hasOwnEnd(f.kind) ? s.end('Right diameter') : undefined;
+  return (
+    <Row<FeatureKind>
+      {...table}
+      head={String(i + 1)}
+      id={f.id}
+      kind={{ label: label('Shape'), value: f.kind, names: kindNames, set: (kind) => put({ kind }, 'kind') }}
+      name={s.name}
+      sizes={[
+        ...[s.diameter, s.limits, right, s.length, s.lengthLimits, s.finish],
+        ...[edge('left', 'Left edge'), edge('right', 'Right edge')],
+      ]}
+      cutIn={cutInWords(f.details)}
+    />
+  );
+}
+
+/** A step of a hole on the axis. */
+function BoreRow({ side, at: i, step: b, ...table }: Props & { side: 'left' | 'right'; at: number; step: BoreStep }) {
+  const { job, onBores } = table;
+  const put = (change: Partial<BoreStep>, key: string) =>
+    onBores(side, job.drawing.bores[side].with(i, { ...b, ...change }), `${b.id}-${key}`);
+  const label = (key: string) => `${key} of hole ${i + 1} ${b.name}`.trim();
+  const at = (...field: string[]) => ['bores', side, i, ...field];
+  const hints = { end: 'follows', length: 'through' };
+  const s = sizesOf(b, job.drawing.unit, label, at, (change, key) => put(change as Partial<BoreStep>, key), hints);
+  const inner = isSloped(b.kind) ? s.end('Inner diameter') : undefined;
+  return (
+    <Row<BoreKind>
+      {...table}
+      head={`${side === 'left' ? '⊳' : '⊲'} ${i + 1}`}
+      id={b.id}
+      kind={{ label: label('Shape'), value: b.kind, names: boreNames, set: (kind) => put({ kind }, 'kind') }}
+      name={s.name}
+      sizes={[s.diameter, s.limits, inner, s.length, s.lengthLimits, s.finish, undefined, undefined]}
+      cutIn={cutInWords(b.details)}
+    />
+  );
+}
+
+/** All sizes of a drawing as one table, to be typed down a column: the outside first, then holes from either end. */
+export function FeatureTable(props: Props) {
+  const { drawing } = props.job;
   return (
     <div className="mx-5 mt-3 overflow-x-auto">
       <table className="table table-sm" onKeyDown={moveRow}>
@@ -111,193 +256,16 @@ export function FeatureTable({ job, planned, selected, onSelect, onFeature, onBo
           </tr>
         </thead>
         <tbody>
-          {drawing.features.map((f, i) => {
-            const turned = outsides(planned.part).find((t) => t.id === f.id);
-            const put = (change: Partial<Feature>, key: string) => onFeature(i, { ...f, ...change }, `${f.id}-${key}`);
-            const of = (key: string) => `${key} of ${i + 1} ${f.name}`.trim();
-            return (
-              <tr key={f.id} className={f.id === selected ? 'score-open' : ''}>
-                <th scope="row">{i + 1}</th>
-                {cell(of('Name'), f.name, ['features', i, 'name'], f.id, (name) =>
-                  put({ name: name.slice(0, 40) }, 'name'),
-                )}
-                <td>
-                  <select
-                    className="select select-sm h-8 w-32 text-base"
-                    aria-label={of('Shape')}
-                    value={f.kind}
-                    onChange={(e) => put({ kind: e.target.value as FeatureKind }, 'kind')}
-                  >
-                    {FEATURE_KINDS.map((k) => (
-                      <option key={k} value={k}>
-                        {kindNames[k]}
-                      </option>
-                    ))}
-                  </select>
-                </td>
-                {cell(
-                  of('Diameter'),
-                  f.diameter.text,
-                  ['features', i, 'diameter'],
-                  f.id,
-                  (text) => put({ diameter: { ...f.diameter, text } }, 'diameter'),
-                  unitOf(f.diameter),
-                )}
-                {cell(
-                  of('Limits'),
-                  f.limits,
-                  ['features', i, 'limits'],
-                  f.id,
-                  (limits) => put({ limits }, 'limits'),
-                  'general',
-                )}
-                {hasOwnEnd(f.kind) ? (
-                  cell(
-                    of('Right diameter'),
-                    f.end?.text ?? '',
-                    ['features', i, 'end'],
-                    f.id,
-                    (text) => put({ end: { unit: f.end?.unit ?? drawing.unit, text } }, 'end'),
-                    turned ? shortLength(turned.rightMm, drawing.unit, 3) : '',
-                  )
-                ) : (
-                  <td />
-                )}
-                {cell(
-                  of('Length'),
-                  f.length.text,
-                  ['features', i, 'length'],
-                  f.id,
-                  (text) => put({ length: { ...f.length, text } }, 'length'),
-                  turned ? shortLength(turned.zToMm - turned.zFromMm, drawing.unit, 3) : 'from the rest',
-                )}
-                {cell(
-                  of('Limits of length'),
-                  f.lengthLimits,
-                  ['features', i, 'lengthLimits'],
-                  f.id,
-                  (lengthLimits) => put({ lengthLimits }, 'lengthLimits'),
-                  'general',
-                )}
-                {cell(
-                  of('Finish'),
-                  f.finish,
-                  ['features', i, 'finish'],
-                  f.id,
-                  (finish) => put({ finish }, 'finish'),
-                  'Ra 3.2',
-                )}
-                {cell(
-                  of('Left edge'),
-                  f.edges.left,
-                  ['features', i, 'edges', 'left'],
-                  f.id,
-                  (left) => put({ edges: { ...f.edges, left } }, 'left'),
-                  'broken',
-                )}
-                {cell(
-                  of('Right edge'),
-                  f.edges.right,
-                  ['features', i, 'edges', 'right'],
-                  f.id,
-                  (right) => put({ edges: { ...f.edges, right } }, 'right'),
-                  'broken',
-                )}
-                <td className="muted whitespace-nowrap">{cutInWords(f.details)}</td>
-              </tr>
-            );
-          })}
+          {drawing.features.map((f, i) => (
+            <FeatureRow key={f.id} {...props} at={i} feature={f} />
+          ))}
           {(['left', 'right'] as const).flatMap((side) =>
-            drawing.bores[side].map((b, i) => {
-              const put = (change: Partial<BoreStep>, key: string) =>
-                onBores(side, drawing.bores[side].with(i, { ...b, ...change }), `${b.id}-${key}`);
-              const of = (key: string) => `${key} of hole ${i + 1} ${b.name}`.trim();
-              const sloped = isSloped(b.kind);
-              return (
-                <tr key={b.id} className={b.id === selected ? 'score-open' : ''}>
-                  <th scope="row">
-                    {side === 'left' ? '⊳' : '⊲'} {i + 1}
-                  </th>
-                  {cell(of('Name'), b.name, ['bores', side, i, 'name'], b.id, (name) =>
-                    put({ name: name.slice(0, 40) }, 'name'),
-                  )}
-                  <td>
-                    <select
-                      className="select select-sm h-8 w-32 text-base"
-                      aria-label={of('Shape')}
-                      value={b.kind}
-                      onChange={(e) => put({ kind: e.target.value as BoreKind }, 'kind')}
-                    >
-                      {BORE_KINDS.map((k) => (
-                        <option key={k} value={k}>
-                          {boreNames[k]}
-                        </option>
-                      ))}
-                    </select>
-                  </td>
-                  {cell(
-                    of('Diameter'),
-                    b.diameter.text,
-                    ['bores', side, i, 'diameter'],
-                    b.id,
-                    (text) => put({ diameter: { ...b.diameter, text } }, 'diameter'),
-                    unitOf(b.diameter),
-                  )}
-                  {cell(
-                    of('Limits'),
-                    b.limits,
-                    ['bores', side, i, 'limits'],
-                    b.id,
-                    (limits) => put({ limits }, 'limits'),
-                    'general',
-                  )}
-                  {sloped ? (
-                    cell(
-                      of('Inner diameter'),
-                      b.end?.text ?? '',
-                      ['bores', side, i, 'end'],
-                      b.id,
-                      (text) => put({ end: { unit: b.end?.unit ?? drawing.unit, text } }, 'end'),
-                      'follows',
-                    )
-                  ) : (
-                    <td />
-                  )}
-                  {cell(
-                    of('Length'),
-                    b.length.text,
-                    ['bores', side, i, 'length'],
-                    b.id,
-                    (text) => put({ length: { ...b.length, text } }, 'length'),
-                    'through',
-                  )}
-                  {cell(
-                    of('Limits of length'),
-                    b.lengthLimits,
-                    ['bores', side, i, 'lengthLimits'],
-                    b.id,
-                    (lengthLimits) => put({ lengthLimits }, 'lengthLimits'),
-                    'general',
-                  )}
-                  {cell(
-                    of('Finish'),
-                    b.finish,
-                    ['bores', side, i, 'finish'],
-                    b.id,
-                    (finish) => put({ finish }, 'finish'),
-                    'Ra 3.2',
-                  )}
-                  <td />
-                  <td />
-                  <td className="muted whitespace-nowrap">{cutInWords(b.details)}</td>
-                </tr>
-              );
-            }),
+            drawing.bores[side].map((b, i) => <BoreRow key={b.id} {...props} side={side} at={i} step={b} />),
           )}
         </tbody>
       </table>
       <div className="flex flex-wrap items-baseline gap-4">
-        <button type="button" className="btn btn-sm mt-2 h-9" onClick={() => onAdd(drawing.features.length)}>
+        <button type="button" className="btn btn-sm mt-2 h-9" onClick={() => props.onAdd(drawing.features.length)}>
           + Add a diameter
         </button>
         <span className="muted text-sm">
