@@ -1,7 +1,15 @@
 import { chooseInstrument, fitness, tellsNumber, uncertaintyOf } from '@whelk/core/gauge';
 import { outsides } from '@whelk/core/part';
 import { decimalsOf, parseLength } from '@whelk/core/quantity';
-import { actsOf, explainSize, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
+import {
+  type Act,
+  actsOf,
+  explainSize,
+  type FrozenRun,
+  type Measured,
+  type RunState,
+  type StepAdvice,
+} from '@whelk/core/run';
 import { useEffect, useRef, useState } from 'react';
 import { measuredAfterText, nameOf } from '../../../desks/operation/at-lathe.ts';
 import type { KnownProblem } from '../../../messages/app-code.ts';
@@ -150,50 +158,14 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
               onFeel={feel}
             />
           )}
-          <form hidden={feels} ref={form} onSubmit={take} className="mt-2 flex flex-wrap items-start gap-2">
-            <TextField
-              className="w-32"
-              label={measured ? 'Next reading' : 'Reading'}
-              value={text}
-              problem={problem}
-              onChange={setText}
-              inputClass="h-14 text-2xl font-bold"
-              inputMode={unit === 'mm' ? 'decimal' : 'text'}
-              data="reading"
-            />
-            <label className="text-sm">
-              Place
-              <select
-                className="select mt-0.5 flex h-14 w-[8.5rem]"
-                value={place}
-                onChange={(e) => setPlace(e.target.value)}
-              >
-                {PLACES.map((p) => (
-                  <option key={p}>{p}</option>
-                ))}
-              </select>
-            </label>
-            <button type="submit" className="btn min-h-12 w-full" disabled={!read.ok || problem !== undefined}>
-              Take this reading
-            </button>
-          </form>
-          {measured && (
-            <p className="mt-3">
-              {measured.combined.disagreement
-                ? 'The guarding one '
-                : measured.readings.every((r) => r.feel)
-                  ? 'At least '
-                  : 'Together '}
-              <b>{measure(measured.combined.guardMm, unit, shownPlaces)}</b> ±{' '}
-              {measure(measured.combined.uncertaintyMm, unit, unit === 'mm' ? 3 : 4)} {unit}{' '}
-              <Working of="size" tell={(record) => explainSize(frozen, state, step.id, record)} />
-              {measured.combined.count > 1 && (
-                <span className="muted block text-sm">
-                  spread {measure(measured.combined.spreadMm, unit, shownPlaces)}
-                </span>
-              )}
-            </p>
-          )}
+          <ReadingForm
+            {...{ form, unit, place, setPlace, text, setText, problem }}
+            hidden={feels}
+            first={!measured}
+            ready={read.ok && problem === undefined}
+            onTake={take}
+          />
+          {measured && <Together {...{ frozen, state, measured, unit }} stepId={step.id} places={shownPlaces} />}
         </section>
         {limits ? (
           <section aria-label="Tolerance ladder" className="border-r border-[var(--line)] bg-base-100 px-2 py-3">
@@ -225,33 +197,7 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
         </section>
       </div>
       <Acts>
-        {gone ? (
-          <>
-            <button type="button" className="act main" onClick={focusField}>
-              Read it once more <KeyMark keys={keys}>M</KeyMark>
-            </button>
-            <button type="button" className="act" onClick={() => setEnding(true)}>
-              It cannot be put back …
-            </button>
-          </>
-        ) : (
-          <button type="button" className="act main" onClick={main} disabled={!main}>
-            {measured && acts[0]
-              ? acts[0].code === 'goOn' && next?.kind !== 'move'
-                ? 'Go on'
-                : actText[acts[0].code]
-              : measured
-                ? 'Answer about the reading first'
-                : 'Take a reading first'}{' '}
-            <KeyMark keys={keys}>space</KeyMark>
-          </button>
-        )}
-        {!gone &&
-          acts.slice(1).map((act) => (
-            <button key={act.code} type="button" className="act" onClick={() => add(act.body)}>
-              {act.code === 'goOn' ? 'Cut on to the middle' : actText[act.code]}
-            </button>
-          ))}
+        <MeasuredActs {...{ advice, acts, keys, add, focusField }} main={main} onGone={() => setEnding(true)} />
         <button type="button" className="act" onClick={onNote}>
           Note <KeyMark keys={keys}>N</KeyMark>
         </button>
@@ -273,6 +219,134 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
           onAccept={() => add(acts[0]!.body)}
         />
       )}
+    </>
+  );
+}
+
+/** Where the next reading is typed, and at which place it was taken. */
+function ReadingForm({
+  form,
+  hidden,
+  first,
+  unit,
+  text,
+  setText,
+  place,
+  setPlace,
+  problem,
+  ready,
+  onTake,
+}: {
+  form: React.RefObject<HTMLFormElement | null>;
+  hidden: boolean;
+  first: boolean;
+  unit: 'mm' | 'in';
+  text: string;
+  setText: (text: string) => void;
+  place: string;
+  setPlace: (place: string) => void;
+  problem: KnownProblem | undefined;
+  ready: boolean;
+  onTake: (event: React.FormEvent) => void;
+}) {
+  return (
+    <form hidden={hidden} ref={form} onSubmit={onTake} className="mt-2 flex flex-wrap items-start gap-2">
+      <TextField
+        className="w-32"
+        label={first ? 'Reading' : 'Next reading'}
+        value={text}
+        problem={problem}
+        onChange={setText}
+        inputClass="h-14 text-2xl font-bold"
+        inputMode={unit === 'mm' ? 'decimal' : 'text'}
+        data="reading"
+      />
+      <label className="text-sm">
+        Place
+        <select className="select mt-0.5 flex h-14 w-[8.5rem]" value={place} onChange={(e) => setPlace(e.target.value)}>
+          {PLACES.map((p) => (
+            <option key={p}>{p}</option>
+          ))}
+        </select>
+      </label>
+      <button type="submit" className="btn min-h-12 w-full" disabled={!ready}>
+        Take this reading
+      </button>
+    </form>
+  );
+}
+
+/** What the readings come to together. */
+function Together({
+  frozen,
+  state,
+  stepId,
+  measured,
+  unit,
+  places,
+}: Pick<Props, 'frozen' | 'state'> & { stepId: string; measured: Measured; unit: 'mm' | 'in'; places: number }) {
+  return (
+    <p className="mt-3">
+      {measured.combined.disagreement
+        ? 'The guarding one '
+        : measured.readings.every((r) => r.feel)
+          ? 'At least '
+          : 'Together '}
+      <b>{measure(measured.combined.guardMm, unit, places)}</b> ±{' '}
+      {measure(measured.combined.uncertaintyMm, unit, unit === 'mm' ? 3 : 4)} {unit}{' '}
+      <Working of="size" tell={(record) => explainSize(frozen, state, stepId, record)} />
+      {measured.combined.count > 1 && (
+        <span className="muted block text-sm">spread {measure(measured.combined.spreadMm, unit, places)}</span>
+      )}
+    </p>
+  );
+}
+
+/** The one next act after measuring, and what else can be done. */
+function MeasuredActs({
+  advice: { measured, next },
+  acts,
+  main,
+  keys,
+  add,
+  focusField,
+  onGone,
+}: Pick<Props, 'advice' | 'keys' | 'add'> & {
+  acts: readonly Act[];
+  main: (() => void) | undefined;
+  focusField: () => void;
+  onGone: () => void;
+}) {
+  const gone = acts[0]?.code === 'gone';
+  return (
+    <>
+      {gone ? (
+        <>
+          <button type="button" className="act main" onClick={focusField}>
+            Read it once more <KeyMark keys={keys}>M</KeyMark>
+          </button>
+          <button type="button" className="act" onClick={onGone}>
+            It cannot be put back …
+          </button>
+        </>
+      ) : (
+        <button type="button" className="act main" onClick={main} disabled={!main}>
+          {measured && acts[0]
+            ? acts[0].code === 'goOn' && next?.kind !== 'move'
+              ? 'Go on'
+              : actText[acts[0].code]
+            : measured
+              ? 'Answer about the reading first'
+              : 'Take a reading first'}{' '}
+          <KeyMark keys={keys}>space</KeyMark>
+        </button>
+      )}
+      {!gone &&
+        acts.slice(1).map((act) => (
+          <button key={act.code} type="button" className="act" onClick={() => add(act.body)}>
+            {act.code === 'goOn' ? 'Cut on to the middle' : actText[act.code]}
+          </button>
+        ))}
     </>
   );
 }

@@ -2,20 +2,13 @@ import { type Drawing, insides, resolveDrawing } from '@whelk/core/part';
 import { type LengthUnit, shortLength } from '@whelk/core/quantity';
 import { type AxisReason, mappingPicture, type Placing } from '@whelk/core/trace';
 import { useEffect, useMemo, useState } from 'react';
-import { axisReason, dxfHow } from '../../../messages/exchange.ts';
+import { axisReason } from '../../../messages/exchange.ts';
 import { wordProblem } from '../../../messages/problems.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { PictureView } from '../../../ui/strip/PictureView.tsx';
 import { Problems } from '../../frame/Problems.tsx';
-import { CURVE_TOLERANCE, useDxfFile } from './useDxfFile.ts';
-
-const UNITS = [
-  [1, 'millimetres'],
-  [25.4, 'inches'],
-  [10, 'centimetres'],
-  [1000, 'metres'],
-  [304.8, 'feet'],
-] as const;
+import { AxisWay, FileUnit, Layers, WhatWasRead } from './DxfChoices.tsx';
+import { useDxfFile } from './useDxfFile.ts';
 
 /** What one millimetre of a file drawn to a scale is in the part: `1:2` doubles, `2:1` halves; undefined: no scale. */
 function scaleOf(text: string): number | undefined {
@@ -152,27 +145,7 @@ export function DxfMapping({ unit, onTake }: { unit: LengthUnit; onTake: (drawin
             </button>
           </div>
           <div className="flex flex-col gap-3">
-            <label className="text-sm">
-              Figures in the file are
-              <select
-                className="select mt-0.5 flex w-full"
-                value={placing.mmPerUnit}
-                onChange={(e) => setPlacing({ ...placing, mmPerUnit: Number(e.target.value) })}
-              >
-                {UNITS.map(([mm, name]) => (
-                  <option key={mm} value={mm}>
-                    {name}
-                    {read.mmPerUnit === mm ? ', as the file says' : ''}
-                  </option>
-                ))}
-                {!UNITS.some(([mm]) => mm === placing.mmPerUnit) && (
-                  <option value={placing.mmPerUnit}>{placing.mmPerUnit} mm each, as the file says</option>
-                )}
-              </select>
-              {read.mmPerUnit === undefined && (
-                <span className="field-warning mt-1 block">The file does not say: check a size you know.</span>
-              )}
-            </label>
+            <FileUnit {...{ read, placing, setPlacing }} />
             <TextField
               label="Drawn at scale"
               value={scaleText}
@@ -180,38 +153,7 @@ export function DxfMapping({ unit, onTake }: { unit: LengthUnit; onTake: (drawin
               problem={scale ? undefined : { code: 'trace.scale', path: [], value: scaleText }}
               onChange={setScaleText}
             />
-            <fieldset className="text-sm">
-              <legend>The axis lies</legend>
-              <div className="mt-0.5 flex flex-wrap gap-2">
-                {(['x', 'y'] as const).map((along) => (
-                  <button
-                    key={along}
-                    type="button"
-                    className="position"
-                    aria-pressed={placing.along === along}
-                    onClick={() => void settle(layers, along, axisText)}
-                  >
-                    {along === 'x' ? 'level' : 'upright'}
-                  </button>
-                ))}
-                <button
-                  type="button"
-                  className="position"
-                  aria-pressed={placing.turned}
-                  onClick={() => setPlacing({ ...placing, turned: !placing.turned })}
-                >
-                  ends changed over
-                </button>
-                <button
-                  type="button"
-                  className="position"
-                  aria-pressed={placing.below}
-                  onClick={() => setPlacing({ ...placing, below: !placing.below })}
-                >
-                  other half
-                </button>
-              </div>
-            </fieldset>
+            <AxisWay {...{ placing, setPlacing }} onAlong={(along) => void settle(layers, along, axisText)} />
             <TextField
               label={`Axis at ${placing.along === 'x' ? 'Y' : 'X'}, in the file’s figures`}
               value={axisText}
@@ -225,43 +167,14 @@ export function DxfMapping({ unit, onTake }: { unit: LengthUnit; onTake: (drawin
                   void settle(layers, placing.along, text);
               }}
             />
-            <fieldset className="text-sm">
-              <legend>Layers of the outline</legend>
-              {read.layers.slice(0, 24).map((l) => (
-                <label key={l.name} className="flex min-h-8 items-center gap-2">
-                  <input
-                    type="checkbox"
-                    className="h-4 w-4"
-                    checked={layers.includes(l.name)}
-                    onChange={(e) => {
-                      const next = e.target.checked ? [...layers, l.name] : layers.filter((n) => n !== l.name);
-                      setLayers(next);
-                      void settle(next, placing.along, axisText);
-                    }}
-                  />
-                  <span className="break-all">{l.name}</span> <span className="muted">{l.count}</span>
-                </label>
-              ))}
-            </fieldset>
-            <div className="text-sm">
-              <h3 className="font-bold">What was read</h3>
-              <ul aria-label="What was read">
-                {read.counts.map((c) => (
-                  <li key={`${c.type}${c.how}`}>
-                    {c.how === 'taken' || c.how === 'followed' ? '✓' : '–'} {c.count} {c.type.toLowerCase()}:{' '}
-                    <span className="muted">{dxfHow[c.how]}</span>
-                  </li>
-                ))}
-              </ul>
-              {mapped && mapped.traced.used.left > 0 && (
-                <p className="mt-1">
-                  {mapped.traced.used.left} lines and arcs of the chosen layers are not part of the outline.
-                </p>
-              )}
-              {read.counts.some((c) => c.how === 'followed') && (
-                <p className="muted">Curves are followed within {CURVE_TOLERANCE} of the file’s unit.</p>
-              )}
-            </div>
+            <Layers
+              {...{ read, layers }}
+              onChange={(next) => {
+                setLayers(next);
+                void settle(next, placing.along, axisText);
+              }}
+            />
+            <WhatWasRead {...{ read, mapped }} />
           </div>
         </div>
       )}
