@@ -168,70 +168,115 @@ export function CuttingListPanel({ bars, waiting, own, unit, onBooked }: Props) 
           </div>
         </fieldset>
       </div>
-      <div className="mt-4 flex items-center gap-3">
-        <button
-          type="button"
-          className="btn btn-primary"
-          disabled={busy || blanks.length === 0 || taken.length === 0}
-          onClick={work}
-        >
-          Work out
-        </button>
-        {busy && (
-          <>
-            <button type="button" className="btn" onClick={stop}>
-              Stop with the best so far
-            </button>
-            <span role="status" className="muted text-sm">
-              {progress
-                ? `${progress.nodes.toLocaleString('en-GB')} tries; ${progress.openedMm > 0 ? `${shown(progress.openedMm)} of bar, not less than ${shown(progress.boundMm)}` : 'no list yet'}`
-                : 'Searching'}
-            </span>
-          </>
-        )}
-        {blanks.length === 0 && <span className="muted text-sm">Choose or type blanks first.</span>}
-      </div>
+      <Working
+        {...{ busy, progress, shown, stop }}
+        ready={blanks.length > 0 && taken.length > 0}
+        none={blanks.length === 0}
+        onWork={work}
+      />
       {found && (
-        <div className="mt-4">
-          <p className="text-lg" role="status">
-            <b>{found.list.bars.length === 1 ? 'One bar is' : `${found.list.bars.length} bars are`} cut into</b>,{' '}
-            {shown(found.list.openedMm)} together.{' '}
-            {found.list.lacking.length === 0 && (
-              <span className={found.list.gap === 0 ? 'ok' : ''}>
-                {found.list.gap === 0
-                  ? '✓ Nothing shorter does.'
-                  : `A better list could save at most ${(found.list.gap * 100).toFixed(1)} % (${shown(found.list.openedMm - found.list.boundMm)}).`}
-              </span>
-            )}
-          </p>
-          {found.list.lacking.length > 0 && (
-            <p className="field-problem mt-1 text-base">
-              ✕ The bars are too short for all. No room is left for{' '}
-              {found.list.lacking.map((l) => `${l.count} × ${nameOf(l.id)}`).join(', ')}.{' '}
-              {buyText(found, section, shown)}
-            </p>
-          )}
-          <PictureView
-            className="mt-3 w-full"
-            label={`${found.list.bars.length} bars with the blanks that are sawn from them`}
-            picture={cuttingListPicture(found.list, found.problem.kerfMm, width, nameOf, shown)}
-          />
-          <ol className="mt-2 list-decimal pl-6" aria-label="Cuts bar by bar">
-            {found.list.bars.map((bar, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: equal bars may come twice, and the list is made afresh
-              <li key={i} className="py-0.5">
-                <b>{shown(bar.lengthMm)} bar:</b>{' '}
-                {bar.cuts.map((c) => `${c.count} × ${shown(c.lengthMm)} ${nameOf(c.id)}`).join(', ')};{' '}
-                {bar.leftMm >= keepMm ? `${shown(bar.leftMm)} goes back` : `${shown(bar.leftMm)} of scrap`}
-              </li>
-            ))}
-          </ol>
-          <button type="button" className="btn mt-3" onClick={() => void book(found.list)}>
-            It is sawn: book it
-          </button>
-        </div>
+        <FoundList {...{ found, section, width, keepMm, nameOf, shown }} onBook={() => void book(found.list)} />
       )}
     </section>
+  );
+}
+
+type Search = ReturnType<typeof useCuttingList>;
+
+/** Working it out: begun, how far it is, stopped with the best so far. */
+function Working({
+  busy,
+  progress,
+  shown,
+  stop,
+  ready,
+  none,
+  onWork,
+}: Pick<Search, 'busy' | 'progress' | 'stop'> & {
+  shown: (mm: number) => string;
+  ready: boolean;
+  /** no blanks are chosen */
+  none: boolean;
+  onWork: () => void;
+}) {
+  return (
+    <div className="mt-4 flex items-center gap-3">
+      <button type="button" className="btn btn-primary" disabled={busy || !ready} onClick={onWork}>
+        Work out
+      </button>
+      {busy && (
+        <>
+          <button type="button" className="btn" onClick={stop}>
+            Stop with the best so far
+          </button>
+          <span role="status" className="muted text-sm">
+            {progress
+              ? `${progress.nodes.toLocaleString('en-GB')} tries; ${progress.openedMm > 0 ? `${shown(progress.openedMm)} of bar, not less than ${shown(progress.boundMm)}` : 'no list yet'}`
+              : 'Searching'}
+          </span>
+        </>
+      )}
+      {none && <span className="muted text-sm">Choose or type blanks first.</span>}
+    </div>
+  );
+}
+
+/** The list that was found: how good it is, what finds no room, bar by bar. */
+function FoundList({
+  found,
+  section,
+  width,
+  keepMm,
+  nameOf,
+  shown,
+  onBook,
+}: {
+  found: NonNullable<Search['found']>;
+  section: ReturnType<typeof sectionsOf>[number];
+  width: number;
+  keepMm: number;
+  nameOf: (id: string) => string;
+  shown: (mm: number) => string;
+  onBook: () => void;
+}) {
+  return (
+    <div className="mt-4">
+      <p className="text-lg" role="status">
+        <b>{found.list.bars.length === 1 ? 'One bar is' : `${found.list.bars.length} bars are`} cut into</b>,{' '}
+        {shown(found.list.openedMm)} together.{' '}
+        {found.list.lacking.length === 0 && (
+          <span className={found.list.gap === 0 ? 'ok' : ''}>
+            {found.list.gap === 0
+              ? '✓ Nothing shorter does.'
+              : `A better list could save at most ${(found.list.gap * 100).toFixed(1)} % (${shown(found.list.openedMm - found.list.boundMm)}).`}
+          </span>
+        )}
+      </p>
+      {found.list.lacking.length > 0 && (
+        <p className="field-problem mt-1 text-base">
+          ✕ The bars are too short for all. No room is left for{' '}
+          {found.list.lacking.map((l) => `${l.count} × ${nameOf(l.id)}`).join(', ')}. {buyText(found, section, shown)}
+        </p>
+      )}
+      <PictureView
+        className="mt-3 w-full"
+        label={`${found.list.bars.length} bars with the blanks that are sawn from them`}
+        picture={cuttingListPicture(found.list, found.problem.kerfMm, width, nameOf, shown)}
+      />
+      <ol className="mt-2 list-decimal pl-6" aria-label="Cuts bar by bar">
+        {found.list.bars.map((bar, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: equal bars may come twice, and the list is made afresh
+          <li key={i} className="py-0.5">
+            <b>{shown(bar.lengthMm)} bar:</b>{' '}
+            {bar.cuts.map((c) => `${c.count} × ${shown(c.lengthMm)} ${nameOf(c.id)}`).join(', ')};{' '}
+            {bar.leftMm >= keepMm ? `${shown(bar.leftMm)} goes back` : `${shown(bar.leftMm)} of scrap`}
+          </li>
+        ))}
+      </ol>
+      <button type="button" className="btn mt-3" onClick={onBook}>
+        It is sawn: book it
+      </button>
+    </div>
   );
 }
 

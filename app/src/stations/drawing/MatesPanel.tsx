@@ -1,7 +1,6 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
-import type { Mate } from '@whelk/core/part';
-import { insides, outsides } from '@whelk/core/part';
-import { formatLength } from '@whelk/core/quantity';
+import { type BoreStep, type Feature, insides, type Mate, outsides } from '@whelk/core/part';
+import { formatLength, type Problem } from '@whelk/core/quantity';
 import { Plus, Trash2 } from 'lucide-react';
 import { useEffect } from 'react';
 import { TextField } from '../../ui/number-field/TextField.tsx';
@@ -33,8 +32,6 @@ export function MatesPanel({ id, job, planned, saved, fresh, onChange }: Props) 
     ...drawing.features.map((f) => ({ f, inside: false })),
     ...[...drawing.bores.left, ...drawing.bores.right].map((f) => ({ f, inside: true })),
   ];
-  const nameOf = (f: (typeof ours)[number]['f']): string =>
-    `${f.name.trim() ? `${f.name.trim()}, ` : ''}Ø${f.diameter.text.trim()}`;
   const problemOf = (i: number, ...keys: string[]) =>
     planned.problems.find(
       (p) => p.path[0] === 'drawing' && p.path[1] === 'mates' && p.path[2] === i && keys.includes(String(p.path[3])),
@@ -71,137 +68,18 @@ export function MatesPanel({ id, job, planned, saved, fresh, onChange }: Props) 
         Fits to measured mates
       </h2>
       <ol className="mt-1 flex flex-col gap-3">
-        {mates.map((m, i) => {
-          const inside = ours.find(({ f }) => f.id === m.on)?.inside ?? false;
-          const made = [...outsides(planned.part), ...insides(planned.part)].find((f) => f.id === m.on);
-          const theirs = theirsOf(m);
-          const chosen = m.from ? `${m.from.jobId}:${m.from.featureId}` : '';
-          return (
-            <li key={m.id} className="flex flex-wrap items-end gap-3 text-sm">
-              <label>
-                This
-                <select
-                  className="select select-sm mt-0.5 flex h-10 w-48"
-                  value={m.on}
-                  onChange={(e) => put(i, { on: e.target.value, from: null }, 'on')}
-                >
-                  {ours.map(({ f, inside }) => (
-                    <option key={f.id} value={f.id}>
-                      {nameOf(f)}
-                      {inside ? ' (hole)' : ''}
-                    </option>
-                  ))}
-                </select>
-              </label>
-              <label>
-                {inside ? 'goes over' : 'goes into'}
-                <select
-                  className="select select-sm mt-0.5 flex h-10 w-56"
-                  value={chosen}
-                  onChange={(e) => {
-                    const [jobId, featureId] = e.target.value.split(':');
-                    put(i, { from: jobId && featureId ? { jobId, featureId, piece: null } : null }, 'from');
-                  }}
-                >
-                  <option value="">a piece measured by hand</option>
-                  {known?.jobs.map((j) => (
-                    <optgroup key={j.jobId} label={j.title}>
-                      {j.features
-                        .filter((f) => f.inside !== inside)
-                        .map((f) => (
-                          <option key={f.featureId} value={`${j.jobId}:${f.featureId}`}>
-                            {f.label}
-                          </option>
-                        ))}
-                    </optgroup>
-                  ))}
-                  {m.from && !theirs && <option value={chosen}>a job that is not at hand</option>}
-                </select>
-              </label>
-              {m.from && (
-                <label>
-                  Piece
-                  <select
-                    className="select select-sm mt-0.5 flex h-10 w-32"
-                    value={m.from.piece ?? ''}
-                    onChange={(e) =>
-                      put(i, { from: { ...m.from!, piece: e.target.value ? Number(e.target.value) : null } }, 'piece')
-                    }
-                  >
-                    <option value="">read last</option>
-                    {[...new Set(theirs?.measured.map((r) => r.piece))].map((piece) => (
-                      <option key={piece} value={piece}>
-                        piece {piece}
-                      </option>
-                    ))}
-                  </select>
-                </label>
-              )}
-              <TextField
-                className="w-36"
-                label={`measured, ${m.measured.unit}`}
-                hint="not yet"
-                value={m.measured.text}
-                data={`${m.id}-measured`}
-                problem={problemOf(i, 'measured')}
-                onChange={(text) => put(i, { measured: { ...m.measured, text }, from: null }, 'measured')}
-              />
-              <label>
-                Fit: hole less shaft
-                <select
-                  className="select select-sm mt-0.5 flex h-10 w-44"
-                  value={
-                    KINDS.find(
-                      ([, , mm, inch]) => (m.unit === 'mm' ? mm : inch).join() === [m.least, m.most].join(),
-                    )?.[0] ?? ''
-                  }
-                  onChange={(e) => {
-                    const kind = KINDS.find(([key]) => key === e.target.value);
-                    const [least, most] = (m.unit === 'mm' ? kind?.[2] : kind?.[3]) ?? [m.least, m.most];
-                    put(i, { least, most }, 'fit');
-                  }}
-                >
-                  <option value="">as typed</option>
-                  {KINDS.map(([key, name]) => (
-                    <option key={key} value={key}>
-                      {name}
-                    </option>
-                  ))}
-                </select>
-              </label>
-              {(['least', 'most'] as const).map((key) => (
-                <TextField
-                  key={key}
-                  className="w-24"
-                  label={`${key === 'least' ? 'from' : 'to'}, ${m.unit}`}
-                  value={m[key]}
-                  data={`${m.id}-${key}`}
-                  problem={problemOf(i, key)}
-                  onChange={(text) => put(i, { [key]: text.slice(0, 64) }, key)}
-                />
-              ))}
-              <p className="min-h-10 self-end py-2" aria-live="polite">
-                {made?.limits.how === 'mate' ? (
-                  <span className="setting">
-                    → {formatLength(made.limits.upperMm, unit, unit === 'mm' ? 3 : 4)} /{' '}
-                    {formatLength(made.limits.lowerMm, unit, unit === 'mm' ? 3 : 4)} {unit}
-                  </span>
-                ) : (
-                  <span className="muted">until it is measured the drawing’s own limits hold</span>
-                )}
-              </p>
-              <button
-                type="button"
-                className="quiet mb-1"
-                aria-label={`Remove mate ${i + 1}`}
-                onClick={() => onChange(mates.toSpliced(i, 1), 'mates')}
-              >
-                <Trash2 size={16} aria-hidden="true" />
-              </button>
-              {problemOf(i, 'on') && <ProblemLine problem={problemOf(i, 'on')!} />}
-            </li>
-          );
-        })}
+        {mates.map((m, i) => (
+          <MateRow
+            key={m.id}
+            mate={m}
+            at={i}
+            {...{ ours, known, planned, unit }}
+            theirs={theirsOf(m)}
+            problemOf={(...keys) => problemOf(i, ...keys)}
+            put={(change, field) => put(i, change, field)}
+            onRemove={() => onChange(mates.toSpliced(i, 1), 'mates')}
+          />
+        ))}
       </ol>
       {known && known.followers.length > 0 && (
         <p className="mt-2 text-sm">
@@ -226,5 +104,183 @@ export function MatesPanel({ id, job, planned, saved, fresh, onChange }: Props) 
         <Plus size={15} aria-hidden="true" /> Fit to a measured piece
       </button>
     </section>
+  );
+}
+
+type Known = ReturnType<typeof useMates>;
+type Theirs = NonNullable<Known>['jobs'][number]['features'][number] | undefined;
+interface OfMate {
+  readonly mate: Mate;
+  readonly put: (change: Partial<Mate>, field: string) => void;
+  readonly problemOf: (...keys: string[]) => Problem | undefined;
+}
+type Ours = { readonly f: Feature | BoreStep; readonly inside: boolean };
+const nameOf = (f: Ours['f']): string => `${f.name.trim() ? `${f.name.trim()}, ` : ''}Ø${f.diameter.text.trim()}`;
+
+/** One fit: which diameter here, which piece there, what was measured, how the two go together. */
+function MateRow({
+  mate: m,
+  at: i,
+  ours,
+  known,
+  theirs,
+  planned,
+  unit,
+  problemOf,
+  put,
+  onRemove,
+}: OfMate & {
+  at: number;
+  ours: readonly Ours[];
+  known: Known;
+  theirs: Theirs;
+  planned: PlannedJob;
+  unit: 'mm' | 'in';
+  onRemove: () => void;
+}) {
+  const inside = ours.find(({ f }) => f.id === m.on)?.inside ?? false;
+  const made = [...outsides(planned.part), ...insides(planned.part)].find((f) => f.id === m.on);
+  return (
+    <li className="flex flex-wrap items-end gap-3 text-sm">
+      <label>
+        This
+        <select
+          className="select select-sm mt-0.5 flex h-10 w-48"
+          value={m.on}
+          onChange={(e) => put({ on: e.target.value, from: null }, 'on')}
+        >
+          {ours.map(({ f, inside }) => (
+            <option key={f.id} value={f.id}>
+              {nameOf(f)}
+              {inside ? ' (hole)' : ''}
+            </option>
+          ))}
+        </select>
+      </label>
+      <MateFrom {...{ mate: m, inside, known, theirs, put }} />
+      <TextField
+        className="w-36"
+        label={`measured, ${m.measured.unit}`}
+        hint="not yet"
+        value={m.measured.text}
+        data={`${m.id}-measured`}
+        problem={problemOf('measured')}
+        onChange={(text) => put({ measured: { ...m.measured, text }, from: null }, 'measured')}
+      />
+      <FitFields mate={m} put={put} problemOf={problemOf} />
+      <p className="min-h-10 self-end py-2" aria-live="polite">
+        {made?.limits.how === 'mate' ? (
+          <span className="setting">
+            → {formatLength(made.limits.upperMm, unit, unit === 'mm' ? 3 : 4)} /{' '}
+            {formatLength(made.limits.lowerMm, unit, unit === 'mm' ? 3 : 4)} {unit}
+          </span>
+        ) : (
+          <span className="muted">until it is measured the drawing’s own limits hold</span>
+        )}
+      </p>
+      <button type="button" className="quiet mb-1" aria-label={`Remove mate ${i + 1}`} onClick={onRemove}>
+        <Trash2 size={16} aria-hidden="true" />
+      </button>
+      {problemOf('on') && <ProblemLine problem={problemOf('on')!} />}
+    </li>
+  );
+}
+
+/** The piece that it goes with: measured by hand, or read in another job. */
+function MateFrom({
+  mate: m,
+  inside,
+  known,
+  theirs,
+  put,
+}: Pick<OfMate, 'mate' | 'put'> & { inside: boolean; known: Known; theirs: Theirs }) {
+  const chosen = m.from ? `${m.from.jobId}:${m.from.featureId}` : '';
+  return (
+    <>
+      <label>
+        {inside ? 'goes over' : 'goes into'}
+        <select
+          className="select select-sm mt-0.5 flex h-10 w-56"
+          value={chosen}
+          onChange={(e) => {
+            const [jobId, featureId] = e.target.value.split(':');
+            put({ from: jobId && featureId ? { jobId, featureId, piece: null } : null }, 'from');
+          }}
+        >
+          <option value="">a piece measured by hand</option>
+          {known?.jobs.map((j) => (
+            <optgroup key={j.jobId} label={j.title}>
+              {j.features
+                .filter((f) => f.inside !== inside)
+                .map((f) => (
+                  <option key={f.featureId} value={`${j.jobId}:${f.featureId}`}>
+                    {f.label}
+                  </option>
+                ))}
+            </optgroup>
+          ))}
+          {m.from && !theirs && <option value={chosen}>a job that is not at hand</option>}
+        </select>
+      </label>
+      {m.from && (
+        <label>
+          Piece
+          <select
+            className="select select-sm mt-0.5 flex h-10 w-32"
+            value={m.from.piece ?? ''}
+            onChange={(e) =>
+              put({ from: { ...m.from!, piece: e.target.value ? Number(e.target.value) : null } }, 'piece')
+            }
+          >
+            <option value="">read last</option>
+            {[...new Set(theirs?.measured.map((r) => r.piece))].map((piece) => (
+              <option key={piece} value={piece}>
+                piece {piece}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+    </>
+  );
+}
+
+/** How the two go together. */
+function FitFields({ mate: m, put, problemOf }: OfMate) {
+  return (
+    <>
+      <label>
+        Fit: hole less shaft
+        <select
+          className="select select-sm mt-0.5 flex h-10 w-44"
+          value={
+            KINDS.find(([, , mm, inch]) => (m.unit === 'mm' ? mm : inch).join() === [m.least, m.most].join())?.[0] ?? ''
+          }
+          onChange={(e) => {
+            const kind = KINDS.find(([key]) => key === e.target.value);
+            const [least, most] = (m.unit === 'mm' ? kind?.[2] : kind?.[3]) ?? [m.least, m.most];
+            put({ least, most }, 'fit');
+          }}
+        >
+          <option value="">as typed</option>
+          {KINDS.map(([key, name]) => (
+            <option key={key} value={key}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      {(['least', 'most'] as const).map((key) => (
+        <TextField
+          key={key}
+          className="w-24"
+          label={`${key === 'least' ? 'from' : 'to'}, ${m.unit}`}
+          value={m[key]}
+          data={`${m.id}-${key}`}
+          problem={problemOf(key)}
+          onChange={(text) => put({ [key]: text.slice(0, 64) }, key)}
+        />
+      ))}
+    </>
   );
 }

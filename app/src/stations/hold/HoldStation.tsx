@@ -1,5 +1,5 @@
 import { heldBy, type Setup } from '@whelk/core/hold';
-import { planJob, stationOf, type Way } from '@whelk/core/job';
+import { type Job, type PlannedJob, type PlannedSetup, planJob, type Shop, stationOf, type Way } from '@whelk/core/job';
 import { chuckOf } from '@whelk/core/lathe';
 import { bentLineOf, kindOf } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
@@ -54,16 +54,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
     void planJob(job, shop, (op) =>
       op === at(operationId) ? (step) => codes.includes(step.code) && record(step) : undefined,
     );
-  const bent = useMemo(() => {
-    const worst = worstCut(plan, (o) => o.loads!.bendMm);
-    if (!shown || !plan?.held || !worst?.loads) return undefined;
-    const { piece, means } = shown;
-    const cut = { ...worst, bendMm: worst.loads.bendMm };
-    const line = bentLineOf(piece, plan.held, means.material.modulusGPa, cut);
-    const awayMm = Math.max(...line.points.map((p) => Math.abs(p.awayMm)));
-    // less than the last figure shows is nothing to look at
-    return awayMm < 0.0005 ? undefined : { ...line, awayMm, inRoughing: kindOf(worst.kind).act === 'rough' };
-  }, [shown, plan]);
+  const bent = useMemo(() => bentUnder(shown), [shown]);
   const ofThis = planned.problems.filter(
     (p) =>
       stationOf(p) === 'hold' &&
@@ -97,31 +88,11 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
             <>
               <h2 id="lathe">Lathe</h2>
               {shop.lathes.length === 0 && <p className="muted">The shop has no lathe yet.</p>}
-              <ul className="rows">
-                {shop.lathes.map((l) => (
-                  <li
-                    key={l.id}
-                    className={`flex items-start gap-3 px-2 py-2 ${l.id === job.hold.latheId ? 'bg-[var(--brass-soft)]' : ''}`}
-                  >
-                    <input
-                      id={`l-${l.id}`}
-                      type="radio"
-                      name="lathe"
-                      className="mt-1 h-5 w-5"
-                      checked={l.id === job.hold.latheId}
-                      onChange={() => editor.change((j) => ({ ...j, hold: { ...j.hold, latheId: l.id } }))}
-                    />
-                    <label htmlFor={`l-${l.id}`} className="flex-1 cursor-pointer">
-                      <b>{l.name}</b>
-                      <span className="muted block text-sm">
-                        {length(l.sizes.betweenCentresMm, unit)} {unit} between centres · Ø
-                        {length(l.sizes.swingOverCrossSlideMm, unit)} over the cross-slide ·{' '}
-                        {power(l.drive.motorKw, unit)} · {chuckOf(l).name}
-                      </span>
-                    </label>
-                  </li>
-                ))}
-              </ul>
+              <WhichLathe
+                {...{ shop, unit }}
+                chosen={job.hold.latheId}
+                onChoose={(latheId) => editor.change((j) => ({ ...j, hold: { ...j.hold, latheId } }))}
+              />
               <h2 className="mt-6">How held</h2>
             </>
           )}
@@ -171,19 +142,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
               <AboutSetup {...{ job, planned, nameOf }} setup={shown} />
             </Suspense>
           )}
-          {plan?.operations.some((o) => o.loads) ? (
-            <Bears plan={plan} tell={tellFor} nameOf={nameOf} drawn={bent} unit={unit} />
-          ) : (
-            <p className="muted mt-3">
-              {!planned.bar
-                ? 'Choose a bar at Stock first.'
-                : !job.hold.latheId
-                  ? 'Choose a lathe: the loads follow.'
-                  : plan && plan.operations.length > 0
-                    ? 'No diameters are turned in this holding.'
-                    : 'Put right what is marked; the loads follow.'}
-            </p>
-          )}
+          <Loads {...{ job, planned, nameOf, unit }} plan={plan} tell={tellFor} drawn={bent} />
         </section>
         {planned.setups.length > 1 && (
           <section aria-labelledby="together" className="lg:col-span-2">
@@ -239,6 +198,87 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
         </section>
       </div>
     </JobFrame>
+  );
+}
+
+/** How the work bends under the cut that bends it most; undefined where it is nothing to look at. */
+function bentUnder(setup: PlannedSetup | undefined) {
+  const plan = setup?.plan;
+  const worst = worstCut(plan, (o) => o.loads!.bendMm);
+  if (!setup || !plan?.held || !worst?.loads) return undefined;
+  const { piece, means } = setup;
+  const cut = { ...worst, bendMm: worst.loads.bendMm };
+  const line = bentLineOf(piece, plan.held, means.material.modulusGPa, cut);
+  const awayMm = Math.max(...line.points.map((p) => Math.abs(p.awayMm)));
+  // less than the last figure shows is nothing to look at
+  return awayMm < 0.0005 ? undefined : { ...line, awayMm, inRoughing: kindOf(worst.kind).act === 'rough' };
+}
+
+/** The shop's lathes, to choose one. */
+function WhichLathe({
+  shop,
+  unit,
+  chosen,
+  onChoose,
+}: {
+  shop: Shop;
+  unit: 'mm' | 'in';
+  chosen: string | null;
+  onChoose: (latheId: string) => void;
+}) {
+  return (
+    <ul className="rows">
+      {shop.lathes.map((l) => (
+        <li
+          key={l.id}
+          className={`flex items-start gap-3 px-2 py-2 ${l.id === chosen ? 'bg-[var(--brass-soft)]' : ''}`}
+        >
+          <input
+            id={`l-${l.id}`}
+            type="radio"
+            name="lathe"
+            className="mt-1 h-5 w-5"
+            checked={l.id === chosen}
+            onChange={() => onChoose(l.id)}
+          />
+          <label htmlFor={`l-${l.id}`} className="flex-1 cursor-pointer">
+            <b>{l.name}</b>
+            <span className="muted block text-sm">
+              {length(l.sizes.betweenCentresMm, unit)} {unit} between centres · Ø
+              {length(l.sizes.swingOverCrossSlideMm, unit)} over the cross-slide · {power(l.drive.motorKw, unit)} ·{' '}
+              {chuckOf(l).name}
+            </span>
+          </label>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What the cuts ask of motor, work and jaws, or why that is not known yet. */
+function Loads({
+  job,
+  planned,
+  plan,
+  nameOf,
+  unit,
+  tell,
+  drawn,
+}: { job: Job; planned: PlannedJob; plan: PlannedSetup['plan'] | undefined } & Omit<
+  React.ComponentProps<typeof Bears>,
+  'plan'
+>) {
+  if (plan?.operations.some((o) => o.loads)) return <Bears {...{ plan, tell, nameOf, drawn, unit }} />;
+  return (
+    <p className="muted mt-3">
+      {!planned.bar
+        ? 'Choose a bar at Stock first.'
+        : !job.hold.latheId
+          ? 'Choose a lathe: the loads follow.'
+          : plan && plan.operations.length > 0
+            ? 'No diameters are turned in this holding.'
+            : 'Put right what is marked; the loads follow.'}
+    </p>
   );
 }
 

@@ -1,4 +1,15 @@
-import { actOf, actsOf, adviseStep, doubted, type FrozenRun, isPass, type RunEvent } from '@whelk/core/run';
+import {
+  actOf,
+  actsOf,
+  adviseStep,
+  doubted,
+  type FrozenRun,
+  isPass,
+  type RunEvent,
+  type RunState,
+  type Step,
+  type StepAdvice,
+} from '@whelk/core/run';
 import { useEffect, useMemo, useState } from 'react';
 import { stepTitle } from '../../../desks/operation/kinds.ts';
 import { cautionText, materialCautionText } from '../../../messages/cautions.ts';
@@ -33,6 +44,8 @@ interface Props {
   readonly keys: boolean;
 }
 
+type Panel = 'note' | 'measure' | 'stop' | 'trouble' | 'readings' | 'refused';
+
 /** Words of the one next act of a step that is not measured. */
 const mainText: Record<string, string> = {
   pass: 'Pass is cut',
@@ -46,9 +59,8 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   const run = useRun(id, piece, frozen, events);
   const { state } = run;
   const advice = useMemo(() => adviseStep(frozen, state), [frozen, state]);
-  const [panel, setPanel] = useState<'note' | 'measure' | 'stop' | 'trouble' | 'readings' | 'refused'>();
+  const [panel, setPanel] = useState<Panel>();
   const [trial, setTrial] = useState(false);
-  const close = () => setPanel(undefined);
   const step = advice?.step;
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new step begins at the top
   useEffect(() => {
@@ -75,17 +87,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
     t: plain ? () => setPanel('trouble') : undefined,
     m: canMeasure ? () => setPanel('measure') : undefined,
   });
-  /** A size measured now: of a short cut at the number told, which was then a trial cut, or of what the last pass left. */
-  const takeNow = ({ text, unit, instrumentId, of }: TakenNow) => {
-    if (!step || !advice) return;
-    const reading = { kind: 'reading', raw: { text, unit }, instrumentId, place: 'any place' } as const;
-    if (of === 'trial' && advice.move?.kind === 'move') {
-      run.add({ kind: 'trial', stepId: step.id, told: advice.move.told });
-      run.add({ ...reading, stepId: `${step.id}-check-${(state.rounds[step.id] ?? 0) + 1}` });
-    } else run.add({ ...reading, stepId: step.id });
-    close();
-  };
-  const asked = plain ? state.readings.find((r) => r.stepId === step.id && doubted(frozen, state, r)) : undefined;
+  const asked = plain && askedOf(frozen, state, step.id) !== undefined;
   const count = frozen.steps.length;
   const firstChips = step?.kind === 'face';
   const caution =
@@ -96,30 +98,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   return (
     <UnitOfPage.Provider value={frozen.means.lathe.unit}>
       <div className="flex min-h-screen flex-col">
-        <header className="bar">
-          <b>
-            {Math.min(state.stepIndex + 1, count)} of {count}
-          </b>
-          <Progress at={state.stepIndex} count={count} />
-          <span className="min-w-0 flex-1 truncate">
-            {frozen.title}, piece {piece}
-            {setup > 1 ? `, holding ${setup}` : ''} · {frozen.means.lathe.name}
-          </span>
-          <KeptStatus run={run} onRefused={() => setPanel('refused')} />
-          {state.readings.length > 0 && (
-            <button type="button" onClick={() => setPanel('readings')}>
-              Readings
-            </button>
-          )}
-          {!state.ended && (
-            <button type="button" onClick={() => setPanel('stop')}>
-              Stop piece
-            </button>
-          )}
-          <a href={`/jobs/${jobId}/cut`} className="!py-2">
-            Leave
-          </a>
-        </header>
+        <RunHead {...{ run, frozen, jobId, piece, setup }} onPanel={setPanel} />
         <KeptNotices run={run} />
         <Changed frozen={frozen} events={run.events} />
         <main className="flex flex-1 flex-col">
@@ -166,37 +145,9 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
             />
           ) : (
             <>
-              <div className="grid flex-1 content-start lg:grid-cols-[minmax(230px,300px)_1fr] lg:content-stretch">
-                <SetPanel
-                  frozen={frozen}
-                  advice={advice}
-                  onStands={(positions, besides) => run.add({ kind: 'stands', stepId: step.id, positions, besides })}
-                />
-                {asked ? (
-                  <section aria-label="A doubted reading" className="px-6 py-4">
-                    <Doubts
-                      doubts={[{ reading: asked, doubt: doubted(frozen, state, asked)! }]}
-                      unit={asked.unit}
-                      places={asked.unit === 'mm' ? 3 : 4}
-                      add={run.add}
-                    />
-                  </section>
-                ) : (
-                  <StepPanel
-                    keepAs={id}
-                    add={run.add}
-                    frozen={frozen}
-                    advice={advice}
-                    state={state}
-                    trial={trial}
-                    onForget={() =>
-                      step.toolId && run.add({ kind: 'forgotSpring', stepId: step.id, toolId: step.toolId })
-                    }
-                  />
-                )}
-              </div>
+              <PlainStep {...{ run, frozen, advice, step, trial }} keepAs={id} />
               <Acts caution={caution}>
-                <button type="button" className="act main" onClick={doIt} disabled={!doIt || asked !== undefined}>
+                <button type="button" className="act main" onClick={doIt} disabled={!doIt || asked}>
                   {trial ? 'Short cut is made, measure it' : act ? mainText[act.code] : 'Done'}{' '}
                   <KeyMark keys={keys}>space</KeyMark>
                 </button>
@@ -221,42 +172,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
             </>
           )}
         </main>
-        {panel === 'note' && step && (
-          <NotePanel
-            keepAs={id}
-            onSave={(text) => {
-              run.add({ kind: 'note', stepId: step.id, text });
-              close();
-            }}
-            onClose={close}
-            notes={state.notes}
-          />
-        )}
-        {panel === 'measure' && advice && (
-          <MeasureNow frozen={frozen} state={state} advice={advice} onTake={takeNow} onClose={close} />
-        )}
-        {panel === 'readings' && <ReadingsPanel frozen={frozen} state={state} add={run.add} onClose={close} />}
-        {panel === 'refused' && <Quarantine run={run} onClose={close} />}
-        {panel === 'trouble' && (
-          <TroublePanel
-            frozen={frozen}
-            state={state}
-            onOutcome={(text) => {
-              if (step) run.add({ kind: 'note', stepId: step.id, text });
-              close();
-            }}
-            onClose={close}
-          />
-        )}
-        {panel === 'stop' && (
-          <StopPanel
-            onStop={(reason) => {
-              run.add({ kind: 'ended', outcome: 'stopped', reason });
-              close();
-            }}
-            onClose={close}
-          />
-        )}
+        <Panels {...{ run, frozen, panel, advice }} keepAs={id} onClose={() => setPanel(undefined)} />
         <span className="visually-hidden" aria-live="polite">
           {step
             ? `Step ${state.stepIndex + 1} of ${count}: ${stepTitle(step, frozen)}, about ${minutes(step.minutes)}`
@@ -264,6 +180,159 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
         </span>
       </div>
     </UnitOfPage.Provider>
+  );
+}
+
+/** A reading of this step that is doubted: it is answered before anything else. */
+const askedOf = (frozen: FrozenRun, state: RunState, stepId: string) =>
+  state.readings.find((r) => r.stepId === stepId && doubted(frozen, state, r));
+
+interface OfRun {
+  readonly run: ReturnType<typeof useRun>;
+  readonly frozen: FrozenRun;
+}
+
+/** How far it is, what is cut, whether all is kept; stopping and leaving. */
+function RunHead({
+  run,
+  frozen,
+  jobId,
+  piece,
+  setup,
+  onPanel,
+}: OfRun & Pick<Props, 'jobId' | 'piece' | 'setup'> & { onPanel: (panel: Panel) => void }) {
+  const { state } = run;
+  const count = frozen.steps.length;
+  return (
+    <header className="bar">
+      <b>
+        {Math.min(state.stepIndex + 1, count)} of {count}
+      </b>
+      <Progress at={state.stepIndex} count={count} />
+      <span className="min-w-0 flex-1 truncate">
+        {frozen.title}, piece {piece}
+        {setup > 1 ? `, holding ${setup}` : ''} · {frozen.means.lathe.name}
+      </span>
+      <KeptStatus run={run} onRefused={() => onPanel('refused')} />
+      {state.readings.length > 0 && (
+        <button type="button" onClick={() => onPanel('readings')}>
+          Readings
+        </button>
+      )}
+      {!state.ended && (
+        <button type="button" onClick={() => onPanel('stop')}>
+          Stop piece
+        </button>
+      )}
+      <a href={`/jobs/${jobId}/cut`} className="!py-2">
+        Leave
+      </a>
+    </header>
+  );
+}
+
+/** A step that is neither touching off nor measuring: what is set, and what is cut or done. */
+function PlainStep({
+  run,
+  frozen,
+  advice,
+  step,
+  trial,
+  keepAs: id,
+}: OfRun & { advice: StepAdvice; step: Step; trial: boolean; keepAs: string }) {
+  const { state } = run;
+  const asked = askedOf(frozen, state, step.id);
+  return (
+    <div className="grid flex-1 content-start lg:grid-cols-[minmax(230px,300px)_1fr] lg:content-stretch">
+      <SetPanel
+        frozen={frozen}
+        advice={advice}
+        onStands={(positions, besides) => run.add({ kind: 'stands', stepId: step.id, positions, besides })}
+      />
+      {asked ? (
+        <section aria-label="A doubted reading" className="px-6 py-4">
+          <Doubts
+            doubts={[{ reading: asked, doubt: doubted(frozen, state, asked)! }]}
+            unit={asked.unit}
+            places={asked.unit === 'mm' ? 3 : 4}
+            add={run.add}
+          />
+        </section>
+      ) : (
+        <StepPanel
+          keepAs={id}
+          add={run.add}
+          frozen={frozen}
+          advice={advice}
+          state={state}
+          trial={trial}
+          onForget={() => step.toolId && run.add({ kind: 'forgotSpring', stepId: step.id, toolId: step.toolId })}
+        />
+      )}
+    </div>
+  );
+}
+
+/** What lies over the page for a moment: a note, a size measured now, readings, trouble, stopping. */
+function Panels({
+  run,
+  frozen,
+  panel,
+  advice,
+  keepAs: id,
+  onClose: close,
+}: OfRun & { panel: Panel | undefined; advice: StepAdvice | undefined; keepAs: string; onClose: () => void }) {
+  const { state } = run;
+  const step = advice?.step;
+  /** A size measured now: of a short cut at the number told, which was then a trial cut, or of what the last pass left. */
+  const takeNow = ({ text, unit, instrumentId, of }: TakenNow) => {
+    if (!step || !advice) return;
+    const reading = { kind: 'reading', raw: { text, unit }, instrumentId, place: 'any place' } as const;
+    if (of === 'trial' && advice.move?.kind === 'move') {
+      run.add({ kind: 'trial', stepId: step.id, told: advice.move.told });
+      run.add({ ...reading, stepId: `${step.id}-check-${(state.rounds[step.id] ?? 0) + 1}` });
+    } else run.add({ ...reading, stepId: step.id });
+    close();
+  };
+  return (
+    <>
+      {panel === 'note' && step && (
+        <NotePanel
+          keepAs={id}
+          onSave={(text) => {
+            run.add({ kind: 'note', stepId: step.id, text });
+            close();
+          }}
+          onClose={close}
+          notes={state.notes}
+        />
+      )}
+      {panel === 'measure' && advice && (
+        <MeasureNow frozen={frozen} state={state} advice={advice} onTake={takeNow} onClose={close} />
+      )}
+      {panel === 'readings' && <ReadingsPanel frozen={frozen} state={state} add={run.add} onClose={close} />}
+      {panel === 'refused' && <Quarantine run={run} onClose={close} />}
+      {panel === 'trouble' && (
+        <TroublePanel
+          frozen={frozen}
+          state={state}
+          onOutcome={(text) => {
+            if (step) run.add({ kind: 'note', stepId: step.id, text });
+            close();
+          }}
+          onClose={close}
+        />
+      )}
+      {panel === 'stop' && (
+        <StopPanel
+          onStop={(reason) => {
+            run.add({ kind: 'ended', outcome: 'stopped', reason });
+            close();
+          }}
+          onClose={close}
+        />
+      )}
+    </>
   );
 }
 
