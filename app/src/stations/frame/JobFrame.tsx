@@ -7,7 +7,7 @@ import {
   STATIONS,
   type Station,
 } from '@whelk/core/job';
-import type { BoreStep, Feature } from '@whelk/core/part';
+import type { BoreStep, Drawing, Feature, Part } from '@whelk/core/part';
 import { detailShape, diameterSign, hasOwnEnd, insides, outsides } from '@whelk/core/part';
 import { type FeatureEnd, type StripView, stripPicture } from '@whelk/core/picture';
 import { drawingDecimals, shortLength } from '@whelk/core/quantity';
@@ -109,19 +109,7 @@ export function JobFrame({
       selectedId: selected,
       selectedEnd: selectedEnd ?? undefined,
       ends: selectedEnd !== undefined,
-      labels: [
-        ...outsides(part).map((f) => ({
-          id: f.id,
-          text: labelOf(job.drawing.features[f.index], f.limits.how === 'mate'),
-        })),
-        ...insides(part).map((b) => ({
-          id: b.id,
-          text: labelOf(
-            [...job.drawing.bores.left, ...job.drawing.bores.right].find((step) => step.id === b.id),
-            b.limits.how === 'mate',
-          ),
-        })),
-      ],
+      labels: labelsOf(part, job.drawing),
       besides: true,
       overall: outsides(part).length > 0 ? `${shown(part.lengthMm)} ${unit}` : '',
       held: showHolding ? inLathe?.plan.held : undefined,
@@ -146,48 +134,7 @@ export function JobFrame({
   return (
     <UnitOfPage.Provider value={unit}>
       <section className="strip-paper">
-        <div className="flex flex-wrap items-baseline gap-x-4 px-5 pt-2">
-          <Title editor={editor} />
-          <span className="muted text-sm" role="status">
-            <a className="link" href={`/jobs/${id}/revisions`} onClick={go('revisions')}>
-              revision {editor.revision}
-            </a>{' '}
-            · {stateText[editor.state]}
-          </span>
-          <span className="ml-auto flex flex-wrap items-center gap-1 text-sm">
-            {tools}
-            <button
-              type="button"
-              className="quiet inline-flex items-center gap-1"
-              aria-pressed={glass}
-              onClick={() => setGlass(!glass)}
-            >
-              <ZoomIn size={16} aria-hidden="true" /> Magnify
-            </button>
-            <button
-              type="button"
-              className="quiet inline-flex items-center gap-1"
-              onClick={editor.undo}
-              disabled={!editor.undo}
-            >
-              <Undo2 size={16} aria-hidden="true" /> Undo
-            </button>
-            <button
-              type="button"
-              className="quiet inline-flex items-center gap-1"
-              onClick={editor.redo}
-              disabled={!editor.redo}
-            >
-              <Redo2 size={16} aria-hidden="true" /> Redo
-            </button>
-            <a className="quiet" href={`/jobs/${id}/printed`} onClick={go('printed')}>
-              Print and files
-            </a>
-            <a className="quiet" href={`/api/jobs/${id}/export`} download>
-              Export .json
-            </a>
-          </span>
-        </div>
+        <FrameHead {...{ id, editor, tools, glass, setGlass, go }} />
         {/* biome-ignore lint/a11y/useSemanticElements: the strip is a drawing that can be stepped through, not a form's group */}
         <div
           ref={ref}
@@ -213,23 +160,105 @@ export function JobFrame({
           </Suspense>
         )}
       </section>
-      <nav aria-label="Stations" className="tabs-bench">
-        {STATIONS.map((name) => (
-          <a
-            key={name}
-            href={`/jobs/${id}/${name}`}
-            aria-current={name === station ? 'page' : undefined}
-            onClick={go(name)}
-          >
-            <StationDot done={progress.done.includes(name)} now={progress.now === name} />
-            {stationNames[name]}
-          </a>
-        ))}
-        {aside && <div className="ml-auto self-center py-1 text-sm">{aside}</div>}
-      </nav>
+      <StationTabs {...{ id, progress, station, aside, go }} />
       {editor.conflict && <ConflictNotice editor={editor} />}
       {children}
     </UnitOfPage.Provider>
+  );
+}
+
+/** Labels of the strip: each diameter as the drawing has it, outside and in holes. */
+const labelsOf = (part: Part, { features, bores }: Drawing) => [
+  ...outsides(part).map((f) => ({ id: f.id, text: labelOf(features[f.index], f.limits.how === 'mate') })),
+  ...insides(part).map((b) => ({
+    id: b.id,
+    text: labelOf(
+      [...bores.left, ...bores.right].find((step) => step.id === b.id),
+      b.limits.how === 'mate',
+    ),
+  })),
+];
+
+type Go = (to: Station | 'printed' | 'revisions') => (event: React.MouseEvent) => void;
+
+/** The title, whether it is saved, and what can be done to the drawing as a whole. */
+function FrameHead({
+  id,
+  editor,
+  tools,
+  glass,
+  setGlass,
+  go,
+}: Pick<Props, 'id' | 'editor' | 'tools'> & { glass: boolean; setGlass: (glass: boolean) => void; go: Go }) {
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4 px-5 pt-2">
+      <Title editor={editor} />
+      <span className="muted text-sm" role="status">
+        <a className="link" href={`/jobs/${id}/revisions`} onClick={go('revisions')}>
+          revision {editor.revision}
+        </a>{' '}
+        · {stateText[editor.state]}
+      </span>
+      <span className="ml-auto flex flex-wrap items-center gap-1 text-sm">
+        {tools}
+        <button
+          type="button"
+          className="quiet inline-flex items-center gap-1"
+          aria-pressed={glass}
+          onClick={() => setGlass(!glass)}
+        >
+          <ZoomIn size={16} aria-hidden="true" /> Magnify
+        </button>
+        <button
+          type="button"
+          className="quiet inline-flex items-center gap-1"
+          onClick={editor.undo}
+          disabled={!editor.undo}
+        >
+          <Undo2 size={16} aria-hidden="true" /> Undo
+        </button>
+        <button
+          type="button"
+          className="quiet inline-flex items-center gap-1"
+          onClick={editor.redo}
+          disabled={!editor.redo}
+        >
+          <Redo2 size={16} aria-hidden="true" /> Redo
+        </button>
+        <a className="quiet" href={`/jobs/${id}/printed`} onClick={go('printed')}>
+          Print and files
+        </a>
+        <a className="quiet" href={`/api/jobs/${id}/export`} download>
+          Export .json
+        </a>
+      </span>
+    </div>
+  );
+}
+
+/** The stations as tabs, each with how far it is. */
+function StationTabs({
+  id,
+  progress,
+  station,
+  aside,
+  go,
+}: Pick<Props, 'id' | 'progress' | 'station' | 'aside'> & { go: Go }) {
+  return (
+    <nav aria-label="Stations" className="tabs-bench">
+      {STATIONS.map((name) => (
+        <a
+          key={name}
+          href={`/jobs/${id}/${name}`}
+          aria-current={name === station ? 'page' : undefined}
+          onClick={go(name)}
+        >
+          <StationDot done={progress.done.includes(name)} now={progress.now === name} />
+          {stationNames[name]}
+        </a>
+      ))}
+      {aside && <div className="ml-auto self-center py-1 text-sm">{aside}</div>}
+    </nav>
   );
 }
 

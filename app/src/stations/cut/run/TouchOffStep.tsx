@@ -1,11 +1,9 @@
-import { type Dial, numbersPerTurn, readDialNumber } from '@whelk/core/lathe';
-import { type Problem, parseLength } from '@whelk/core/quantity';
-import { doubtOf, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
-import { useEffect, useRef, useState } from 'react';
+import { type Dial, numbersPerTurn } from '@whelk/core/lathe';
+import type { FrozenRun, RunState, StepAdvice } from '@whelk/core/run';
+import { useEffect, useRef } from 'react';
 import { diameter as diameterOf } from '../../../desks/operation/at-lathe.ts';
 import { stepTitle } from '../../../desks/operation/kinds.ts';
 import { measure } from '../../../ui/format.ts';
-import { useKeptText } from '../../../ui/keep/useKeptText.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Acts } from './Acts.tsx';
 import { CheckFirst } from './CheckFirst.tsx';
@@ -13,6 +11,7 @@ import { SetPanel } from './SetPanel.tsx';
 import { TouchDoubt } from './TouchDoubt.tsx';
 import { useKeys } from './useKeys.ts';
 import type { useRun } from './useRun.ts';
+import { useTouched } from './useTouched.ts';
 
 interface Props {
   /** the run, under which what is typed is kept until it is entered */
@@ -32,76 +31,20 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
   const { lathe } = frozen.means;
   const { check } = advice;
   const { crossSlide, carriage, compound } = lathe.slides;
-  const at = `${keepAs}.${advice.step.id}`;
   const again = advice.step.targetMm !== undefined;
-  // what was measured after roughing need not be measured and typed again
-  const metal = again ? state.metal[advice.step.featureId ?? ''] : undefined;
-  const measured =
-    metal?.by === 'measured'
-      ? state.readings.findLast((r) => r.featureId === advice.step.featureId && !r.setAside)
-      : undefined;
-  const [diameter, setDiameter, dropDiameter] = useKeptText(
-    `${at}.diameter`,
-    measured && measured.unit === lathe.unit ? measured.text : '',
-  );
-  const [sure, setSure] = useState('');
   const byCompound = advice.step.kind === 'touchOff' && advice.step.compoundDeg !== undefined;
-  const [fine, setFine, dropFine] = useKeptText(`${at}.compound`);
   const form = useRef<HTMLFormElement>(null);
   useEffect(() => {
     const fields = [...(form.current?.querySelectorAll<HTMLInputElement>('input[data-field]') ?? [])];
     fields.find((field) => field.value === '')?.focus({ preventScroll: true });
   }, []);
   useKeys(keys, { n: onNote, b: onBack });
-  const [cross, setCross, dropCross] = useKeptText(`${at}.cross`, check?.number ?? (crossSlide.resettable ? '0' : ''));
-  const [end, setEnd, dropEnd] = useKeptText(
-    `${at}.end`,
-    check?.endNumber ?? (carriage.means === 'dial' && carriage.resettable ? '0' : ''),
-  );
-  const [tried, setTried] = useState(false);
-  const read = parseLength(diameter, lathe.unit);
-  const number = (dial: typeof crossSlide, text: string): Problem | undefined => {
-    const noted = readDialNumber(dial, text);
-    return noted.ok ? undefined : { code: noted.code, path: [], value: text, limit: noted.limit };
-  };
-  const doubt = read.ok
-    ? doubtOf(
-        frozen,
-        state,
-        { mm: read.mm.valueOf(), text: diameter, unit: lathe.unit },
-        advice.expected,
-        undefined,
-        advice.step.featureId,
-      )
-    : undefined;
-  const farOff = doubt?.kind === 'doubted' ? doubt : undefined;
-  const diameterProblem: Problem | undefined = read.ok ? undefined : { code: read.code, path: [], value: read.value };
-  const crossProblem = number(crossSlide, cross);
-  const endProblem = carriage.means === 'dial' ? number(carriage, end) : undefined;
-  const fineProblem = byCompound ? number(compound, fine) : undefined;
-  const shown = (typed: string, problem: Problem | undefined) => (tried || typed !== '' ? problem : undefined);
-  const save = (event: React.FormEvent) => {
-    event.preventDefault();
-    setTried(true);
-    if (diameterProblem || crossProblem || endProblem || fineProblem) return;
-    // asked once: the same figure again means that it was looked at
-    if (farOff && sure !== diameter) return;
-    add({
-      kind: 'touchedOff',
-      stepId: advice.step.id,
-      diameter: { text: diameter.trim(), unit: lathe.unit },
-      crossNumber: cross.trim(),
-      endNumber: carriage.means === 'dial' ? end.trim() : '',
-      ...(byCompound ? { compoundNumber: fine.trim() } : {}),
-      approach: 'in',
-      ...(farOff ? { lookedAgain: true } : {}),
-    });
-    for (const drop of [dropDiameter, dropCross, dropEnd, dropFine]) drop();
-  };
+  const touched = useTouched({ keepAs, frozen, state, advice, add, again, byCompound });
+  const { diameter, farOff } = touched;
   const roughed = again ? diameterOf(advice.step.targetMm!, lathe.unit) : '';
   const turnHand = crossSlide.clockwiseMoves === 'in' ? 'clockwise' : 'anticlockwise';
   return (
-    <form ref={form} className="flex flex-1 flex-col" onSubmit={save}>
+    <form ref={form} className="flex flex-1 flex-col" onSubmit={touched.save}>
       <div className="grid flex-1 content-start lg:grid-cols-[minmax(230px,300px)_1fr] lg:content-stretch">
         <SetPanel
           frozen={frozen}
@@ -121,79 +64,29 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
           <div className={check ? 'grid gap-x-8 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]' : ''}>
             <div>
               {check && <CheckFirst frozen={frozen} check={check} again={again} />}
-              <ol
-                hidden={check !== undefined}
-                className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg"
-              >
-                <li>
-                  {again
-                    ? `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`
-                    : `Take a light cut about ${lathe.unit === 'mm' ? '6 mm' : '1/4 in'} long at the tail end, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`}
-                </li>
-                <li>
-                  Run the carriage off to the right.{' '}
-                  {crossSlide.resettable
-                    ? 'Hold the handle and set the ring to 0.'
-                    : 'Leave the ring alone: note the number as it stands.'}
-                </li>
-                <li>Stop the spindle and {again ? 'measure that diameter.' : 'measure the short diameter.'}</li>
-                <li>
-                  {carriage.means === 'dial'
-                    ? `Bring the tool’s side to touch the faced end, and ${carriage.resettable ? 'set the carriage’s ring to 0' : 'note the carriage’s number'}.`
-                    : 'Lengths will be scribed from the faced end.'}
-                </li>
-              </ol>
+              {!check && <HowToTouch frozen={frozen} again={again} roughed={roughed} />}
             </div>
             <div
               className={`mt-5 grid max-w-4xl content-start gap-4 ${byCompound ? 'sm:grid-cols-4' : 'sm:grid-cols-3'} ${check ? 'lg:grid-cols-1' : ''}`}
             >
               <TextField
                 label={`Diameter measured, ${lathe.unit}`}
-                value={diameter}
-                problem={shown(diameter, diameterProblem)}
-                onChange={setDiameter}
+                {...touched.fields.diameter}
                 inputClass="h-14 text-2xl font-bold"
                 inputMode={lathe.unit === 'mm' ? 'decimal' : 'text'}
                 data="touch-diameter"
               />
-              <RingField
-                reads="Cross-slide reads"
-                dial={crossSlide}
-                value={cross}
-                problem={shown(cross, crossProblem)}
-                onChange={setCross}
-                data="touch-cross"
-              />
+              <RingField reads="Cross-slide reads" dial={crossSlide} {...touched.fields.cross} data="touch-cross" />
               {byCompound && (
-                <RingField
-                  reads="Compound reads"
-                  dial={compound}
-                  value={fine}
-                  problem={shown(fine, fineProblem)}
-                  onChange={setFine}
-                  data="touch-compound"
-                />
+                <RingField reads="Compound reads" dial={compound} {...touched.fields.fine} data="touch-compound" />
               )}
               {carriage.means === 'dial' && (
-                <RingField
-                  reads="Carriage reads at the end"
-                  dial={carriage}
-                  value={end}
-                  problem={shown(end, endProblem)}
-                  onChange={setEnd}
-                  data="touch-end"
-                />
+                <RingField reads="Carriage reads at the end" dial={carriage} {...touched.fields.end} data="touch-end" />
               )}
             </div>
           </div>
-          {farOff && (tried || diameter.length > 2) && (
-            <TouchDoubt
-              doubt={farOff}
-              unit={lathe.unit}
-              text={diameter}
-              sure={sure === diameter}
-              onSure={() => setSure(diameter)}
-            />
+          {farOff && (touched.tried || diameter.length > 2) && (
+            <TouchDoubt doubt={farOff} unit={lathe.unit} text={diameter} sure={touched.sure} onSure={touched.beSure} />
           )}
           <p className="muted mt-3">
             Come to every later number the same way: winding in, {turnHand}. Its slack of{' '}
@@ -202,7 +95,7 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
         </section>
       </div>
       <Acts caution={caution}>
-        <button type="submit" className="act main" disabled={farOff !== undefined && sure !== diameter}>
+        <button type="submit" className="act main" disabled={farOff !== undefined && !touched.sure}>
           Touched off
         </button>
         <button type="button" className="act" onClick={onNote}>
@@ -213,6 +106,34 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
         </button>
       </Acts>
     </form>
+  );
+}
+
+/** How it is done, where no numbers live on from the piece before. */
+function HowToTouch({ frozen, again, roughed }: { frozen: FrozenRun; again: boolean; roughed: string }) {
+  const { lathe } = frozen.means;
+  const { crossSlide, carriage } = lathe.slides;
+  const turnHand = crossSlide.clockwiseMoves === 'in' ? 'clockwise' : 'anticlockwise';
+  return (
+    <ol className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg">
+      <li>
+        {again
+          ? `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`
+          : `Take a light cut about ${lathe.unit === 'mm' ? '6 mm' : '1/4 in'} long at the tail end, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`}
+      </li>
+      <li>
+        Run the carriage off to the right.{' '}
+        {crossSlide.resettable
+          ? 'Hold the handle and set the ring to 0.'
+          : 'Leave the ring alone: note the number as it stands.'}
+      </li>
+      <li>Stop the spindle and {again ? 'measure that diameter.' : 'measure the short diameter.'}</li>
+      <li>
+        {carriage.means === 'dial'
+          ? `Bring the tool’s side to touch the faced end, and ${carriage.resettable ? 'set the carriage’s ring to 0' : 'note the carriage’s number'}.`
+          : 'Lengths will be scribed from the faced end.'}
+      </li>
+    </ol>
   );
 }
 
