@@ -1,12 +1,21 @@
 import { randomUUID } from 'node:crypto';
+import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { upgradeFrozen } from '../../core/src/run/index.ts';
+import { AtTheLathe } from '../../core/src/testing/at-the-lathe.ts';
+import { connect } from '../src/server/db/connection.ts';
 import { TestShop } from './support/shop.ts';
 
 let shop: TestShop;
+let db: Knex;
 beforeAll(async () => {
   shop = await new TestShop().start('demo');
+  db = connect(shop.databaseUrl);
 });
-afterAll(() => shop.end());
+afterAll(async () => {
+  await db.destroy();
+  await shop.end();
+});
 
 type Answer = Awaited<ReturnType<TestShop['ask']>>;
 const told = (answer: Answer) => [answer.status, answer.body.problems?.[0]?.code, answer.body.problems?.[0]?.path];
@@ -52,6 +61,39 @@ describe('holdings at the door', () => {
     const many = await Promise.all([1, 2, 3, 4].map(() => start(1)));
     expect(new Set(many.map((a) => (a.body as unknown as { id: string }).id)).size).toBe(1);
     expect(many.filter((a) => a.status === 201)).toHaveLength(1);
+  });
+});
+
+describe('a piece that goes into its second holding', () => {
+  it('takes along what the first one measured on it', async () => {
+    const id = await demoJob('Locking pins');
+    const start = async (setup: number) => {
+      const { body } = await shop.ask('POST', `/api/jobs/${id}/runs`, { piece: 3, setup });
+      const [row] = await db('runs').where({ id: body.id }).select('frozen');
+      return { id: body.id as string, frozen: upgradeFrozen(row.frozen) };
+    };
+    const first = await start(1);
+    expect(first.frozen.piece.measured).toBeUndefined();
+    const lathe = new AtTheLathe(first.frozen);
+    lathe.to('');
+    lathe.add({ kind: 'ended', outcome: 'finished', reason: '' });
+    const ids = new Map<string, string>();
+    const own = (text: string): string => {
+      if (!ids.has(text)) ids.set(text, randomUUID());
+      return ids.get(text)!;
+    };
+    const events = lathe.events.map((event) =>
+      JSON.parse(JSON.stringify({ ...event, runId: first.id, piece: 3 }), (key, value) =>
+        typeof value === 'string' && key !== 'runId' && /^00000000-0000-4000-8000-/.test(value) ? own(value) : value,
+      ),
+    );
+    const sent = await shop.ask('POST', `/api/runs/${first.id}/events`, { events });
+    expect([sent.status, sent.body.refused]).toEqual([200, []]);
+    const taken = Object.fromEntries(
+      lathe.state.outcomes.map((o) => [o.featureId, { sizeMm: o.sizeMm, uncertaintyMm: o.uncertaintyMm }]),
+    );
+    expect(Object.keys(taken).length).toBeGreaterThan(0);
+    expect((await start(2)).frozen.piece.measured).toEqual(taken);
   });
 });
 

@@ -8,6 +8,8 @@ const cautions: Record<Caution, string> = {
   centreOil: 'Spindle stopped while you bring the tailstock up. Oil the centre; play-free, not tight.',
   stopToMeasure: 'Stop the spindle. Wipe the work. Never measure moving work.',
   throwOutShort: 'Throw the feed out short of the shoulder and wind the rest by hand.',
+  cornersFirst:
+    'The bar’s corners come off first, and each strikes the tool: guard down, nothing loose, a keen edge well clamped.',
   nearJaws: 'The cut ends near the jaws: watch the tool, throw the feed out early.',
   easeCentre: 'The work has grown warm: ease the tail centre before this cut.',
   feedOutwards: 'Lock the carriage. Feed the cross-slide outwards by hand.',

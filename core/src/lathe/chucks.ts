@@ -1,9 +1,10 @@
 import { type Chuck, type Truing, usualTruing } from './holding-schema.ts';
 import type { Lathe } from './schema.ts';
 
-/** The chuck of that name, or the one that the lathe's owner lists first, which is the one usually on. */
-export function chuckOf(lathe: Lathe, chuckId?: string): Chuck {
-  return lathe.holding.chucks.find((c) => c.id === chuckId) ?? lathe.holding.chucks[0]!;
+/** The chuck of that name, or the one that is usually on: as the lathe's owner says, else the one listed first. */
+export function chuckOf({ holding }: Pick<Lathe, 'holding'>, chuckId?: string): Chuck {
+  const of = (id: string | null | undefined) => holding.chucks.find((c) => c.id === id);
+  return of(chuckId) ?? of(holding.usualChuckId) ?? holding.chucks[0]!;
 }
 
 /** How a chuck is trued: as it was found out, else as its kind usually is. Undefined for one that cannot be adjusted. */

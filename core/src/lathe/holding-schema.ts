@@ -46,9 +46,11 @@ export const chuckSchema = z.strictObject({
 });
 export type Chuck = z.infer<typeof chuckSchema>;
 
-/** What the shop owns to hold work on this lathe; the first chuck is the one that is usually on. */
+/** What the shop owns to hold work on this lathe. */
 export const holdingSchema = z.strictObject({
   chucks: z.array(chuckSchema).min(1).max(12),
+  /** which of them is usually on; the first where it is not given */
+  usualChuckId: z.string().max(30).nullable().optional(),
   collets: z.array(z.strictObject({ name, ...range, maxRpm: z.number().positive().max(20_000) })).max(60),
   faceplate: z
     .strictObject({ diameterMm: z.number().positive().max(2000), maxRpm: z.number().positive().max(10_000) })

@@ -63,6 +63,14 @@ describe('a chuck', () => {
       { name: 'soft', fromMm: 10, toMm: 60 },
     ];
     expect(chuckReachMm({ ...chuckOf(metricLathe), jaws })).toBe(180);
+    // the one asked for, the one the owner calls usual, the first; a name that nothing has is passed over
+    const [first] = metricLathe.holding.chucks;
+    const chucks = [first!, { ...first!, id: 'four' }];
+    const by = (usualChuckId: string | undefined, asked?: string) =>
+      chuckOf({ holding: { ...metricLathe.holding, chucks, usualChuckId } }, asked).id;
+    expect([by(undefined), by('four'), by('gone'), by('four', first!.id), by(undefined, 'four')]).toEqual([
+      ...[first!.id, 'four', first!.id, first!.id, 'four'],
+    ]);
   });
 });
 

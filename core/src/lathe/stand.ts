@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { chuckOf } from './chucks.ts';
 import type { Lathe } from './schema.ts';
 import { positionsSchema } from './spindle-schema.ts';
 
@@ -53,7 +54,7 @@ export function unknownStand(lathe: Lathe): Stand {
   return {
     schema: 1,
     controls: {},
-    chuckId: lathe.holding.chucks[0]?.id ?? null,
+    chuckId: chuckOf(lathe).id,
     toolId: null,
     setOverMm: 0,
     compoundDeg: 0,

@@ -121,7 +121,13 @@ export function roughLevel(
     chosen &&
     operationOf(id, 'rough', { ...level, zFromMm }, endMm, tool, chosen, schools, {
       targetMm: toMm,
-      caution: level.shoulder ? 'throwOutShort' : 'nearJaws',
+      // until the bar's corners are off, the tool strikes them one after the other
+      caution:
+        startMm > (context.piece.acrossFlatsMm ?? startMm)
+          ? 'cornersFirst'
+          : level.shoulder
+            ? 'throwOutShort'
+            : 'nearJaws',
     })
   );
 }

@@ -173,6 +173,10 @@ const piece = z.strictObject({
   part,
   contour: z.strictObject({ loops: z.array(z.array(corner).max(20_000)).max(100) }),
   finished: z.record(surfaceIdSchema, z.strictObject({ setup: z.number().int().min(1), operationId: short })),
+  measured: z
+    .record(surfaceIdSchema, z.strictObject({ sizeMm: number.positive(), uncertaintyMm: number.min(0) }))
+    .optional(),
+  acrossFlatsMm: number.positive().optional(),
   marks: z.array(z.strictObject({ kind: z.literal('cutOff'), by: cutOff, zFromMm: number, zToMm: number })).max(10),
 });
 

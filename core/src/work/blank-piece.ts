@@ -21,7 +21,8 @@ export function blankPiece(part: Part, sizes: BarSizes, blank: Blank, allow: All
   }
   const solid = rough ? castContour(part, rough, headMm, tailMm) : ring(fromMm, tailMm, 0, blank.diameterMm / 2);
   const contour = sizes.boreMm > 0 ? cutAway(solid, ring(fromMm - 1, tailMm + 1, 0, sizes.boreMm / 2)) : solid;
-  return { part, contour, finished: {}, marks };
+  const flats = sizes.cornersMm > sizes.acrossMm ? { acrossFlatsMm: sizes.acrossMm } : {};
+  return { part, contour, finished: {}, marks, ...flats };
 }
 
 /** A casting that follows its part, stepped as that is. */

@@ -1,5 +1,6 @@
 export { blankPiece } from './blank-piece.ts';
 export {
+  allRound,
   cutOffSpare,
   type FinishedBy,
   faceTowards,
@@ -7,6 +8,7 @@ export {
   isFinished,
   lying,
   type Mark,
+  type MeasuredSize,
   rawEndMm,
   reachOf,
   standingMm,

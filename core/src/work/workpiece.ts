@@ -2,6 +2,7 @@ import {
   type Contour,
   cutAway,
   holeOf,
+  intersect,
   mirrored,
   outerBetween,
   outerProfile,
@@ -15,6 +16,12 @@ export interface FinishedBy {
   /** 1 for the first */
   readonly setup: number;
   readonly operationId: string;
+}
+/** A size that was read on the piece itself, mm. */
+export interface MeasuredSize {
+  readonly sizeMm: number;
+  /** half-width, k = 2 */
+  readonly uncertaintyMm: number;
 }
 /** What is marked on the piece: where it is cut off the spare stock that it is gripped by. zPart, mm. */
 export interface Mark {
@@ -33,6 +40,10 @@ export interface Workpiece {
   readonly contour: Contour;
   readonly finished: Readonly<Record<SurfaceId, FinishedBy>>;
   readonly marks: readonly Mark[];
+  /** what setups before this one measured on it; of a piece that is only planned nothing is known */
+  readonly measured?: Readonly<Record<SurfaceId, MeasuredSize>>;
+  /** of a bar that is not round: beyond its flats metal is only here and there, mm across */
+  readonly acrossFlatsMm?: number;
 }
 
 /** Whether a surface is finished. */
@@ -52,6 +63,17 @@ export function reachOf({ contour }: Pick<Workpiece, 'contour'>): {
 /** Largest diameter of the metal between two places, mm; 0 where there is none. */
 export const standingMm = ({ contour }: Pick<Workpiece, 'contour'>, zFromMm: number, zToMm: number): number =>
   Number((2 * outerBetween(contour, zFromMm, zToMm)).toFixed(6));
+
+/**
+ * The metal that is there all round: the piece without the corners of its bar, which a tool meets one after the other.
+ * @returns the contour itself where the bar is round
+ */
+export function allRound({ contour, acrossFlatsMm }: Pick<Workpiece, 'contour' | 'acrossFlatsMm'>): Contour {
+  if (acrossFlatsMm === undefined) return contour;
+  const { placesMm } = outerProfile(contour);
+  const [from, to] = [placesMm[0] ?? 0, placesMm.at(-1) ?? 0];
+  return intersect(contour, ring(from, to, 0, acrossFlatsMm / 2));
+}
 
 /** Diameter of the hole that is there at a place, mm; 0 where it is solid. */
 export const hollowMm = ({ contour }: Pick<Workpiece, 'contour'>, zMm: number): number =>

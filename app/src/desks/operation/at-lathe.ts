@@ -58,7 +58,10 @@ export function putInText(frozen: FrozenRun): string {
   const way = `The drawing’s ${setup.tail} end goes to the tailstock. `;
   const between = setup.grip.kind === 'jaws' || setup.grip.kind === 'centres' ? setup.grip.protect : undefined;
   const protect = between && between !== 'none' ? ` Between: ${protectionText[between]}.` : '';
-  const size = `Ø${measure(held.onMm, unit, unit === 'mm' ? 2 : 3)} ${unit}`;
+  const read = held.onId === undefined ? undefined : frozen.piece.measured?.[held.onId];
+  const size = read
+    ? `Ø${measure(read.sizeMm, unit, unit === 'mm' ? 3 : 4)} ${unit} as it was measured`
+    : `Ø${measure(held.onMm, unit, unit === 'mm' ? 2 : 3)} ${unit}`;
   const ways: Record<typeof method, string> = {
     chuck: `Grip ${on}, ${size}, ${byRule(held.gripMm, unit)} ${unit} long. Bring it true.`,
     chuckAndCentre: `Grip ${on}, ${size}, ${byRule(held.gripMm, unit)} ${unit} long. Bring it true, then bring up the centre.`,

@@ -3,10 +3,12 @@ import { problemsOf } from '@whelk/core/calc';
 import { freezeJob, planJob } from '@whelk/core/job';
 import {
   cutMinutes,
+  type FrozenRun,
   type LivingReference,
   livingAfter,
   replay,
   type StoredEvent,
+  sizesTaken,
   storedEventSchema,
   upgradeFrozen,
 } from '@whelk/core/run';
@@ -47,6 +49,7 @@ export async function startRun(
   const living = await livingOn(db, planned.means.lathe.id, jobId, setup);
   const frozen = {
     ...planned,
+    ...(await asMeasured(db, planned, runs, piece)),
     known,
     living,
     stand: await loadStand(db, planned.means.lathe),
@@ -73,6 +76,21 @@ export async function startRun(
     return { id: other.id, already: true };
   }
   return { id, already: false };
+}
+
+/** The piece with what earlier holdings measured on it. */
+async function asMeasured(
+  db: Knex,
+  { piece, number }: FrozenRun,
+  runs: readonly RunRow[],
+  pieceNumber: number,
+): Promise<Pick<FrozenRun, 'piece'>> {
+  const before = runs
+    .filter((r) => r.piece === pieceNumber && r.setup < number && r.outcome === 'finished')
+    .toSorted((a, b) => a.setup - b.setup);
+  if (before.length === 0) return { piece };
+  const sizes = (await loadRunEvents(db, before)).map((r) => sizesTaken(replay(r.frozen, r.events)));
+  return { piece: { ...piece, measured: Object.assign({}, ...sizes) } };
 }
 
 /** What the tools' numbers are worth from the piece before of this batch, where nothing else was cut on the lathe since. */

@@ -14,6 +14,7 @@ export const CAUTIONS = [
   'stopToMeasure',
   'throwOutShort',
   'nearJaws',
+  'cornersFirst',
   'easeCentre',
   'feedOutwards',
   'steadySet',

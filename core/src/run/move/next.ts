@@ -36,10 +36,14 @@ export interface NoMove {
   readonly leftMm: number;
 }
 
-/** Metal on a length: measured or expected; the stock before anything was cut there. */
+/** Metal on a length: measured or expected, in this setup or one before; the stock before anything was cut there. */
 export function metalOn(run: FrozenRun, state: RunState, featureId: string | undefined): Metal {
-  const stock = stockOf(run, featureId);
-  return state.metal[featureId ?? ''] ?? { diameterMm: stock, doubtMm: 0.5, by: 'stock' };
+  const known = state.metal[featureId ?? ''];
+  if (known) return known;
+  // a setup before may have measured what it left
+  const before = run.piece.measured?.[featureId ?? ''];
+  if (before) return { diameterMm: before.sizeMm, doubtMm: before.uncertaintyMm, by: 'measured' };
+  return { diameterMm: stockOf(run, featureId), doubtMm: 0.5, by: 'stock' };
 }
 
 /** The rings as they stand now. */

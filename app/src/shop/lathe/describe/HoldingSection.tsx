@@ -10,7 +10,7 @@ export function HoldingSection() {
     <>
       <Rows
         name="holding.chucks"
-        title="Chucks; the first is usually on"
+        title="Chucks"
         addLabel="Add a chuck"
         least={1}
         fresh={() => ({
@@ -61,6 +61,12 @@ export function HoldingSection() {
           </div>
         )}
       </Rows>
+      <Choice
+        name="holding.usualChuckId"
+        label="Usually on, else the first"
+        className="w-52"
+        choices={chucks.map((c) => [c.id, c.name || 'without a name'])}
+      />
       <Rows
         name="holding.collets"
         title="Collets"
