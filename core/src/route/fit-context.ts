@@ -18,6 +18,8 @@ export interface FitContext {
   readonly speeds: SpeedTable;
   readonly policy: SpeedPolicy;
   readonly feeds: readonly Feed[];
+  /** what a line of the cross-slide's dial moves it, mm */
+  readonly lineMm: number;
   /** the work with its finished diameters */
   readonly shaft: Shaft;
   /** whether the metal that is still raw has steps of its own */

@@ -1,5 +1,5 @@
-import { type CutHold, type CutSetup, evaluateCut, type School } from '../cutting/index.ts';
-import { dialScale, type Feed } from '../lathe/index.ts';
+import { type CutHold, type CutSetup, type EvaluatedCut, evaluateCut, type School } from '../cutting/index.ts';
+import type { Feed } from '../lathe/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import type { Tool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -33,17 +33,23 @@ export interface FittedCut {
   readonly passes: readonly Pass[];
   readonly loads: Loads;
   readonly decidedBy: Limiter;
-  readonly exceeds: readonly ('power' | 'bend' | 'grip')[];
+  readonly exceeds: readonly Exceeded[];
   readonly minutes: number;
 }
 
-/** A combination that was tried: its passes are written out when it is the one that is taken. */
-type Tried = Omit<FittedCut, 'passes'> & {
+type Exceeded = 'power' | 'bend' | 'grip';
+/** A combination that was tried: setting, loads and passes are written out when it is the one that is taken. */
+interface Tried {
+  readonly cut: EvaluatedCut;
+  readonly feed: Feed | undefined;
+  readonly feedMmPerRev: number;
   readonly depths: readonly number[];
   readonly passMin: number;
   readonly count: number;
-  readonly feed: Feed | undefined;
-};
+  readonly minutes: number;
+  readonly decidedBy: Limiter;
+  readonly exceeds: readonly Exceeded[];
+}
 
 /** Depths of n passes that end on lines of the dial, sum exactly the stock, and differ by no more than a line. */
 export function passDepths(radialMm: number, count: number, lineMm: number): number[] {
@@ -68,22 +74,27 @@ function setupOf(context: FitContext, wish: CutWish): CutSetup {
 /** What of the engine's limits a plan steers by. */
 const EXCEEDED = { power: 'power', torque: 'power', bend: 'bend', grip: 'grip' } as const;
 
-/** One combination of depth, feed and the speed that follows, with what it asks of lathe and work. */
-function evaluate(setup: CutSetup, depthMm: number, feed: Feed | undefined, school: School, record?: Recorder) {
-  const feedMmPerRev = feed?.mmPerRev ?? HAND_FEED;
-  const cut = evaluateCut(setup, depthMm, feedMmPerRev, school, record);
-  if (!cut) return undefined;
+const NOTHING: readonly Exceeded[] = [];
+/** Of the limits that a cut breaks, those that a plan steers by. */
+function exceededBy({ limits }: EvaluatedCut): readonly Exceeded[] {
+  if (limits.length === 0) return NOTHING;
+  return limits.flatMap((l) => (l in EXCEEDED ? [EXCEEDED[l as keyof typeof EXCEEDED]] : []));
+}
+
+/** The combination that is taken, as a plan has it. */
+function fittedOf(found: Tried, wish: CutWish): FittedCut {
+  const { cut, feed, feedMmPerRev, depths, passMin, minutes, decidedBy, exceeds } = found;
   const { chosen, powerKw, availableKw, bendMm, gripShare, springShare } = cut;
-  const exceeds = cut.limits.flatMap((l) => (l in EXCEEDED ? [EXCEEDED[l as keyof typeof EXCEEDED]] : []));
-  const setting: Setting = {
-    ...settingOf(chosen),
-    cuttingSpeedMPerMin: cut.speedMPerMin,
-    feedMmPerRev,
-    feedLabel: feed?.label,
-    feedAt: feed?.setting.at,
+  const { bendAllowedMm } = wish.hold;
+  return {
+    setting: {
+      ...settingOf(chosen),
+      ...{ cuttingSpeedMPerMin: cut.speedMPerMin, feedMmPerRev, feedLabel: feed?.label, feedAt: feed?.setting.at },
+    },
+    loads: { powerKw, availableKw, bendMm, bendAllowedMm, gripShare, springShare },
+    passes: passesOf(wish.fromMm, depths, passMin),
+    ...{ decidedBy, exceeds, minutes },
   };
-  const bendAllowedMm = setup.hold.bendAllowedMm;
-  return { setting, loads: { powerKw, availableKw, bendMm, bendAllowedMm, gripShare, springShare }, exceeds };
 }
 
 /**
@@ -99,7 +110,7 @@ export function fitCut(
   record?: Recorder,
 ): FittedCut | undefined {
   const radialMm = (wish.fromMm - wish.toMm) / 2;
-  const lineMm = dialScale(context.means.lathe.slides.crossSlide).lineTravelMm.valueOf();
+  const { lineMm } = context;
   const setup = setupOf(context, wish);
   const fewest = fixedPasses ?? Math.max(1, Math.ceil(radialMm / wish.depthCapMm - ROUNDING));
   const usable = context.feeds.filter((feed) => feed.mmPerRev <= wish.feedCapMm + ROUNDING).toReversed();
@@ -113,30 +124,32 @@ export function fitCut(
     const depths = passDepths(radialMm, count, lineMm);
     const deepest = Math.max(...depths);
     for (const feed of feeds) {
-      const tried = evaluate(setup, deepest, feed, school);
-      if (!tried) return undefined;
-      const passMin = lengthMm / (tried.setting.feedMmPerRev * tried.setting.rpm) + HANDLING_MIN;
+      const feedMmPerRev = feed?.mmPerRev ?? HAND_FEED;
+      const cut = evaluateCut(setup, deepest, feedMmPerRev, school);
+      if (!cut) return undefined;
+      const passMin = lengthMm / (feedMmPerRev * cut.chosen.speed.rpm) + HANDLING_MIN;
       const decidedBy = stopper ?? (count === 1 && radialMm < wish.depthCapMm - ROUNDING ? 'stock' : wish.depthCapBy);
-      const fitted: Tried = { ...tried, depths, passMin, decidedBy, minutes: passMin * count, count, feed };
-      if (tried.exceeds.length === 0) {
-        if (!best || fitted.minutes < best.minutes) best = fitted;
+      const exceeds = exceededBy(cut);
+      const minutes = passMin * count;
+      const tried: Tried = { cut, feed, feedMmPerRev, depths, passMin, count, minutes, decidedBy, exceeds };
+      if (exceeds.length === 0) {
+        if (!best || minutes < best.minutes) best = tried;
         break;
       }
-      stopper = tried.exceeds[0];
-      last = fitted;
+      stopper = exceeds[0];
+      last = tried;
     }
     // doubling the passes halves the force at best: when far away, go there in larger steps
     if (!best && count > fewest + 8) count += Math.floor(count / 4);
   }
   const found = best ?? last;
   if (!found) return undefined;
-  const { depths, passMin, count: _count, feed, ...rest } = found;
-  const cut = { ...rest, passes: passesOf(wish.fromMm, depths, passMin) };
+  const fitted = fittedOf(found, wish);
   if (record) {
-    tellPlan(wish, cut, lengthMm, record);
-    evaluate(setup, Math.max(...depths), feed, school, record);
+    tellPlan(wish, fitted, lengthMm, record);
+    evaluateCut(setup, Math.max(...found.depths), found.feedMmPerRev, school, record);
   }
-  return cut;
+  return fitted;
 }
 
 /** Tells why so many passes, this feed, and the time. */

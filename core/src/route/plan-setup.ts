@@ -2,7 +2,7 @@ import { outerProfile } from '../contour/index.ts';
 import { speedTable, usualPolicy } from '../cutting/index.ts';
 import { fitness, measures } from '../gauge/index.ts';
 import { checkSlides, freeFromMm, type Held, heldIn, reachFromTail, type Setup, type Waiting } from '../hold/index.ts';
-import { checkLathe, feedsOf } from '../lathe/index.ts';
+import { checkLathe, dialScale, feedsOf } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Means } from '../means/index.ts';
 import { type Chamfer, edgeOf, type Outside, outsides, type Part } from '../part/index.ts';
@@ -95,6 +95,7 @@ function planWith(
     speeds: speedTable(lathe, held.maxRpm),
     policy: wishes.policy ?? usualPolicy,
     feeds: feedsOf(lathe),
+    lineMm: dialScale(lathe.slides.crossSlide).lineTravelMm.valueOf(),
     shaft: finishedShaft(piece, held, means.material.modulusGPa),
     stepped: isStepped(piece),
     stockMm: reachOf(piece).largestMm,
