@@ -1,4 +1,5 @@
 import {
+  type ChosenSpeed,
   type CuttingOperation,
   chooseSpeed,
   cuttingSpeedMPerMin,
@@ -10,9 +11,9 @@ import {
   usualFeedMmPerRev,
 } from '@whelk/core/cutting';
 import { centreHole, centrePilots } from '@whelk/core/hold';
-import { chuckOf, handTurnsPerSecond, powerKwAt } from '@whelk/core/lathe';
-import { TOOL_MATERIALS, type ToolMaterial } from '@whelk/core/material';
-import { parseLength } from '@whelk/core/quantity';
+import { chuckOf, handTurnsPerSecond, type Lathe, powerKwAt } from '@whelk/core/lathe';
+import { type Material, TOOL_MATERIALS, type ToolMaterial } from '@whelk/core/material';
+import { type LengthUnit, parseLength } from '@whelk/core/quantity';
 import type { Recorder } from '@whelk/core/working';
 import { useState } from 'react';
 import { materialCautionText } from '../../messages/cautions.ts';
@@ -61,7 +62,7 @@ function OperationsPage({ bench }: { bench: Bench }) {
   const { unit } = lathe;
   const rule = operationRules[operation];
   const centring = operation === 'centreDrilling';
-  const plunging = operation === 'parting' || operation === 'grooving' || operation === 'form';
+  const plunging = isPlunged(operation);
   const read = parseLength(diameter, unit);
   const hole = centreHole(Number(pilot));
   const diameterMm = centring
@@ -82,21 +83,12 @@ function OperationsPage({ bench }: { bench: Bench }) {
     const ideal = centring && habit === 'slow' ? ONE_SLOW_RPM : rpmFor(speedMPerMin, diameterMm, record);
     return chooseSpeed(speedTable(lathe, chuckOf(lathe).maxRpm), ideal, record, bench.settings.policy);
   };
-  const chosen = tell();
-  const feedMm = usualFeedMmPerRev(operation, 'rough', diameterMm || 1);
-  const drill =
-    operation === 'drilling' && feedMm && diameterMm > 0 ? drillLoad(material, diameterMm, feedMm) : undefined;
-  const blade = plunging && widthRead.ok && feedMm ? plungeForceN(material, widthRead.mm.valueOf(), feedMm) : undefined;
-  const wheel =
-    operation === 'drilling' || centring || operation === 'reaming' ? lathe.tailstock.dial : lathe.slides.crossSlide;
-  const availableKw = chosen ? powerKwAt(lathe, chosen.speed.setting, chosen.speed.rpm) : 0;
-  const neededKw = !chosen
-    ? 0
-    : drill
-      ? (drill.torqueNm * chosen.speed.rpm) / 9549.3
-      : blade
-        ? (blade * cuttingSpeedMPerMin(chosen.speed.rpm, diameterMm)) / 60_000
-        : 0;
+  const found = asksOf(
+    operation,
+    tell(),
+    { material, lathe, diameterMm, speedMPerMin },
+    widthRead.ok ? widthRead.mm.valueOf() : undefined,
+  );
   return (
     <UnitOfPage.Provider value={unit}>
       <h1 className="visually-hidden">Drills, blades and the rest</h1>
@@ -169,53 +161,8 @@ function OperationsPage({ bench }: { bench: Bench }) {
       </p>
       <div className="mt-5 grid gap-x-10 gap-y-6 border-t-2 border-base-content pt-4 lg:grid-cols-2">
         <section aria-label="Speed and feed" aria-live="polite">
-          {rule.byHand ? (
-            <p className="text-2xl font-bold">Spindle stopped; turned by hand.</p>
-          ) : chosen ? (
-            <>
-              <p className="text-[2.6rem] font-bold leading-tight text-[var(--now)]">
-                {chosen.speed.rpm}
-                <span className="unit">rpm</span>
-                <Working of="speed" tell={(record) => void tell(record)} />
-              </p>
-              <p className="setting">{chosen.speed.label}</p>
-              <p className="muted text-sm">
-                {cuttingSpeed(speedMPerMin, unit)}, {Math.round(rule.speedShare * 100)} % of turning →{' '}
-                {chosen.idealRpm.toFixed(0)} rpm; {reasonText[chosen.reason]}.
-              </p>
-              {feedMm !== undefined && (
-                <p className="mt-3 text-lg">
-                  Feed about{' '}
-                  <b>
-                    {feed(feedMm, unit)} {feedUnit(unit)}
-                  </b>
-                  {wheel &&
-                    `: ${handTurnsPerSecond(wheel, feedMm, chosen.speed.rpm).toFixed(1)} turns of the wheel a second`}
-                </p>
-              )}
-              {operation === 'threading' && <p className="mt-3 text-lg">The feed is the lead of the thread.</p>}
-            </>
-          ) : (
-            <p className="field-problem text-base">The diameter does not make sense yet.</p>
-          )}
-          {drill && (
-            <p className="mt-3">
-              Torque {drill.torqueNm.toFixed(1)} N·m, thrust {Math.round(drill.thrustN / 10) * 10} N:{' '}
-              {neededKw.toFixed(2)} of {availableKw.toFixed(2)} kW
-              {neededKw > availableKw ? ': ✕ more than the motor gives, drill in steps' : ''}
-              <Working of="drill load" tell={(record) => void drillLoad(material, diameterMm, feedMm!, 118, record)} />
-            </p>
-          )}
-          {blade !== undefined && widthRead.ok && (
-            <p className="mt-3">
-              Cutting force {Math.round(blade / 10) * 10} N: {neededKw.toFixed(2)} of {availableKw.toFixed(2)} kW
-              {neededKw > availableKw ? ': ✕ more than the motor gives, a narrower blade' : ''}
-              <Working
-                of="blade’s force"
-                tell={(record) => void plungeForceN(material, widthRead.mm.valueOf(), feedMm!, record)}
-              />
-            </p>
-          )}
+          <Speed {...{ found, operation, unit, tell }} />
+          <Loads found={found} />
         </section>
         <section aria-labelledby="mind">
           <h2 id="mind">To keep in mind</h2>
@@ -230,6 +177,102 @@ function OperationsPage({ bench }: { bench: Bench }) {
         </section>
       </div>
     </UnitOfPage.Provider>
+  );
+}
+
+/** What an operation is cut with, and what it asks of the motor. */
+function asksOf(
+  operation: CuttingOperation,
+  chosen: ChosenSpeed | undefined,
+  about: { material: Material; lathe: Lathe; diameterMm: number; speedMPerMin: number },
+  widthMm: number | undefined,
+) {
+  const { material, lathe, diameterMm } = about;
+  const rpm = chosen?.speed.rpm ?? 0;
+  const feedMm = usualFeedMmPerRev(operation, 'rough', diameterMm || 1);
+  const drill =
+    operation === 'drilling' && feedMm && diameterMm > 0 ? drillLoad(material, diameterMm, feedMm) : undefined;
+  const blade = isPlunged(operation) && widthMm && feedMm ? plungeForceN(material, widthMm, feedMm) : undefined;
+  const byQuill = operation === 'drilling' || operation === 'centreDrilling' || operation === 'reaming';
+  const wheel = byQuill ? lathe.tailstock.dial : lathe.slides.crossSlide;
+  const availableKw = chosen ? powerKwAt(lathe, chosen.speed.setting, rpm) : 0;
+  const bladeKw = blade ? (blade * cuttingSpeedMPerMin(rpm, diameterMm)) / 60_000 : 0;
+  const neededKw = drill ? (drill.torqueNm * rpm) / 9549.3 : bladeKw;
+  return { ...about, chosen, feedMm, drill, blade, wheel, availableKw, neededKw, widthMm };
+}
+type Asks = ReturnType<typeof asksOf>;
+const isPlunged = (o: CuttingOperation): boolean => o === 'parting' || o === 'grooving' || o === 'form';
+
+/** Its speed as a setting of the lathe, and its feed. */
+function Speed({
+  found,
+  operation,
+  unit,
+  tell,
+}: {
+  found: Asks;
+  operation: CuttingOperation;
+  unit: LengthUnit;
+  tell: (record?: Recorder) => unknown;
+}) {
+  const { chosen, feedMm, wheel, speedMPerMin } = found;
+  const rule = operationRules[operation];
+  return (
+    <>
+      {rule.byHand ? (
+        <p className="text-2xl font-bold">Spindle stopped; turned by hand.</p>
+      ) : chosen ? (
+        <>
+          <p className="text-[2.6rem] font-bold leading-tight text-[var(--now)]">
+            {chosen.speed.rpm}
+            <span className="unit">rpm</span>
+            <Working of="speed" tell={(record) => void tell(record)} />
+          </p>
+          <p className="setting">{chosen.speed.label}</p>
+          <p className="muted text-sm">
+            {cuttingSpeed(speedMPerMin, unit)}, {Math.round(rule.speedShare * 100)} % of turning →{' '}
+            {chosen.idealRpm.toFixed(0)} rpm; {reasonText[chosen.reason]}.
+          </p>
+          {feedMm !== undefined && (
+            <p className="mt-3 text-lg">
+              Feed about{' '}
+              <b>
+                {feed(feedMm, unit)} {feedUnit(unit)}
+              </b>
+              {wheel &&
+                `: ${handTurnsPerSecond(wheel, feedMm, chosen.speed.rpm).toFixed(1)} turns of the wheel a second`}
+            </p>
+          )}
+          {operation === 'threading' && <p className="mt-3 text-lg">The feed is the lead of the thread.</p>}
+        </>
+      ) : (
+        <p className="field-problem text-base">The diameter does not make sense yet.</p>
+      )}
+    </>
+  );
+}
+
+/** What it asks of the motor. */
+function Loads({ found }: { found: Asks }) {
+  const { material, drill, blade, neededKw, availableKw, diameterMm, feedMm, widthMm } = found;
+  return (
+    <>
+      {drill && (
+        <p className="mt-3">
+          Torque {drill.torqueNm.toFixed(1)} N·m, thrust {Math.round(drill.thrustN / 10) * 10} N: {neededKw.toFixed(2)}{' '}
+          of {availableKw.toFixed(2)} kW
+          {neededKw > availableKw ? ': ✕ more than the motor gives, drill in steps' : ''}
+          <Working of="drill load" tell={(record) => void drillLoad(material, diameterMm, feedMm!, 118, record)} />
+        </p>
+      )}
+      {blade !== undefined && widthMm !== undefined && (
+        <p className="mt-3">
+          Cutting force {Math.round(blade / 10) * 10} N: {neededKw.toFixed(2)} of {availableKw.toFixed(2)} kW
+          {neededKw > availableKw ? ': ✕ more than the motor gives, a narrower blade' : ''}
+          <Working of="blade’s force" tell={(record) => void plungeForceN(material, widthMm, feedMm!, record)} />
+        </p>
+      )}
+    </>
   );
 }
 

@@ -31,8 +31,8 @@ export function JawTruing({ chuck, kind, usualWantedMm, unit, onKeep }: Props) {
   const blank = (): TypedLength[] => JAWS.map(() => ({ text: '', unit: sense.unit }));
   const [done, setDone] = useState<readonly (readonly TypedLength[])[]>([]);
   const [now, setNow] = useState<TypedLength[]>(blank);
-  const [far, setFar] = useState<TypedLength[]>(blank);
-  const [apart, setApart] = useState('');
+  /** how often it was begun anew */
+  const [begun, setBegun] = useState(0);
   const [wanted, setWanted] = useState(unit === 'mm' ? String(usualWantedMm) : (usualWantedMm / 25.4).toFixed(4));
   const [kept, setKept] = useState(false);
   const gaps = kind === 'casting';
@@ -45,31 +45,7 @@ export function JawTruing({ chuck, kind, usualWantedMm, unit, onKeep }: Props) {
   const readings = [...done, now].map(read);
   const all = readings.every((r) => r !== undefined) ? (readings as FourReadings[]) : undefined;
   const round = all && truingRound(all, wantedMm, chuck);
-  const farRead = read(far);
-  const apartRead = apart.trim() === '' ? undefined : parseLength(apart, sense.unit);
-  const tilt = all && farRead && apartRead?.ok ? tiltOf(all.at(-1)!, farRead, apartRead.mm.valueOf()) : undefined;
   const shown = (mm: number) => amount(mm, sense.unit);
-  const fields = (typed: readonly TypedLength[], set: (next: TypedLength[]) => void, data: string, station: string) =>
-    JAWS.map((jaw, i) => {
-      const { text } = typed[i]!;
-      const value =
-        text.trim() === '' || /^[-−+.]$/.test(text.trim()) ? undefined : parseLength(text, sense.unit, 'any');
-      return (
-        <TextField
-          key={jaw}
-          className="w-24"
-          label={`${gaps ? 'Gap at' : 'Jaw'} ${jaw}, ${sense.unit}${station}`}
-          value={text}
-          problem={value && !value.ok ? { code: value.code, path: [], value: value.value } : undefined}
-          onChange={(next) => {
-            setKept(false);
-            set(typed.with(i, { text: next.replace('−', '-'), unit: sense.unit }));
-          }}
-          data={`${data}-${jaw}`}
-          inputMode="text"
-        />
-      );
-    });
   const tell = (record: Recorder) => all && void truingRound(all, wantedMm, chuck, record);
   const first = round?.kind === 'move' ? round.moves[0] : undefined;
   return (
@@ -94,7 +70,6 @@ export function JawTruing({ chuck, kind, usualWantedMm, unit, onKeep }: Props) {
                   // what stands there is meant in the new unit; the wish stays the same length
                   const inUnit = (typed: TypedLength[]) => typed.map((t) => ({ ...t, unit: next.unit }));
                   setNow(inUnit(now));
-                  setFar(inUnit(far));
                   setWanted(next.unit === 'mm' ? wantedMm.toFixed(2) : (wantedMm / 25.4).toFixed(4));
                 }
                 setSense(next);
@@ -123,7 +98,18 @@ export function JawTruing({ chuck, kind, usualWantedMm, unit, onKeep }: Props) {
         ))}
         <fieldset className="mt-2">
           <legend className="font-bold">{done.length === 0 ? 'As it stands' : `After round ${done.length}`}</legend>
-          <div className="flex flex-wrap gap-3">{fields(now, setNow, 'read', '')}</div>
+          <div className="flex flex-wrap gap-3">
+            <FourFields
+              typed={now}
+              {...{ gaps }}
+              unit={sense.unit}
+              data="read"
+              onChange={(next) => {
+                setKept(false);
+                setNow(next);
+              }}
+            />
+          </div>
         </fieldset>
         {round && (
           <div role="status" className="mt-3">
@@ -176,49 +162,106 @@ export function JawTruing({ chuck, kind, usualWantedMm, unit, onKeep }: Props) {
               onClick={() => {
                 setDone([]);
                 setNow(blank());
-                setFar(blank());
+                setBegun(begun + 1);
               }}
             >
               Begin anew
             </button>
           )}
         </div>
-        {all && !gaps && (
-          <details className="mt-4">
-            <summary className="cursor-pointer font-bold">A second station, where it may lean</summary>
-            <div className="mt-2 flex flex-wrap items-end gap-3">
-              {fields(far, setFar, 'far', ', far')}
-              <TextField
-                className="w-36"
-                label={`Farther out by, ${sense.unit}`}
-                value={apart}
-                problem={
-                  apartRead && !apartRead.ok ? { code: apartRead.code, path: [], value: apartRead.value } : undefined
-                }
-                onChange={setApart}
-                data="apart"
-              />
-            </div>
-            {tilt && (
-              <p role="status" className="mt-2">
-                {tilt.tapMm < wantedMm / 2 ? (
-                  <>✓ It does not lean: {shown(tilt.runoutFarMm)} of runout out there.</>
-                ) : (
-                  <>
-                    It leans{' '}
-                    {sense.unit === 'mm'
-                      ? `${tilt.perMetreMm.toFixed(1)} mm a metre`
-                      : `${((tilt.perMetreMm * 12) / 1000).toFixed(4)} in a foot`}
-                    . Near the jaws first; then tap the far end at jaw <b>{tilt.tapAt}</b> with a soft hammer until the
-                    indicator there has gone back by <b>{shown(tilt.tapMm)}</b>, and read near the jaws again.
-                  </>
-                )}
-              </p>
-            )}
-          </details>
-        )}
+        {all && !gaps && <Leaning key={begun} near={all.at(-1)!} {...{ read, sense, wantedMm, shown }} />}
       </div>
     </div>
+  );
+}
+
+/** A field for each of the four, read with that jaw under the indicator. */
+function FourFields({
+  typed,
+  gaps,
+  unit,
+  data,
+  station = '',
+  onChange,
+}: {
+  typed: readonly TypedLength[];
+  gaps: boolean;
+  unit: 'mm' | 'in';
+  data: string;
+  station?: string;
+  onChange: (typed: TypedLength[]) => void;
+}) {
+  return JAWS.map((jaw, i) => {
+    const { text } = typed[i]!;
+    const value = text.trim() === '' || /^[-−+.]$/.test(text.trim()) ? undefined : parseLength(text, unit, 'any');
+    return (
+      <TextField
+        key={jaw}
+        className="w-24"
+        label={`${gaps ? 'Gap at' : 'Jaw'} ${jaw}, ${unit}${station}`}
+        value={text}
+        problem={value && !value.ok ? { code: value.code, path: [], value: value.value } : undefined}
+        onChange={(next) => onChange(typed.with(i, { text: next.replace('−', '-'), unit }))}
+        data={`${data}-${jaw}`}
+        inputMode="text"
+      />
+    );
+  });
+}
+
+/** A second station farther out: whether the work leans, and where to tap it. */
+function Leaning({
+  near,
+  read,
+  sense,
+  wantedMm,
+  shown,
+}: {
+  near: FourReadings;
+  read: (typed: readonly TypedLength[]) => FourReadings | undefined;
+  sense: IndicatorSense;
+  wantedMm: number;
+  shown: (mm: number) => string;
+}) {
+  const [texts, setTexts] = useState<readonly string[]>(JAWS.map(() => ''));
+  const [apart, setApart] = useState('');
+  // what stands there is meant in the unit of now
+  const far = texts.map((text) => ({ text, unit: sense.unit }));
+  const setFar = (next: readonly TypedLength[]) => setTexts(next.map((t) => t.text));
+  const farRead = read(far);
+  const apartRead = apart.trim() === '' ? undefined : parseLength(apart, sense.unit);
+  const tilt = farRead && apartRead?.ok ? tiltOf(near, farRead, apartRead.mm.valueOf()) : undefined;
+  return (
+    <details className="mt-4">
+      <summary className="cursor-pointer font-bold">A second station, where it may lean</summary>
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        <FourFields typed={far} gaps={false} unit={sense.unit} data="far" station=", far" onChange={setFar} />
+        <TextField
+          className="w-36"
+          label={`Farther out by, ${sense.unit}`}
+          value={apart}
+          problem={apartRead && !apartRead.ok ? { code: apartRead.code, path: [], value: apartRead.value } : undefined}
+          onChange={setApart}
+          data="apart"
+        />
+      </div>
+      {tilt && (
+        <p role="status" className="mt-2">
+          {tilt.tapMm < wantedMm / 2 ? (
+            <>✓ It does not lean: {shown(tilt.runoutFarMm)} of runout out there.</>
+          ) : (
+            <>
+              It leans{' '}
+              {sense.unit === 'mm'
+                ? `${tilt.perMetreMm.toFixed(1)} mm a metre`
+                : `${((tilt.perMetreMm * 12) / 1000).toFixed(4)} in a foot`}
+              . Near the jaws first; then tap the far end at jaw <b>{tilt.tapAt}</b> with a soft hammer until the
+              indicator there has gone back by <b>{shown(tilt.tapMm)}</b>, and read near the jaws again.
+            </>
+          )}
+        </p>
+      )}
+    </details>
   );
 }
 

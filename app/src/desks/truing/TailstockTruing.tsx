@@ -61,36 +61,9 @@ export function TailstockTruing({ unit: given, wholeMm, axisHighMm, onKeep }: Pr
     />
   );
   const mm = (key: string, sign: 'positive' | 'any' = 'positive') => boxMm(texts[key] ?? '', unit, sign);
-  const up = sense.pushedIn === 'rises' ? 1 : -1;
-  const work = (record?: Recorder): TailstockMove | undefined => {
-    const [apart, whole] = [mm('apart'), mm('whole')];
-    if (how === 'points') {
-      const off = mm('off');
-      if (off === undefined || !whole) return undefined;
-      return tailstockFromBar(0, side === 'tool' ? off : -off, whole, whole, ENOUGH_MM, record);
-    }
-    if (!apart || !whole) return undefined;
-    const sign = how === 'bar' ? 'any' : 'positive';
-    const [head, tail] = [mm(`${how}-head`, sign), mm(`${how}-tail`, sign)];
-    if (head === undefined || tail === undefined) return undefined;
-    return how === 'bar'
-      ? tailstockFromBar(up * head, up * tail, apart, whole, ENOUGH_MM, record)
-      : tailstockFromDiameters(head, tail, apart, whole, ENOUGH_MM, record);
-  };
-  const twist = (record?: Recorder) => {
-    const [head, tail, apart] = [mm('alone-head'), mm('alone-tail'), mm('alone-apart')];
-    const [high, feet, at] = [mm('high'), mm('feet'), mm('feetAt')];
-    if (!head || !tail || !apart || !high || !feet || !at) return undefined;
-    const [h2, t2, a2, w2] = [mm('collars-head'), mm('collars-tail'), mm('apart'), mm('whole')];
-    const between = h2 && t2 && a2 && w2 ? { headMm: h2, tailMm: t2, apartMm: a2, wholeMm: w2 } : undefined;
-    return bedTwistOf(
-      { headMm: head, tailMm: tail, apartMm: apart },
-      { axisHighMm: high, feetApartMm: feet, feetAtMm: at },
-      ENOUGH_MM / 2,
-      between,
-      record,
-    );
-  };
+  const typed = { how, mm, side, up: sense.pushedIn === 'rises' ? 1 : -1 } as const;
+  const work = (record?: Recorder) => moveOf(typed, record);
+  const twist = (record?: Recorder) => twistOf(typed, record);
   const move = how === 'alone' ? twist()?.tailstock : work();
   const bed = how === 'alone' ? twist() : undefined;
   const shown = (value: number) => amount(value, unit);
@@ -119,68 +92,14 @@ export function TailstockTruing({ unit: given, wholeMm, axisHighMm, onKeep }: Pr
         <div>
           <p className="muted text-sm">{hints[how]}</p>
           <div className="mt-2 flex flex-wrap items-end gap-3">
-            {how === 'bar' && <SenseFields sense={sense} onChange={setSense} />}
-            {how === 'collars' && [box('collars-head', 'Ø at the head'), box('collars-tail', 'Ø at the tail')]}
-            {how === 'bar' && [
-              box('bar-head', 'Reading at the head', 'any'),
-              box('bar-tail', 'Reading at the tail', 'any'),
-            ]}
-            {how === 'points' && (
-              <>
-                {box('off', 'Points beside one another by')}
-                <label className="text-sm">
-                  The tail point stands
-                  <select
-                    className="select mt-0.5 flex w-52"
-                    value={side}
-                    onChange={(e) => setSide(e.target.value as 'tool')}
-                  >
-                    <option value="tool">on the tool’s side</option>
-                    <option value="away">on the far side</option>
-                  </select>
-                </label>
-              </>
-            )}
-            {how !== 'points' && how !== 'alone' && box('apart', 'The two apart by')}
-            {how !== 'alone' && box('whole', 'Between the centres')}
-            {how === 'alone' && [
-              box('alone-head', 'Ø at the chuck'),
-              box('alone-tail', 'Ø at the free end'),
-              box('alone-apart', 'Apart by'),
-              box('high', 'Axis over the ways'),
-              box('feet', 'Front foot to rear foot'),
-              box('feetAt', 'Chuck to the tail end’s feet'),
-            ]}
+            <HowFields {...{ how, sense, setSense, side, setSide, box }} />
           </div>
           <div role="status" className="mt-4 text-lg">
             {how !== 'alone' && move && <MoveWords {...{ move, shown }} tell={(record) => void work(record)} />}
             {how === 'points' && move && (
               <p className="muted text-sm">By eye only: prove it with two collars before anything long is finished.</p>
             )}
-            {bed && (
-              <>
-                <p>
-                  {bed.foot === 'none' ? (
-                    <>✓ The bed carries the tool straight: what is tapered between the centres is the tailstock’s.</>
-                  ) : (
-                    <>
-                      The carriage runs <b>{shown(Math.abs(bed.awayMm))}</b> {bed.awayMm > 0 ? 'away from' : 'towards'}{' '}
-                      the axis there: the bed is twisted. Lift the <b>{bed.foot}</b> foot at the tail end by about{' '}
-                      <b className="setting">{shown(bed.liftMm)}</b>, and cut again.
-                    </>
-                  )}
-                  <Working of="bed twist" tell={(record) => void twist(record)} />
-                </p>
-                {bed.foot !== 'none' && (
-                  <p className="muted text-base">
-                    A headstock out of line shows the same: level the bed first, with a good level across the ways.
-                  </p>
-                )}
-                {bed.tailstock && bed.tailstock.way !== 'none' && (
-                  <MoveWords move={bed.tailstock} shown={shown} tell={(record) => void twist(record)} />
-                )}
-              </>
-            )}
+            {bed && <BedWords bed={bed} shown={shown} tell={(record) => void twist(record)} />}
           </div>
           {(move || bed) && onKeep && (
             <button type="button" className="btn mt-3" disabled={kept} onClick={keep}>
@@ -194,6 +113,134 @@ export function TailstockTruing({ unit: given, wholeMm, axisHighMm, onKeep }: Pr
         />
       </div>
     </div>
+  );
+}
+
+type Sign = 'positive' | 'any';
+/** What was typed, read as lengths. */
+interface Typed {
+  readonly how: How;
+  readonly mm: (key: string, sign?: Sign) => number | undefined;
+  readonly side: 'tool' | 'away';
+  /** 1 where the indicator rises when it is pushed in, else −1 */
+  readonly up: 1 | -1;
+}
+
+/** Which way the tailstock goes, by whatever was typed; undefined while something is missing. */
+function moveOf({ how, mm, side, up }: Typed, record?: Recorder): TailstockMove | undefined {
+  const [apart, whole] = [mm('apart'), mm('whole')];
+  if (how === 'points') {
+    const off = mm('off');
+    if (off === undefined || !whole) return undefined;
+    return tailstockFromBar(0, side === 'tool' ? off : -off, whole, whole, ENOUGH_MM, record);
+  }
+  if (!apart || !whole) return undefined;
+  const sign = how === 'bar' ? 'any' : 'positive';
+  const [head, tail] = [mm(`${how}-head`, sign), mm(`${how}-tail`, sign)];
+  if (head === undefined || tail === undefined) return undefined;
+  return how === 'bar'
+    ? tailstockFromBar(up * head, up * tail, apart, whole, ENOUGH_MM, record)
+    : tailstockFromDiameters(head, tail, apart, whole, ENOUGH_MM, record);
+}
+
+/** Whether the bed is twisted, by a bar in the chuck alone. */
+function twistOf({ mm }: Typed, record?: Recorder) {
+  const [head, tail, apart] = [mm('alone-head'), mm('alone-tail'), mm('alone-apart')];
+  const [high, feet, at] = [mm('high'), mm('feet'), mm('feetAt')];
+  if (!head || !tail || !apart || !high || !feet || !at) return undefined;
+  const [h2, t2, a2, w2] = [mm('collars-head'), mm('collars-tail'), mm('apart'), mm('whole')];
+  const between = h2 && t2 && a2 && w2 ? { headMm: h2, tailMm: t2, apartMm: a2, wholeMm: w2 } : undefined;
+  return bedTwistOf(
+    { headMm: head, tailMm: tail, apartMm: apart },
+    { axisHighMm: high, feetApartMm: feet, feetAtMm: at },
+    ENOUGH_MM / 2,
+    between,
+    record,
+  );
+}
+
+/** What is asked for each way of finding it out. */
+function HowFields({
+  how,
+  sense,
+  setSense,
+  side,
+  setSide,
+  box,
+}: {
+  how: How;
+  sense: IndicatorSense;
+  setSense: (sense: IndicatorSense) => void;
+  side: 'tool' | 'away';
+  setSide: (side: 'tool' | 'away') => void;
+  box: (key: string, label: string, sign?: Sign) => React.ReactNode;
+}) {
+  return (
+    <>
+      {how === 'bar' && <SenseFields sense={sense} onChange={setSense} />}
+      {how === 'collars' && [box('collars-head', 'Ø at the head'), box('collars-tail', 'Ø at the tail')]}
+      {how === 'bar' && [box('bar-head', 'Reading at the head', 'any'), box('bar-tail', 'Reading at the tail', 'any')]}
+      {how === 'points' && (
+        <>
+          {box('off', 'Points beside one another by')}
+          <label className="text-sm">
+            The tail point stands
+            <select
+              className="select mt-0.5 flex w-52"
+              value={side}
+              onChange={(e) => setSide(e.target.value as 'tool')}
+            >
+              <option value="tool">on the tool’s side</option>
+              <option value="away">on the far side</option>
+            </select>
+          </label>
+        </>
+      )}
+      {how !== 'points' && how !== 'alone' && box('apart', 'The two apart by')}
+      {how !== 'alone' && box('whole', 'Between the centres')}
+      {how === 'alone' && [
+        box('alone-head', 'Ø at the chuck'),
+        box('alone-tail', 'Ø at the free end'),
+        box('alone-apart', 'Apart by'),
+        box('high', 'Axis over the ways'),
+        box('feet', 'Front foot to rear foot'),
+        box('feetAt', 'Chuck to the tail end’s feet'),
+      ]}
+    </>
+  );
+}
+
+/** Which foot of the bed is lifted, and how far. */
+function BedWords({
+  bed,
+  shown,
+  tell,
+}: {
+  bed: NonNullable<ReturnType<typeof twistOf>>;
+  shown: (mm: number) => string;
+  tell: (record: Recorder) => void;
+}) {
+  return (
+    <>
+      <p>
+        {bed.foot === 'none' ? (
+          <>✓ The bed carries the tool straight: what is tapered between the centres is the tailstock’s.</>
+        ) : (
+          <>
+            The carriage runs <b>{shown(Math.abs(bed.awayMm))}</b> {bed.awayMm > 0 ? 'away from' : 'towards'} the axis
+            there: the bed is twisted. Lift the <b>{bed.foot}</b> foot at the tail end by about{' '}
+            <b className="setting">{shown(bed.liftMm)}</b>, and cut again.
+          </>
+        )}
+        <Working of="bed twist" tell={tell} />
+      </p>
+      {bed.foot !== 'none' && (
+        <p className="muted text-base">
+          A headstock out of line shows the same: level the bed first, with a good level across the ways.
+        </p>
+      )}
+      {bed.tailstock && bed.tailstock.way !== 'none' && <MoveWords move={bed.tailstock} shown={shown} tell={tell} />}
+    </>
   );
 }
 
