@@ -10,6 +10,19 @@ const bundleServer = {
   config: () => ({ ssr: { noExternal: true, external: ['knex', 'pg', 'pdfkit'] } }),
 };
 
+/** Packages that do nothing by being imported, and do not say so: of these only what is used is sent to the browser. */
+const PURE = /node_modules\/clipper2-ts\//;
+const onlyWhatIsUsed = {
+  name: 'whelk-only-what-is-used',
+  apply: 'build',
+  enforce: 'pre',
+  async resolveId(source, importer, options) {
+    if (source !== 'clipper2-ts' && !PURE.test(importer ?? '')) return null;
+    const found = await this.resolve(source, importer, { ...options, skipSelf: true });
+    return found && { ...found, moduleSideEffects: false };
+  },
+};
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
@@ -23,5 +36,5 @@ export default defineConfig({
     allowedDomains: [{ hostname: '127.0.0.1' }, { hostname: 'localhost' }],
   },
   build: { inlineStylesheets: 'never' },
-  vite: { plugins: [tailwindcss(), bundleServer], build: { assetsInlineLimit: 0 } },
+  vite: { plugins: [tailwindcss(), bundleServer, onlyWhatIsUsed], build: { assetsInlineLimit: 0 } },
 });

@@ -1,6 +1,6 @@
-import { Clipper, EndType, FillRule, JoinType } from 'clipper2-ts';
 import { type Contour, edgesOf } from './contour.ts';
 import { type Circle, circlesOf, fromLattice, LATTICE_MM, toLattice } from './lattice.ts';
+import { inflated, intersection, union } from './polygons.ts';
 
 /** Circles that an offset outline follows: about each corner, and beside each arc. */
 function offsetCircles(contour: Contour, byMm: number): readonly Circle[] {
@@ -22,8 +22,8 @@ export function offset(contour: Contour, byMm: number): Contour {
   const upper = toLattice(contour);
   // with what lies below the axis the axis itself is inside, and nothing is taken off it
   const lower = upper.map((path) => path.map(({ x, y }) => ({ x, y: -y })).reverse());
-  const whole = Clipper.union([...upper, ...lower], FillRule.NonZero);
-  const grown = Clipper.inflatePaths(whole, byMm / LATTICE_MM, JoinType.Round, EndType.Polygon, 2, 1);
+  const whole = union([...upper, ...lower]);
+  const grown = inflated(whole, byMm / LATTICE_MM);
   const far = 1e9;
   const above = [
     { x: -far, y: 0 },
@@ -31,5 +31,5 @@ export function offset(contour: Contour, byMm: number): Contour {
     { x: far, y: far },
     { x: -far, y: far },
   ];
-  return fromLattice(Clipper.intersect(grown, [above], FillRule.NonZero), offsetCircles(contour, byMm));
+  return fromLattice(intersection(grown, [above]), offsetCircles(contour, byMm));
 }
