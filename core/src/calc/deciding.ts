@@ -318,7 +318,7 @@ export const deciding = [
     input: z.strictObject({ lathe: latheSchema }),
     output: z.object({ found: z.array(z.any()), speedsRpm: z.array(z.number()), feedsMmPerRev: z.array(z.number()) }),
     run: ({ lathe }) => ({
-      found: checkLathe(lathe),
+      found: [...checkLathe(lathe)],
       speedsRpm: fixedSpeeds(lathe).map((s) => s.rpm),
       feedsMmPerRev: feedsOf(lathe).map((f) => f.mmPerRev),
     }),

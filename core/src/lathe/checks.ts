@@ -191,18 +191,21 @@ function checkSizes(lathe: Lathe): Problem[] {
   return problems;
 }
 
+const checked = new WeakMap<Lathe, readonly Problem[]>();
 /**
- * What is wrong or missing in a lathe's description: problems with paths into the lathe. Those that are no warnings keep it
- * from being planned for.
+ * What is wrong or missing in a lathe's description: problems with paths into the lathe. Those that are no warnings keep it from being
+ * planned for. Found once, however often it is asked.
  */
-export function checkLathe(lathe: Lathe): Problem[] {
+export function checkLathe(lathe: Lathe): readonly Problem[] {
+  const known = checked.get(lathe);
+  if (known) return known;
   const { crossSlide, carriage, compound } = lathe.slides;
   const dials: [string, Dial][] = [
     ['crossSlide', crossSlide],
     ...(carriage.means === 'dial' ? [['carriage', carriage] as [string, Dial]] : []),
     ['compound', compound],
   ];
-  return [
+  const found = [
     ...checkSpindle(lathe),
     ...checkFeeds(lathe),
     ...dials.flatMap(([name, dial]) => checkDial(dial, ['slides', name])),
@@ -210,4 +213,6 @@ export function checkLathe(lathe: Lathe): Problem[] {
     ...checkSizes(lathe),
     ...checkHolding(lathe),
   ];
+  checked.set(lathe, found);
+  return found;
 }
