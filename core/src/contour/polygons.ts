@@ -16,10 +16,10 @@ export const intersection = (one: readonly Path64[], other: readonly Path64[]): 
 export const union = (paths: readonly Path64[]): Path64[] => by(ClipType.Union, paths);
 
 /** Outlines grown by so many steps, round their corners. */
-export function inflated(paths: readonly Path64[], bySteps: number): Path64[] {
+export function inflated(paths: readonly Path64[], step: number): Path64[] {
   const solution: Path64[] = [];
   const offset = new ClipperOffset(2, 1);
   offset.addPaths([...paths], JoinType.Round, EndType.Polygon);
-  offset.execute(bySteps, solution);
+  offset.execute(step, solution);
   return solution;
 }

@@ -90,32 +90,7 @@ export function ComposeHolder({ onUse }: { onUse: (code: string) => void }) {
             ]),
         )}
       </div>
-      <fieldset className="mt-3">
-        <legend className="text-sm">Style: how the edge stands to the feed</legend>
-        <div className="mt-1 flex flex-wrap gap-1">
-          {stylesOf(kind).map((style) => {
-            const settingDeg = angleOf(kind, style);
-            return (
-              <label
-                key={style}
-                className={`flex w-[86px] cursor-pointer flex-col items-center rounded border p-1 text-sm ${style === choice.style ? 'border-[var(--brass)] bg-[var(--brass-soft)] font-bold' : 'border-[var(--line)]'} ${standsAt(settingDeg, cornerDeg) ? '' : 'border-dashed'}`}
-              >
-                <input
-                  type="radio"
-                  name="holder-style"
-                  className="visually-hidden"
-                  checked={style === choice.style}
-                  onChange={() => set({ style })}
-                />
-                <span aria-hidden="true" className="w-[72px]">
-                  <PictureView picture={holderPicture({ kind, style, settingDeg, insertShape, hand })} label="" />
-                </span>
-                {style} {settingDeg}°{!standsAt(settingDeg, cornerDeg) && <span className="text-xs">✕ no air</span>}
-              </label>
-            );
-          })}
-        </div>
-      </fieldset>
+      <Styles {...{ choice, hand }} onPick={(style) => set({ style })} />
       <div className="mt-3 flex flex-wrap gap-3">
         {pick(
           'clamping',
@@ -177,5 +152,47 @@ export function ComposeHolder({ onUse }: { onUse: (code: string) => void }) {
         )}
       </p>
     </section>
+  );
+}
+
+/** How the edge stands to the feed, each style drawn; those without air behind the corner say so. */
+function Styles({
+  choice,
+  hand,
+  onPick,
+}: {
+  choice: HolderChoice;
+  hand: Holder['hand'];
+  onPick: (style: HolderChoice['style']) => void;
+}) {
+  const { kind, insertShape } = choice;
+  const { cornerDeg } = insertShapes[insertShape];
+  return (
+    <fieldset className="mt-3">
+      <legend className="text-sm">Style: how the edge stands to the feed</legend>
+      <div className="mt-1 flex flex-wrap gap-1">
+        {stylesOf(kind).map((style) => {
+          const settingDeg = angleOf(kind, style);
+          return (
+            <label
+              key={style}
+              className={`flex w-[86px] cursor-pointer flex-col items-center rounded border p-1 text-sm ${style === choice.style ? 'border-[var(--brass)] bg-[var(--brass-soft)] font-bold' : 'border-[var(--line)]'} ${standsAt(settingDeg, cornerDeg) ? '' : 'border-dashed'}`}
+            >
+              <input
+                type="radio"
+                name="holder-style"
+                className="visually-hidden"
+                checked={style === choice.style}
+                onChange={() => onPick(style)}
+              />
+              <span aria-hidden="true" className="w-[72px]">
+                <PictureView picture={holderPicture({ kind, style, settingDeg, insertShape, hand })} label="" />
+              </span>
+              {style} {settingDeg}°{!standsAt(settingDeg, cornerDeg) && <span className="text-xs">✕ no air</span>}
+            </label>
+          );
+        })}
+      </div>
+    </fieldset>
   );
 }

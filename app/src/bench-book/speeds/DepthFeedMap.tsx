@@ -26,32 +26,9 @@ const firstLimit = (bits: number): CutLimit | undefined =>
 
 /** Depth against feed: the free ground where nothing closes in, what bounds it, and the cut that can be moved about in it. */
 export function DepthFeedMap({ setup, school, depthMm, feedMm, deepestMm, coarsestMm, label, onMove }: Props) {
-  const [map, setMap] = useState<CutMap>();
-  const api = useRef<Remote<CutMapApi>>(undefined);
+  const map = useCutMap(setup, school, deepestMm, coarsestMm);
   const canvas = useRef<HTMLCanvasElement>(null);
   const svg = useRef<SVGSVGElement>(null);
-
-  useEffect(() => {
-    const worker = new Worker(new URL('../../workers/cut-map.ts', import.meta.url), { type: 'module' });
-    api.current = wrap<CutMapApi>(worker);
-    return () => {
-      api.current?.[releaseProxy]();
-      worker.terminate();
-    };
-  }, []);
-  // depth and feed move about in the map; only what the map is of makes a new one
-  const { lathe, material, table, feeds: _feeds, ...small } = setup;
-  const key = JSON.stringify([{ ...small, mostRpm: table.mostRpm }, school, deepestMm, coarsestMm]);
-  useEffect(() => {
-    const [of, ...rest] = JSON.parse(key) as [Omit<PlainSetup, 'lathe' | 'material'>, School, number, number];
-    let late = false;
-    void api.current?.map({ ...of, lathe, material }, ...rest).then((made) => {
-      if (!late) setMap(made);
-    });
-    return () => {
-      late = true;
-    };
-  }, [key, lathe, material]);
   useEffect(() => {
     const context = canvas.current?.getContext('2d');
     if (map && context && canvas.current) paint(context, map, getComputedStyle(canvas.current));
@@ -71,9 +48,7 @@ export function DepthFeedMap({ setup, school, depthMm, feedMm, deepestMm, coarse
       share((px - left) / (width - left - right)) * coarsestMm,
     );
   };
-  const { unit } = setup.lathe;
   const regions = useMemo(() => (map ? regionsOf(map) : []), [map]);
-  const inUnit = unit === 'mm' ? 1 : 25.4;
   return (
     <figure className="max-w-[640px]">
       <div
@@ -105,47 +80,7 @@ export function DepthFeedMap({ setup, school, depthMm, feedMm, deepestMm, coarse
       >
         <canvas ref={canvas} width={CELLS * CELL} height={CELLS * CELL} className="map-ground absolute" />
         <svg ref={svg} viewBox={`0 0 ${width} ${height}`} className="pic relative block w-full" aria-hidden="true">
-          <rect
-            x={left}
-            y={top}
-            width={width - left - right}
-            height={height - top - bottom}
-            fill="none"
-            className="frame"
-          />
-          {roundMarks(coarsestMm / inUnit).map((m) => (
-            <text key={m} x={x(m * inUnit)} y={height - bottom + 18} fontSize={13} textAnchor="middle">
-              {m}
-            </text>
-          ))}
-          {roundMarks(deepestMm / inUnit).map((m) => (
-            <text key={m} x={left - 8} y={y(m * inUnit) + 5} fontSize={13} textAnchor="end">
-              {m}
-            </text>
-          ))}
-          <text x={(left + width) / 2} y={height - 4} fontSize={13} textAnchor="middle" className="ladder-small">
-            feed, {unit}/rev
-          </text>
-          <text
-            fontSize={13}
-            textAnchor="middle"
-            className="ladder-small"
-            transform={`translate(14 ${(top + height - bottom) / 2}) rotate(-90)`}
-          >
-            depth on the radius, {unit}
-          </text>
-          {setup.feeds
-            .filter((f) => f.mmPerRev <= coarsestMm)
-            .map((f) => (
-              <line
-                key={f.label}
-                x1={x(f.mmPerRev)}
-                x2={x(f.mmPerRev)}
-                y1={height - bottom}
-                y2={height - bottom - 8}
-                className="feed-mark"
-              />
-            ))}
+          <Axes {...{ setup, x, y, deepestMm, coarsestMm }} />
           {regions.map(({ limit, feedAt, depthAt }) => (
             <text
               key={limit}
@@ -166,6 +101,93 @@ export function DepthFeedMap({ setup, school, depthMm, feedMm, deepestMm, coarse
         Drag the point. The plain ground bears the cut; the small marks at the foot are feeds this lathe has.
       </figcaption>
     </figure>
+  );
+}
+
+/** The map of a cut, worked out off the page; only what it is of makes a new one, not where the cut stands in it. */
+function useCutMap(setup: CutSetup, school: School, deepestMm: number, coarsestMm: number): CutMap | undefined {
+  const [map, setMap] = useState<CutMap>();
+  const api = useRef<Remote<CutMapApi>>(undefined);
+
+  useEffect(() => {
+    const worker = new Worker(new URL('../../workers/cut-map.ts', import.meta.url), { type: 'module' });
+    api.current = wrap<CutMapApi>(worker);
+    return () => {
+      api.current?.[releaseProxy]();
+      worker.terminate();
+    };
+  }, []);
+  // depth and feed move about in the map; only what the map is of makes a new one
+  const { lathe, material, table, feeds: _feeds, ...small } = setup;
+  const key = JSON.stringify([{ ...small, mostRpm: table.mostRpm }, school, deepestMm, coarsestMm]);
+  useEffect(() => {
+    const [of, ...rest] = JSON.parse(key) as [Omit<PlainSetup, 'lathe' | 'material'>, School, number, number];
+    let late = false;
+    void api.current?.map({ ...of, lathe, material }, ...rest).then((made) => {
+      if (!late) setMap(made);
+    });
+    return () => {
+      late = true;
+    };
+  }, [key, lathe, material]);
+  return map;
+}
+
+/** Frame, figures and the lathe's own feeds. */
+function Axes({
+  setup,
+  x,
+  y,
+  deepestMm,
+  coarsestMm,
+}: Pick<Props, 'setup' | 'deepestMm' | 'coarsestMm'> & { x: (mm: number) => number; y: (mm: number) => number }) {
+  const { width, height, left, bottom, top, right } = SIZE;
+  const { unit } = setup.lathe;
+  const inUnit = unit === 'mm' ? 1 : 25.4;
+  return (
+    <>
+      <rect
+        x={left}
+        y={top}
+        width={width - left - right}
+        height={height - top - bottom}
+        fill="none"
+        className="frame"
+      />
+      {roundMarks(coarsestMm / inUnit).map((m) => (
+        <text key={m} x={x(m * inUnit)} y={height - bottom + 18} fontSize={13} textAnchor="middle">
+          {m}
+        </text>
+      ))}
+      {roundMarks(deepestMm / inUnit).map((m) => (
+        <text key={m} x={left - 8} y={y(m * inUnit) + 5} fontSize={13} textAnchor="end">
+          {m}
+        </text>
+      ))}
+      <text x={(left + width) / 2} y={height - 4} fontSize={13} textAnchor="middle" className="ladder-small">
+        feed, {unit}/rev
+      </text>
+      <text
+        fontSize={13}
+        textAnchor="middle"
+        className="ladder-small"
+        transform={`translate(14 ${(top + height - bottom) / 2}) rotate(-90)`}
+      >
+        depth on the radius, {unit}
+      </text>
+      {setup.feeds
+        .filter((f) => f.mmPerRev <= coarsestMm)
+        .map((f) => (
+          <line
+            key={f.label}
+            x1={x(f.mmPerRev)}
+            x2={x(f.mmPerRev)}
+            y1={height - bottom}
+            y2={height - bottom - 8}
+            className="feed-mark"
+          />
+        ))}
+    </>
   );
 }
 

@@ -1,4 +1,12 @@
-import { centreDepth, centreForLoad, facingToCentre, mouthRemedy } from '@whelk/core/hold';
+import {
+  type CentreChoice,
+  type CentreDepth,
+  centreDepth,
+  centreForLoad,
+  facingToCentre,
+  type MouthRemedy,
+  mouthRemedy,
+} from '@whelk/core/hold';
 import { plainCentreDrills } from '@whelk/core/part';
 import { centreHolePicture } from '@whelk/core/picture';
 import { type LengthUnit, shortLength } from '@whelk/core/quantity';
@@ -98,30 +106,7 @@ export function CentreDesk({ unit, stockMm, endMm, massKg, forceN, allowanceMm }
           </label>
         </div>
         {hole && depth ? (
-          <p className="mt-3 text-lg" role="status">
-            Centre drill <b className="setting">{inUnit(unit).len(hole.pilotMm)}</b>, mouth <b>{shown(hole.mouthMm)}</b>
-            <Working of="centre hole" tell={(record) => void choose(record)} />, {shown(depth.totalMm)} deep from the
-            face
-            <Working
-              of="depth of the centre hole"
-              tell={(record) => void centreDepth(hole.pilotMm, hole.pilotLengthMm, hole.mouthMm, record)}
-            />
-            <span className="muted block text-base">
-              {hole.by === 'load'
-                ? 'A size larger than its diameter asks for, by the load on the centre.'
-                : hole.by === 'thinEnd'
-                  ? 'As large as the end bears: a wider mouth leaves too thin a rim.'
-                  : 'By the diameter of the work.'}{' '}
-              With a guard (type B) its mouth opens to {shown(hole.guardedMm)}.
-              {unit === 'in' && ` ${plainText(hole.pilotMm)}`}
-            </span>
-            {!hole.bears && (
-              <span className="field-warning block text-base">
-                The hole bears {Math.round(hole.bearsN)} N on this centre, less than weight and cut: lighter cuts, a
-                running centre, or a thicker end to be taken off later.
-              </span>
-            )}
-          </p>
+          <HoleWords {...{ hole, depth, unit, shown }} tell={(record) => void choose(record)} />
         ) : (
           <p className="muted mt-3">
             {stock && end ? 'The end is too thin for any centre hole: hold it another way.' : 'Type the diameters.'}
@@ -131,26 +116,7 @@ export function CentreDesk({ unit, stockMm, endMm, massKg, forceN, allowanceMm }
           {box('measured', 'Mouth as it came out')}
           {box('left', 'May still be faced off')}
         </div>
-        {remedy && (
-          <p className="mt-2 text-lg" role="status">
-            {remedy.kind === 'good' && '✓ As wanted.'}
-            {remedy.kind === 'deeper' && (
-              <>
-                Too shallow: <b>{shown(remedy.byMm)}</b> deeper.
-              </>
-            )}
-            {remedy.kind === 'faceBack' && (
-              <>
-                Too deep: face <b>{shown(remedy.byMm)}</b> off this end, {shown(remedy.leftMm)} of the allowance is
-                left.
-              </>
-            )}
-            {remedy.kind === 'tooLarge' &&
-              (remedy.serves
-                ? `Too deep, and no length is left for the ${shown(remedy.byMm)} it would want. The end still bears it: leave it.`
-                : `Too deep, and the end is too thin for such a mouth: plug it, or hold it another way.`)}
-          </p>
-        )}
+        {remedy && <RemedyWords remedy={remedy} shown={shown} />}
         <p className="muted mt-3 text-sm">
           Slow drill pressure, oil, back out often: the pilot breaks before the cone cuts. Facing up to a centre: use a
           half-centre, or stop{faced ? ` at Ø${shown(faced.toMm)}` : ' short of it'} and take the ring off later; a tip
@@ -173,5 +139,69 @@ export function CentreDesk({ unit, stockMm, endMm, massKg, forceN, allowanceMm }
         </div>
       )}
     </div>
+  );
+}
+
+/** The hole that is right: its size, its depth, why so large, and whether it bears what leans on it. */
+function HoleWords({
+  hole,
+  depth,
+  unit,
+  shown,
+  tell,
+}: {
+  hole: CentreChoice;
+  depth: CentreDepth;
+  unit: LengthUnit;
+  shown: (mm: number) => string;
+  tell: (record: Recorder) => void;
+}) {
+  return (
+    <p className="mt-3 text-lg" role="status">
+      Centre drill <b className="setting">{inUnit(unit).len(hole.pilotMm)}</b>, mouth <b>{shown(hole.mouthMm)}</b>
+      <Working of="centre hole" tell={tell} />, {shown(depth.totalMm)} deep from the face
+      <Working
+        of="depth of the centre hole"
+        tell={(record) => void centreDepth(hole.pilotMm, hole.pilotLengthMm, hole.mouthMm, record)}
+      />
+      <span className="muted block text-base">
+        {hole.by === 'load'
+          ? 'A size larger than its diameter asks for, by the load on the centre.'
+          : hole.by === 'thinEnd'
+            ? 'As large as the end bears: a wider mouth leaves too thin a rim.'
+            : 'By the diameter of the work.'}{' '}
+        With a guard (type B) its mouth opens to {shown(hole.guardedMm)}.
+        {unit === 'in' && ` ${plainText(hole.pilotMm)}`}
+      </span>
+      {!hole.bears && (
+        <span className="field-warning block text-base">
+          The hole bears {Math.round(hole.bearsN)} N on this centre, less than weight and cut: lighter cuts, a running
+          centre, or a thicker end to be taken off later.
+        </span>
+      )}
+    </p>
+  );
+}
+
+/** What to do about a mouth that came out otherwise. */
+function RemedyWords({ remedy, shown }: { remedy: MouthRemedy; shown: (mm: number) => string }) {
+  return (
+    <p className="mt-2 text-lg" role="status">
+      {remedy.kind === 'good' && '✓ As wanted.'}
+      {remedy.kind === 'deeper' && (
+        <>
+          Too shallow: <b>{shown(remedy.byMm)}</b> deeper.
+        </>
+      )}
+      {remedy.kind === 'faceBack' && (
+        <>
+          Too deep: face <b>{shown(remedy.byMm)}</b> off this end, {shown(remedy.leftMm)} of the allowance is left.
+        </>
+      )}
+      {remedy.kind === 'tooLarge' &&
+        (remedy.serves
+          ? `Too deep, and no length is left for the ${shown(remedy.byMm)} it would want. The end still bears it: leave it.`
+          : `Too deep, and the end is too thin for such a mouth: plug it, or hold it another way.`)}
+    </p>
   );
 }

@@ -1,4 +1,4 @@
-import { heldBy, type Setup } from '@whelk/core/hold';
+import { heldBy, type Setup, type TruingRecord } from '@whelk/core/hold';
 import { type Job, type PlannedJob, type PlannedSetup, planJob, type Shop, stationOf, type Way } from '@whelk/core/job';
 import { chuckOf } from '@whelk/core/lathe';
 import { bentLineOf, kindOf } from '@whelk/core/route';
@@ -47,8 +47,6 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
   const setSetup = (next: Setup, field = '') =>
     setSetups((list) => list.map((s, i) => (i === number - 1 ? next : s)), field);
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
-  const [waysRef, waysSeen] = useSeen<HTMLElement>(1200);
-  const [truingRef, truingSeen] = useSeen<HTMLElement>();
   const at = (operationId: string) => (number > 1 ? `${number}/${operationId}` : operationId);
   const tellFor = (operationId: string, codes: readonly string[]) => (record: Recorder) =>
     void planJob(job, shop, (op) =>
@@ -144,60 +142,89 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
           )}
           <Loads {...{ job, planned, nameOf, unit }} plan={plan} tell={tellFor} drawn={bent} />
         </section>
-        {planned.setups.length > 1 && (
-          <section aria-labelledby="together" className="lg:col-span-2">
-            <h2 id="together">What stays true to what</h2>
-            <Suspense>
-              <Together setups={planned.setups} nameOf={nameOf} unit={unit} />
-            </Suspense>
-          </section>
-        )}
-        <section ref={waysRef} aria-labelledby="ways" className="min-h-40 lg:col-span-2">
-          <h2 id="ways">Ways to hold it</h2>
-          <div className="mt-2">
-            <Suspense fallback={<p className="muted">Loading…</p>}>
-              {waysSeen && (
-                <Proposals
-                  key={number}
-                  job={job}
-                  shop={shop}
-                  number={number}
-                  onHold={(way) => setSetup(heldThatWay(setup, way), `way-${number}`)}
-                />
-              )}
-            </Suspense>
-          </div>
-        </section>
-        {plan?.held?.method === 'chuckAndCentre' && plan.operations.some((o) => o.kind === 'centre') && shown && (
-          <section aria-labelledby="centre" className="lg:col-span-2">
-            <h2 id="centre">Tail centre</h2>
-            <div className="mt-3">
-              <Suspense fallback={<p className="muted">Loading…</p>}>
-                {waysSeen && <TailCentre job={job} setup={shown} />}
-              </Suspense>
-            </div>
-          </section>
-        )}
-        <section ref={truingRef} aria-labelledby="true" className="min-h-96 lg:col-span-2">
-          <h2 id="true">Bring it true</h2>
-          <div className="mt-3">
-            <Suspense fallback={<p className="muted">Loading…</p>}>
-              {truingSeen && (
-                <TruingRecords
-                  job={job}
-                  lathe={lathe}
-                  betweenMm={planned.blank?.lengthMm}
-                  runoutMm={0.03}
-                  onRecords={(truings) =>
-                    editor.change((j) => ({ ...j, hold: { ...j.hold, truings: [...truings] } }), 'truings')
-                  }
-                />
-              )}
-            </Suspense>
-          </div>
-        </section>
+        <Further
+          {...{ job, shop, planned, number, nameOf, unit, lathe }}
+          onHold={(way) => setSetup(heldThatWay(setup, way), `way-${number}`)}
+          onRecords={(truings) =>
+            editor.change((j) => ({ ...j, hold: { ...j.hold, truings: [...truings] } }), 'truings')
+          }
+        />
       </div>
     </JobFrame>
+  );
+}
+
+/** What comes after how it is held: what stays true to what, other ways, the tail centre, truing; loaded when it is seen. */
+function Further({
+  job,
+  shop,
+  planned,
+  number,
+  nameOf,
+  unit,
+  lathe,
+  onHold,
+  onRecords,
+}: {
+  job: Job;
+  shop: Shop;
+  planned: PlannedJob;
+  number: number;
+  nameOf: (featureId: string | undefined) => string;
+  unit: 'mm' | 'in';
+  lathe: Shop['lathes'][number] | undefined;
+  onHold: (way: Way) => void;
+  onRecords: (truings: readonly TruingRecord[]) => void;
+}) {
+  const [waysRef, waysSeen] = useSeen<HTMLElement>(1200);
+  const [truingRef, truingSeen] = useSeen<HTMLElement>();
+  const shown = planned.setups[number - 1];
+  const plan = shown?.plan;
+  return (
+    <>
+      {planned.setups.length > 1 && (
+        <section aria-labelledby="together" className="lg:col-span-2">
+          <h2 id="together">What stays true to what</h2>
+          <Suspense>
+            <Together setups={planned.setups} nameOf={nameOf} unit={unit} />
+          </Suspense>
+        </section>
+      )}
+      <section ref={waysRef} aria-labelledby="ways" className="min-h-40 lg:col-span-2">
+        <h2 id="ways">Ways to hold it</h2>
+        <div className="mt-2">
+          <Suspense fallback={<p className="muted">Loading…</p>}>
+            {waysSeen && <Proposals key={number} job={job} shop={shop} number={number} onHold={onHold} />}
+          </Suspense>
+        </div>
+      </section>
+      {plan?.held?.method === 'chuckAndCentre' && plan.operations.some((o) => o.kind === 'centre') && shown && (
+        <section aria-labelledby="centre" className="lg:col-span-2">
+          <h2 id="centre">Tail centre</h2>
+          <div className="mt-3">
+            <Suspense fallback={<p className="muted">Loading…</p>}>
+              {waysSeen && <TailCentre job={job} setup={shown} />}
+            </Suspense>
+          </div>
+        </section>
+      )}
+      <section ref={truingRef} aria-labelledby="true" className="min-h-96 lg:col-span-2">
+        <h2 id="true">Bring it true</h2>
+        <div className="mt-3">
+          <Suspense fallback={<p className="muted">Loading…</p>}>
+            {truingSeen && (
+              <TruingRecords
+                job={job}
+                lathe={lathe}
+                betweenMm={planned.blank?.lengthMm}
+                runoutMm={0.03}
+                onRecords={onRecords}
+              />
+            )}
+          </Suspense>
+        </div>
+      </section>
+    </>
   );
 }
 

@@ -1,6 +1,5 @@
-import { chooseInstrument, fitness, tellsNumber, uncertaintyOf } from '@whelk/core/gauge';
+import { fitness } from '@whelk/core/gauge';
 import { outsides } from '@whelk/core/part';
-import { decimalsOf, parseLength } from '@whelk/core/quantity';
 import {
   type Act,
   actsOf,
@@ -10,22 +9,22 @@ import {
   type RunState,
   type StepAdvice,
 } from '@whelk/core/run';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { measuredAfterText, nameOf } from '../../../desks/operation/at-lathe.ts';
 import type { KnownProblem } from '../../../messages/app-code.ts';
 import { fitnessText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
-import { useKeptText } from '../../../ui/keep/useKeptText.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Working } from '../../../ui/working/Working.tsx';
 import { Acts, KeyMark } from './Acts.tsx';
 import { Doubts } from './Doubts.tsx';
 import { FeltReading } from './FeltReading.tsx';
 import { GonePanel } from './GonePanel.tsx';
-import { InstrumentSelect, UNLISTED } from './InstrumentSelect.tsx';
+import { InstrumentSelect } from './InstrumentSelect.tsx';
 import { Ladder } from './Ladder.tsx';
 import { ReadingRow } from './ReadingRow.tsx';
 import { useKeys } from './useKeys.ts';
+import { PLACES, useReading } from './useReading.ts';
 import type { useRun } from './useRun.ts';
 import { Verdict } from './Verdict.tsx';
 
@@ -40,7 +39,6 @@ interface Props {
   readonly onNote: () => void;
   readonly keys: boolean;
 }
-const PLACES = ['any place', 'shoulder end', 'middle', 'free end'];
 /** Words of what can be done once it is measured. */
 const actText: Record<string, string> = {
   goOn: 'Set the dial, go on',
@@ -57,60 +55,13 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
   const { limits } = step;
   const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
   const feature = outsides(frozen.piece.part).find((f) => f.id === step.featureId)!;
-  const usual =
-    step.instrumentId ??
-    chooseInstrument(frozen.means.instruments, 'outside', feature.diameterMm, tolerance, frozen.means.lathe.unit)?.id ??
-    UNLISTED;
-  const [instrumentId, setInstrumentId] = useState(measured?.readings.at(-1)?.instrumentId ?? usual);
-  const [text, setText, dropText] = useKeptText(`${keepAs}.${step.id}.reading`);
-  const [place, setPlace] = useState(PLACES[0]!);
   const [ending, setEnding] = useState(false);
-  const tookAt = useRef(Number.NEGATIVE_INFINITY);
-  const form = useRef<HTMLFormElement>(null);
-  const field = () => form.current?.querySelector<HTMLInputElement>('[data-field="reading"]');
-  // biome-ignore lint/correctness/useExhaustiveDependencies: on arrival only
-  useEffect(() => {
-    if (!measured) field()?.focus({ preventScroll: true });
-  }, []);
-  const instrument = frozen.means.instruments.find((i) => i.id === instrumentId);
-  const unit = instrument?.unit ?? frozen.means.lathe.unit;
-  const uncertaintyMm = uncertaintyOf(frozen.means.instruments, instrumentId);
-  const read = parseLength(text, unit);
-  const beyond =
-    read.ok && instrument && (read.mm.valueOf() < instrument.fromMm - 0.5 || read.mm.valueOf() > instrument.toMm + 0.5);
-  const problem: KnownProblem | undefined =
-    text === ''
-      ? undefined
-      : !read.ok
-        ? { code: read.code, path: [], value: read.value }
-        : beyond
-          ? { code: 'gauge.outOfRange', path: [], value: text, limit: `${instrument.name}` }
-          : undefined;
-  const take = (event: React.FormEvent) => {
-    event.preventDefault();
-    if (!read.ok || beyond) return;
-    add({ kind: 'reading', stepId: step.id, raw: { text: text.trim(), unit }, instrumentId, place });
-    dropText();
-    tookAt.current = event.timeStamp;
-    // what was read is taken; the keys do the acts from here on
-    field()?.blur();
-  };
+  const taking = useReading({ keepAs, frozen, advice, add });
+  const { instrumentId, unit, uncertaintyMm, focusField, shownPlaces, feels } = taking;
   const acts = actsOf(advice);
-  const feels = instrument !== undefined && !tellsNumber(instrument);
-  const feel = (how: 'large' | 'touches' | 'small', setTo: string) =>
-    add({ kind: 'reading', stepId: step.id, raw: { text: setTo, unit }, instrumentId, place, feel: how });
   const gone = acts[0]?.code === 'gone';
   const main = gone || !acts[0] ? undefined : () => add(acts[0]!.body);
-  const focusField = () => field()?.focus();
-  useKeys(keys, { ' ': main, enter: main, m: focusField, n: onNote, b: onBack }, tookAt);
-  const shownPlaces = instrument
-    ? Math.max(
-        decimalsOf(unit === 'mm' ? instrument.resolutionMm : instrument.resolutionMm / 25.4),
-        unit === 'mm' ? 2 : 3,
-      )
-    : unit === 'mm'
-      ? 3
-      : 4;
+  useKeys(keys, { ' ': main, enter: main, m: focusField, n: onNote, b: onBack }, taking.tookAt);
   const fit = fitness(tolerance, uncertaintyMm);
   return (
     <>
@@ -128,7 +79,7 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
             instruments={frozen.means.instruments}
             value={instrumentId}
             unit={frozen.means.lathe.unit}
-            onChange={setInstrumentId}
+            onChange={taking.setInstrumentId}
           />
           {limits && (
             <p className={fit === 'tooCoarse' ? 'field-warning mt-1' : 'muted text-sm'}>
@@ -155,16 +106,10 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
               key={instrumentId}
               unit={unit}
               usual={measure(limits?.upperMm ?? feature.diameterMm, unit, unit === 'mm' ? 3 : 4)}
-              onFeel={feel}
+              onFeel={taking.feel}
             />
           )}
-          <ReadingForm
-            {...{ form, unit, place, setPlace, text, setText, problem }}
-            hidden={feels}
-            first={!measured}
-            ready={read.ok && problem === undefined}
-            onTake={take}
-          />
+          <ReadingForm {...taking} hidden={feels} first={!measured} onTake={taking.take} />
           {measured && <Together {...{ frozen, state, measured, unit }} stepId={step.id} places={shownPlaces} />}
         </section>
         {limits ? (

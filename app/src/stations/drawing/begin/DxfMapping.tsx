@@ -1,5 +1,5 @@
 import { type Drawing, insides, resolveDrawing } from '@whelk/core/part';
-import { type LengthUnit, shortLength } from '@whelk/core/quantity';
+import { type LengthUnit, type Problem, shortLength } from '@whelk/core/quantity';
 import { type AxisReason, mappingPicture, type Placing } from '@whelk/core/trace';
 import { useEffect, useMemo, useState } from 'react';
 import { axisReason } from '../../../messages/exchange.ts';
@@ -98,21 +98,7 @@ export function DxfMapping({ unit, onTake }: { unit: LengthUnit; onTake: (drawin
           onChange={(e) => void take(e.target.files)}
         />
       </label>
-      {file?.state === 'reading' && (
-        <p role="status" className="mt-2">
-          Reading {file.name} …{' '}
-          <button type="button" className="quiet" onClick={close}>
-            Stop
-          </button>
-        </p>
-      )}
-      {(file?.refusal || file?.state === 'gaveUp') && (
-        <p role="alert" className="field-problem mt-2 text-base">
-          {file.refusal
-            ? Object.values(wordProblem({ ...file.refusal, path: [] })).join(' ')
-            : 'Reading took too long and was stopped. Save the outline alone, without hatching and notes.'}
-        </p>
-      )}
+      <Reading file={file} onStop={close} />
       {read && picture && (
         <div className="mt-3 grid gap-x-6 gap-y-3 lg:grid-cols-[1fr_19rem]">
           <div>
@@ -123,18 +109,7 @@ export function DxfMapping({ unit, onTake }: { unit: LengthUnit; onTake: (drawin
                 textSize={13}
               />
             </div>
-            <p className="muted mt-1 text-sm">
-              Thick: the outline that was found. Plain: chosen layers. Thin: left aside.
-            </p>
-            <Problems problems={faults.slice(0, 6)} />
-            {checked && !stops && (
-              <p className="setting mt-1">
-                ✓ {mapped?.drawing.features.length} lengths outside
-                {insides(checked.part).length > 0 ? `, ${insides(checked.part).length} steps inside` : ''};{' '}
-                {shortLength(checked.part.lengthMm, unit, unit === 'mm' ? 3 : 4)} {unit} long, Ø
-                {shortLength(checked.part.largestMm, unit, unit === 'mm' ? 3 : 4)} {unit}
-              </p>
-            )}
+            <Understood {...{ faults, mapped, unit }} checked={stops ? undefined : checked} />
             <button
               type="button"
               className="btn btn-primary mt-3"
@@ -179,5 +154,59 @@ export function DxfMapping({ unit, onTake }: { unit: LengthUnit; onTake: (drawin
         </div>
       )}
     </div>
+  );
+}
+
+type Read = ReturnType<typeof useDxfFile>;
+
+/** That a file is being read, or why it was not. */
+function Reading({ file, onStop: close }: { file: Read['file']; onStop: () => void }) {
+  return (
+    <>
+      {file?.state === 'reading' && (
+        <p role="status" className="mt-2">
+          Reading {file.name} …{' '}
+          <button type="button" className="quiet" onClick={close}>
+            Stop
+          </button>
+        </p>
+      )}
+      {(file?.refusal || file?.state === 'gaveUp') && (
+        <p role="alert" className="field-problem mt-2 text-base">
+          {file.refusal
+            ? Object.values(wordProblem({ ...file.refusal, path: [] })).join(' ')
+            : 'Reading took too long and was stopped. Save the outline alone, without hatching and notes.'}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** What of the file became the outline, and what is wrong with that. */
+function Understood({
+  faults,
+  mapped,
+  unit,
+  checked,
+}: {
+  faults: readonly Problem[];
+  mapped: Read['mapped'];
+  unit: LengthUnit;
+  /** the drawing that it makes, where it can be taken */
+  checked: ReturnType<typeof resolveDrawing> | undefined;
+}) {
+  return (
+    <>
+      <p className="muted mt-1 text-sm">Thick: the outline that was found. Plain: chosen layers. Thin: left aside.</p>
+      <Problems problems={faults.slice(0, 6)} />
+      {checked && (
+        <p className="setting mt-1">
+          ✓ {mapped?.drawing.features.length} lengths outside
+          {insides(checked.part).length > 0 ? `, ${insides(checked.part).length} steps inside` : ''};{' '}
+          {shortLength(checked.part.lengthMm, unit, unit === 'mm' ? 3 : 4)} {unit} long, Ø
+          {shortLength(checked.part.largestMm, unit, unit === 'mm' ? 3 : 4)} {unit}
+        </p>
+      )}
+    </>
   );
 }

@@ -1,0 +1,83 @@
+import { chooseInstrument, tellsNumber, uncertaintyOf } from '@whelk/core/gauge';
+import { outsides } from '@whelk/core/part';
+import { decimalsOf, parseLength } from '@whelk/core/quantity';
+import type { FrozenRun, StepAdvice } from '@whelk/core/run';
+import { useEffect, useRef, useState } from 'react';
+import type { KnownProblem } from '../../../messages/app-code.ts';
+import { useKeptText } from '../../../ui/keep/useKeptText.ts';
+import { UNLISTED } from './InstrumentSelect.tsx';
+import type { useRun } from './useRun.ts';
+
+export const PLACES = ['any place', 'shoulder end', 'middle', 'free end'];
+
+/** What is read at a measuring step: with which gauge, where, what is typed and kept until it is taken, and what is wrong with it. */
+export function useReading({
+  keepAs,
+  frozen,
+  advice,
+  add,
+}: {
+  keepAs: string;
+  frozen: FrozenRun;
+  advice: StepAdvice;
+  add: ReturnType<typeof useRun>['add'];
+}) {
+  const { step, measured } = advice;
+  const { limits } = step;
+  const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
+  const feature = outsides(frozen.piece.part).find((f) => f.id === step.featureId)!;
+  const usual =
+    step.instrumentId ??
+    chooseInstrument(frozen.means.instruments, 'outside', feature.diameterMm, tolerance, frozen.means.lathe.unit)?.id ??
+    UNLISTED;
+  const [instrumentId, setInstrumentId] = useState(measured?.readings.at(-1)?.instrumentId ?? usual);
+  const [text, setText, dropText] = useKeptText(`${keepAs}.${step.id}.reading`);
+  const [place, setPlace] = useState(PLACES[0]!);
+  const tookAt = useRef(Number.NEGATIVE_INFINITY);
+  const form = useRef<HTMLFormElement>(null);
+  const field = () => form.current?.querySelector<HTMLInputElement>('[data-field="reading"]');
+  // biome-ignore lint/correctness/useExhaustiveDependencies: on arrival only
+  useEffect(() => {
+    if (!measured) field()?.focus({ preventScroll: true });
+  }, []);
+  const instrument = frozen.means.instruments.find((i) => i.id === instrumentId);
+  const unit = instrument?.unit ?? frozen.means.lathe.unit;
+  const uncertaintyMm = uncertaintyOf(frozen.means.instruments, instrumentId);
+  const read = parseLength(text, unit);
+  const beyond =
+    read.ok && instrument && (read.mm.valueOf() < instrument.fromMm - 0.5 || read.mm.valueOf() > instrument.toMm + 0.5);
+  const problem: KnownProblem | undefined =
+    text === ''
+      ? undefined
+      : !read.ok
+        ? { code: read.code, path: [], value: read.value }
+        : beyond
+          ? { code: 'gauge.outOfRange', path: [], value: text, limit: `${instrument.name}` }
+          : undefined;
+  const take = (event: React.FormEvent) => {
+    event.preventDefault();
+    if (!read.ok || beyond) return;
+    add({ kind: 'reading', stepId: step.id, raw: { text: text.trim(), unit }, instrumentId, place });
+    dropText();
+    tookAt.current = event.timeStamp;
+    // what was read is taken; the keys do the acts from here on
+    field()?.blur();
+  };
+  const feels = instrument !== undefined && !tellsNumber(instrument);
+  const feel = (how: 'large' | 'touches' | 'small', setTo: string) =>
+    add({ kind: 'reading', stepId: step.id, raw: { text: setTo, unit }, instrumentId, place, feel: how });
+  const shownPlaces = instrument
+    ? Math.max(
+        decimalsOf(unit === 'mm' ? instrument.resolutionMm : instrument.resolutionMm / 25.4),
+        unit === 'mm' ? 2 : 3,
+      )
+    : unit === 'mm'
+      ? 3
+      : 4;
+  return {
+    ...{ form, instrumentId, setInstrumentId, unit, uncertaintyMm, shownPlaces, text, setText, place, setPlace },
+    ...{ problem, take, feels, feel, tookAt },
+    ready: read.ok && problem === undefined,
+    focusField: () => field()?.focus(),
+  };
+}
