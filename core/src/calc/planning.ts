@@ -6,7 +6,7 @@ import { type PlannedJob, type PlannedSetup, planJob, stillWaiting, storedJobSch
 import { storedLatheSchema } from '../lathe/index.ts';
 import { materialSchema } from '../material/index.ts';
 import type { Problem } from '../quantity/index.ts';
-import type { Operation } from '../route/index.ts';
+import { CARRIED, kindOf, type Operation } from '../route/index.ts';
 import { barSchema } from '../stock/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import { calculation } from './entry.ts';
@@ -46,6 +46,10 @@ const operation = z.object({
   bendAllowedMm: number.optional(),
   gripShare: number.optional(),
   exceeds: z.array(text),
+  /** what its kind has besides: of a centre hole its sizes, of a face what comes off, of a chamfer its angle */
+  own: z.record(text, z.union([number, text])),
+  /** where the work is carried meanwhile */
+  carried: z.enum(CARRIED).optional(),
   minutes: number,
 });
 const setup = z.object({
@@ -61,6 +65,8 @@ const setup = z.object({
       gripMm: number,
       jawsMm: number,
       overhangMm: number,
+      /** a rest that carries it besides: a steady with its place, zPart, or one that follows the tool */
+      rest: z.object({ kind: z.enum(['steady', 'following']), zMm: number.optional() }).optional(),
       chuckId: text,
       maxRpm: number,
     })
@@ -96,15 +102,36 @@ const toldContour = ({ loops }: Contour): z.input<typeof contour> => ({
   loops: loops.map((loop) => loop.map(({ zMm, rMm, bulge }) => ({ zMm, rMm, ...(bulge ? { bulge } : {}) }))),
 });
 
+/** What an operation's kind has of its own. */
+function ownOf(o: Operation): Record<string, number | string> {
+  const all = o as unknown as Record<string, number | string | undefined>;
+  return Object.fromEntries(
+    Object.keys(kindOf(o.kind).own).flatMap((key) => (all[key] === undefined ? [] : [[key, all[key]]])),
+  );
+}
+
 function toldOperation(o: Operation): z.input<typeof operation> {
   const { id, kind, featureId, zFromMm, zToMm, toolId, instrumentId, setting, loads, targetMm, limits, minutes } = o;
   return {
-    ...{ id, kind, featureId, zFromMm, zToMm, toolId, instrumentId, targetMm, minutes, exceeds: [...o.exceeds] },
+    ...{
+      id,
+      kind,
+      featureId,
+      zFromMm,
+      zToMm,
+      toolId,
+      instrumentId,
+      targetMm,
+      minutes,
+      exceeds: [...o.exceeds],
+      carried: o.carried,
+    },
     ...{ rpm: setting?.rpm, speedLabel: setting?.speedLabel },
     ...{ feedMmPerRev: setting?.feedMmPerRev, feedLabel: setting?.feedLabel },
     passes: o.passes.map((p) => ({ ...p })),
     limits: limits && { upperMm: limits.upperMm, lowerMm: limits.lowerMm },
     ...{ powerKw: loads?.powerKw, bendMm: loads?.bendMm, bendAllowedMm: loads?.bendAllowedMm },
+    own: ownOf(o),
     gripShare: loads?.gripShare,
   };
 }
@@ -116,6 +143,7 @@ function toldSetup({ number: n, setup: chosen, cutOff, piece, plan }: PlannedSet
     held: held && {
       ...{ method: held.method, onId: held.onId, onMm: held.onMm, gripMm: held.gripMm, jawsMm: held.jawsMm },
       ...{ overhangMm: held.overhangMm, chuckId: held.chuckId, maxRpm: held.maxRpm },
+      rest: held.rest && { kind: held.rest.kind, zMm: held.rest.kind === 'steady' ? held.rest.zMm : undefined },
     },
     before: toldContour(piece.contour),
     operations: plan.operations.map(toldOperation),

@@ -1,204 +1,76 @@
-import { type Job, jobSchema } from '@whelk/core/job';
+import type { Job } from '@whelk/core/job';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { ask } from '../../ui/api.ts';
-import { dropDraft, keepDraft, readDraft } from './draft.ts';
 import { keepSteps, readSteps } from './undo-store.ts';
+import { same, useSaving } from './useSaving.ts';
 
-export type SaveState = 'saved' | 'typing' | 'saving' | 'held' | 'away' | 'conflict' | 'gone';
-interface Conflict {
-  readonly theirs: Job;
-  readonly version: number;
-}
-/** Text of a document that does not depend on the order in which its keys were written. */
-const plain = (job: Job) =>
-  JSON.stringify(job, (_key, value) =>
-    value && typeof value === 'object' && !Array.isArray(value)
-      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : value,
-  );
-const same = (a: Job, b: Job) => a === b || plain(a) === plain(b);
-const PAUSE_MS = 700;
-const RETRY_MS = 3000;
+export type { SaveState } from './useSaving.ts';
+
 /** Changes of one field within this time undo together. */
 const TOGETHER_MS = 1200;
 
-/**
- * A job being edited: changes with undo and redo, a draft in the browser, saving after a pause, and both versions when
- * somebody else saved first.
- */
+/** A job being edited: saved as it is changed, with undo and redo, across the stations too. */
 export function useJob(id: string, initial: { job: Job; version: number; revision: number }) {
-  const [job, setJob] = useState(initial.job);
-  const [revision, setRevision] = useState(initial.revision);
-  const [state, setState] = useState<SaveState>('saved');
-  const [conflict, setConflict] = useState<Conflict>();
+  const saving = useSaving(id, initial);
+  const { put, current } = saving;
   const [past, setPast] = useState<Job[]>([]);
   const [future, setFuture] = useState<Job[]>([]);
-  const now = useRef({
-    job: initial.job,
-    version: initial.version,
-    saved: initial.job,
-    sent: undefined as Job | undefined,
-    busy: false,
-    field: '',
-    at: 0,
-  });
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-
-  const save = useCallback(async () => {
-    const mine = now.current.job;
-    if (now.current.busy) return;
-    if (same(mine, now.current.saved)) {
-      dropDraft(id);
-      return setState('saved');
-    }
-    if (!jobSchema.safeParse(mine).success) return setState('held');
-    now.current.busy = true;
-    const before = now.current.sent;
-    now.current.sent = mine;
-    keepDraft(id, { version: now.current.version, job: mine, sent: mine });
-    setState('saving');
-    const result = await ask<{ version: number; revision: number }>('PUT', `/api/jobs/${id}`, {
-      version: now.current.version,
-      job: mine,
-    });
-    now.current.busy = false;
-    if (result.ok) {
-      now.current.version = result.data.version;
-      now.current.saved = mine;
-      setRevision(result.data.revision);
-      if (same(now.current.job, mine)) {
-        dropDraft(id);
-        setState('saved');
-      } else {
-        keepDraft(id, { version: now.current.version, job: now.current.job, sent: mine });
-        timer.current = setTimeout(save, PAUSE_MS);
-      }
-    } else if (result.status === 409) {
-      const theirs = result.body.theirs as Job;
-      const version = result.body.theirVersion as number;
-      // a save of our own whose answer was lost, by a reload or a cut line, is no conflict
-      if (same(theirs, mine) || (before && same(theirs, before))) {
-        now.current.version = version;
-        now.current.saved = theirs;
-        setState('typing');
-        timer.current = setTimeout(save, 50);
-        return;
-      }
-      setConflict({ theirs, version });
-      setState('conflict');
-    } else if (result.status === 503) {
-      setState('away');
-      timer.current = setTimeout(save, RETRY_MS);
-    } else setState(result.status === 404 ? 'gone' : 'held');
-  }, [id]);
-
-  const put = useCallback(
-    (next: Job) => {
-      now.current.job = next;
-      setJob(next);
-      keepDraft(id, { version: now.current.version, job: next, sent: now.current.sent });
-      setState((s) => (s === 'conflict' || s === 'away' || s === 'gone' ? s : 'typing'));
-      clearTimeout(timer.current);
-      timer.current = setTimeout(save, PAUSE_MS);
-    },
-    [id, save],
-  );
+  const typing = useRef({ field: '', at: 0 });
 
   /** Changes the job; `field` names what is typed in, so that one word undoes as one. */
   const change = useCallback(
     (make: (job: Job) => Job, field = '') => {
-      const before = now.current.job;
+      const before = current();
       const at = Date.now();
-      const together = field !== '' && field === now.current.field && at - now.current.at < TOGETHER_MS;
+      const together = field !== '' && field === typing.current.field && at - typing.current.at < TOGETHER_MS;
       if (!together) setPast((p) => [...p.slice(-99), before]);
-      now.current.field = field;
-      now.current.at = at;
+      typing.current.field = field;
+      typing.current.at = at;
       setFuture([]);
       put(make(before));
     },
-    [put],
+    [put, current],
   );
   const step = useCallback(
     (from: Job[], setFrom: (jobs: Job[]) => void, setTo: React.Dispatch<React.SetStateAction<Job[]>>) => {
       const target = from.at(-1);
       if (!target) return;
       // taken now: the updater may run after the change below
-      const leaving = now.current.job;
+      const leaving = current();
       setTo((t) => [...t, leaving]);
       setFrom(from.slice(0, -1));
-      now.current.field = '';
+      typing.current.field = '';
       put(target);
     },
-    [put],
+    [put, current],
   );
 
   useEffect(() => {
-    const draft = readDraft(id);
-    if (draft && !same(draft.job, initial.job)) {
-      now.current.job = draft.job;
-      // what was typed before the reload belongs to the version it started from: a newer one shows as a conflict
-      now.current.version = draft.version;
-      now.current.sent = draft.sent;
-      setJob(draft.job);
-      setState('typing');
-      timer.current = setTimeout(save, 50);
-    } else if (draft) dropDraft(id);
     // what was done at another station can be undone here
-    const steps = readSteps(id, (job) => same(job, now.current.job));
-    if (steps) {
-      setPast([...steps.past]);
-      setFuture([...steps.future]);
-    }
-    const flush = () => {
-      const mine = now.current.job;
-      if (now.current.busy || same(mine, now.current.saved) || !jobSchema.safeParse(mine).success) return;
-      keepDraft(id, { version: now.current.version, job: mine, sent: mine });
-      void ask('PUT', `/api/jobs/${id}`, { version: now.current.version, job: mine }, true).then((r) => {
-        if (r.ok) dropDraft(id);
-      });
-    };
-    addEventListener('pagehide', flush);
-    return () => {
-      removeEventListener('pagehide', flush);
-      clearTimeout(timer.current);
-    };
-  }, [id, initial.job, save]);
-
+    const steps = readSteps(id, (job) => same(job, current()));
+    if (!steps) return;
+    setPast([...steps.past]);
+    setFuture([...steps.future]);
+  }, [id, current]);
   const steps = useRef({ past, future });
   steps.current = { past, future };
   useEffect(() => {
-    const keep = () => keepSteps(id, { job: now.current.job, ...steps.current });
+    const keep = () => keepSteps(id, { job: current(), ...steps.current });
     addEventListener('pagehide', keep);
     return () => removeEventListener('pagehide', keep);
-  }, [id]);
+  }, [id, current]);
 
-  const settle = (keep: 'mine' | 'theirs') => {
-    if (!conflict) return;
-    now.current.version = conflict.version;
-    now.current.saved = conflict.theirs;
-    setConflict(undefined);
-    setState('typing');
-    if (keep === 'theirs') {
-      const mine = now.current.job;
-      setPast((p) => [...p, mine]);
-      dropDraft(id);
-      now.current.job = conflict.theirs;
-      setJob(conflict.theirs);
-      setState('saved');
-    } else void save();
-  };
   return {
-    job,
+    ...{ job: saving.job, revision: saving.revision, state: saving.state, conflict: saving.conflict },
     change,
-    revision,
-    state,
-    conflict,
-    settle,
-    version: () => now.current.version,
+    settle: (answer: 'mine' | 'theirs') => {
+      const mine = saving.settle(answer);
+      if (mine) setPast((p) => [...p, mine]);
+    },
+    version: saving.version,
     undo: past.length > 0 ? () => step(past, setPast, setFuture) : undefined,
     redo: future.length > 0 ? () => step(future, setFuture, setPast) : undefined,
     /** saves at once; used before leaving for another station */
-    saveNow: save,
+    saveNow: saving.save,
   };
 }
 export type JobEditor = ReturnType<typeof useJob>;
