@@ -47,9 +47,33 @@ export const holdWordings = {
     what: `Where the steady stands the work is not of one diameter, up to Ø${u.len(p.value)}.`,
     right: 'Its fingers want one straight length: move it along.',
   }),
+  'hold.jawsClose': (p, u) => ({
+    what: `Ø${u.len(p.value)} falls through: the jaws close only to Ø${u.len(p.limit)}.`,
+    right: 'Choose a collet or smaller chuck, or a thicker bar.',
+  }),
+  'hold.gripFloor': (p, u) => ({
+    what: `A grip of ${u.len(p.value)} holds nothing.`,
+    right: `At least ${u.len(p.limit)} in plain jaws; shorter only against a seat: the jaws’ step, soft jaws, a stop.`,
+  }),
+  'hold.section': (p) => ({
+    what: p.value === 4 ? 'A square bar does not sit in these jaws.' : 'A hexagon does not sit in these jaws.',
+    right: p.value === 4 ? 'Four jaws hold it.' : 'Three jaws hold it.',
+  }),
+  'hold.jawsBeyondFace': () => ({
+    what: 'The jaws would stand beyond the face that is cut here.',
+    right: 'Grip less of it, or on spare stock.',
+  }),
+  'hold.hollowEnd': () => ({
+    what: 'A hollow end has no metal for a centre hole.',
+    right: 'Let less stand out, plug it, or hold it by its hole.',
+  }),
+  'hold.notBoredYet': () => ({
+    what: 'The blank has no hole yet to be held by.',
+    right: 'Bore it in a chuck first; then it goes on the arbor.',
+  }),
   'hold.shortGrip': (p, u) => ({
     what: `${u.len(p.value)} is a short grip.`,
-    right: `At least ${u.len(p.limit)}: half the diameter, and ${u.len(10)}.`,
+    right: `Usual is ${u.len(p.limit)}: half the diameter, and ${u.len(10)}, at most one diameter.`,
   }),
   'hold.longGrip': (p, u) => ({
     what: `${u.len(p.value)} is more than the jaws are long.`,

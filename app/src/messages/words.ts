@@ -53,6 +53,8 @@ export const limiterText: Record<Limiter, string> = {
   grip: 'the jaws’ grip',
   finish: 'the last cuts’ allowance',
   own: 'your own choice',
+  film: 'the adhesive film: light cuts',
+  skin: 'the skin: the first cut goes below it',
 };
 export const exceedText = {
   power: 'asks more than the motor gives',
@@ -112,6 +114,8 @@ export const whyMethodText: Record<WhyHeld, string> = {
   shortOverhang: 'up to 4 diameters stand freely',
   longOverhang: 'more than 4 diameters stand out',
   thinEnd: 'more than 4 diameters stand out, but the end is too thin for a centre: let less stand out, take light cuts',
+  hollowEnd:
+    'more than 4 diameters stand out, and a hollow end has nothing for a centre: let less stand out, take light cuts',
   bends: 'it would bend too much without the centre',
 };
 export const verdictText: Record<Verdict, string> = {

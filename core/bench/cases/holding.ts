@@ -228,8 +228,8 @@ const grips: readonly Case[] = [
     must: [refused(/grip/i)],
   },
   {
-    ...{ rule: 'FIELD 14 floor', title: 'a grip of 8 mm on Ø35: short, said' },
-    job: { part: [[30, 20]], bar: { size: 35 }, setups: [{ grip: { kind: 'jaws', on: 'spare', mm: 8 } }] },
+    ...{ rule: 'FIELD 14 floor', title: 'a grip of 8 mm on Ø35, 60 standing out: short, said' },
+    job: { part: [[30, 50]], bar: { size: 35 }, setups: [{ grip: { kind: 'jaws', on: 'spare', mm: 8 } }] },
     must: [says(/grip|tip/i)],
   },
   {
@@ -249,7 +249,7 @@ const grips: readonly Case[] = [
   {
     ...{ rule: 'FIELD 14 floor', title: 'a washer Ø30 × 3 held on itself: never with no grip' },
     job: { part: [[30, 3]], bar: { size: 32, length: 300 }, setups: [part] },
-    must: [between('grip', (s) => s.held?.gripMm ?? 99, 1, 99)],
+    must: [refused(/grip|jaw/i)],
   },
   {
     ...{ rule: 'FIELD 14 floor', title: 'jaws beyond the face: more grip asked for than the piece is long' },
@@ -385,7 +385,7 @@ const hollow: readonly Case[] = [
     job: {
       part: [[38, 40]],
       hole: { from: 'left', steps: [[20, '', 'H7']] },
-      bar: { shape: 'tube', size: 40, bore: 20, length: 300, material: 'gunmetal' },
+      bar: { shape: 'tube', size: 40, bore: 19.2, length: 300, material: 'gunmetal' },
       setups: [{ grip: { kind: 'mandrel' }, support: 'centre' }],
     },
     must: [planned(), bears, heldBy('mandrel')],
@@ -481,8 +481,11 @@ const orders: readonly Case[] = [
   {
     ...{ rule: 'FIELD 14 castings', title: 'a casting’s first cut goes below its skin and its error' },
     job: {
-      part: [[80, 40]],
-      bar: { shape: 'casting', size: 86, length: 46, allowance: 3, material: 'grey-iron' },
+      part: [
+        [90, 25],
+        [80, 20],
+      ],
+      bar: { shape: 'casting', size: 96, length: 51, allowance: 3, material: 'grey-iron' },
       setups: [{ grip: { kind: 'jaws', chuckId: 'four-jaw', mm: 0 } }],
     },
     must: [between('first cut', (s) => firstDepthMm(s) ?? 0, 1.5, 4)],

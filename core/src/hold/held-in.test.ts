@@ -107,14 +107,16 @@ describe('a piece that is put in again', () => {
     expect(codes(held(['betweenCentres'], spindle, centred, noDog))).toEqual([['hold.noDog', 'grip.dogOn']]);
   });
   it('is held by its hole on mandrels and arbors, with the whole outside free', () => {
-    const stub = held(['stubArbor'], ring, {});
+    const bored: Standing = { edges: ['h1'] };
+    const stub = held(['stubArbor'], ring, bored);
     expect(codes(stub)).toEqual([]);
     expect(stub.held).toMatchObject({ method: 'stubArbor', onMm: 30, maxRpm: 1500 });
     expect(stub.held!.jawsMm).toBeLessThan(0);
-    expect(codes(held(['mandrel'], ring, {}))).toEqual([['hold.noArbor', 'grip.kind']]);
+    expect(codes(held(['stubArbor'], ring, {}))).toEqual([['hold.notBoredYet', 'grip.kind']]);
+    expect(codes(held(['mandrel'], ring, bored))).toEqual([['hold.noArbor', 'grip.kind']]);
     const arbors = [{ name: 'no. 6', kind: 'mandrel' as const, fromMm: 29.9, toMm: 30.2 }];
     const owned = { ...twoChucks, holding: { ...twoChucks.holding, arbors } };
-    expect(codes(held(['mandrel'], ring, {}, owned))).toEqual([]);
+    expect(codes(held(['mandrel'], ring, bored, owned))).toEqual([]);
     expect(codes(held(['mandrel']))).toEqual([['hold.noThroughHole', 'grip.kind']]);
     expect(held(['mandrel']).held).toBeUndefined();
   });

@@ -5,11 +5,14 @@ export const FREE_DIAMETERS = 4;
 export const REST_DIAMETERS = 12;
 /** Shortest grip against a seat, or inside a hole, that is a grip at all, mm. FIELD 14: about 3 */
 export const SEATED_GRIP_MM = 3;
-/** Shortest grip in jaws that is a grip at all, mm. FIELD 2: about 10 */
+/** Plain jaws hold nothing shorter, mm; below this diameter a third of it does. FIELD 14 */
+const PLAIN_FLOOR_MM = 3;
+const THIN_MM = 9;
+/** Shortest grip of a shaft that is usual, mm. FIELD 2: about 10 */
 export const SHORTEST_GRIP_MM = 10;
 
 /** Why a setup holds the piece as it does; an end can be too thin for the centre that it would want. */
-export type WhyHeld = 'chosen' | 'shortOverhang' | 'longOverhang' | 'bends' | 'thinEnd';
+export type WhyHeld = 'chosen' | 'shortOverhang' | 'longOverhang' | 'bends' | 'thinEnd' | 'hollowEnd';
 
 /** A rest that carries the work besides: on the bed at a place (zPart, mm), or on the carriage behind the tool. */
 export type Rest =
@@ -50,8 +53,20 @@ export function usualGripMm(diameterMm: number, jawLengthMm: number): number {
   return Math.min(jawLengthMm, Math.max(SHORTEST_GRIP_MM, Math.ceil(diameterMm * 0.75)));
 }
 
-/** Grip wanted at the least: half the diameter, and never under the shortest grip, mm. FIELD 2 */
-export const wantedGripMm = (diameterMm: number): number => Math.max(SHORTEST_GRIP_MM, diameterMm / 2);
+/** Grip below which nothing is held, mm: plain jaws want something to press on, a thin shaft a third of its diameter. @source FIELD 14 */
+export const gripFloorMm = (diameterMm: number): number =>
+  diameterMm < THIN_MM ? Math.max(1, diameterMm / 3) : PLAIN_FLOOR_MM;
+
+/**
+ * Grip that is usual at the least, mm: of a shaft half its diameter and 10 mm, at most one diameter; for discs and rings, which
+ * stand out less than they are thick, there is no rule but the floor.
+ * @param outMm how far it stands out of the jaws
+ * @source FIELD 2
+ */
+export function wantedGripMm(diameterMm: number, outMm: number): number {
+  if (outMm < diameterMm) return gripFloorMm(diameterMm);
+  return Math.min(diameterMm, Math.max(SHORTEST_GRIP_MM, diameterMm / 2));
+}
 
 /** Whether the tailstock carries an end of the work. */
 export const onTailCentre = (method: HoldMethod): boolean =>

@@ -37,12 +37,17 @@ describe('blank', () => {
     expect([usualGripMm(6, 45), usualGripMm(40, 45), usualGripMm(100, 45)]).toEqual([10, 30, 45]);
   });
   it('warns of a short grip and refuses what does not go in', () => {
-    const codes = (mm: number, gripMm: number) => {
-      const asked = planInput([feature(1, mm - 5, 20)], mm, { gripMm });
+    const codes = (mm: number, gripMm: number, lengthMm = 20) => {
+      const asked = planInput([feature(1, mm - 5, lengthMm)], mm, { gripMm });
       const grip = { kind: 'jaws' as const, on: 'spare' as const, mm: gripMm };
       return heldIn(asked.piece, { ...asked.setup, grip }, metricLathe, 5).problems.map((p) => p.code);
     };
-    expect(codes(35, 12)).toEqual(['hold.shortGrip']);
+    expect(codes(35, 12, 50)).toEqual(['hold.shortGrip']);
+    // what stands out less than it is thick is a disc: no rule of half the diameter, but never nothing
+    expect(codes(35, 12)).toEqual([]);
+    expect(codes(35, 2)).toEqual(['hold.gripFloor']);
+    expect(codes(35, 3)).toEqual([]);
+    expect(codes(2, 6)).toEqual(['hold.jawsClose']);
     expect(codes(200, 100)).toEqual(['hold.swing', 'hold.jaws', 'hold.longGrip']);
     expect(codes(35, 30)).toEqual([]);
   });

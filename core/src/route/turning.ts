@@ -15,12 +15,15 @@ import type { OwnCut } from './wishes.ts';
 
 /** Roughing stops this short of a shoulder, mm (FIELD 4: 0.2 to 0.8). */
 const SHOULDER_LEFT_MM = 0.3;
+/** Deepest cut on work that a film holds, on the radius, mm. FIELD 14: light cuts */
+const FILM_DEPTH_MM = 0.3;
 /** A roughing feed that suits any small lathe, mm per rev, where the school does not push it. */
 const USUAL_ROUGH_FEED = 0.2;
 
 function depthCap(context: FitContext, tool: Tool, school: School): { mm: number; by: Limiter } {
   const { usualDepthMm, deepestCutMm } = context.means.lathe.rigidity;
   const wanted = school === 'machineFirst' ? deepestCutMm : usualDepthMm;
+  if (context.held.method === 'adhesiveArbor') return { mm: Math.min(wanted, FILM_DEPTH_MM), by: 'film' };
   if (tool.deepestMm < wanted) return { mm: tool.deepestMm, by: 'tool' };
   return { mm: wanted, by: school === 'machineFirst' ? 'lathe' : 'usual' };
 }
@@ -123,7 +126,7 @@ export function roughLevel(
       targetMm: toMm,
       // until the bar's corners are off, the tool strikes them one after the other
       caution:
-        startMm > (context.piece.acrossFlatsMm ?? startMm)
+        startMm > (context.piece.section?.acrossMm ?? startMm)
           ? 'cornersFirst'
           : level.shoulder
             ? 'throwOutShort'

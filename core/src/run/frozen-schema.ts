@@ -176,7 +176,8 @@ const piece = z.strictObject({
   measured: z
     .record(surfaceIdSchema, z.strictObject({ sizeMm: number.positive(), uncertaintyMm: number.min(0) }))
     .optional(),
-  acrossFlatsMm: number.positive().optional(),
+  section: z.strictObject({ flats: z.union([z.literal(4), z.literal(6)]), acrossMm: number.positive() }).optional(),
+  skinMm: number.positive().optional(),
   marks: z.array(z.strictObject({ kind: z.literal('cutOff'), by: cutOff, zFromMm: number, zToMm: number })).max(10),
 });
 

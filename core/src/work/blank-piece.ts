@@ -21,8 +21,16 @@ export function blankPiece(part: Part, sizes: BarSizes, blank: Blank, allow: All
   }
   const solid = rough ? castContour(part, rough, headMm, tailMm) : ring(fromMm, tailMm, 0, blank.diameterMm / 2);
   const contour = sizes.boreMm > 0 ? cutAway(solid, ring(fromMm - 1, tailMm + 1, 0, sizes.boreMm / 2)) : solid;
-  const flats = sizes.cornersMm > sizes.acrossMm ? { acrossFlatsMm: sizes.acrossMm } : {};
-  return { part, contour, finished: {}, marks, ...flats };
+  const flats = ({ hexagon: 6, square: 4 } as const)[sizes.shape as string];
+  const section = flats && ({ flats, acrossMm: sizes.acrossMm } as const);
+  return {
+    part,
+    contour,
+    finished: {},
+    marks,
+    ...(section && { section }),
+    ...(sizes.skinMm > 0 && { skinMm: sizes.skinMm }),
+  };
 }
 
 /** A casting that follows its part, stepped as that is. */

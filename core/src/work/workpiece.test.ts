@@ -24,13 +24,13 @@ describe('a blank of a bar with flats', () => {
     expect(areaMm2(allRound(hexagon))).toBeLessThan(areaMm2(hexagon.contour));
     expect(2 * outerBetween(allRound(pieceFrom('square')), 0, 40)).toBeCloseTo(24, 4);
     // turned end for end its flats stay
-    expect(turnedRound(hexagon).acrossFlatsMm).toBe(24);
+    expect(turnedRound(hexagon).section).toEqual({ flats: 6, acrossMm: 24 });
   });
   it('is solid all round where the bar is', () => {
     const round = pieceFrom('round');
-    expect(round.acrossFlatsMm).toBeUndefined();
+    expect(round.section).toBeUndefined();
     expect(allRound(round)).toBe(round.contour);
-    const turned = { contour: ring(0, 40, 0, 10), acrossFlatsMm: 24 };
+    const turned = { contour: ring(0, 40, 0, 10), section: { flats: 6 as const, acrossMm: 24 } };
     expect(areaMm2(allRound(turned))).toBeCloseTo(400, 6);
   });
 });

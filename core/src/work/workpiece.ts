@@ -42,8 +42,10 @@ export interface Workpiece {
   readonly marks: readonly Mark[];
   /** what setups before this one measured on it; of a piece that is only planned nothing is known */
   readonly measured?: Readonly<Record<SurfaceId, MeasuredSize>>;
-  /** of a bar that is not round: beyond its flats metal is only here and there, mm across */
-  readonly acrossFlatsMm?: number;
+  /** how deep its raw surface is hard or scaly, mm; none where it is not given */
+  readonly skinMm?: number;
+  /** of a bar that is not round: its flats, and what it measures across them, mm; beyond that metal is only here and there */
+  readonly section?: { readonly flats: 4 | 6; readonly acrossMm: number };
 }
 
 /** Whether a surface is finished. */
@@ -68,11 +70,11 @@ export const standingMm = ({ contour }: Pick<Workpiece, 'contour'>, zFromMm: num
  * The metal that is there all round: the piece without the corners of its bar, which a tool meets one after the other.
  * @returns the contour itself where the bar is round
  */
-export function allRound({ contour, acrossFlatsMm }: Pick<Workpiece, 'contour' | 'acrossFlatsMm'>): Contour {
-  if (acrossFlatsMm === undefined) return contour;
+export function allRound({ contour, section }: Pick<Workpiece, 'contour' | 'section'>): Contour {
+  if (!section) return contour;
   const { placesMm } = outerProfile(contour);
   const [from, to] = [placesMm[0] ?? 0, placesMm.at(-1) ?? 0];
-  return intersect(contour, ring(from, to, 0, acrossFlatsMm / 2));
+  return intersect(contour, ring(from, to, 0, section.acrossMm / 2));
 }
 
 /** Diameter of the hole that is there at a place, mm; 0 where it is solid. */

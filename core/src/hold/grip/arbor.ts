@@ -1,7 +1,7 @@
 import { chuckOf } from '../../lathe/index.ts';
 import { outsides } from '../../part/index.ts';
-import type { Problem } from '../../quantity/index.ts';
-import { reachOf } from '../../work/index.ts';
+import { PLACE_MM, type Problem } from '../../quantity/index.ts';
+import { hollowMm, reachOf } from '../../work/index.ts';
 import { heldInside } from '../held.ts';
 import type { Arbor } from '../schema.ts';
 import { throughHoleMm } from '../stock-check.ts';
@@ -19,6 +19,9 @@ const HELD_N: Readonly<Record<Exclude<Arbor, 'adhesiveArbor'>, number>> = {
 };
 /** Shear that a cured adhesive film bears on clean metal with a margin, N/mm². */
 const FILM_N_PER_MM2 = 2;
+/** Friction times pressure of a mandrel pressed in, and twist that its steel bears with a margin, N/mm². Recalled from practice */
+const PRESS_N_PER_MM2 = 1.2;
+const TWIST_N_PER_MM2 = 60;
 /** Share of the friction that jaws are trusted with, as {@link HELD_N} is told in: film forces are divided by it. */
 const JAW_USE = 0.09;
 /** Fastest that work on arbors and mandrels is turned, rpm: it is held by friction. */
@@ -39,6 +42,17 @@ const LONGEST: Readonly<Record<Exclude<Arbor, 'mandrel'>, number>> = {
   faceplate: 1.5,
 };
 
+/**
+ * What an arbor in a hole bears by its size, as the sum of forces that jaws would need for the same hold, N: a tapered mandrel by
+ * its press fit over the length, every one by its own twist.
+ * @source press fit: µ·p·π·d·l; torsion of a round bar: T = τ·π·d³/16
+ */
+function arborN(kind: Arbor, onMm: number, lengthMm: number): number {
+  if (kind === 'faceplate' || kind === 'adhesiveArbor') return Number.POSITIVE_INFINITY;
+  const twistN = (TWIST_N_PER_MM2 * Math.PI * onMm ** 2) / 8 / JAW_USE;
+  return kind === 'mandrel' ? Math.min(twistN, (PRESS_N_PER_MM2 * Math.PI * onMm * lengthMm) / JAW_USE) : twistN;
+}
+
 /** Held by its hole or by a face: the whole outside is free. */
 export function onArbor({ piece, lathe, record }: GripAsked, kind: Arbor): HoldAnswer {
   const { part } = piece;
@@ -50,6 +64,9 @@ export function onArbor({ piece, lathe, record }: GripAsked, kind: Arbor): HoldA
   const lengthMm = rawEndMm - headEndMm;
   const inside = heldInside(kind);
   if (inside && holeMm === 0) problems.push({ code: 'hold.noThroughHole', path });
+  // what was worked on is taken as bored; a blank is bored first
+  else if (inside && Object.keys(piece.finished).length === 0 && hollowMm(piece, headEndMm + PLACE_MM) === 0)
+    problems.push({ code: 'hold.notBoredYet', path });
   if (kind === 'faceplate' && !lathe.holding.faceplate) problems.push({ code: 'hold.noFaceplate', path });
   const faceMm = outsides(part)[0]?.diameterMm ?? part.largestMm;
   const onMm = inside ? holeMm : Math.min(faceMm, part.largestMm);
@@ -61,7 +78,10 @@ export function onArbor({ piece, lathe, record }: GripAsked, kind: Arbor): HoldA
   if (problems.some((p) => p.severity !== 'warning')) return { held: undefined, problems };
   const faceMm2 = (Math.PI / 4) * (onMm ** 2 - holeMm ** 2);
   // torque of a film over a disc: its force acts at two thirds of the radius
-  const forceN = kind === 'adhesiveArbor' ? (FILM_N_PER_MM2 * faceMm2 * (2 / 3)) / JAW_USE : HELD_N[kind];
+  const forceN =
+    kind === 'adhesiveArbor'
+      ? (FILM_N_PER_MM2 * faceMm2 * (2 / 3)) / JAW_USE
+      : Math.min(HELD_N[kind], arborN(kind, onMm, lengthMm));
   const overhangDiameters = lengthMm / onMm;
   record?.({ code: 'hold.arbor', values: { onMm, lengthMm, forceN } });
   return {

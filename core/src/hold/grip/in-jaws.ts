@@ -1,10 +1,10 @@
 import { type Chuck, chuckOf, chuckReachMm, type Lathe } from '../../lathe/index.ts';
 import { centreId, outsides } from '../../part/index.ts';
-import { type Problem, ROUNDING } from '../../quantity/index.ts';
-import { isFinished, reachOf, type Workpiece } from '../../work/index.ts';
+import { PLACE_MM, type Problem, ROUNDING } from '../../quantity/index.ts';
+import { hollowMm, isFinished, reachOf, type Workpiece } from '../../work/index.ts';
 import { LEAST_CENTRED_MM } from '../centre-load.ts';
 import { gripPlaces, placeOn } from '../grip-places.ts';
-import { FREE_DIAMETERS, REST_DIAMETERS, wantedGripMm } from '../held.ts';
+import { FREE_DIAMETERS, gripFloorMm, REST_DIAMETERS, wantedGripMm } from '../held.ts';
 import type { InJaws } from '../schema.ts';
 import { checkSwing, type GripAsked, type HoldAnswer } from './kind.ts';
 
@@ -45,9 +45,12 @@ function gripOf(piece: Workpiece, grip: InJaws, place: NonNullable<ReturnType<ty
 /** Whether a centre carries the tail, as it is chosen or as overhang wants it, and whether the end takes one. */
 function centreFor({ piece, setup: { support } }: GripAsked, diameterMm: number, free: boolean) {
   const endMm = outsides(piece.part).at(-1)?.diameterMm ?? diameterMm;
-  const takes = endMm >= LEAST_CENTRED_MM || isFinished(piece, centreId(piece.part.tail));
+  const hollow = hollowMm(piece, reachOf(piece).zToMm - PLACE_MM) > 0;
+  const thick = endMm >= LEAST_CENTRED_MM || isFinished(piece, centreId(piece.part.tail));
+  const takes = thick && !hollow;
   const wanted = support === 'centre' || support === 'following' || (support === 'auto' && !free && takes);
-  return { wanted, problems: wanted && !takes ? [thinForCentre(endMm)] : [] };
+  const none: Problem = hollow ? { code: 'hold.hollowEnd', path: ['support'] } : thinForCentre(endMm);
+  return { wanted, hollow, problems: wanted && !takes ? [none] : [] };
 }
 
 /** Gripped round its outside: on its spare stock, on a length that is turned, or on metal that is still raw. */
@@ -65,8 +68,10 @@ export function inJaws(asked: GripAsked, grip: InJaws): HoldAnswer {
       ],
     };
   const { zFromMm, zToMm } = reachOf(piece);
-  const { diameterMm } = place;
   const { jawsMm, gripMm } = gripOf(piece, grip, place);
+  // a bar with flats is held across them
+  const section = place.id === undefined || !('finished' in place && place.finished) ? piece.section : undefined;
+  const diameterMm = section?.acrossMm ?? place.diameterMm;
   const overhangMm = zToMm - jawsMm;
   const overhangDiameters = overhangMm / diameterMm;
   const free = overhangDiameters <= FREE_DIAMETERS;
@@ -79,7 +84,14 @@ export function inJaws(asked: GripAsked, grip: InJaws): HoldAnswer {
   const throughBore = diameterMm <= lathe.spindle.boreMm ? gripMm : 0;
   const problems: Problem[] = [
     ...checkSwing(piece, lathe, throughBore),
-    ...checkGrip(gripMm, diameterMm, grip, chuck),
+    ...checkGrip(gripMm, overhangMm, diameterMm, grip, chuck),
+    ...(section && !FLATS[chuck.kind].includes(section.flats)
+      ? [{ code: 'hold.section' as const, path: ['grip', 'chuckId'], value: section.flats }]
+      : []),
+    // the end that is faced here, and all that is turned, has to stand out
+    ...(jawsMm > piece.part.lengthMm - ROUNDING
+      ? [{ code: 'hold.jawsBeyondFace' as const, path: ['grip', 'mm'], value: gripMm, unit: 'mm' as const }]
+      : []),
     ...centre.problems,
     ...(place.poor === 'spindle'
       ? [{ code: 'hold.notIntoSpindle' as const, path: badPath, value: lathe.spindle.boreMm, unit: 'mm' as const }]
@@ -88,7 +100,16 @@ export function inJaws(asked: GripAsked, grip: InJaws): HoldAnswer {
   return {
     held: {
       method,
-      why: setup.support !== 'auto' ? 'chosen' : centre.wanted ? 'longOverhang' : free ? 'shortOverhang' : 'thinEnd',
+      why:
+        setup.support !== 'auto'
+          ? 'chosen'
+          : centre.wanted
+            ? 'longOverhang'
+            : free
+              ? 'shortOverhang'
+              : centre.hollow
+                ? 'hollowEnd'
+                : 'thinEnd',
       ...{ jawsMm, rawEndMm: zToMm, overhangMm, overhangDiameters, gripMm },
       ...(place.id === undefined ? {} : { headEndMm: zFromMm, onId: place.id }),
       wantsRest: overhangDiameters > REST_DIAMETERS,
@@ -104,15 +125,22 @@ const thinForCentre = (endMm: number): Problem => ({
   limit: Number(LEAST_CENTRED_MM.toFixed(2)),
 });
 
-/** Whether jaws close on that diameter, and hold it long enough. */
-function checkGrip(gripMm: number, diameterMm: number, grip: InJaws, chuck: Chuck): Problem[] {
+/** Whether jaws close on that diameter, and hold it long enough. @param outMm how far it stands out of them */
+function checkGrip(gripMm: number, outMm: number, diameterMm: number, grip: InJaws, chuck: Chuck): Problem[] {
   const problems: Problem[] = [];
-  const reachMm = chuckReachMm(chuck);
-  if (diameterMm > reachMm)
-    problems.push({ code: 'hold.jaws', path: ['grip', 'on'], value: diameterMm, limit: reachMm, unit: 'mm' });
-  const least = wantedGripMm(diameterMm);
+  if (!chuck.jaws.some((j) => j.fromMm <= diameterMm + ROUNDING && diameterMm <= j.toMm + ROUNDING)) {
+    const leastMm = Math.min(...chuck.jaws.map((j) => j.fromMm));
+    const small = diameterMm < leastMm;
+    problems.push({
+      ...{ code: small ? 'hold.jawsClose' : 'hold.jaws', path: ['grip', 'on'], value: diameterMm, unit: 'mm' },
+      limit: small ? leastMm : chuckReachMm(chuck),
+    });
+  }
   const path = ['grip', 'mm'];
-  if (gripMm < least - ROUNDING)
+  const [floor, least] = [gripFloorMm(diameterMm), wantedGripMm(diameterMm, outMm)];
+  if (gripMm < floor - ROUNDING)
+    problems.push({ code: 'hold.gripFloor', path, value: gripMm, limit: Number(floor.toFixed(2)), unit: 'mm' });
+  else if (gripMm < least - ROUNDING)
     problems.push({ code: 'hold.shortGrip', path, value: gripMm, limit: least, unit: 'mm', severity: 'warning' });
   if (grip.mm > chuck.jawLengthMm)
     problems.push({
@@ -120,3 +148,8 @@ function checkGrip(gripMm: number, diameterMm: number, grip: InJaws, chuck: Chuc
     });
   return problems;
 }
+
+/** Jaws that a bar with so many flats sits in: three on a hexagon, four on a square; round ones take neither. */
+const FLATS: Readonly<Record<Chuck['kind'], readonly number[]>> = {
+  ...{ threeJaw: [6], fineAdjusting: [6], soft: [6], fourJaw: [4], collet: [] },
+};

@@ -62,7 +62,18 @@ export interface Loads {
   /** share of a cut's depth by which work, tool and lathe are reckoned to spring; missing in plans of earlier versions */
   readonly springShare?: number;
 }
-export type Limiter = 'stock' | 'usual' | 'tool' | 'lathe' | 'power' | 'bend' | 'grip' | 'finish' | 'own';
+export type Limiter =
+  | 'stock'
+  | 'usual'
+  | 'tool'
+  | 'lathe'
+  | 'power'
+  | 'bend'
+  | 'grip'
+  | 'finish'
+  | 'own'
+  | 'film'
+  | 'skin';
 
 export interface SchoolAnswer {
   readonly school: School;
