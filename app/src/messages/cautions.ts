@@ -15,6 +15,8 @@ const cautions: Record<Caution, string> = {
   feedOutwards: 'Lock the carriage. Feed the cross-slide outwards by hand.',
   steadySet:
     'Spindle stopped: bring the steady’s fingers up one after the other on a round, true place till they just touch; oil them; turn by hand.',
+  barBehind:
+    'What stands out behind the spindle whips: support and guard it there, start slowly. Key out of the chuck.',
   restFollows:
     'The following rest presses on what the tool has just turned: turn a short length, stop, set its fingers, oil them. Anew for each diameter.',
   dogClear: 'Dog tight on a protected place, its tail clear of the slot’s bottom and of the tool. Turn by hand first.',

@@ -47,6 +47,14 @@ export const holdWordings = {
     what: `Where the steady stands the work is not of one diameter, up to Ø${u.len(p.value)}.`,
     right: 'Its fingers want one straight length: move it along.',
   }),
+  'hold.endStandsFree': (p) => ({
+    what: `Its end stands ${plain(p.value)} diameters out: it is not faced or centred standing free. It does not go back through the spindle, and no steady here takes it.`,
+    right: `Up to ${plain(p.limit)} diameters stand freely: a steady that takes it, or less standing out; or its ends made first, in setups of their own.`,
+  }),
+  'hold.standsTooFar': (p) => ({
+    what: `${plain(p.value)} diameters stand out with nothing to carry the end.`,
+    right: `Up to ${plain(p.limit)} with light cuts: a tail centre, a steady, or less standing out.`,
+  }),
   'hold.jawsClose': (p, u) => ({
     what: `Ø${u.len(p.value)} falls through: the jaws close only to Ø${u.len(p.limit)}.`,
     right: 'Choose a collet or smaller chuck, or a thicker bar.',

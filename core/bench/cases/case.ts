@@ -82,6 +82,7 @@ export interface AnswerSetup {
     readonly jawsMm: number;
     readonly overhangMm: number;
     readonly maxRpm: number;
+    readonly ends?: { readonly kind: string; readonly outMm?: number };
   };
   readonly before: Outline;
   readonly after: Outline;

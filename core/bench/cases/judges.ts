@@ -43,7 +43,7 @@ export const noEndStandsFree: Judge = (a) => {
     for (const o of setup.operations) {
       if ((o.kind !== 'face' && o.kind !== 'centre') || o.carried !== 'free' || !setup.held) continue;
       const { zMm, diameterMm } = endOf(setup);
-      const outMm = Number(o.own.outMm ?? zMm - setup.held.jawsMm);
+      const outMm = setup.held.ends?.outMm ?? zMm - setup.held.jawsMm;
       if (outMm > 4.05 * diameterMm)
         return `setup ${setup.number}: ${o.kind} with ${(outMm / diameterMm).toFixed(1)} diameters free`;
     }

@@ -47,7 +47,7 @@ const operation = z.object({
   gripShare: number.optional(),
   exceeds: z.array(text),
   /** what its kind has besides: of a centre hole its sizes, of a face what comes off, of a chamfer its angle */
-  own: z.record(text, z.union([number, text])),
+  own: z.record(text, z.union([number, text, z.boolean()])),
   /** where the work is carried meanwhile */
   carried: z.enum(CARRIED).optional(),
   minutes: number,
@@ -67,6 +67,10 @@ const setup = z.object({
       overhangMm: number,
       /** a rest that carries it besides: a steady with its place, zPart, or one that follows the tool */
       rest: z.object({ kind: z.enum(['steady', 'following']), zMm: number.optional() }).optional(),
+      /** how a long end is faced and centred, where not as it is held afterwards: drawn back, so far standing out, or in a steady */
+      ends: z
+        .object({ kind: z.enum(['drawnBack', 'steady']), outMm: number.optional(), zMm: number.optional() })
+        .optional(),
       chuckId: text,
       maxRpm: number,
     })
@@ -103,8 +107,8 @@ const toldContour = ({ loops }: Contour): z.input<typeof contour> => ({
 });
 
 /** What an operation's kind has of its own. */
-function ownOf(o: Operation): Record<string, number | string> {
-  const all = o as unknown as Record<string, number | string | undefined>;
+function ownOf(o: Operation): Record<string, number | string | boolean> {
+  const all = o as unknown as Record<string, number | string | boolean | undefined>;
   return Object.fromEntries(
     Object.keys(kindOf(o.kind).own).flatMap((key) => (all[key] === undefined ? [] : [[key, all[key]]])),
   );
@@ -143,6 +147,10 @@ function toldSetup({ number: n, setup: chosen, cutOff, piece, plan }: PlannedSet
     held: held && {
       ...{ method: held.method, onId: held.onId, onMm: held.onMm, gripMm: held.gripMm, jawsMm: held.jawsMm },
       ...{ overhangMm: held.overhangMm, chuckId: held.chuckId, maxRpm: held.maxRpm },
+      ends: held.ends && {
+        kind: held.ends.kind,
+        ...(held.ends.kind === 'drawnBack' ? { outMm: held.ends.outMm } : { zMm: held.ends.zMm }),
+      },
       rest: held.rest && { kind: held.rest.kind, zMm: held.rest.kind === 'steady' ? held.rest.zMm : undefined },
     },
     before: toldContour(piece.contour),

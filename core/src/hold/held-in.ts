@@ -1,6 +1,7 @@
 import type { Lathe } from '../lathe/index.ts';
 import type { Workpiece } from '../work/index.ts';
 import type { Recorder } from '../working/index.ts';
+import { withEnds } from './ends.ts';
 import { onArbor } from './grip/arbor.ts';
 import { betweenCentres } from './grip/centres.ts';
 import { inJaws } from './grip/in-jaws.ts';
@@ -28,5 +29,5 @@ export function heldIn(
   if (grip.kind !== 'jaws') return onArbor(asked, grip.kind);
   if (grip.by === 'inside') return insideJaws(asked, grip);
   if (grip.by === 'step') return onStep(asked, grip);
-  return withRest(asked, inJaws(asked, grip));
+  return withEnds(asked, withRest(asked, inJaws(asked, grip)));
 }

@@ -19,6 +19,11 @@ export type Rest =
   | { readonly kind: 'steady'; readonly zMm: number; readonly onMm: number }
   | { readonly kind: 'following' };
 
+/** How a long end is carried while it is faced and centred, where that is not as the work is held afterwards; lengths in mm, zPart. */
+export type EndsBy =
+  | { readonly kind: 'drawnBack'; readonly outMm: number; readonly gripMm: number; readonly onMm: number }
+  | { readonly kind: 'steady'; readonly zMm: number; readonly onMm: number };
+
 /** How a piece is really held in a setup. zPart, mm, as the piece lies. */
 export interface Held {
   readonly method: HoldMethod;
@@ -36,6 +41,7 @@ export interface Held {
   /** where it is carried at the headstock, where that is not at the jaws: a centre, a mandrel's own end */
   readonly supportMm?: number;
   readonly rest?: Rest;
+  readonly ends?: EndsBy;
   /** surface that it is held by */
   readonly onId?: string;
   /** diameter that is held */

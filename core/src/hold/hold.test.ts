@@ -47,8 +47,8 @@ describe('blank', () => {
     expect(codes(35, 12)).toEqual([]);
     expect(codes(35, 2)).toEqual(['hold.gripFloor']);
     expect(codes(35, 3)).toEqual([]);
-    expect(codes(2, 6)).toEqual(['hold.jawsClose']);
-    expect(codes(200, 100)).toEqual(['hold.swing', 'hold.jaws', 'hold.longGrip']);
+    expect(codes(2.8, 6, 3)).toEqual(['hold.jawsClose']);
+    expect(codes(200, 100)).toEqual(['hold.swing', 'hold.longGrip', 'hold.jaws']);
     expect(codes(35, 30)).toEqual([]);
   });
 });

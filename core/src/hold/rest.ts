@@ -9,7 +9,7 @@ export const REST_WIDTH_MM = 15;
 /** How far behind the tool a following rest presses, on what the tool has just turned, mm. */
 export const FOLLOWS_MM = 10;
 /** A steady stands at least so far from the end that is faced and centred in it, mm. */
-const NEAR_END_MM = 20;
+export const NEAR_END_MM = 20;
 
 /** Where a steady stands where nothing is chosen: close to an end that is only faced and centred, else a free length before it. */
 function steadyPlaceMm({ piece, setup }: GripAsked, held: Held): number {
@@ -19,13 +19,19 @@ function steadyPlaceMm({ piece, setup }: GripAsked, held: Held): number {
   return Math.max(held.jawsMm + REST_WIDTH_MM, lengthMm - outMm);
 }
 
+/** Whether the shop owns a steady for this lathe that takes a diameter. */
+export const steadyFor = ({ lathe }: GripAsked, diameterMm: number): boolean => owns(lathe, 'steady', diameterMm);
+
+const owns = ({ holding }: GripAsked['lathe'], kind: Rest['kind'], diameterMm: number): boolean =>
+  holding.rests.some((r) => r.kind === kind && r.fromMm <= diameterMm && diameterMm <= r.toMm);
+
 /** The rest that a setup asks for on a piece that is gripped; the answer as it was where it asks for none. */
 export function withRest(asked: GripAsked, answer: HoldAnswer): HoldAnswer {
   const { support } = asked.setup;
   const { held } = answer;
   if (!held || (support !== 'steady' && support !== 'following')) return answer;
   const owned = (diameterMm: number): Problem[] =>
-    asked.lathe.holding.rests.some((r) => r.kind === support && r.fromMm <= diameterMm && diameterMm <= r.toMm)
+    owns(asked.lathe, support, diameterMm)
       ? []
       : [{ code: 'hold.noRest', path: ['support'], value: diameterMm, unit: 'mm', severity: 'warning' }];
   if (support === 'following') {

@@ -51,7 +51,7 @@ describe('a steady rest', () => {
     expect(at(130)).toEqual([]);
     expect(at(445)).toEqual(['hold.restBeyond']);
     expect(at(4)).toEqual(['hold.restBeyond']);
-    expect(at(130, turned, metricLathe)).toEqual(['hold.noRest']);
+    expect(at(130, turned, { ...lathe, holding: { ...lathe.holding, rests: [] } })).toEqual(['hold.noRest']);
   });
 });
 

@@ -61,6 +61,8 @@ export const PROBLEM_CODES = [
   'hold.endTooThin',
   'hold.hollowNoCentres',
   'hold.jaws',
+  'hold.endStandsFree',
+  'hold.standsTooFar',
   'hold.jawsClose',
   'hold.gripFloor',
   'hold.section',

@@ -11,7 +11,7 @@ function carriedBy({ method, rest }: Pick<Held, 'method' | 'rest'>): Carried {
 }
 
 /**
- * An operation with how the work stands meanwhile: a tail centre is not there yet while its end is faced and drilled.
+ * An operation with how the work stands meanwhile: a tail centre is not there yet while its end is faced and drilled, short out of the jaws or in a steady.
  * @source FIELD 2: every operation has its own support
  */
 export function withCarried(held: Held, operation: Operation): Operation {
@@ -19,6 +19,7 @@ export function withCarried(held: Held, operation: Operation): Operation {
   if (tailstock === 'isSet') return operation;
   const all = carriedBy(held);
   const before = tailstock === 'away' || tailstock === 'drills';
-  const carried = before && (all === 'centre' || all === 'centreAndRest') ? 'free' : all;
+  const atEnd: Carried = held.ends?.kind === 'steady' ? 'steady' : 'free';
+  const carried = before && (all === 'centre' || all === 'centreAndRest') ? atEnd : all;
   return { ...operation, carried };
 }

@@ -20,6 +20,7 @@ describe('planning a setup', () => {
       'mount',
       'face',
       'centre',
+      'changeSupport',
       'touchOff',
       'f2-rough',
       'f3-rough',
@@ -166,7 +167,7 @@ describe('planning a setup', () => {
       return steps.map((s) => s.code);
     };
     const { operations } = planRoute(input);
-    expect(new Set(operations.map((o) => o.kind)).size).toBe(10);
+    expect(new Set(operations.map((o) => o.kind)).size).toBe(11);
     for (const o of operations) {
       const codes = told(o.id);
       expect(codes.some((c) => ['route.minutes', 'route.usualMinutes', 'route.faceMinutes'].includes(c))).toBe(true);

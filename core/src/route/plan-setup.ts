@@ -16,6 +16,7 @@ import type { FitContext, RecorderFor } from './fit-context.ts';
 import { type Level, levelOf } from './level.ts';
 import { centreHoleDepthMm, centreOperation, wantsCentreHole } from './operation/centre.ts';
 import { chamferOperation } from './operation/chamfer.ts';
+import { changeSupportOperation } from './operation/change-support.ts';
 import { faceOperation } from './operation/face.ts';
 import type { Operation } from './operation/kinds.ts';
 import { measureRoughed } from './operation/measure.ts';
@@ -137,6 +138,7 @@ function opening(context: FitContext, touchMm: number | undefined, recorderFor: 
   const operations: Operation[] = [mountOperation(context, recorderFor)];
   push(operations, faceOperation(context, recorderFor('face')));
   if (wantsCentreHole(context)) push(operations, centreOperation(context, recorderFor('centre')));
+  push(operations, changeSupportOperation(context, recorderFor));
   if (touchMm !== undefined) push(operations, touchOffOperation(context, touchMm, recorderFor));
   return operations;
 }

@@ -67,11 +67,47 @@ describe('where the work is carried at each operation', () => {
     Object.fromEntries(
       planSetup(input.piece, setup, { ...input.means, lathe }, input.wishes).operations.map((o) => [o.kind, o.carried]),
     );
-  it('stands free while it is faced and centred out of the chuck, on the centre when it is turned', () => {
+  it('never stands free at its end when it is long: in a steady what does not go through the spindle, drawn back what does', () => {
     expect(carried(setupBy('chuckAndCentre', { mm: 40 }))).toMatchObject({
-      ...{ mount: undefined, face: 'free', centre: 'free', rough: 'centre', finish: 'centre' },
+      ...{ mount: undefined, face: 'steady', centre: 'steady', changeSupport: undefined },
+      ...{ rough: 'centre', finish: 'centre' },
     });
-    expect(carried(setupBy('chuck', { mm: 40 }), slender)).toMatchObject({ face: 'free', rough: 'free' });
+    expect(carried(setupBy('chuckAndCentre', { mm: 20 }), slender)).toMatchObject({ face: 'free', rough: 'centre' });
+    const short = planInput([feature(1, 40, 100)], 45);
+    expect(carried(setupBy('chuckAndCentre', { mm: 40 }), short)).toMatchObject({ face: 'free', rough: 'centre' });
+  });
+  it('is drawn back before its end is made, drawn out and gripped again after it', () => {
+    const { held, operations } = planSetup(
+      slender.piece,
+      setupBy('chuckAndCentre', { mm: 20 }),
+      { ...slender.means, lathe },
+      slender.wishes,
+    );
+    expect(held).toMatchObject({ method: 'chuckAndCentre', ends: { kind: 'drawnBack', outMm: 16, onMm: 16 } });
+    const of = (kind: string) => operations.findIndex((o) => o.kind === kind);
+    expect(of('centre')).toBeLessThan(of('changeSupport'));
+    expect(of('changeSupport')).toBeLessThan(of('touchOff'));
+    expect(operations[0]).toMatchObject({ kind: 'mount', overhangMm: 16, caution: 'barBehind' });
+    expect(operations[of('centre')]).toMatchObject({ broughtUp: false });
+    expect(operations[of('changeSupport')]).toMatchObject({ overhangMm: held!.overhangMm, toCentre: true });
+  });
+  it('is refused where its end can neither be drawn back nor run in a steady, and with nothing at its end', () => {
+    const bare: Lathe = { ...lathe, holding: { ...lathe.holding, rests: [] } };
+    const said = (setup: ReturnType<typeof setupBy>, input = long, on = bare) => {
+      const plan = planSetup(input.piece, setup, { ...input.means, lathe: on }, input.wishes);
+      return [plan.operations.length, ...plan.problems.map((p) => p.code)];
+    };
+    expect(said(setupBy('chuckAndCentre', { mm: 40 }))).toEqual([0, 'hold.endStandsFree']);
+    expect(said(setupBy('chuck', { mm: 20 }), slender, lathe)).toEqual([0, 'hold.standsTooFar', 'hold.wantsRest']);
+    // a spindle that it goes through makes it possible
+    const wide = { ...bare, spindle: { ...bare.spindle, boreMm: 46 } };
+    expect(said(setupBy('chuckAndCentre', { mm: 40 }), long, wide)[0]).toBeGreaterThan(5);
+  });
+  it('is only faced and centred, short out of the jaws, where only its ends are made', () => {
+    const ends = { ...setupBy('auto', { mm: 20 }), extent: 'ends' as const };
+    const plan = planSetup(slender.piece, ends, { ...slender.means, lathe }, slender.wishes);
+    expect(plan.held).toMatchObject({ method: 'chuck', overhangMm: 16, overhangDiameters: 1 });
+    expect(plan.operations.map((o) => o.kind)).toEqual(['mount', 'face', 'centre']);
   });
   it('is in the steady all along', () => {
     expect(carried({ ...setupBy('chuckAndSteady', { on: 'f1' }), restMm: 170 })).toMatchObject({

@@ -149,6 +149,12 @@ const plan = z.looseObject({
     overhangMm: number,
     overhangDiameters: number,
     wantsRest: z.boolean(),
+    ends: z
+      .discriminatedUnion('kind', [
+        z.strictObject({ kind: z.literal('drawnBack'), outMm: number, gripMm: number, onMm: number }),
+        z.strictObject({ kind: z.literal('steady'), zMm: number, onMm: number }),
+      ])
+      .optional(),
     gripMm: number,
     headEndMm: number.optional(),
     supportMm: number.optional(),

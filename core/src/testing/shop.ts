@@ -17,6 +17,7 @@ const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')
 const pattern = lathePattern('geared', id(1), 'test lathe');
 export const metricLathe: Lathe = {
   ...pattern,
+  holding: { ...pattern.holding, rests: [{ name: 'steady', kind: 'steady', fromMm: 8, toMm: 80 }] },
   spindle: {
     ...pattern.spindle,
     controls: [

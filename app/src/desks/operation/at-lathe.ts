@@ -47,6 +47,17 @@ export function restText({ plan, piece, means }: FrozenRun): string {
   return `The steady stands ${byRule(piece.part.lengthMm - rest.zMm, unit)} ${unit} from the finished end, on Ø${measure(rest.onMm, unit, unit === 'mm' ? 1 : 3)} ${unit}.`;
 }
 
+/** How a long end is made before the work is held as it is turned; nothing where it stands short enough. */
+export function endsText({ plan, piece, means }: FrozenRun): string {
+  const { ends } = plan.held;
+  if (!ends) return '';
+  const { unit } = means.lathe;
+  const size = `Ø${measure(ends.onMm, unit, unit === 'mm' ? 1 : 3)} ${unit}`;
+  return ends.kind === 'drawnBack'
+    ? `First put it back through the spindle and grip it on ${size}, so that only ${byRule(ends.outMm, unit)} ${unit} stand out: a long end is never faced or centred standing free.`
+    : `A steady carries it meanwhile, ${byRule(piece.part.lengthMm - ends.zMm, unit)} ${unit} from the finished end, on ${size}.`;
+}
+
 /** How a piece is put in: what goes where, and what between. */
 export function putInText(frozen: FrozenRun): string {
   const { setup, cutOff } = frozen;
@@ -77,5 +88,8 @@ export function putInText(frozen: FrozenRun): string {
       'Face the arbor clean, glue the piece on against it, centred by the tail centre while the glue sets.',
     faceplate: 'Clamp it to the faceplate on its face and clock it in.',
   };
-  return `${first}${way}${ways[method]}${protect}`;
+  const ends = endsText(frozen);
+  // gripped as it is turned only when it has been drawn out
+  const how = held.ends?.kind === 'drawnBack' ? '' : ways[method];
+  return `${first}${way}${[how, ends].filter(Boolean).join(' ')}${protect}`;
 }

@@ -4,6 +4,7 @@ import { finish, rough, semiFinish } from './along.ts';
 import { nameOf } from './at-lathe.ts';
 import { centre } from './centre.tsx';
 import { chamfer } from './chamfer.tsx';
+import { changeSupport } from './change-support.tsx';
 import { face } from './face.tsx';
 import { measure } from './measure.tsx';
 import { mount } from './mount.tsx';
@@ -13,7 +14,7 @@ import { touchOff } from './touch-off.ts';
 
 /** The one list of kinds: what is said and shown of each is in its own file. */
 const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
-  ...{ mount, face, centre, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer },
+  ...{ mount, face, centre, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer },
 };
 
 /** What is said and shown of a kind; that operation and kind belong together the compiler cannot follow. */

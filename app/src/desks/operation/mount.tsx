@@ -3,7 +3,7 @@ import { stockOf } from '@whelk/core/run';
 import { reachOf } from '@whelk/core/work';
 import { byRule, measure } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
-import { inJawsFirst, putInText, restText } from './at-lathe.ts';
+import { endsText, inJawsFirst, putInText, restText } from './at-lathe.ts';
 import type { ShownOperation } from './shown.ts';
 
 export const mount: ShownOperation<'mount'> = {
@@ -36,7 +36,7 @@ export const mount: ShownOperation<'mount'> = {
       <p className="text-lg">
         Mark the grip and the finished end on the bar first. Clean the jaws.{' '}
         {onTailCentre(frozen.plan.held.method) ? 'The tail centre comes after the end is faced and centred. ' : ''}
-        {restText(frozen)} Ø{measure(stockOf(frozen), unit, unit === 'mm' ? 1 : 3)} {unit}, blank{' '}
+        {restText(frozen)} {endsText(frozen)} Ø{measure(stockOf(frozen), unit, unit === 'mm' ? 1 : 3)} {unit}, blank{' '}
         {byRule(zToMm - zFromMm, unit)} {unit}. {working}
       </p>
     );

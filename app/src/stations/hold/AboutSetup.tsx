@@ -73,6 +73,7 @@ export default function AboutSetup({
                 ? 'the mandrel’s own'
                 : 'none',
     ],
+    ...(held.ends ? [['Its end', endText(setup, unit)] as [string, string]] : []),
     ...(rest ? [['Rest', rest] as [string, string]] : []),
     ['Locks', locks.length === 0 ? 'none to set' : lockText(locks)],
   ];
@@ -86,6 +87,14 @@ export default function AboutSetup({
       ))}
     </dl>
   );
+}
+
+/** How a long end is carried while it is faced and centred. */
+function endText({ plan, piece }: PlannedSetup, unit: Job['drawing']['unit']): string {
+  const ends = plan.held!.ends!;
+  return ends.kind === 'drawnBack'
+    ? `faced and centred drawn back through the spindle, ${byRule(ends.outMm, unit)} ${unit} standing out`
+    : `faced and centred in a steady, ${byRule(piece.part.lengthMm - ends.zMm, unit)} ${unit} from the finished end`;
 }
 
 /** Locks in the order of the work: what is set and loosened before which operation. */

@@ -43,7 +43,13 @@ describe('the row of holdings', () => {
     const [before, setup] = job.hold.setups;
     const wrong = { ...job, hold: { ...job.hold, setups: [before!, heldBy(setup!, 'mandrel')] } };
     expect(bar(wrong)).toContain('✕ cannot be held so');
-    const idle = { ...job, hold: { ...job.hold, setups: [...job.hold.setups, { ...setup!, tail: 'right' as const }] } };
+    const idle = {
+      ...job,
+      hold: {
+        ...job.hold,
+        setups: [...job.hold.setups, { ...setup!, tail: 'right' as const, support: 'auto' as const }],
+      },
+    };
     expect(bar(idle)).toContain('nothing to cut');
   });
 });

@@ -1,10 +1,11 @@
-import { type Chuck, chuckOf, chuckReachMm, type Lathe } from '../../lathe/index.ts';
+import { type Chuck, chuckOf, type Lathe } from '../../lathe/index.ts';
 import { centreId, outsides } from '../../part/index.ts';
 import { PLACE_MM, type Problem, ROUNDING } from '../../quantity/index.ts';
-import { hollowMm, isFinished, reachOf, type Workpiece } from '../../work/index.ts';
+import { diametersOut, hollowMm, isFinished, reachOf, type Workpiece } from '../../work/index.ts';
 import { LEAST_CENTRED_MM } from '../centre-load.ts';
 import { gripPlaces, placeOn } from '../grip-places.ts';
 import { FREE_DIAMETERS, gripFloorMm, REST_DIAMETERS, wantedGripMm } from '../held.ts';
+import { jawsRefuse } from '../jaws-take.ts';
 import type { InJaws } from '../schema.ts';
 import { checkSwing, type GripAsked, type HoldAnswer } from './kind.ts';
 
@@ -43,12 +44,14 @@ function gripOf(piece: Workpiece, grip: InJaws, place: NonNullable<ReturnType<ty
 }
 
 /** Whether a centre carries the tail, as it is chosen or as overhang wants it, and whether the end takes one. */
-function centreFor({ piece, setup: { support } }: GripAsked, diameterMm: number, free: boolean) {
+function centreFor({ piece, setup: { support, extent } }: GripAsked, diameterMm: number, free: boolean) {
   const endMm = outsides(piece.part).at(-1)?.diameterMm ?? diameterMm;
-  const hollow = hollowMm(piece, reachOf(piece).zToMm - PLACE_MM) > 0;
-  const thick = endMm >= LEAST_CENTRED_MM || isFinished(piece, centreId(piece.part.tail));
-  const takes = thick && !hollow;
-  const wanted = support === 'centre' || support === 'following' || (support === 'auto' && !free && takes);
+  // a centre hole that was drilled before is no bore
+  const centred = isFinished(piece, centreId(piece.part.tail));
+  const hollow = !centred && hollowMm(piece, reachOf(piece).zToMm - PLACE_MM) > 0;
+  const takes = centred || (endMm >= LEAST_CENTRED_MM && !hollow);
+  const wanted =
+    support === 'centre' || support === 'following' || (support === 'auto' && !free && takes && extent !== 'ends');
   const none: Problem = hollow ? { code: 'hold.hollowEnd', path: ['support'] } : thinForCentre(endMm);
   return { wanted, hollow, problems: wanted && !takes ? [none] : [] };
 }
@@ -73,7 +76,7 @@ export function inJaws(asked: GripAsked, grip: InJaws): HoldAnswer {
   const section = place.id === undefined || !('finished' in place && place.finished) ? piece.section : undefined;
   const diameterMm = section?.acrossMm ?? place.diameterMm;
   const overhangMm = zToMm - jawsMm;
-  const overhangDiameters = overhangMm / diameterMm;
+  const overhangDiameters = diametersOut(piece, jawsMm);
   const free = overhangDiameters <= FREE_DIAMETERS;
   const centre = centreFor(asked, diameterMm, free);
   const method = centre.wanted ? 'chuckAndCentre' : 'chuck';
@@ -85,9 +88,7 @@ export function inJaws(asked: GripAsked, grip: InJaws): HoldAnswer {
   const problems: Problem[] = [
     ...checkSwing(piece, lathe, throughBore),
     ...checkGrip(gripMm, overhangMm, diameterMm, grip, chuck),
-    ...(section && !FLATS[chuck.kind].includes(section.flats)
-      ? [{ code: 'hold.section' as const, path: ['grip', 'chuckId'], value: section.flats }]
-      : []),
+    ...jawsRefuse(chuck, diameterMm, section),
     // the end that is faced here, and all that is turned, has to stand out
     ...(jawsMm > piece.part.lengthMm - ROUNDING
       ? [{ code: 'hold.jawsBeyondFace' as const, path: ['grip', 'mm'], value: gripMm, unit: 'mm' as const }]
@@ -125,17 +126,9 @@ const thinForCentre = (endMm: number): Problem => ({
   limit: Number(LEAST_CENTRED_MM.toFixed(2)),
 });
 
-/** Whether jaws close on that diameter, and hold it long enough. @param outMm how far it stands out of them */
+/** Whether it is held long enough. @param outMm how far it stands out of them */
 function checkGrip(gripMm: number, outMm: number, diameterMm: number, grip: InJaws, chuck: Chuck): Problem[] {
   const problems: Problem[] = [];
-  if (!chuck.jaws.some((j) => j.fromMm <= diameterMm + ROUNDING && diameterMm <= j.toMm + ROUNDING)) {
-    const leastMm = Math.min(...chuck.jaws.map((j) => j.fromMm));
-    const small = diameterMm < leastMm;
-    problems.push({
-      ...{ code: small ? 'hold.jawsClose' : 'hold.jaws', path: ['grip', 'on'], value: diameterMm, unit: 'mm' },
-      limit: small ? leastMm : chuckReachMm(chuck),
-    });
-  }
   const path = ['grip', 'mm'];
   const [floor, least] = [gripFloorMm(diameterMm), wantedGripMm(diameterMm, outMm)];
   if (gripMm < floor - ROUNDING)
@@ -148,8 +141,3 @@ function checkGrip(gripMm: number, outMm: number, diameterMm: number, grip: InJa
     });
   return problems;
 }
-
-/** Jaws that a bar with so many flats sits in: three on a hexagon, four on a square; round ones take neither. */
-const FLATS: Readonly<Record<Chuck['kind'], readonly number[]>> = {
-  ...{ threeJaw: [6], fineAdjusting: [6], soft: [6], fourJaw: [4], collet: [] },
-};

@@ -18,6 +18,7 @@ export const CAUTIONS = [
   'easeCentre',
   'feedOutwards',
   'steadySet',
+  'barBehind',
   'restFollows',
   'dogClear',
   'halfCentre',

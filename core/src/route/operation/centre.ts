@@ -12,7 +12,11 @@ import { usualMinutes } from '../usual-minutes.ts';
 import { bare, type KindOfOperation, type OfKind } from './kind.ts';
 
 /** Of the hole its sizes; the mass of the whole piece and the cut's push at its very end, which it was chosen by. */
-const own = { pilotMm: z.number(), mouthMm: z.number(), massKg: z.number(), forceN: z.number() };
+const own = {
+  ...{ pilotMm: z.number(), mouthMm: z.number(), massKg: z.number(), forceN: z.number() },
+  /** whether the tail centre is brought up straight after; so in plans of earlier versions, where it is missing */
+  broughtUp: z.boolean().optional(),
+};
 type CentreOperation = OfKind<'centre', typeof own>;
 
 /** Feed of a roughing cut as the tail centre is loaded by it, mm per rev. */
@@ -42,7 +46,7 @@ function centreLoad({ piece, means }: FitContext): { massKg: number; forceN: num
  * larger; at the speed that the shop is used to.
  */
 export function centreOperation(context: FitContext, record: Recorder | undefined): CentreOperation | undefined {
-  const { piece, means, wishes, stockMm } = context;
+  const { piece, held, means, wishes, stockMm } = context;
   const { part } = piece;
   const { tools, lathe } = means;
   const zEnd = part.lengthMm;
@@ -80,6 +84,7 @@ export function centreOperation(context: FitContext, record: Recorder | undefine
       ...{ id: 'centre', kind: 'centre', zFromMm: zEnd - mouthMm, zToMm: zEnd, toolId: drills[0]?.id, setting },
       ...{ ...bare, minutes: usualMinutes(3, record), caution: 'centreOil' },
       ...{ pilotMm, mouthMm: Number(mouthMm.toFixed(2)) },
+      broughtUp: onTailCentre(held.method) && !held.ends,
       ...{ massKg: Number(massKg.toFixed(3)), forceN: Math.round(forceN) },
     }
   );

@@ -5,6 +5,7 @@ import { finish, rough, semiFinish } from './along.ts';
 import type { AnyOperation } from './any.ts';
 import { centre } from './centre.ts';
 import { chamfer } from './chamfer.ts';
+import { changeSupport } from './change-support.ts';
 import { face } from './face.ts';
 import type { KindOfOperation, OfKind, OwnOf } from './kind.ts';
 import { measure } from './measure.ts';
@@ -13,7 +14,7 @@ import { shoulder } from './shoulder.ts';
 import { touchOff } from './touch-off.ts';
 
 /** The one list of kinds, in the order in which they usually come: what is known of each is in its own file. */
-const kinds = { mount, face, centre, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer };
+const kinds = { mount, face, centre, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer };
 
 export type OperationKind = keyof typeof kinds;
 /** Every kind. */

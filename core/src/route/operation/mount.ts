@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { HoldMethod } from '../../hold/index.ts';
+import type { EndsBy, HoldMethod } from '../../hold/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { usualMinutes } from '../usual-minutes.ts';
 import type { Caution } from './any.ts';
@@ -35,14 +35,25 @@ const mountCaution: Partial<Record<HoldMethod, Caution>> = {
   faceplate: 'clampsClear',
 };
 
+/** What is minded while a long end is made. */
+const endsCaution: Readonly<Record<EndsBy['kind'], Caution>> = { drawnBack: 'barBehind', steady: 'steadySet' };
+
 /** Putting the piece in. */
 export function mountOperation({ held, means }: FitContext, recorderFor: RecorderFor): MountOperation {
-  const { gripMm, overhangMm, jawsMm, method } = held;
+  const { method, ends } = held;
+  // a long bar is put in drawn back first, so that its end stands out no farther than it does freely
+  const back = ends?.kind === 'drawnBack' ? ends : undefined;
+  const gripMm = back?.gripMm ?? held.gripMm;
+  const overhangMm = back?.outMm ?? held.overhangMm;
+  const jawsMm = back ? held.rawEndMm - back.outMm : held.jawsMm;
   const minutes = usualMinutes(MOUNT_MIN[method], recorderFor('mount'));
   recorderFor('mount')?.({ code: 'route.grip', values: { gripMm, overhangMm, lengthMm: gripMm + overhangMm } });
   return {
     ...{ ...bare, id: 'mount', kind: 'mount', zFromMm: jawsMm - gripMm, zToMm: jawsMm, minutes, gripMm, overhangMm },
-    caution: mountCaution[method] ?? (means.lathe.spindle.nose.kind === 'screwed' ? 'gentleStart' : 'keyOut'),
+    caution:
+      (ends && endsCaution[ends.kind]) ??
+      mountCaution[method] ??
+      (means.lathe.spindle.nose.kind === 'screwed' ? 'gentleStart' : 'keyOut'),
   };
 }
 

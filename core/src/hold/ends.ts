@@ -1,0 +1,91 @@
+import { chuckOf } from '../lathe/index.ts';
+import { centreId } from '../part/index.ts';
+import { PLACE_MM, type Problem } from '../quantity/index.ts';
+import { diametersOut, isFinished, rawEndMm, reachOf, standingMm, type Workpiece } from '../work/index.ts';
+import type { GripAsked, HoldAnswer } from './grip/kind.ts';
+import { type EndsBy, FREE_DIAMETERS, type Held, onTailCentre, usualGripMm } from './held.ts';
+import { jawsRefuse } from './jaws-take.ts';
+import { NEAR_END_MM, REST_WIDTH_MM, steadyFor } from './rest.ts';
+
+/** A bar that is drawn back stands out by its diameter, mm at the least; a thin one by no more than it stands freely. */
+const SHORT_OUT_MM = 12;
+/** With nothing at its end work is turned up to so many diameters out of the jaws, beyond the free ones with light cuts. FIELD 2 */
+export const LIGHT_DIAMETERS = 5;
+
+/** Whether anything is done at the very end before the tailstock carries it: facing, or drilling its centre hole. */
+function worksOnEnd(piece: Workpiece, held: Held, onlyEnds: boolean): boolean {
+  const centred = isFinished(piece, centreId(piece.part.tail));
+  return rawEndMm(piece, 'right') > 0 || (!centred && (onlyEnds || onTailCentre(held.method)));
+}
+
+/** Whether the metal between two places is of one diameter. */
+function isEven(piece: Workpiece, zFromMm: number, zToMm: number): boolean {
+  const [first, last] = [standingMm(piece, zFromMm, zFromMm + PLACE_MM), standingMm(piece, zToMm - PLACE_MM, zToMm)];
+  const middle = standingMm(piece, zFromMm, zToMm);
+  return Math.abs(first - middle) <= PLACE_MM && Math.abs(last - middle) <= PLACE_MM;
+}
+
+/** Drawn back through the spindle until a short end stands out of the jaws; undefined where it does not go through, or is too uneven to grip. */
+function drawnBack({ piece, lathe }: GripAsked, held: Held): Extract<EndsBy, { kind: 'drawnBack' }> | undefined {
+  const chuck = chuckOf(lathe, held.chuckId);
+  const { zFromMm, zToMm } = reachOf(piece);
+  const endMm = standingMm(piece, zToMm - PLACE_MM, zToMm);
+  const outMm = Number(Math.min((FREE_DIAMETERS - 1) * endMm, Math.max(SHORT_OUT_MM, endMm)).toFixed(1));
+  const jawsMm = zToMm - outMm;
+  const overMm = standingMm(piece, jawsMm - PLACE_MM, jawsMm);
+  const gripMm = usualGripMm(overMm, chuck.jawLengthMm);
+  const headMm = jawsMm - gripMm;
+  if (headMm <= zFromMm || !isEven(piece, headMm, jawsMm)) return undefined;
+  const section = piece.section && overMm > piece.section.acrossMm ? piece.section : undefined;
+  const onMm = section?.acrossMm ?? overMm;
+  if (standingMm(piece, zFromMm, headMm) > lathe.spindle.boreMm || jawsRefuse(chuck, onMm, section).length > 0)
+    return undefined;
+  return { kind: 'drawnBack', outMm, gripMm, onMm };
+}
+
+/** A steady close to the end, where the shop owns one that takes it there. */
+function inSteady(asked: GripAsked, held: Held): Extract<EndsBy, { kind: 'steady' }> | undefined {
+  const { piece } = asked;
+  const { lengthMm } = piece.part;
+  const endMm = standingMm(piece, lengthMm - PLACE_MM, lengthMm);
+  const zMm = Number((lengthMm - Math.max(NEAR_END_MM, endMm)).toFixed(6));
+  const [from, to] = [zMm - REST_WIDTH_MM / 2, zMm + REST_WIDTH_MM / 2];
+  if (from < held.jawsMm || piece.section || !isEven(piece, from, to)) return undefined;
+  const onMm = standingMm(piece, from, to);
+  return steadyFor(asked, onMm) ? { kind: 'steady', zMm, onMm } : undefined;
+}
+
+/**
+ * How the end is carried while it is faced and centred: never standing free when more than about four diameters are out. It is drawn
+ * back through the spindle, else runs in a steady, else it is refused; and what has nothing at its end at all is not turned beyond
+ * five diameters.
+ * @source FIELD 2
+ */
+export function withEnds(asked: GripAsked, answer: HoldAnswer): HoldAnswer {
+  const { held, problems } = answer;
+  const { piece, setup } = asked;
+  if (!held || held.rest?.kind === 'steady') return answer;
+  const onlyEnds = setup.extent === 'ends';
+  const out = diametersOut(piece, held.jawsMm);
+  const told = (code: 'hold.endStandsFree' | 'hold.standsTooFar', limit: number): HoldAnswer => {
+    const problem: Problem = { code, path: ['support'], value: Number(out.toFixed(1)), limit };
+    return { held, problems: [...problems, problem] };
+  };
+  if (!onlyEnds && held.method === 'chuck' && out > LIGHT_DIAMETERS) return told('hold.standsTooFar', LIGHT_DIAMETERS);
+  if (out <= FREE_DIAMETERS || !worksOnEnd(piece, held, onlyEnds)) return answer;
+  const back = drawnBack(asked, held);
+  if (back) {
+    if (!onlyEnds) return { held: { ...held, ends: back }, problems };
+    const { gripMm, outMm, onMm } = back;
+    const short = { jawsMm: held.rawEndMm - outMm, overhangMm: outMm, overhangDiameters: outMm / onMm, gripMm, onMm };
+    return { held: { ...held, ...short, method: 'chuck', ends: back, wantsRest: false }, problems };
+  }
+  const steady = inSteady(asked, held);
+  if (!steady) return told('hold.endStandsFree', FREE_DIAMETERS);
+  if (!onlyEnds) return { held: { ...held, ends: steady }, problems };
+  const { zMm, onMm } = steady;
+  return {
+    held: { ...held, method: 'chuckAndSteady', rest: { kind: 'steady', zMm, onMm }, wantsRest: false },
+    problems,
+  };
+}
