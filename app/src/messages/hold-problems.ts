@@ -55,6 +55,19 @@ export const holdWordings = {
     what: `${plain(p.value)} diameters stand out with nothing to carry the end.`,
     right: `Up to ${plain(p.limit)} with light cuts: a tail centre, a steady, or less standing out.`,
   }),
+  'hold.tips': (p, u) => ({
+    what: `With ${u.len(p.value)} of grip and ${u.len(p.limit)} standing out even a light cut tips it out of the jaws.`,
+    right: 'Grip more of it, carry its end with the tail centre or a steady, or let less stand out.',
+  }),
+  'hold.lobes': (p, u) => ({
+    what: `The jaws press this thin ring ${u.len(p.value)} out of round: bored so, it springs back lobed, against limits of ${u.len(p.limit)}.`,
+    right:
+      'Less force, soft jaws or a collet all round, a mandrel, or the bore finished last on its face. Two points do not see three lobes: check with a plug, a three-point gauge, or the indicator in the chuck.',
+  }),
+  'hold.noCentreMayStay': () => ({
+    what: 'The drawing wants no centre hole to stay in this end.',
+    right: 'Let less stand out, run it in a steady, or hold it another way.',
+  }),
   'hold.jawsClose': (p, u) => ({
     what: `Ø${u.len(p.value)} falls through: the jaws close only to Ø${u.len(p.limit)}.`,
     right: 'Choose a collet or smaller chuck, or a thicker bar.',

@@ -205,17 +205,17 @@ const wordings: Record<ProblemCode | AppCode, Wording> = {
     right: 'It wants an uncertainty of at most a quarter of the limits.',
   }),
   'route.noTool': (p) => ({ what: `The shop has no ${plain(p.value)}.`, right: 'Add one under Tools & gauges.' }),
-  'route.exceeds.power': () => ({
-    what: 'Even the lightest cut asks more than the motor gives.',
+  'route.exceeds.power': (p) => ({
+    what: `${text(p)} is not cut: even the lightest cut asks more than the motor gives.`,
     right: 'Choose a stronger lathe or a slower speed.',
   }),
-  'route.exceeds.bend': () => ({
-    what: 'Even the lightest cut bends the work more than its limits bear.',
-    right: 'Support it nearer to the cut, or expect to measure and repeat.',
+  'route.exceeds.bend': (p) => ({
+    what: `${text(p)} is not cut: even the lightest cut bends the work more than its limits bear.`,
+    right: 'Carry it nearer to the cut: a tail centre, a rest, or less standing out.',
   }),
-  'route.exceeds.grip': () => ({
-    what: 'Even the lightest cut asks more than the jaws hold.',
-    right: 'Grip more, or use a stronger chuck.',
+  'route.exceeds.grip': (p) => ({
+    what: `${text(p)} is not cut: even the lightest cut slips or tips it in the jaws.`,
+    right: 'Grip more of it, carry its end, or use a stronger chuck.',
   }),
   'gauge.outOfRange': (p) => ({
     what: `${text(p)} is outside what this gauge reaches.`,

@@ -13,6 +13,7 @@ const whyText: Record<WaitsBecause, string> = {
   asBar: 'stays as the bar is',
   otherSetup: 'left for a later holding',
   tooFine: 'finer than this lathe and these gauges can be sure of; roughed, with metal left on it',
+  wontBear: 'even the lightest cut is too much, held like this',
   cutOff: 'after it is cut off',
 };
 

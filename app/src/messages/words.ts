@@ -53,6 +53,7 @@ export const limiterText: Record<Limiter, string> = {
   grip: 'the jaws’ grip',
   finish: 'the last cuts’ allowance',
   own: 'your own choice',
+  overhang: 'what stands out: light cuts',
   film: 'the adhesive film: light cuts',
   skin: 'the skin: the first cut goes below it',
 };

@@ -87,6 +87,14 @@ const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>
     title: 'Grip',
     formula: `√((${n(v.cuttingForceN)} × ${u.n(v.cutDiameterMm)}/${u.n(v.gripDiameterMm)})² + ${n(v.feedForceN)}²) = ${n(v.atJawsN)} N; the jaws hold ${n(v.friction, 2)} × ${n(v.jawForceN)} × ${n(v.share, 1)} = ${n(v.holdsN)} N`,
   }),
+  'mechanics.tipping': (v, u) => ({
+    title: 'Tipping',
+    formula: `${n(v.acrossN)} N × ${u.n(v.armMm)} ${u.mm} + weight ${n(v.weightNm, 1)} N·m = ${n(v.momentNm, 1)} N·m; the jaws bear ${n(v.share, 1)} × (${n(v.jawForceN)} × ${u.n(v.gripMm)}/6 + ${n(v.leftFriction, 2)} × ${n(v.jawForceN)} × ${u.n(v.gripDiameterMm)}/4) = ${n(v.bearsNm, 1)} N·m, an estimate`,
+  }),
+  'mechanics.ring': (v, u) => ({
+    title: 'Thin ring in the jaws',
+    formula: `${n(v.jaws)} jaws of ${n(v.forceN)} N: ${n(v.share, 4)} × ${n(v.forceN)} × ${u.n(v.radiusMm)}³/(${n(v.modulusGPa)} GPa × ${u.n(v.lengthMm)} × ${u.n(v.wallMm)}³/12) = ${u.n(v.givesMm, 4)} ${u.mm} on the radius under each`,
+  }),
   'hold.blank': (v, u) => ({
     title: 'Blank length',
     formula: `${Object.entries(v)
@@ -128,7 +136,7 @@ const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>
   }),
   'hold.centreLoad': (v, u) => ({
     title: 'Centre hole',
-    formula: `√((${n(v.massKg)} kg × 9.81/2)² + ${n(v.forceN)}²) = ${n(v.loadN)} N; Ø${u.size(v.stockMm)}, end Ø${u.size(v.endMm)} → ${u.size(v.pilotMm)} with a mouth of ${u.size(v.mouthMm)}, which bears ${n(v.bearsN)} N`,
+    formula: `√((${n(v.massKg)} kg × 9.81/2)² + ${n(v.forceN)}²) = ${n(v.loadN)} N; Ø${u.size(v.stockMm)} alone asks ${u.size(v.byDiameterMm)}, raised two sizes at most; end Ø${u.size(v.endMm)} → ${u.size(v.pilotMm)} with a mouth of ${u.size(v.mouthMm)}, which bears ${n(v.bearsN)} N`,
   }),
   'mechanics.warming': (v, u) => ({
     title: 'Warming of the work',

@@ -262,13 +262,26 @@ const grips: readonly Case[] = [
     must: [refused(/grip|face|jaw|reach/i)],
   },
   {
-    ...{ rule: 'FIELD 14 tipping', title: 'Ø80 × 230 out of a grip of 12 mm: tips' },
+    ...{ rule: 'FIELD 14 tipping', title: 'Ø80 × 230 out of a grip of 5 mm: tips' },
+    job: {
+      part: [[76, 220]],
+      bar: { size: 80, length: 600 },
+      setups: [{ grip: { kind: 'jaws', on: 'spare', mm: 5 }, support: 'none' }],
+    },
+    must: [refused(/tip|grip/i)],
+  },
+  {
+    ...{ rule: 'FIELD 14 tipping', title: 'Ø80 × 230 out of a grip of 12 mm: short, and only light cuts' },
     job: {
       part: [[76, 220]],
       bar: { size: 80, length: 600 },
       setups: [{ grip: { kind: 'jaws', on: 'spare', mm: 12 }, support: 'none' }],
     },
-    must: [refused(/tip|grip/i)],
+    must: [
+      says(/shortGrip/),
+      bears,
+      (a) => ((firstDepthMm(a.setups[0]!) ?? 0) > 0.8 ? 'heavy cuts on a short grip' : undefined),
+    ],
   },
   {
     ...{ rule: 'FIELD 14 tipping', title: 'the same on a grip of 40 mm with a centre' },
@@ -422,7 +435,8 @@ const centres: readonly Case[] = [
     [
       ['Ø30', 30, 28, 250, 2.5, 3.15],
       ['Ø45', 45, 40, 300, 3.15, 5],
-      ['Ø12', 12, 10, 120, 1, 2],
+      // a usual roughing cut's load raises it from 1.6 by no more than two sizes
+      ['Ø12', 12, 10, 120, 1.6, 2.5],
       ['Ø20', 20, 18, 200, 1.6, 2.5],
       ['Ø6', 6, 5, 60, 0.8, 1.25],
     ] as const

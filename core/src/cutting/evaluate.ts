@@ -1,5 +1,5 @@
 import { latheGivesMmPerN, powerKwAt } from '../lathe/index.ts';
-import { deflectionMm, gripUse } from '../mechanics/index.ts';
+import { atJaws, deflectionMm, gripUse, tipUse } from '../mechanics/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { type ChosenSpeed, chooseSpeed } from './choose-speed.ts';
@@ -37,6 +37,7 @@ export interface EvaluatedCut {
   readonly bendMm: number;
   /** share of its depth by which work, tool and lathe are reckoned to spring */
   readonly springShare: number;
+  /** of what the jaws bear, against slipping or against tipping, whichever is more */
   readonly gripShare: number;
   readonly raUm: number;
   readonly chipThicknessMm: number;
@@ -108,7 +109,11 @@ export function evaluateCut(
     },
   });
   const jawForceN = hold.jawForceN * forceLeft(hold, chosen.speed.rpm, setup.table.mostRpm);
-  const gripShare = gripUse(forces.cuttingN, forces.feedN, diameterMm, hold.gripDiameterMm, jawForceN, record);
+  const slips = gripUse(forces.cuttingN, forces.feedN, diameterMm, hold.gripDiameterMm, jawForceN, record);
+  const acrossN = Math.hypot(forces.cuttingN, forces.radialN);
+  const heldN = atJaws(forces.cuttingN, forces.feedN, diameterMm, hold.gripDiameterMm);
+  const tips = hold.tipping ? tipUse(acrossN, heldN, hold.tipping, hold.gripDiameterMm, jawForceN, record) : 0;
+  const gripShare = Math.max(slips, tips);
   const { thicknessMm } = chipSize(geometry);
   const limits: CutLimit[] = [];
   if (powerKw > availableKw)

@@ -1,6 +1,6 @@
 import { powerKwAt } from '../lathe/index.ts';
 import { familyOf } from '../material/index.ts';
-import { gripUse } from '../mechanics/index.ts';
+import { atJaws, gripUse, tipUse } from '../mechanics/index.ts';
 import { ROUNDING, radians } from '../quantity/index.ts';
 import { chooseSpeed } from './choose-speed.ts';
 import { FACTOR_CAP, PRODUCT_CAP } from './corrected-speed.ts';
@@ -87,6 +87,8 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
   const kc = material.kc11NPerMm2 * WEAR * TOOL[familyOf(tool.material)];
   const exponent = 1 - material.mc;
   const perN = bendPerN(setup) * RADIAL_SHARE;
+  const heldPerN = atJaws(1, FEED_SHARE, diameterMm, hold.gripDiameterMm);
+  const acrossPerN = Math.hypot(1, RADIAL_SHARE);
   const gripPerN = gripUse(1, FEED_SHARE, diameterMm, hold.gripDiameterMm, hold.jawForceN);
   const coarsestMm = finishFeedMm(setup) + ROUNDING;
   const thinnestMm = thinnestChipMm(tool.edgeRadiusMm);
@@ -123,7 +125,13 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
     let bits = 0;
     if ((forceN * actual) / 60_000 > availableKw) bits |= availableKw < fullKw ? BIT.torque : BIT.power;
     if (forceN * perN > hold.bendAllowedMm) bits |= BIT.bend;
-    if (forceN * gripPerN > forceLeft(hold, rpm, chuckRpm)) bits |= BIT.grip;
+    const left = forceLeft(hold, rpm, chuckRpm);
+    if (forceN * gripPerN > left) bits |= BIT.grip;
+    else if (hold.tipping) {
+      const jawsN = hold.jawForceN * left;
+      if (tipUse(forceN * acrossPerN, forceN * heldPerN, hold.tipping, hold.gripDiameterMm, jawsN) > 1)
+        bits |= BIT.grip;
+    }
     if (feedMmPerRev > coarsestMm) bits |= BIT.finish;
     if (thicknessMm < thinnestMm) bits |= BIT.thinChip;
     if (depthMm < shallowestMm) bits |= BIT.shallow;

@@ -1,6 +1,6 @@
 import type { Feed, Lathe } from '../lathe/index.ts';
 import type { Material, ToolMaterial } from '../material/index.ts';
-import { deflectionMm, jawForceShare, type Shaft, type Support, shaftOf } from '../mechanics/index.ts';
+import { deflectionMm, jawForceShare, type Shaft, type Support, shaftOf, type Tipping } from '../mechanics/index.ts';
 import type { SpeedPolicy, SpeedTable } from './choose-speed.ts';
 import type { CuttingOperation } from './operations.ts';
 
@@ -36,6 +36,8 @@ export interface CutHold {
   readonly jawForceN: number;
   /** jaws opened into a hole are not thrown off it as they turn faster */
   readonly opened?: boolean;
+  /** what would tip it out of its jaws, where nothing carries its end or seats its face */
+  readonly tipping?: Tipping;
   /** error of diameter that the cut may make, mm */
   readonly bendAllowedMm: number;
 }

@@ -6,7 +6,8 @@ import { centreBearsN } from './centre-depth.ts';
 export interface CentreChoice {
   readonly pilotMm: number;
   readonly mouthMm: number;
-  readonly guardedMm: number;
+  /** undefined below 1 mm, where there is no guarded form */
+  readonly guardedMm: number | undefined;
   readonly pilotLengthMm: number;
   readonly bodyMm: number;
   readonly by: 'diameter' | 'load' | 'thinEnd';
@@ -18,13 +19,15 @@ export interface CentreChoice {
 /** Gravity, N/kg. */
 const G = 9.81;
 
+/** A load raises the size that the diameter asks by so many of the series at most. FIELD 14 */
+const MOST_RAISED = 2;
 /** Mouth of a centre hole against the end that it is in, at most. ISO 6411, practice */
 const MOUTH_SHARE = 0.6;
 /** Thinnest end that takes a centre hole: the smallest of them has its mouth in it and a rim around it, mm. */
 export const LEAST_CENTRED_MM = centreHoleRows[0].mouthMm / MOUTH_SHARE;
 
 /**
- * Centre hole for work of a diameter, with half its weight and a cutting force on the tail centre.
+ * Centre hole for work of a diameter, which decides; raised by at most two sizes with half its weight and a cutting force on the tail centre.
  * @param forceN across the axis at the tail, from the cut @param massKg of the whole piece
  * @returns undefined where the end is too thin for the smallest
  * @source ISO 6411 sizes; mouth at most six tenths of the end; load on the cone's projected area
@@ -43,13 +46,17 @@ export function centreForLoad(
   const at = (found: number) => (found < 0 ? centreHoleRows.length - 1 : found);
   const byDiameter = at(centreHoleRows.findIndex((row) => stockMm <= row.shaftUpToMm));
   const byLoad = at(centreHoleRows.findIndex((row) => centreBearsN(row.pilotMm, row.mouthMm, centre) >= loadN));
-  const wanted = Math.max(byDiameter, byLoad);
+  // the diameter decides; a load raises it by so much and no more: the rest is a lighter cut's, or a running centre's
+  const wanted = Math.max(byDiameter, Math.min(byLoad, byDiameter + MOST_RAISED));
   const index = Math.min(wanted, fits.length - 1);
   const { pilotMm, mouthMm, guardedMm, pilotLengthMm, bodyMm } = centreHoleRows[index]!;
   const bearsN = centreBearsN(pilotMm, mouthMm, centre);
   record?.({
     code: 'hold.centreLoad',
-    values: { stockMm, endMm, massKg, forceN, loadN, pilotMm, mouthMm, bearsN },
+    values: {
+      ...{ stockMm, endMm, massKg, forceN, loadN, pilotMm, mouthMm, bearsN },
+      byDiameterMm: centreHoleRows[byDiameter]!.pilotMm,
+    },
     source: 'ISO 6411 type A',
   });
   return {

@@ -41,7 +41,9 @@ describe('a centre hole for its load', () => {
     expect(centreForLoad(45, 42, 3, 100, 'live')).toMatchObject({ pilotMm: 3.15, by: 'diameter', bears: true });
     expect(centreForLoad(45, 42, 60, 1500, 'live')).toMatchObject({ by: 'load', bears: true });
     expect(centreForLoad(45, 12, 60, 1500, 'live')).toMatchObject({ pilotMm: 3.15, by: 'thinEnd', bears: false });
-    expect(centreForLoad(45, 3, 1, 0, 'plain')).toBeUndefined();
+    expect(centreForLoad(45, 1.7, 1, 0, 'plain')).toBeUndefined();
+    // however heavy, two sizes above what its diameter asks: 12 asks 1.6
+    expect(centreForLoad(12, 100, 0, 90_000, 'plain')).toMatchObject({ pilotMm: 2.5, by: 'load', bears: false });
   });
   it('bears as its cone’s projected area: 4 with a mouth of 8.5 on a plain centre 292 N', () => {
     // (8.5 + 4)/2 · (8.5 − 4)/2/tan 30° · 12
@@ -50,6 +52,7 @@ describe('a centre hole for its load', () => {
   it('has plain inch sizes as published', () => {
     const of = (size: string) => plainCentreDrills.find((d) => d.size === size)!;
     expect([of('2').pilot64 / 64, of('2').body64 / 64]).toEqual([0.078125, 0.1875]);
+    expect([of('00').pilot64 / 64, of('00').body64 / 64]).toEqual([0.025, 0.078125]);
     expect([of('6').pilot64 / 64, of('6').body64 / 64]).toEqual([0.21875, 0.5]);
   });
 });

@@ -46,6 +46,10 @@ export const LEAST_DOG_MM = 6;
 /** What speaks against a place, in the same measure as diameters standing out. Judgement */
 const WORSE: Readonly<Record<NonNullable<GripPlace['poor']>, number>> = { short: 14, detail: 8, jaws: 25, spindle: 20 };
 
+/** Of a short length so much at the least stays free before what is cut beside it: as a share of it, and in mm. */
+const FREE_OF_SHORT = 1 / 3;
+const LEAST_FREE_MM = 1.5;
+
 /** Metal of one diameter: a finished length, or raw metal that several lengths will be made of. */
 interface Run {
   readonly lengths: readonly Outside[];
@@ -81,7 +85,9 @@ function behind(piece: Workpiece, zMm: number, { lathe, chuck }: GripWith): bool
 function keptFreeMm(piece: Workpiece, f: Outside, next: Run | undefined, clearanceMm: number): number {
   const edge = edgeOf(piece.part, f.id, 'right');
   const edgeWaits = edge !== undefined && !isFinished(piece, edge.id);
-  return next === undefined || !next.finished || edgeWaits ? clearanceMm : 0;
+  if (next?.finished && !edgeWaits) return 0;
+  // of a short length, a flange's say, most is wanted by the jaws
+  return Math.min(clearanceMm, Math.max(LEAST_FREE_MM, (f.zToMm - f.zFromMm) * FREE_OF_SHORT));
 }
 
 /** How long raw metal is gripped at its very end: as jaws usually are where it goes on to the tail, else as it goes. */

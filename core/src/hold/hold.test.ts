@@ -151,6 +151,7 @@ describe('centre holes', () => {
   it('takes a smaller hole where the end is thin', () => {
     expect(centreForLoad(45, 42, 0, 0, 'live')?.pilotMm).toBe(3.15);
     expect(centreForLoad(45, 8, 0, 0, 'live')?.pilotMm).toBe(2);
-    expect(centreForLoad(45, 3, 0, 0, 'live')).toBeUndefined();
+    expect(centreForLoad(45, 4, 0, 0, 'live')).toMatchObject({ pilotMm: 1, mouthMm: 2.12, by: 'thinEnd' });
+    expect(centreForLoad(45, 1.7, 0, 0, 'live')).toBeUndefined();
   });
 });

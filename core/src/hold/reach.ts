@@ -25,6 +25,7 @@ export const WAITS = [
   'shape',
   'otherSetup',
   'tooFine',
+  'wontBear',
   'cutOff',
 ] as const;
 export type WaitsBecause = (typeof WAITS)[number];

@@ -155,7 +155,7 @@ describe('a part of any size from bar, tube or casting', () => {
           expect([id, isFinished(piece, id) || waits.has(id)]).toEqual([id, true]);
         }
       }),
-      { numRuns: 60 },
+      { numRuns: 90 },
     );
     expect(all).toBeGreaterThan(200);
   });

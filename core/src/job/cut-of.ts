@@ -36,7 +36,7 @@ export function cutOf(job: Job, shop: Shop, operationId: string): OperationCut |
   const operation = setup?.plan.operations.find((o) => o.id === operationId);
   const [first] = operation?.passes ?? [];
   const held = setup?.plan.held;
-  const hold = held && operation && holdOfCut(setup.piece, held, setup.means.material.modulusGPa, operation);
+  const hold = held && operation && holdOfCut(setup.piece, held, setup.means.material, operation);
   if (!hold || !operation.setting || !operation.loads || !first || !operation.toolId) return undefined;
   return {
     operationId,

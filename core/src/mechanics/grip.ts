@@ -1,9 +1,9 @@
 import type { Recorder } from '../working/index.ts';
 
 /** Friction of hardened serrated jaws on steel, a cautious figure; lathe chuck makers give 0.15 to 0.25. */
-const JAW_FRICTION = 0.18;
+export const JAW_FRICTION = 0.18;
 /** Share of the friction that a cut may use, so that a hard spot or a worn scroll does not turn the work. */
-const GRIP_SHARE = 0.5;
+export const GRIP_SHARE = 0.5;
 
 /** Share of the jaws' force at rest that is left at the fastest a chuck may turn. */
 const LEFT_AT_MOST = 1 / 3;
@@ -17,6 +17,10 @@ const LEFT_AT_MOST = 1 / 3;
 export function jawForceShare(rpm: number, maxRpm: number): number {
   return Math.max(0.01, 1 - (1 - LEFT_AT_MOST) * (rpm / maxRpm) ** 2);
 }
+
+/** Torque of a cut and its feed force as one force at the jaws, N. @source √((Fc·D/d)² + Ff²) */
+export const atJaws = (cuttingN: number, feedN: number, cutMm: number, gripMm: number): number =>
+  Math.hypot((cuttingN * cutMm) / gripMm, feedN);
 
 /**
  * Share of what the jaws can hold that a cut uses, 1 being all that is allowed.
@@ -34,7 +38,7 @@ export function gripUse(
   jawForceN: number,
   record?: Recorder,
 ): number {
-  const atJawsN = Math.hypot((cuttingForceN * cutDiameterMm) / gripDiameterMm, feedForceN);
+  const atJawsN = atJaws(cuttingForceN, feedForceN, cutDiameterMm, gripDiameterMm);
   const holdsN = JAW_FRICTION * jawForceN * GRIP_SHARE;
   record?.({
     code: 'mechanics.grip',

@@ -8,8 +8,9 @@ export {
   shaftOf,
   thickerFrom,
 } from './beam.ts';
-export { gripUse, jawForceShare } from './grip.ts';
+export { atJaws, gripUse, jawForceShare } from './grip.ts';
 export { lengthAt20Mm, type Warming, warmingOf } from './heat.ts';
+export { ringGivesMm } from './ring.ts';
 export {
   askFor,
   believedSpring,
@@ -24,3 +25,4 @@ export {
   springPassTakesMm,
   trialZoneLowerMm,
 } from './spring.ts';
+export { type Tipping, tipUse } from './tipping.ts';

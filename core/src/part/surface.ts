@@ -60,6 +60,8 @@ export interface Face extends Belongs {
   readonly raUm: number;
   /** of an end of the part: how it comes to be */
   readonly made?: 'faced' | 'parted' | 'asBar';
+  /** of an end of the part: no centre hole may stay in it. ISO 6411 */
+  readonly noCentre?: true;
 }
 /** An edge broken straight. */
 export interface Chamfer extends Belongs {

@@ -76,16 +76,28 @@ export function isStepped(piece: Workpiece): boolean {
   return new Set(raw.map((f) => standingMm(piece, f.zFromMm, f.zToMm))).size > 1;
 }
 
+/** Whether only the jaws keep it from tipping: nothing carries its end, and no step seats its face. */
+export const canTip = ({ method, rest }: Held): boolean => (method === 'chuck' || method === 'insideJaws') && !rest;
+
 /** How work of that shape is held for a cut along it: carried where it is, cut where it bends most. */
 export function cutHold(
   shaft: Shaft,
   held: Held,
-  cut: { readonly zFromMm: number; readonly zToMm: number; readonly bendAllowedMm: number },
+  cut: {
+    readonly zFromMm: number;
+    readonly zToMm: number;
+    readonly bendAllowedMm: number;
+    /** of what stands out, as {@link weightOutNmm} tells */
+    readonly weightNmm: number;
+  },
 ): CutHold {
   const { aMm: atMm } = worstBendPerN(shaft, held, cut.zFromMm, cut.zToMm);
   return {
     bending: { shaft, support: supportOf(held), atMm, restMm: restOf(held, atMm, shaft.lengthMm) },
     opened: held.method === 'insideJaws',
+    ...(canTip(held) && {
+      tipping: { gripMm: held.gripMm, armMm: Math.max(0, cut.zToMm - held.jawsMm), weightNmm: cut.weightNmm },
+    }),
     ...{ gripDiameterMm: held.onMm, jawForceN: held.forceN, bendAllowedMm: cut.bendAllowedMm },
   };
 }

@@ -24,6 +24,8 @@ export interface FitContext {
   readonly shaft: Shaft;
   /** whether the metal that is still raw has steps of its own */
   readonly stepped: boolean;
+  /** weight of what stands out of the jaws times the distance of its middle from them, N·mm */
+  readonly weightNmm: number;
   /** largest diameter of the piece as it is put in, mm */
   readonly stockMm: number;
 }

@@ -25,6 +25,8 @@ export interface CutWish {
   readonly hold: CutHold;
   readonly depthCapMm: number;
   readonly depthCapBy: Limiter;
+  /** how deep the first cut goes at the least, below scale or a casting's skin; none where it is not raw */
+  readonly skinMm?: number;
   readonly feedCapMm: number;
   readonly feedCapBy: 'usual' | 'nose' | 'finish' | 'own';
 }
@@ -58,6 +60,16 @@ export function passDepths(radialMm: number, count: number, lineMm: number): num
   );
   const depths = reached.slice(1).map((end, i) => Number((end - reached[i]!).toFixed(9)));
   return depths.every((d) => d > 0) ? depths : Array.from({ length: count }, () => radialMm / count);
+}
+
+/** The first of several passes goes below the skin, and the others share the rest; one pass alone is as deep as there is. */
+export function belowSkin(depths: readonly number[], skinMm: number | undefined, lineMm: number): readonly number[] {
+  const [first = 0, ...others] = depths;
+  if (skinMm === undefined || first >= skinMm || others.length === 0) return depths;
+  const radialMm = depths.reduce((sum, d) => sum + d, 0);
+  const firstMm = Number((Math.ceil(skinMm / lineMm - ROUNDING) * lineMm).toFixed(9));
+  if (firstMm >= radialMm) return depths;
+  return [firstMm, ...passDepths(Number((radialMm - firstMm).toFixed(9)), others.length, lineMm)];
 }
 
 /** A wish as the cutting engine is asked about it. */
@@ -121,14 +133,18 @@ export function fitCut(
   let stopper: Limiter | undefined;
   for (let count = fewest; count <= fewest + (fixedPasses ? 0 : MORE_PASSES); count++) {
     if (best && count > best.count + 1) break;
-    const depths = passDepths(radialMm, count, lineMm);
+    const even = passDepths(radialMm, count, lineMm);
+    const depths = belowSkin(even, wish.skinMm, lineMm);
     const deepest = Math.max(...depths);
     for (const feed of feeds) {
       const feedMmPerRev = feed?.mmPerRev ?? HAND_FEED;
       const cut = evaluateCut(setup, deepest, feedMmPerRev, school);
       if (!cut) return undefined;
       const passMin = lengthMm / (feedMmPerRev * cut.chosen.speed.rpm) + HANDLING_MIN;
-      const decidedBy = stopper ?? (count === 1 && radialMm < wish.depthCapMm - ROUNDING ? 'stock' : wish.depthCapBy);
+      const decidedBy =
+        depths !== even
+          ? 'skin'
+          : (stopper ?? (count === 1 && radialMm < wish.depthCapMm - ROUNDING ? 'stock' : wish.depthCapBy));
       const exceeds = exceededBy(cut);
       const minutes = passMin * count;
       const tried: Tried = { cut, feed, feedMmPerRev, depths, passMin, count, minutes, decidedBy, exceeds };
@@ -142,6 +158,9 @@ export function fitCut(
     // doubling the passes halves the force at best: when far away, go there in larger steps
     if (!best && count > fewest + 8) count += Math.floor(count / 4);
   }
+  // a skin that is deeper than all bears is cut through in two
+  if (!best && wish.skinMm !== undefined)
+    return fitCut(context, { ...wish, skinMm: undefined }, school, fixedPasses, record);
   const found = best ?? last;
   if (!found) return undefined;
   const fitted = fittedOf(found, wish);

@@ -1,4 +1,3 @@
-import { outerProfile } from '../contour/index.ts';
 import { speedTable, usualPolicy } from '../cutting/index.ts';
 import { fitness, measures } from '../gauge/index.ts';
 import { checkSlides, freeFromMm, type Held, heldIn, reachFromTail, type Setup, type Waiting } from '../hold/index.ts';
@@ -6,26 +5,24 @@ import { checkLathe, dialScale, feedsOf } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Means } from '../means/index.ts';
 import { type Chamfer, edgeOf, type Outside, outsides, type Part } from '../part/index.ts';
-import { PLACE_MM, type Problem, under } from '../quantity/index.ts';
+import { type Problem, under } from '../quantity/index.ts';
 import { toolFor } from '../tool/index.ts';
-import { cutOffSpare, isFinished, lying, reachOf, standingMm, type Workpiece } from '../work/index.ts';
+import { cutOffSpare, isFinished, lying, reachOf, type Workpiece, weightOutNmm } from '../work/index.ts';
 import { afterOperations } from './after.ts';
 import { finishedShaft, isStepped } from './bending.ts';
 import { withCarried } from './carried.ts';
+import { checkHold } from './check-hold.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
-import { type Level, levelOf } from './level.ts';
 import { centreHoleDepthMm, centreOperation, wantsCentreHole } from './operation/centre.ts';
 import { chamferOperation } from './operation/chamfer.ts';
 import { changeSupportOperation } from './operation/change-support.ts';
 import { faceOperation } from './operation/face.ts';
 import type { Operation } from './operation/kinds.ts';
-import { measureRoughed } from './operation/measure.ts';
 import { mountOperation } from './operation/mount.ts';
-import { shoulderOperation } from './operation/shoulder.ts';
-import { touchAgainOperation, touchOffOperation } from './operation/touch-off.ts';
+import { touchOffOperation } from './operation/touch-off.ts';
 import type { Plan } from './plan.ts';
 import { weighChanges } from './stay.ts';
-import { finishLevel, roughLevel } from './turning.ts';
+import { rawUpTo, turnLevels } from './turn-levels.ts';
 import type { Wishes } from './wishes.ts';
 
 const silent: RecorderFor = () => undefined;
@@ -49,16 +46,19 @@ export function planSetup(
   number = 1,
   recorderFor: RecorderFor = silent,
 ): Plan {
-  const first = planWith(piece, setup, means, wishes, number, recorderFor);
-  const bends =
-    first.held?.method === 'chuck' &&
-    setup.support === 'auto' &&
-    first.operations.some((o) => o.exceeds.includes('bend'));
-  if (!bends) return first;
-  const second = planWith(piece, { ...setup, support: 'centre' }, means, wishes, number, recorderFor);
-  // an end that takes no centre bends as it does
-  if (second.operations.length === 0) return first;
-  return { ...second, held: second.held && { ...second.held, why: 'bends' } };
+  let best = planWith(piece, setup, means, wishes, number, recorderFor);
+  if (setup.support !== 'auto') return best;
+  // what bends too much as it is held is carried better, as far as the shop can
+  for (const support of ['centre', 'following'] as const) {
+    if (!best.problems.some((p) => p.code === 'route.exceeds.bend')) return best;
+    if (support === 'centre' && best.held?.method !== 'chuck') continue;
+    const next = planWith(piece, { ...setup, support }, means, wishes, number, recorderFor);
+    const lacks = next.problems.some((p) => p.code === 'hold.noRest');
+    // an end that takes no centre bends as it does
+    if (next.operations.length === 0 || lacks) return best;
+    best = { ...next, held: next.held && { ...next.held, why: 'bends' } };
+  }
+  return best;
 }
 
 /** The piece as it is put in: this end at the tail, and off its spare stock unless that is what is gripped. */
@@ -87,6 +87,7 @@ function planWith(
       .filter((p) => p.severity !== 'warning')
       .map((p) => under(['setup', 'lathe'], p)),
     ...ofHold.map((p) => under(['setup'], p)),
+    ...(held ? checkHold(piece, held, means).map((p) => under(['setup'], p)) : []),
     ...(held ? checkMeans(piece, setup, means, held) : []),
   ];
   const empty: Plan = { held, operations: [], after: piece, waiting: [], problems, minutes: 0, changes: 0 };
@@ -99,6 +100,7 @@ function planWith(
     lineMm: dialScale(lathe.slides.crossSlide).lineTravelMm.valueOf(),
     shaft: finishedShaft(piece, held, means.material.modulusGPa),
     stepped: isStepped(piece),
+    weightNmm: weightOutNmm(piece, held.jawsMm, means.material.densityKgPerM3),
     stockMm: reachOf(piece).largestMm,
   };
   const within = reachFromTail(piece, held, wishes.clearanceMm);
@@ -147,85 +149,6 @@ function opening(context: FitContext, touchMm: number | undefined, recorderFor: 
 function touchPlace({ piece, setup }: FitContext, last: Outside | undefined, number: number): number | undefined {
   if (last) return rawUpTo(piece, last);
   return number === 1 && setup.extent !== 'ends' ? piece.part.lengthMm : undefined;
-}
-
-/** How far towards the tail the raw metal over a length goes on as thick as it is there, mm. */
-function rawUpTo(piece: Workpiece, feature: Outside): number {
-  const { placesMm, radiiMm } = outerProfile(piece.contour);
-  const thick = standingMm(piece, feature.zFromMm, feature.zToMm);
-  const end = piece.part.lengthMm;
-  for (let i = 0; i < radiiMm.length; i++)
-    if (placesMm[i]! >= feature.zToMm - PLACE_MM && Math.abs(2 * radiiMm[i]! - thick) > 1e-5)
-      return Math.min(end, placesMm[i]!);
-  return end;
-}
-
-interface Turned {
-  readonly waiting: readonly Waiting[];
-  readonly problems: readonly Problem[];
-  /** lengths that are finished in this setup */
-  readonly cut: ReadonlySet<string>;
-}
-
-/** Roughs all that can be reached, measures, changes the tool, and finishes it; operations are put after those that are wanted already. */
-function turnLevels(
-  context: FitContext,
-  reachable: readonly Outside[],
-  wanted: Operation[],
-  recorderFor: RecorderFor,
-): Turned {
-  const { piece, means, held } = context;
-  const { part } = piece;
-  const lengths = outsides(part);
-  const levels: { level: Level; outsideMm: number; square: boolean }[] = [];
-  let startMm = context.stockMm;
-  let regionMm = Number.NaN;
-  for (const feature of reachable) {
-    const endMm = rawUpTo(piece, feature);
-    if (endMm !== regionMm) startMm = standingMm(piece, feature.zFromMm, feature.zToMm);
-    regionMm = endMm;
-    const left = lengths[lengths.indexOf(feature) - 1];
-    const shoulder = left !== undefined && left.diameterMm > feature.diameterMm;
-    // a round in the corner is not planned: it keeps its metal
-    const corner = shoulder ? edgeOf(part, feature.id, 'left') : undefined;
-    const cornerMm = corner?.kind === 'round' ? corner.radiusMm : 0;
-    const runPast = runPastMm(context, left, shoulder);
-    const zFromMm = Math.max(feature.zFromMm + cornerMm - runPast, freeFromMm(held) + 0.5);
-    const level = levelOf(context, feature, zFromMm, shoulder, startMm, recorderFor);
-    const rough = roughLevel(context, level, startMm, endMm, recorderFor);
-    if (rough) wanted.push(rough);
-    const outsideMm = left ? Math.min(left.diameterMm, standingMm(piece, left.zFromMm, left.zToMm)) : context.stockMm;
-    startMm = Math.min(startMm, Number((level.targetMm + level.allowanceMm).toFixed(9)));
-    levels.push({ level, outsideMm, square: cornerMm === 0 });
-  }
-  const [rougher, finisher] = [toolFor(means.tools, 'rougher')!, toolFor(means.tools, 'finisher')!];
-  const plain = levels.map((l) => l.level);
-  wanted.push(...measureRoughed(context, plain, recorderFor));
-  const byCompound = plain.some(({ last }) => last.kind === 'planned' && last.fineness.slide === 'compound');
-  const last = plain.at(-1)?.feature;
-  if (last && (finisher.id !== rougher.id || byCompound))
-    push(wanted, touchAgainOperation(context, last, startMm, regionMm, finisher, byCompound, recorderFor));
-  const waiting: Waiting[] = [];
-  const problems: Problem[] = [];
-  for (const { level, outsideMm, square } of levels) {
-    wanted.push(...finishLevel(context, level, recorderFor));
-    if (level.last.kind === 'tooFine') {
-      waiting.push({ id: level.feature.id, why: 'tooFine' });
-      problems.push({
-        ...{ code: `route.tooFine.${level.last.why}`, path: ['drawing', 'features', level.feature.index, 'limits'] },
-        ...{ value: Number(toleranceMm(level.feature.limits).toFixed(4)), unit: 'mm', severity: 'warning' },
-      });
-    } else if (level.shoulder && square) push(wanted, shoulderOperation(context, level, outsideMm, recorderFor));
-  }
-  return { waiting, problems, cut: new Set(plain.flatMap((l) => (l.last.kind === 'planned' ? [l.feature.id] : []))) };
-}
-
-/** How far the tool runs on to the left where nothing larger stands there, so that the whole length comes to size, mm. */
-function runPastMm({ piece, held }: FitContext, left: Outside | undefined, shoulder: boolean): number {
-  const spare = piece.marks.find((m) => m.kind === 'cutOff');
-  // half way into what the saw or the blade takes
-  if (left === undefined && spare) return -(spare.zFromMm + spare.zToMm) / 2;
-  return !shoulder && (left !== undefined || held.headEndMm !== undefined) ? 1 : 0;
 }
 
 /** What asks more of motor, work or grip than they bear. */

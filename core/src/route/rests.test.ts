@@ -98,7 +98,12 @@ describe('where the work is carried at each operation', () => {
       return [plan.operations.length, ...plan.problems.map((p) => p.code)];
     };
     expect(said(setupBy('chuckAndCentre', { mm: 40 }))).toEqual([0, 'hold.endStandsFree']);
-    expect(said(setupBy('chuck', { mm: 20 }), slender, lathe)).toEqual([0, 'hold.standsTooFar', 'hold.wantsRest']);
+    expect(said(setupBy('chuck', { mm: 20 }), slender, lathe)).toEqual([
+      0,
+      'hold.standsTooFar',
+      'hold.tips',
+      'hold.wantsRest',
+    ]);
     // a spindle that it goes through makes it possible
     const wide = { ...bare, spindle: { ...bare.spindle, boreMm: 46 } };
     expect(said(setupBy('chuckAndCentre', { mm: 40 }), long, wide)[0]).toBeGreaterThan(5);

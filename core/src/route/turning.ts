@@ -1,5 +1,5 @@
 import { feedForRa, SCHOOLS, type School } from '../cutting/index.ts';
-import { onTailCentre } from '../hold/index.ts';
+import { FREE_DIAMETERS, onTailCentre } from '../hold/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import { type Tool, toolFor } from '../tool/index.ts';
@@ -17,13 +17,18 @@ import type { OwnCut } from './wishes.ts';
 const SHOULDER_LEFT_MM = 0.3;
 /** Deepest cut on work that a film holds, on the radius, mm. FIELD 14: light cuts */
 const FILM_DEPTH_MM = 0.3;
+/** What is left of the usual depth where more stands out than does freely. FIELD 2: light cuts */
+const LIGHT_SHARE = 0.5;
 /** A roughing feed that suits any small lathe, mm per rev, where the school does not push it. */
 const USUAL_ROUGH_FEED = 0.2;
 
 function depthCap(context: FitContext, tool: Tool, school: School): { mm: number; by: Limiter } {
   const { usualDepthMm, deepestCutMm } = context.means.lathe.rigidity;
   const wanted = school === 'machineFirst' ? deepestCutMm : usualDepthMm;
-  if (context.held.method === 'adhesiveArbor') return { mm: Math.min(wanted, FILM_DEPTH_MM), by: 'film' };
+  const { method, overhangDiameters } = context.held;
+  if (method === 'chuck' && overhangDiameters > FREE_DIAMETERS)
+    return { mm: Math.min(wanted, LIGHT_SHARE * usualDepthMm), by: 'overhang' };
+  if (method === 'adhesiveArbor') return { mm: Math.min(wanted, FILM_DEPTH_MM), by: 'film' };
   if (tool.deepestMm < wanted) return { mm: tool.deepestMm, by: 'tool' };
   return { mm: wanted, by: school === 'machineFirst' ? 'lathe' : 'usual' };
 }
@@ -83,12 +88,13 @@ function operationOf(
   };
 }
 
-/** Roughing from one diameter to a level's size plus its allowance, up to where the raw metal ends; nothing when there is none. */
+/** Roughing from one diameter to a level's size plus its allowance, up to where the raw metal ends; nothing when there is none. @param raw whether it begins on the surface as it came */
 export function roughLevel(
   context: FitContext,
   level: Level,
   startMm: number,
   endMm: number,
+  raw: boolean,
   recorderFor: RecorderFor,
 ): Operation | undefined {
   const toMm = Number((level.targetMm + level.allowanceMm).toFixed(9));
@@ -96,7 +102,9 @@ export function roughLevel(
   if (!tool || startMm - toMm < 0.02) return undefined;
   const zFromMm = level.shoulder ? level.zFromMm + SHOULDER_LEFT_MM : level.zFromMm;
   const shaft = roughedShaft(context.shaft, context.stepped, context.held, zFromMm, toMm);
-  const hold = cutHold(shaft, context.held, { zFromMm, zToMm: endMm, bendAllowedMm: level.allowanceMm / 2 });
+  const hold = cutHold(shaft, context.held, {
+    ...{ zFromMm, zToMm: endMm, bendAllowedMm: level.allowanceMm / 2, weightNmm: context.weightNmm },
+  });
   const wishFor = (school: School): CutWish => {
     const cap = depthCap(context, tool, school);
     return {
@@ -108,6 +116,7 @@ export function roughLevel(
       hold,
       depthCapMm: cap.mm,
       depthCapBy: cap.by,
+      ...(raw && context.piece.skinMm ? { skinMm: context.piece.skinMm } : {}),
       feedCapMm:
         school === 'machineFirst' ? tool.noseRadiusMm * 0.6 : Math.min(USUAL_ROUGH_FEED, tool.noseRadiusMm * 0.6),
       feedCapBy: school === 'machineFirst' || tool.noseRadiusMm * 0.6 < USUAL_ROUGH_FEED ? 'nose' : 'usual',
@@ -149,7 +158,9 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
   const tolerance = toleranceMm(feature.limits);
   const bendAllowedMm = tolerance / 4;
   const { zFromMm } = level;
-  const hold = cutHold(context.shaft, context.held, { zFromMm, zToMm: feature.zToMm, bendAllowedMm });
+  const hold = cutHold(context.shaft, context.held, {
+    ...{ zFromMm, zToMm: feature.zToMm, bendAllowedMm, weightNmm: context.weightNmm },
+  });
   const finishCap = finishCapMm(tool, feature.raUm);
   const cut = (fromMm: number, toMm: number, suffix: string) => {
     const wishFor = (school: School): CutWish => ({

@@ -54,6 +54,7 @@ const surface = z.discriminatedUnion('kind', [
     ...belongs,
     ...{ kind: z.literal('face'), towards: end, innerMm: number, outerMm: number, raUm: number },
     made: z.enum(['faced', 'parted', 'asBar']).optional(),
+    noCentre: z.literal(true).optional(),
   }),
   z.strictObject({
     ...belongs,

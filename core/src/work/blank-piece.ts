@@ -3,6 +3,9 @@ import { outsides, type Part, spigotAt } from '../part/index.ts';
 import { type Allowances, type BarSizes, type Blank, cutOffMm, roughShape } from '../stock/index.ts';
 import type { Mark, Workpiece } from './workpiece.ts';
 
+/** How much a casting of a workshop's size is out of round and shape by itself, mm. Recalled of sand castings */
+const CAST_OFF_MM = 0.5;
+
 /**
  * The blank before anything is cut: a length of bar or tube, or a casting with its own allowance all over. A bar that is not round is
  * as thick as it is over its corners.
@@ -21,6 +24,8 @@ export function blankPiece(part: Part, sizes: BarSizes, blank: Blank, allow: All
   }
   const solid = rough ? castContour(part, rough, headMm, tailMm) : ring(fromMm, tailMm, 0, blank.diameterMm / 2);
   const contour = sizes.boreMm > 0 ? cutAway(solid, ring(fromMm - 1, tailMm + 1, 0, sizes.boreMm / 2)) : solid;
+  // a casting is not round besides
+  const skinMm = sizes.skinMm + (rough ? CAST_OFF_MM / 2 : 0);
   const flats = ({ hexagon: 6, square: 4 } as const)[sizes.shape as string];
   const section = flats && ({ flats, acrossMm: sizes.acrossMm } as const);
   return {
@@ -29,7 +34,7 @@ export function blankPiece(part: Part, sizes: BarSizes, blank: Blank, allow: All
     finished: {},
     marks,
     ...(section && { section }),
-    ...(sizes.skinMm > 0 && { skinMm: sizes.skinMm }),
+    ...(skinMm > 0 && { skinMm }),
   };
 }
 

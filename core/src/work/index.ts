@@ -1,5 +1,5 @@
 export { blankPiece } from './blank-piece.ts';
-export { diametersOut } from './overhang.ts';
+export { diametersOut, weightOutNmm } from './overhang.ts';
 export {
   allRound,
   cutOffSpare,

@@ -42,7 +42,7 @@ export interface Workpiece {
   readonly marks: readonly Mark[];
   /** what setups before this one measured on it; of a piece that is only planned nothing is known */
   readonly measured?: Readonly<Record<SurfaceId, MeasuredSize>>;
-  /** how deep its raw surface is hard or scaly, mm; none where it is not given */
+  /** how deep its raw surface is hard, scaly or uneven, mm; none where it is not given */
   readonly skinMm?: number;
   /** of a bar that is not round: its flats, and what it measures across them, mm; beyond that metal is only here and there */
   readonly section?: { readonly flats: 4 | 6; readonly acrossMm: number };

@@ -43,6 +43,8 @@ export const WORKING_CODES = [
   'mechanics.cantilever',
   'mechanics.chuckCentre',
   'mechanics.grip',
+  'mechanics.ring',
+  'mechanics.tipping',
   'mechanics.warming',
   'part.chamfer',
   'route.faceMinutes',

@@ -170,7 +170,7 @@ function HoleWords({
           : hole.by === 'thinEnd'
             ? 'As large as the end bears: a wider mouth leaves too thin a rim.'
             : 'By the diameter of the work.'}{' '}
-        With a guard (type B) its mouth opens to {shown(hole.guardedMm)}.
+        {hole.guardedMm && `With a guard (type B) its mouth opens to ${shown(hole.guardedMm)}.`}
         {unit === 'in' && ` ${plainText(hole.pilotMm)}`}
       </span>
       {!hole.bears && (

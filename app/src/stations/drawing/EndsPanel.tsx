@@ -51,7 +51,7 @@ export function EndsPanel({ job, planned, onChange }: Props) {
               <TextField
                 className="w-36"
                 label="Centre hole"
-                hint="none"
+                hint="as needed"
                 value={end.centre}
                 problem={problemOf(side, 'centre')}
                 data={`${side}-centre`}

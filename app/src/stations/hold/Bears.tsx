@@ -58,7 +58,7 @@ export function Bears({
         name="Grip"
         share={byGrip.loads.gripShare}
         text={`${Math.round(byGrip.loads.gripShare * 100)} % of what it is safely held with, at ${nameOf(byGrip.featureId)}`}
-        after={<Working of="grip" tell={tell(byGrip.id, ['cutting.force', 'mechanics.grip'])} />}
+        after={<Working of="grip" tell={tell(byGrip.id, ['cutting.force', 'mechanics.grip', 'mechanics.tipping'])} />}
       />
       <p className="muted text-sm">
         Roughing may bend the work by half its allowance, finishing by a quarter of the limits. Radial force 0.4 of the

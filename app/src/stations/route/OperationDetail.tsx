@@ -179,6 +179,7 @@ function Loads({ jobId, operation: o, job, only }: OfOperation & Pick<Props, 'jo
             'mechanics.cantilever',
             'mechanics.chuckCentre',
             'mechanics.grip',
+            'mechanics.tipping',
           )}
         />
       </p>

@@ -1,5 +1,5 @@
 import { type Chuck, chuckOf, type Lathe } from '../../lathe/index.ts';
-import { centreId, outsides } from '../../part/index.ts';
+import { centreId, endFace, outsides } from '../../part/index.ts';
 import { PLACE_MM, type Problem, ROUNDING } from '../../quantity/index.ts';
 import { diametersOut, hollowMm, isFinished, reachOf, type Workpiece } from '../../work/index.ts';
 import { LEAST_CENTRED_MM } from '../centre-load.ts';
@@ -49,10 +49,16 @@ function centreFor({ piece, setup: { support, extent } }: GripAsked, diameterMm:
   // a centre hole that was drilled before is no bore
   const centred = isFinished(piece, centreId(piece.part.tail));
   const hollow = !centred && hollowMm(piece, reachOf(piece).zToMm - PLACE_MM) > 0;
-  const takes = centred || (endMm >= LEAST_CENTRED_MM && !hollow);
+  const barred = !centred && endFace(piece.part, 'right')?.noCentre === true;
+  const takes = centred || (endMm >= LEAST_CENTRED_MM && !hollow && !barred);
   const wanted =
     support === 'centre' || support === 'following' || (support === 'auto' && !free && takes && extent !== 'ends');
-  const none: Problem = hollow ? { code: 'hold.hollowEnd', path: ['support'] } : thinForCentre(endMm);
+  const path = ['support'];
+  const none: Problem = barred
+    ? { code: 'hold.noCentreMayStay', path }
+    : hollow
+      ? { code: 'hold.hollowEnd', path }
+      : thinForCentre(endMm);
   return { wanted, hollow, problems: wanted && !takes ? [none] : [] };
 }
 

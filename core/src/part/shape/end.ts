@@ -5,7 +5,7 @@ import type { Reader } from '../read.ts';
 import type { Centre, Face, Inside, Outside, Spigot } from '../surface.ts';
 import { centreId, type End, faceId, PART } from '../surface-id.ts';
 
-/** What happens at an end of the part. Centre hole: empty, or `A2.5`, `B 4`, `R2`. */
+/** What happens at an end of the part. Centre hole: empty, `A2.5`, `B 4`, `R2`, or `none` where none may stay. */
 export const endSchema = z.strictObject({
   centre: z.string().max(16),
   centreStays: z.boolean(),
@@ -37,11 +37,12 @@ export function readEnd(
         0,
       )
     : 0;
+  const read = readCentre(drawn.centre);
   const face: Face = {
     ...{ ...common, id: faceId(PART, end), kind: 'face', innerMm: Math.min(hollowMm, faceMm), outerMm: faceMm },
     ...{ raUm, made: drawn.made },
+    ...(read.ok && read.none && { noCentre: true as const }),
   };
-  const read = readCentre(drawn.centre);
   if (!read.ok) reader.add({ code: read.code, path: at('centre'), value: drawn.centre });
   const mark = read.ok ? read.centre : undefined;
   if (mark && last && mark.mouthMm >= faceMm)

@@ -73,6 +73,7 @@ export type Limiter =
   | 'grip'
   | 'finish'
   | 'own'
+  | 'overhang'
   | 'film'
   | 'skin';
 

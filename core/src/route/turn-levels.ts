@@ -1,0 +1,148 @@
+import { outerProfile } from '../contour/index.ts';
+import { freeFromMm, type Waiting } from '../hold/index.ts';
+import { toleranceMm } from '../limit/index.ts';
+import { edgeOf, type Outside, outsides } from '../part/index.ts';
+import { PLACE_MM, type Problem } from '../quantity/index.ts';
+import { toolFor } from '../tool/index.ts';
+import { standingMm, type Workpiece } from '../work/index.ts';
+import type { FitContext, RecorderFor } from './fit-context.ts';
+import { type Level, levelOf } from './level.ts';
+import type { Operation } from './operation/kinds.ts';
+import { measureRoughed } from './operation/measure.ts';
+import { shoulderOperation } from './operation/shoulder.ts';
+import { touchAgainOperation } from './operation/touch-off.ts';
+import { finishLevel, roughLevel } from './turning.ts';
+
+/** How far towards the tail the raw metal over a length goes on as thick as it is there, mm. */
+export function rawUpTo(piece: Workpiece, feature: Outside): number {
+  const { placesMm, radiiMm } = outerProfile(piece.contour);
+  const thick = standingMm(piece, feature.zFromMm, feature.zToMm);
+  const end = piece.part.lengthMm;
+  for (let i = 0; i < radiiMm.length; i++)
+    if (placesMm[i]! >= feature.zToMm - PLACE_MM && Math.abs(2 * radiiMm[i]! - thick) > 1e-5)
+      return Math.min(end, placesMm[i]!);
+  return end;
+}
+
+/** What is turned in a setup, and what of it cannot be. */
+export interface Turned {
+  readonly waiting: readonly Waiting[];
+  readonly problems: readonly Problem[];
+  /** lengths that are finished in this setup */
+  readonly cut: ReadonlySet<string>;
+}
+/** A length with all that is done on it, and how far out the shoulder beside it is squared. */
+interface Planned {
+  readonly level: Level;
+  readonly outsideMm: number;
+  readonly square: boolean;
+  readonly rough: Operation | undefined;
+  readonly finish: readonly Operation[];
+}
+
+/**
+ * Roughs all that can be reached, measures, changes the tool, and finishes it; operations are put after those that are wanted already.
+ * What even the lightest cut asks more of motor, work or grip than they bear is not cut, and waits.
+ */
+export function turnLevels(
+  context: FitContext,
+  reachable: readonly Outside[],
+  wanted: Operation[],
+  recorderFor: RecorderFor,
+): Turned {
+  const { piece, means } = context;
+  const waiting: Waiting[] = [];
+  const problems: Problem[] = [];
+  const levels: Planned[] = [];
+  let startMm = context.stockMm;
+  let regionMm = Number.NaN;
+  for (const feature of reachable) {
+    const endMm = rawUpTo(piece, feature);
+    const raw = endMm !== regionMm;
+    if (raw) startMm = standingMm(piece, feature.zFromMm, feature.zToMm);
+    regionMm = endMm;
+    const planned = planLevel(context, feature, startMm, endMm, raw, recorderFor);
+    const broken = tooMuch(context, planned);
+    if (broken) {
+      waiting.push({ id: feature.id, why: 'wontBear' });
+      problems.push({
+        code: `route.exceeds.${broken}`,
+        path: ['setup', 'support'],
+        value: feature.name || feature.id,
+        severity: 'warning',
+      });
+      // what lies nearer to the tail is cut from where the metal stands now
+      regionMm = raw ? Number.NaN : regionMm;
+      continue;
+    }
+    const { level, rough } = planned;
+    if (rough) wanted.push(rough);
+    startMm = Math.min(startMm, Number((level.targetMm + level.allowanceMm).toFixed(9)));
+    levels.push(planned);
+  }
+  const plain = levels.map((l) => l.level);
+  wanted.push(...measureRoughed(context, plain, recorderFor));
+  const [rougher, finisher] = [toolFor(means.tools, 'rougher')!, toolFor(means.tools, 'finisher')!];
+  const byCompound = plain.some(({ last }) => last.kind === 'planned' && last.fineness.slide === 'compound');
+  const last = plain.at(-1)?.feature;
+  if (last && (finisher.id !== rougher.id || byCompound)) {
+    const again = touchAgainOperation(context, last, startMm, rawUpTo(piece, last), finisher, byCompound, recorderFor);
+    if (again) wanted.push(again);
+  }
+  for (const { level, outsideMm, square, finish } of levels) {
+    wanted.push(...finish);
+    if (level.last.kind === 'tooFine') {
+      waiting.push({ id: level.feature.id, why: 'tooFine' });
+      problems.push({
+        ...{ code: `route.tooFine.${level.last.why}`, path: ['drawing', 'features', level.feature.index, 'limits'] },
+        ...{ value: Number(toleranceMm(level.feature.limits).toFixed(4)), unit: 'mm', severity: 'warning' },
+      });
+    } else if (level.shoulder && square) {
+      const shoulder = shoulderOperation(context, level, outsideMm, recorderFor);
+      if (shoulder) wanted.push(shoulder);
+    }
+  }
+  return { waiting, problems, cut: new Set(plain.flatMap((l) => (l.last.kind === 'planned' ? [l.feature.id] : []))) };
+}
+
+/** All that is done on one length, from the metal that stands there. @param raw whether that is the surface as it came */
+function planLevel(
+  context: FitContext,
+  feature: Outside,
+  startMm: number,
+  endMm: number,
+  raw: boolean,
+  recorderFor: RecorderFor,
+): Planned {
+  const { piece, held } = context;
+  const { part } = piece;
+  const lengths = outsides(part);
+  const left = lengths[lengths.indexOf(feature) - 1];
+  const shoulder = left !== undefined && left.diameterMm > feature.diameterMm;
+  // a round in the corner is not planned: it keeps its metal
+  const corner = shoulder ? edgeOf(part, feature.id, 'left') : undefined;
+  const cornerMm = corner?.kind === 'round' ? corner.radiusMm : 0;
+  const runPast = runPastMm(context, left, shoulder);
+  const zFromMm = Math.max(feature.zFromMm + cornerMm - runPast, freeFromMm(held) + 0.5);
+  const level = levelOf(context, feature, zFromMm, shoulder, startMm, recorderFor);
+  return {
+    ...{ level, square: cornerMm === 0 },
+    outsideMm: left ? Math.min(left.diameterMm, standingMm(piece, left.zFromMm, left.zToMm)) : context.stockMm,
+    rough: roughLevel(context, level, startMm, endMm, raw, recorderFor),
+    finish: finishLevel(context, level, recorderFor),
+  };
+}
+
+/** What a length's cuts ask more of than it bears, unless the turner chose that cut himself. */
+function tooMuch({ wishes }: FitContext, { rough, finish }: Planned): Operation['exceeds'][number] | undefined {
+  const own = (o: Operation): boolean => wishes.own?.[o.id] !== undefined;
+  return [...(rough ? [rough] : []), ...finish].find((o) => o.exceeds.length > 0 && !own(o))?.exceeds[0];
+}
+
+/** How far the tool runs on to the left where nothing larger stands there, so that the whole length comes to size, mm. */
+function runPastMm({ piece, held }: FitContext, left: Outside | undefined, shoulder: boolean): number {
+  const spare = piece.marks.find((m) => m.kind === 'cutOff');
+  // half way into what the saw or the blade takes
+  if (left === undefined && spare) return -(spare.zFromMm + spare.zToMm) / 2;
+  return !shoulder && (left !== undefined || held.headEndMm !== undefined) ? 1 : 0;
+}
