@@ -240,7 +240,7 @@ describe('what was done and read', () => {
     const url = await begin(18);
     const { page } = await openPage();
     await visit(page, url);
-    for (const next of ['Face the end', 'Centre hole', 'Touch off']) {
+    for (const next of ['Face the end', 'Centre hole', 'Draw it out', 'Touch off']) {
       await aMomentLater(page, 'Space');
       await sees(page, next);
     }

@@ -151,6 +151,8 @@ describe('a piece on a lathe that stands otherwise', () => {
     await sees(page, 'Lock the tailstock to the bed');
     expect(await axe(page)).toEqual([]);
     await press(page, 'Done');
+    await sees(page, 'Take the steady away');
+    await press(page, 'Done');
     await sees(page, 'Touch off');
     expect(await told()).toMatch(/Unlock the carriage[\s\S]*Lock the quill/);
     await page.reload();

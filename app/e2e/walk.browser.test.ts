@@ -98,7 +98,7 @@ describe('at the lathe', () => {
     await page.keyboard.press('Tab');
     await page.keyboard.press('Enter');
     await page.waitForFunction(() => !document.querySelector('dialog[open]'));
-    for (let i = 0; i < 3; i++) await doStep(page, 'key', 14);
+    for (let i = 0; i < 4; i++) await doStep(page, 'key', 14);
     // typing space or b in a field is text, not an act
     const step = await stepOf(page);
     await page.focus('[data-field="touch-diameter"]');
@@ -118,7 +118,7 @@ describe('at the lathe', () => {
     const run = (await shop.ask('POST', `/api/jobs/${jobId}/runs`, { piece: 1 })).body as { id: string };
     const { page } = await openPage();
     await visit(page, `${shop.url}/runs/${run.id}`);
-    for (let i = 0; i < 3; i++) await doStep(page, 'click');
+    for (let i = 0; i < 4; i++) await doStep(page, 'click');
     await sees(page, 'note the number as it stands');
     expect(await page.$eval('[data-field="touch-cross"]', (e) => (e as HTMLInputElement).value)).toBe('');
     await type(page, 'touch-diameter', '.985');

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Contour } from '../contour/index.ts';
 import { instrumentSchema } from '../gauge/index.ts';
 import { HOLD_METHODS, setupSchema, WAITS } from '../hold/index.ts';
-import { type PlannedJob, type PlannedSetup, planJob, stillWaiting, storedJobSchema } from '../job/index.ts';
+import { nextSetup, type PlannedJob, type PlannedSetup, planJob, stillWaiting, storedJobSchema } from '../job/index.ts';
 import { storedLatheSchema } from '../lathe/index.ts';
 import { materialSchema } from '../material/index.ts';
 import type { Problem } from '../quantity/index.ts';
@@ -160,6 +160,8 @@ function toldSetup({ number: n, setup: chosen, cutOff, piece, plan }: PlannedSet
   };
 }
 
+/** Name of a setup that is only proposed; one that is taken over gets its own. */
+const NEXT_ID = '00000000-0000-4000-8000-000000000000';
 const blankOf = ({ blank }: PlannedJob) =>
   blank && { lengthMm: blank.lengthMm, diameterMm: blank.diameterMm, spareGripMm: blank.spareGripMm };
 
@@ -178,6 +180,8 @@ export const planning = [
       }),
       blank: z.object({ lengthMm: number, diameterMm: number, spareGripMm: number }).optional(),
       setups: z.array(setup),
+      /** the setup that would bring it on, with a name of its own; none where all is made that can be, or nothing helps */
+      next: setupSchema.optional(),
       /** what no setup cuts */
       waiting: z.array(waiting),
     }),
@@ -193,6 +197,7 @@ export const planning = [
         },
         blank: blankOf(planned),
         setups: planned.setups.map(toldSetup),
+        next: nextSetup(planned.setups, NEXT_ID),
         waiting: stillWaiting(planned.setups).map(({ id, why }) => ({ id, why })),
       };
     },

@@ -67,6 +67,9 @@ export type BetweenCentres = Extract<Grip, { kind: 'centres' }>;
 export const SUPPORTS = ['auto', 'none', 'centre', 'steady', 'following'] as const;
 export type SupportChoice = (typeof SUPPORTS)[number];
 
+/** What is done in a setup: everything, only the end, roughing for a later one, or the last cuts on what was roughed. */
+export const EXTENTS = ['all', 'ends', 'rough', 'finish'] as const;
+
 /** How a piece is put into the lathe, and what is cut of it then; the first time as every other. Lengths in mm. */
 export const setupSchema = z.strictObject({
   id: z.uuid(),
@@ -76,8 +79,8 @@ export const setupSchema = z.strictObject({
   support: z.enum(SUPPORTS),
   /** how far the middle of a steady stands from the finished tail end, mm; Whelk chooses where it is not given */
   restMm: z.number().positive().max(5000).optional(),
-  /** all that can be reached, or only the end with its centre hole; all where it is not given */
-  extent: z.enum(['all', 'ends']).optional(),
+  /** all that can be reached; only the end with its centre hole; roughing alone, or the last cuts alone; all where it is not given */
+  extent: z.enum(EXTENTS).optional(),
 });
 export type Setup = Readonly<z.infer<typeof setupSchema>>;
 /** Most setups that a job may have. */

@@ -17,9 +17,10 @@ import { cutIn } from '../testing/cut-in.ts';
 import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
 import { feature, mm } from '../testing/shop.ts';
 import { isFinished } from '../work/index.ts';
+import { nextSetup } from './next-setup.ts';
 import { planJob } from './plan-job.ts';
 import type { Job } from './schema.ts';
-import { nextSetup, pieceAtLast, stillWaiting } from './setups.ts';
+import { pieceAtLast, stillWaiting } from './setups.ts';
 
 /** A lathe that takes everything from a needle to a wheel. */
 const lathe = {

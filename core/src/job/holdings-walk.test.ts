@@ -8,9 +8,9 @@ import { jobOf, shopWith } from '../testing/jobs.ts';
 import { feature } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { cutOf } from './cut-of.ts';
+import { nextSetup } from './next-setup.ts';
 import { freezeJob, planJob } from './plan-job.ts';
 import { type Job, jobSchema } from './schema.ts';
-import { nextSetup } from './setups.ts';
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const shop = shopWith('45');

@@ -2,6 +2,7 @@ export { acrossMm, type TurnedTogether, turnedTogether } from './concentric.ts';
 export { cutOf, type OperationCut } from './cut-of.ts';
 export { type JobFile, jobFileSchema, type RunFile, type ShopFile, shopFileSchema } from './file.ts';
 export type { Follower, MateFeature, MateJob, Mates, MeasuredSize } from './mates.ts';
+export { nextSetup } from './next-setup.ts';
 export {
   freezeJob,
   type JobWithPlan,
@@ -28,7 +29,7 @@ export {
   storedJobSchema,
   usualSettings,
 } from './schema.ts';
-export { belongsTo, nextSetup, type PlannedSetup, type PlannedSetups, pieceAtLast, stillWaiting } from './setups.ts';
+export { belongsTo, type PlannedSetup, type PlannedSetups, pieceAtLast, stillWaiting } from './setups.ts';
 export { upgradeJob } from './upgrade.ts';
 export { type WaitingBlanks, waitingBlanks } from './waiting.ts';
 export { WAY_CODES, type Way, type WayCode, type WayKind, type WayReason } from './way.ts';

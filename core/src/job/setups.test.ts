@@ -8,9 +8,10 @@ import { feature } from '../testing/shop.ts';
 import { reachOf, type Workpiece } from '../work/index.ts';
 import { collectWorking } from '../working/index.ts';
 import { acrossMm, turnedTogether } from './concentric.ts';
+import { nextSetup } from './next-setup.ts';
 import { freezeJob, planJob } from './plan-job.ts';
 import { type Job, jobSchema } from './schema.ts';
-import { nextSetup, pieceAtLast, stillWaiting } from './setups.ts';
+import { pieceAtLast, stillWaiting } from './setups.ts';
 import { waysOfHolding } from './ways.ts';
 
 const ID = (n: number) => `00000000-0000-4000-8000-00000000000${n}`;

@@ -1,7 +1,7 @@
-import { heldBy, heldInside, type Setup, throughHoleMm, type Waiting, waitingWhat } from '../hold/index.ts';
+import { heldInside, type Setup, type Waiting, waitingWhat } from '../hold/index.ts';
 import { type Chuck, chuckOf } from '../lathe/index.ts';
 import type { Means } from '../means/index.ts';
-import { opposite, outsides, type Part, surfaceName, surfaceOf } from '../part/index.ts';
+import { outsides, type Part, surfaceName, surfaceOf } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
 import { type Plan, planSetup, putIn, type RecorderFor, type Wishes } from '../route/index.ts';
 import { isFinished, lying, type Mark, rawEndMm, type Workpiece } from '../work/index.ts';
@@ -84,33 +84,6 @@ export function stillWaiting(setups: readonly PlannedSetup[]): readonly Waiting[
 export function waitingOf(part: Part, waiting: readonly Waiting[]) {
   const lengths = new Set(outsides(part).map((f) => f.id));
   return (kind: ReturnType<typeof waitingWhat>) => waiting.filter((w) => waitingWhat(w.id, lengths) === kind);
-}
-
-/**
- * The next setup that would bring a job on: the other end to the tailstock, as long as something is left there that can be
- * reached; at last what was always in the jaws, held by the hole.
- * @returns undefined where all that can be planned is done
- */
-export function nextSetup(setups: readonly PlannedSetup[], id: string): Setup | undefined {
-  const last = setups.at(-1);
-  if (!last || last.plan.operations.every((o) => o.kind === 'mount')) return undefined;
-  const { part } = last.piece;
-  const of = waitingOf(part, stillWaiting(setups));
-  const lengths = of('length');
-  const ends = of('face').length > 0 || rawEndMm(last.plan.after, 'left') > 0;
-  const edges = of('edge').some((w) => w.why === 'otherEnd');
-  const inJaws = lengths.filter((w) => w.why === 'inJaws');
-  const tail = opposite[last.setup.tail];
-  const base: Setup = { id, tail, grip: { kind: 'jaws', mm: 0, protect: 'strips' }, support: 'auto' };
-  // gripped from either side: only the hole is left to hold it by
-  const byHole = setups.length > 1 && !ends && inJaws.length > 0 && inJaws.length === lengths.length;
-  if (byHole && throughHoleMm(part) > 0) return heldBy(base, 'mandrel');
-  const worth =
-    ends || edges || lengths.some((w) => w.why === 'behindLarger' || w.why === 'inJaws' || w.why === 'otherSetup');
-  if (!worth) return undefined;
-  // what served for the lengths serves for their other edges
-  const again = last.setup.grip.kind === 'centres' || (!ends && lengths.length === 0 && trueToHole(last));
-  return again ? { ...base, grip: last.setup.grip, support: last.setup.support } : base;
 }
 
 /** Whether a setup keeps the outside true to the hole rather than to what was turned before. */

@@ -26,5 +26,7 @@ export {
   sweptBy,
 } from './operation/kinds.ts';
 export type { Plan } from './plan.ts';
-export { planSetup, putIn } from './plan-setup.ts';
+export { planSetup } from './plan-setup.ts';
+export { putIn } from './put-in.ts';
+export { reachSetup, type SetupReach } from './reach-setup.ts';
 export { type OwnCut, ownCutSchema, type Wishes } from './wishes.ts';

@@ -1,17 +1,18 @@
 import { speedTable, usualPolicy } from '../cutting/index.ts';
 import { fitness, measures } from '../gauge/index.ts';
-import { checkSlides, freeFromMm, type Held, heldIn, reachFromTail, type Setup, type Waiting } from '../hold/index.ts';
+import { checkSlides, type Held, heldIn, reachFromTail, type Setup, type Waiting } from '../hold/index.ts';
 import { checkLathe, dialScale, feedsOf } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Means } from '../means/index.ts';
-import { type Chamfer, edgeOf, type Outside, outsides, type Part } from '../part/index.ts';
+import { type Outside, outsides } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
 import { toolFor } from '../tool/index.ts';
-import { cutOffSpare, isFinished, lying, reachOf, type Workpiece, weightOutNmm } from '../work/index.ts';
+import { reachOf, type Workpiece, weightOutNmm } from '../work/index.ts';
 import { afterOperations } from './after.ts';
 import { finishedShaft, isStepped } from './bending.ts';
 import { withCarried } from './carried.ts';
 import { checkHold } from './check-hold.ts';
+import { chamferOf, edgesNow } from './edges.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
 import { centreHoleDepthMm, centreOperation, wantsCentreHole } from './operation/centre.ts';
 import { chamferOperation } from './operation/chamfer.ts';
@@ -21,6 +22,7 @@ import type { Operation } from './operation/kinds.ts';
 import { mountOperation } from './operation/mount.ts';
 import { touchOffOperation } from './operation/touch-off.ts';
 import type { Plan } from './plan.ts';
+import { putIn } from './put-in.ts';
 import { weighChanges } from './stay.ts';
 import { rawUpTo, turnLevels } from './turn-levels.ts';
 import type { Wishes } from './wishes.ts';
@@ -59,14 +61,6 @@ export function planSetup(
     best = { ...next, held: next.held && { ...next.held, why: 'bends' } };
   }
   return best;
-}
-
-/** The piece as it is put in: this end at the tail, and off its spare stock unless that is what is gripped. */
-export function putIn(piece: Workpiece, setup: Setup): Workpiece {
-  const there = lying(piece, setup.tail);
-  const spare = there.marks.some((m) => m.kind === 'cutOff' && m.zToMm <= 0);
-  const onSpare = setup.grip.kind === 'jaws' && (setup.grip.on === 'spare' || setup.grip.on === undefined) && spare;
-  return onSpare ? there : cutOffSpare(there);
 }
 
 function planWith(
@@ -156,24 +150,6 @@ const exceeded = (operations: readonly Operation[]): Problem[] =>
   operations.flatMap(({ id, exceeds: [most] }): Problem[] =>
     most ? [{ code: `route.exceeds.${most}`, path: ['operations', id], value: id, severity: 'warning' }] : [],
   );
-
-/** Lengths whose edge towards the tail is broken now: those cut in this setup, and finished ones whose edge had to wait. */
-function edgesNow({ piece, setup, held }: FitContext, cutNow: ReadonlySet<string>): readonly Outside[] {
-  const lengths = outsides(piece.part);
-  const waited = (f: Outside, i: number): boolean => {
-    const edge = chamferOf(piece.part, f);
-    const next = lengths[i + 1];
-    const free = f.zToMm > freeFromMm(held) + 1 && (next === undefined || next.diameterMm < f.diameterMm);
-    return setup.extent !== 'ends' && isFinished(piece, f.id) && !!edge && !isFinished(piece, edge.id) && free;
-  };
-  return lengths.filter((f, i) => chamferOf(piece.part, f) && (cutNow.has(f.id) || waited(f, i)));
-}
-
-/** The chamfer at the tail end of a length. */
-function chamferOf(part: Part, { id }: Outside): Chamfer | undefined {
-  const edge = edgeOf(part, id, 'right');
-  return edge?.kind === 'chamfer' ? edge : undefined;
-}
 
 function push(operations: Operation[], operation: Operation | undefined): void {
   if (operation) operations.push(operation);

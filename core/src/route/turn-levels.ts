@@ -50,7 +50,8 @@ export function turnLevels(
   wanted: Operation[],
   recorderFor: RecorderFor,
 ): Turned {
-  const { piece, means } = context;
+  const { piece, means, setup } = context;
+  const { extent } = setup;
   const waiting: Waiting[] = [];
   const problems: Problem[] = [];
   const levels: Planned[] = [];
@@ -62,6 +63,12 @@ export function turnLevels(
     if (raw) startMm = standingMm(piece, feature.zFromMm, feature.zToMm);
     regionMm = endMm;
     const planned = planLevel(context, feature, startMm, endMm, raw, recorderFor);
+    // only the last cuts: what has not been roughed yet waits for that
+    if (extent === 'finish' && startMm - planned.level.targetMm > MOST_TO_FINISH_MM) {
+      waiting.push({ id: feature.id, why: 'otherSetup' });
+      regionMm = Number.NaN;
+      continue;
+    }
     const broken = tooMuch(context, planned);
     if (broken) {
       waiting.push({ id: feature.id, why: 'wontBear' });
@@ -81,15 +88,19 @@ export function turnLevels(
     levels.push(planned);
   }
   const plain = levels.map((l) => l.level);
-  wanted.push(...measureRoughed(context, plain, recorderFor));
+  if (extent !== 'rough') wanted.push(...measureRoughed(context, plain, recorderFor));
   const [rougher, finisher] = [toolFor(means.tools, 'rougher')!, toolFor(means.tools, 'finisher')!];
   const byCompound = plain.some(({ last }) => last.kind === 'planned' && last.fineness.slide === 'compound');
   const last = plain.at(-1)?.feature;
-  if (last && (finisher.id !== rougher.id || byCompound)) {
+  if (last && extent !== 'rough' && (finisher.id !== rougher.id || byCompound)) {
     const again = touchAgainOperation(context, last, startMm, rawUpTo(piece, last), finisher, byCompound, recorderFor);
     if (again) wanted.push(again);
   }
   for (const { level, outsideMm, square, finish } of levels) {
+    if (extent === 'rough') {
+      waiting.push({ id: level.feature.id, why: 'otherSetup' });
+      continue;
+    }
     wanted.push(...finish);
     if (level.last.kind === 'tooFine') {
       waiting.push({ id: level.feature.id, why: 'tooFine' });
@@ -102,7 +113,8 @@ export function turnLevels(
       if (shoulder) wanted.push(shoulder);
     }
   }
-  return { waiting, problems, cut: new Set(plain.flatMap((l) => (l.last.kind === 'planned' ? [l.feature.id] : []))) };
+  const brought = extent === 'rough' ? [] : plain;
+  return { waiting, problems, cut: new Set(brought.flatMap((l) => (l.last.kind === 'planned' ? [l.feature.id] : []))) };
 }
 
 /** All that is done on one length, from the metal that stands there. @param raw whether that is the surface as it came */
@@ -124,7 +136,7 @@ function planLevel(
   const cornerMm = corner?.kind === 'round' ? corner.radiusMm : 0;
   const runPast = runPastMm(context, left, shoulder);
   const zFromMm = Math.max(feature.zFromMm + cornerMm - runPast, freeFromMm(held) + 0.5);
-  const level = levelOf(context, feature, zFromMm, shoulder, startMm, recorderFor);
+  const level = leavingFor(context, levelOf(context, feature, zFromMm, shoulder, startMm, recorderFor), startMm);
   return {
     ...{ level, square: cornerMm === 0 },
     outsideMm: left ? Math.min(left.diameterMm, standingMm(piece, left.zFromMm, left.zToMm)) : context.stockMm,
@@ -132,6 +144,23 @@ function planLevel(
     finish: finishLevel(context, level, recorderFor),
   };
 }
+
+/** What roughing alone leaves on the diameter for a later setup, which may run out a little, mm. FIELD 4 */
+const LEFT_FOR_LATER_MM = 0.8;
+
+/** A level that is only roughed keeps more on it: put in again it runs otherwise. */
+const leavingFor = ({ setup }: FitContext, level: Level, startMm: number): Level =>
+  setup.extent !== 'rough'
+    ? level
+    : {
+        ...level,
+        allowanceMm: Number(
+          Math.min(startMm - level.targetMm, Math.max(level.allowanceMm, LEFT_FOR_LATER_MM)).toFixed(9),
+        ),
+      };
+
+/** More than this on the diameter is not left for the last cuts, mm. */
+const MOST_TO_FINISH_MM = 1.2;
 
 /** What a length's cuts ask more of than it bears, unless the turner chose that cut himself. */
 function tooMuch({ wishes }: FitContext, { rough, finish }: Planned): Operation['exceeds'][number] | undefined {

@@ -2,6 +2,8 @@
 export const extentChoices = [
   ['all', 'All within reach'],
   ['ends', 'Only face and centre this end'],
+  ['rough', 'Only rough, for a later holding'],
+  ['finish', 'Only the last cuts'],
 ] as const;
 export const tailChoices = [
   ['left', 'The drawing’s left end'],

@@ -27,7 +27,7 @@ export function changeSupportOperation(
     ...{ ...bare, id: 'changeSupport', kind: 'changeSupport', zFromMm: jawsMm - gripMm, zToMm: jawsMm },
     ...{ from: ends.kind, gripMm, overhangMm, toCentre: onTailCentre(method) },
     minutes: usualMinutes(CHANGE_MIN[ends.kind], recorderFor('changeSupport')),
-    caution: 'keyOut',
+    caution: ends.kind === 'drawnBack' ? 'keyOut' : 'centreOil',
   };
 }
 

@@ -1,0 +1,51 @@
+import { cutAway, ring } from '../contour/index.ts';
+import { type Held, heldIn, helpedByHolding, reachFromTail, type Setup } from '../hold/index.ts';
+import type { Means } from '../means/index.ts';
+import type { SurfaceId } from '../part/index.ts';
+import { faceTowards, rawEndMm, reachOf, type Workpiece } from '../work/index.ts';
+import { checkHold } from './check-hold.ts';
+import { chamferOf, edgesNow } from './edges.ts';
+import { putIn } from './put-in.ts';
+
+/** What a setup could finish, and what would be left for others. */
+export interface SetupReach {
+  readonly held: Held;
+  readonly after: Workpiece;
+  /** what speaks against holding it so, though it may be */
+  readonly warningCount: number;
+  /** how many surfaces it finishes */
+  readonly finishesCount: number;
+  /** surfaces that another setup may bring on */
+  readonly left: readonly SurfaceId[];
+}
+
+/**
+ * What can be reached in a setup, without planning a cut: for looking ahead over several.
+ * @returns undefined where it cannot be held so
+ */
+export function reachSetup(before: Workpiece, setup: Setup, means: Means, clearanceMm: number): SetupReach | undefined {
+  const piece = putIn(before, setup);
+  const { held, problems } = heldIn(piece, setup, means.lathe, clearanceMm);
+  if (!held) return undefined;
+  const against = [...problems, ...checkHold(piece, held, means)];
+  if (against.some((p) => p.severity !== 'warning')) return undefined;
+  const { reachable, waiting } = reachFromTail(piece, held, clearanceMm);
+  const now = new Set(reachable.map((f) => f.id));
+  const faced = rawEndMm(piece, 'right') > 0 ? [faceTowards(piece.part, 'right')] : [];
+  const edges = edgesNow({ piece, setup, held }, now).map((f) => chamferOf(piece.part, f)!.id);
+  const done = [...now, ...faced, ...edges];
+  const by = { setup: 0, operationId: 'reach' };
+  const { zToMm, largestMm } = reachOf(piece);
+  const off = [
+    ...reachable.map((f) => ring(f.zFromMm, zToMm + 1, f.diameterMm / 2, largestMm)),
+    ...(faced.length > 0 ? [ring(piece.part.lengthMm, zToMm + 1, 0, largestMm)] : []),
+  ];
+  const after: Workpiece = {
+    ...piece,
+    contour: off.length > 0 ? cutAway(piece.contour, ...off) : piece.contour,
+    finished: { ...piece.finished, ...Object.fromEntries(done.map((id) => [id, by])) },
+  };
+  const gone = new Set(done);
+  const left = waiting.filter((w) => helpedByHolding(w) && !gone.has(w.id)).map((w) => w.id);
+  return { held, after, warningCount: against.length, finishesCount: done.length, left };
+}
