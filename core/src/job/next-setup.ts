@@ -87,9 +87,9 @@ function coursesFrom(piece: Workpiece, last: Setup, again: Setup | undefined, as
       candidates(course.piece, course.setups.at(-1) ?? last, depth === 0 ? again : undefined, asked).flatMap(
         ({ setup, rank }): Course[] => {
           const got = asked.reach(course.piece, setup);
-          if (!got || got.finishesCount === 0) return [];
+          if (!got || got.finishes.length === 0) return [];
           const all = { setups: [...course.setups, setup], piece: got.after, left: got.left.length };
-          return [{ ...all, poor: course.poor + Math.min(1, got.warningCount), rank: course.rank + rank }];
+          return [{ ...all, poor: course.poor + Math.min(1, got.against.length), rank: course.rank + rank }];
         },
       ),
     );

@@ -2,6 +2,7 @@ import { cutAway, ring } from '../contour/index.ts';
 import { type Held, heldIn, helpedByHolding, reachFromTail, type Setup } from '../hold/index.ts';
 import type { Means } from '../means/index.ts';
 import type { SurfaceId } from '../part/index.ts';
+import type { Problem } from '../quantity/index.ts';
 import { faceTowards, rawEndMm, reachOf, type Workpiece } from '../work/index.ts';
 import { checkHold } from './check-hold.ts';
 import { chamferOf, edgesNow } from './edges.ts';
@@ -12,9 +13,9 @@ export interface SetupReach {
   readonly held: Held;
   readonly after: Workpiece;
   /** what speaks against holding it so, though it may be */
-  readonly warningCount: number;
-  /** how many surfaces it finishes */
-  readonly finishesCount: number;
+  readonly against: readonly Problem[];
+  /** surfaces that it finishes */
+  readonly finishes: readonly SurfaceId[];
   /** surfaces that another setup may bring on */
   readonly left: readonly SurfaceId[];
 }
@@ -47,5 +48,5 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
   };
   const gone = new Set(done);
   const left = waiting.filter((w) => helpedByHolding(w) && !gone.has(w.id)).map((w) => w.id);
-  return { held, after, warningCount: against.length, finishesCount: done.length, left };
+  return { held, after, against, finishes: done, left };
 }
