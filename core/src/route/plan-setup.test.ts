@@ -1,9 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SCHOOLS } from '../cutting/index.ts';
+import { outsides } from '../part/index.ts';
 import { feature, metricLathe, planInput, planRoute } from '../testing/shop.ts';
+import { standingMm } from '../work/index.ts';
 import { collectWorking } from '../working/index.ts';
 import { passDepths } from './fit-cut.ts';
+import { planSetup } from './plan-setup.ts';
 
 const shaft = [
   feature(1, 30, 38, 'h9'),
@@ -293,5 +296,27 @@ describe('a lathe whose slides are short for the work', () => {
     const plan = planRoute(planInput(shaft, 45, { lathe }));
     expect(plan.operations.length).toBeGreaterThan(5);
     expect(plan.problems.map((p) => [p.code, p.path.join('.')])).toContainEqual(['hold.carriageShort', 'setup.lathe']);
+  });
+});
+
+describe('a setup that only roughs, and one that only takes the last cuts', () => {
+  const plain = planInput([feature(1, 40, 60), feature(2, 30, 30, 'h7'), feature(3, 20, 25)], 45);
+  const by = (extent: 'rough' | 'finish' | 'all', piece = plain.piece) =>
+    planSetup(piece, { ...plain.setup, extent }, plain.means, plain.wishes, 1);
+  it('leave metal on what is roughed, which a later setup brings to size', () => {
+    const rough = by('rough');
+    expect(new Set(rough.operations.map((o) => o.kind))).toEqual(new Set(['mount', 'face', 'touchOff', 'rough']));
+    for (const f of outsides(plain.part)) {
+      expect(rough.waiting).toContainEqual({ id: f.id, why: 'otherSetup' });
+      expect(standingMm(rough.after, f.zFromMm + 1, f.zToMm - 1) - f.diameterMm).toBeGreaterThan(0.75);
+    }
+    const finish = by('finish', rough.after);
+    expect(finish.operations.filter((o) => o.kind === 'finish').map((o) => o.featureId)).toEqual(['f1', 'f2', 'f3']);
+    expect(Object.keys(finish.after.finished)).toEqual(expect.arrayContaining(['f1', 'f2', 'f3']));
+  });
+  it('take no last cut on what has not been roughed', () => {
+    const finish = by('finish');
+    expect(finish.operations.some((o) => o.passes.length > 0)).toBe(false);
+    expect(finish.waiting.filter((w) => w.why === 'otherSetup').map((w) => w.id)).toEqual(['f1', 'f2', 'f3']);
   });
 });

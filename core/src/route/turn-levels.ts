@@ -11,7 +11,7 @@ import type { Operation } from './operation/kinds.ts';
 import { measureRoughed } from './operation/measure.ts';
 import { shoulderOperation } from './operation/shoulder.ts';
 import { touchAgainOperation } from './operation/touch-off.ts';
-import { finishLevel, roughLevel } from './turning.ts';
+import { finishLevel, roughLevel, SHOULDER_LEFT_MM } from './turning.ts';
 
 /** How far towards the tail the raw metal over a length goes on as thick as it is there, mm. */
 export function rawUpTo(piece: Workpiece, feature: Outside): number {
@@ -60,7 +60,8 @@ export function turnLevels(
   for (const feature of reachable) {
     const endMm = rawUpTo(piece, feature);
     const raw = endMm !== regionMm;
-    if (raw) startMm = standingMm(piece, feature.zFromMm, feature.zToMm);
+    // the narrow ring that roughing before left at a shoulder comes off with the shoulder
+    if (raw) startMm = standingMm(piece, feature.zFromMm + SHOULDER_LEFT_MM + PLACE_MM, feature.zToMm);
     regionMm = endMm;
     const planned = planLevel(context, feature, startMm, endMm, raw, recorderFor);
     // only the last cuts: what has not been roughed yet waits for that

@@ -14,7 +14,7 @@ import { measureOperation } from './operation/measure.ts';
 import type { OwnCut } from './wishes.ts';
 
 /** Roughing stops this short of a shoulder, mm (FIELD 4: 0.2 to 0.8). */
-const SHOULDER_LEFT_MM = 0.3;
+export const SHOULDER_LEFT_MM = 0.3;
 /** Deepest cut on work that a film holds, on the radius, mm. FIELD 14: light cuts */
 const FILM_DEPTH_MM = 0.3;
 /** What is left of the usual depth where more stands out than does freely. FIELD 2: light cuts */

@@ -1,4 +1,5 @@
-import { nextSetup, type PlannedJob } from '@whelk/core/job';
+import type { Setup } from '@whelk/core/hold';
+import type { PlannedJob } from '@whelk/core/job';
 import { Plus } from 'lucide-react';
 import { heldText } from '../../messages/words.ts';
 import { minutes } from '../../ui/format.ts';
@@ -8,16 +9,17 @@ export function SetupBar({
   planned,
   shown,
   onShow,
+  next,
   onAdd,
 }: {
   planned: PlannedJob;
   shown: number;
   onShow: (number: number) => void;
-  /** none where the next one is not begun here */
-  onAdd?: (setup: NonNullable<ReturnType<typeof nextSetup>>) => void;
+  /** the holding that would bring it on; none where nothing is left for one, or it is not begun here */
+  next?: Setup;
+  onAdd?: (setup: Setup) => void;
 }) {
   const { setups } = planned;
-  const next = setups.length > 0 ? nextSetup(setups, '00000000-0000-4000-8000-000000000000') : undefined;
   if (setups.length === 0) return null;
   return (
     <ol aria-label="Holdings in their order" className="flex flex-wrap gap-2 px-5 pt-3">
@@ -42,7 +44,8 @@ export function SetupBar({
         <li>
           <button type="button" className="setup-card" onClick={() => onAdd({ ...next, id: crypto.randomUUID() })}>
             <b className="flex items-center gap-1">
-              <Plus size={18} aria-hidden="true" /> Turn it end for end
+              <Plus size={18} aria-hidden="true" />{' '}
+              {setups.at(-1)!.setup.tail === next.tail ? 'Hold it another way' : 'Turn it end for end'}
             </b>
             <span className="muted block text-sm">a holding for what is left at the {next.tail} end</span>
           </button>

@@ -17,6 +17,7 @@ import { useNames } from '../frame/useNames.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
 import { Bears, worstCut } from './Bears.tsx';
 import { SetupForm } from './SetupForm.tsx';
+import { useNextSetup } from './useWays.ts';
 
 const AboutSetup = lazy(() => import('./AboutSetup.tsx'));
 const Together = lazy(() => import('./Together.tsx'));
@@ -35,6 +36,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
   const editor = useJob(id, stored);
   const { job } = editor;
   const { planned, progress } = usePlanned(job, shop, runs);
+  const next = useNextSetup(job, shop);
   const { unit } = job.drawing;
   const nameOf = useNames(job, planned);
   const [asked, setShown] = useState(1);
@@ -73,6 +75,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
         planned={planned}
         shown={number}
         onShow={setShown}
+        next={next}
         onAdd={(setup) => {
           setSetups((list) => [...list, setup]);
           setShown(planned.setups.length + 1);

@@ -1,5 +1,5 @@
 import { heldBy } from '@whelk/core/hold';
-import { type Job, type PlannedSetup, planJob, type Shop, shopFileSchema } from '@whelk/core/job';
+import { type Job, nextSetup, type PlannedSetup, planJob, type Shop, shopFileSchema } from '@whelk/core/job';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import shopJson from '../../../../demo/shop.json' with { type: 'json' };
@@ -25,8 +25,11 @@ const about = (setup: PlannedSetup, of: Job = job): string =>
   said(<AboutSetup job={of} planned={planJob(of, shop)} setup={setup} nameOf={nameOf} />);
 
 describe('the row of holdings', () => {
-  const bar = (of: Job, onAdd?: () => void) =>
-    said(<SetupBar planned={planJob(of, shop)} shown={1} onShow={nothing} onAdd={onAdd} />);
+  const bar = (of: Job, onAdd?: () => void) => {
+    const planned = planJob(of, shop);
+    const next = nextSetup(planned.setups, '00000000-0000-4000-8000-000000000009');
+    return said(<SetupBar planned={planned} shown={1} onShow={nothing} next={next} onAdd={onAdd} />);
+  };
   it('names each with its end, its operations and its time', () => {
     expect(bar(job)).toMatch(
       /1\. three-jaw 160 and tail centre right end to the tailstock · \d+ operations, 1 h \d+ min/,
