@@ -270,7 +270,7 @@ describe('what was done and read', () => {
     await page.keyboard.press('Escape');
     await page.keyboard.press('n');
     await page.waitForFunction(() => document.querySelector('textarea')?.value === 'jaws slipped a');
-    expect(await stepOf(page)).toBe(4);
+    expect(await stepOf(page)).toBe(5);
     await page.close();
   });
 });

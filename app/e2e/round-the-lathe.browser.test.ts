@@ -162,7 +162,7 @@ describe('a piece on a lathe that stands otherwise', () => {
     expect(left).toMatchObject({
       chuckId: lathe.holding.chucks[0]!.id,
       setOverMm: 0,
-      direction: 'forward',
+      direction: 'stopped',
       locks: { carriage: true, tailstock: true, quill: false },
     });
     expect(errors).toEqual([]);

@@ -68,6 +68,14 @@ export const holdWordings = {
     what: 'The drawing wants no centre hole to stay in this end.',
     right: 'Let less stand out, run it in a steady, or hold it another way.',
   }),
+  'hold.spigotAtTail': () => ({
+    what: 'The spigot that the drawing gives to grip it by stands at the tailstock and would be faced away.',
+    right: 'Put the other end to the tailstock; the spigot comes off last.',
+  }),
+  'hold.castingUneven': () => ({
+    what: 'A rough casting is not round: self-centring jaws sit on its high places.',
+    right: 'The four-jaw takes it as it is: true it to the surface that will be seen or works.',
+  }),
   'hold.jawsClose': (p, u) => ({
     what: `Ø${u.len(p.value)} falls through: the jaws close only to Ø${u.len(p.limit)}.`,
     right: 'Choose a collet or smaller chuck, or a thicker bar.',

@@ -79,6 +79,14 @@ export const shopWordings = {
     what: 'Only a casting follows its part with an allowance.',
     right: 'Choose the section “casting”, or leave the allowance empty.',
   }),
+  'stock.asBarLimits': (p, u) => ({
+    what: `It stays as the bar is, whose size varies by ${u.len(p.value)} as delivered; its limits are ${u.len(p.limit)} apart.`,
+    right: 'Measure this bar, take a ground one, or a thicker one and turn it.',
+  }),
+  'stock.asBarFinish': (p) => ({
+    what: `It stays as the bar is, about Ra ${plain(p.value)} µm; Ra ${plain(p.limit)} µm is wanted.`,
+    right: 'Take a finer bar, or a thicker one and turn it.',
+  }),
   'stock.castingSkin': (p, u) => ({
     what: `${u.len(p.value)} on a surface may not reach below the skin everywhere; ${u.len(p.limit)} would.`,
     right: 'Bring it truer by pointer, or take it that some skin stays.',

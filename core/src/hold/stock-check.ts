@@ -1,7 +1,8 @@
+import { toleranceMm } from '../limit/index.ts';
 import type { Part } from '../part/index.ts';
-import { insides, outsides } from '../part/index.ts';
+import { insides, isStraight, outsides } from '../part/index.ts';
 import { PLACE_MM, type Problem, ROUNDING } from '../quantity/index.ts';
-import { type BarSizes, type CleanUp, cleanUpOf } from '../stock/index.ts';
+import { AS_DELIVERED, type BarSizes, type CleanUp, cleanUpOf, delivered } from '../stock/index.ts';
 import type { Recorder } from '../working/index.ts';
 
 /** Largest diameter that is turned, mm: features that the bar already has between their limits may stay as it is. */
@@ -32,6 +33,47 @@ export function checkDiameters(part: Part, acrossMm: number): Problem[] {
     }));
 }
 
+/** Lengths that stay as the bar is: its own limits and finish against what is drawn. Paths point into the job. @source FIELD 2 */
+function checkAsBar(part: Part, bar: BarSizes): Problem[] {
+  if (bar.shape === 'casting') return [];
+  const surface = bar.surface ?? 'bright';
+  const own = delivered(surface, bar.acrossMm);
+  return outsides(part).flatMap((f): Problem[] => {
+    const stays =
+      isStraight(f) && f.limits.lowerMm <= bar.acrossMm + ROUNDING && bar.acrossMm <= f.limits.upperMm + ROUNDING;
+    if (!stays || f.diameterMm < bar.acrossMm - ROUNDING) return [];
+    const path = ['drawing', 'features', f.index];
+    const wide = own && (own.lowerMm < f.limits.lowerMm - ROUNDING || own.upperMm > f.limits.upperMm + ROUNDING);
+    const rough = AS_DELIVERED[surface].raUm > f.raUm + ROUNDING;
+    return [
+      ...(wide
+        ? [
+            {
+              ...{
+                code: 'stock.asBarLimits' as const,
+                path: [...path, 'limits'],
+                severity: 'warning' as const,
+                unit: 'mm' as const,
+              },
+              ...{
+                value: Number((own.upperMm - own.lowerMm).toFixed(3)),
+                limit: Number(toleranceMm(f.limits).toFixed(3)),
+              },
+            },
+          ]
+        : []),
+      ...(rough
+        ? [
+            {
+              ...{ code: 'stock.asBarFinish' as const, path: [...path, 'finish'], severity: 'warning' as const },
+              ...{ value: AS_DELIVERED[surface].raUm, limit: f.raUm },
+            },
+          ]
+        : []),
+    ];
+  });
+}
+
 /** What a bar must do for a part: whether it cleans up outside and, for a tube, inside. Paths point into the job. */
 export function checkBarFor(
   part: Part,
@@ -49,6 +91,7 @@ export function checkBarFor(
       ...{ code: 'stock.mayNotCleanUp', path: ['stock', 'barId'], value: bar.acrossMm },
       ...{ limit: Number(cleanUp.needMm.toFixed(2)), unit: 'mm', severity: 'warning' },
     });
+  problems.push(...checkAsBar(part, bar));
   // a hole in the bar must lie in what is bored away, eccentric as it is
   const holeMm = bar.boreMm > 0 ? bar.boreMm + runoutMm + 2 * bar.skinMm : 0;
   const mostMm = throughHoleMm(part);

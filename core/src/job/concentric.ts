@@ -1,4 +1,3 @@
-import { runsAt } from '../hold/index.ts';
 import { type Relation, surfaceName } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import { type PlannedSetup, trueToHole } from './setups.ts';
@@ -29,7 +28,7 @@ function runoutOf(setup: PlannedSetup): number {
   if (method === 'betweenCentres') return CENTRES_MM;
   if (method === 'faceplate' || method === 'adhesiveArbor') return CLOCKED_MM;
   // jaws bored to the finished diameter in their place run true whatever their chuck; a ring takes the jaws' own runout on
-  const inJaws = runsAt(setup.chuck);
+  const inJaws = setup.runoutMm;
   return setup.setup.grip.kind === 'jaws' && setup.setup.grip.protect === 'softJaws'
     ? Math.min(inJaws, BORED_JAWS_MM)
     : inJaws;
@@ -58,18 +57,25 @@ export function acrossMm(setups: readonly PlannedSetup[], one: number, other: nu
   const [from, to] = [Math.min(one, other), Math.max(one, other)];
   const between = setups.filter((s) => s.number > from && s.number <= to);
   // between centres every holding is true to the same two holes
-  const last = setups[from - 1]?.plan.held?.method;
+  const last = from > 0 ? setups[from - 1]?.plan.held?.method : undefined;
   if (last === 'betweenCentres' && between.every((s) => s.plan.held?.method === 'betweenCentres')) return CENTRES_MM;
   return Number(between.reduce((total, s) => total + runoutOf(s), 0).toFixed(4));
 }
 
-/** Runout and concentricity that the drawing wants between surfaces of different holdings, closer than these can give. */
+/** A round length by its own name; a face or an end has one of its own. */
+const onWhole = (id: string): string => {
+  const { what, of } = surfaceName(id);
+  return what === 'itself' ? of : id;
+};
+
+/** Truth that the drawing wants between surfaces of different holdings, or of a holding and the bar, closer than these can give. */
 export function checkTogether(setups: readonly PlannedSetup[], relations: readonly Relation[]): Problem[] {
-  const numberOf = (id: string): number | undefined =>
-    setups.find((s) => s.plan.operations.some((o) => o.kind === 'finish' && o.featureId === id))?.number;
+  const finished = setups.at(-1)?.plan.after.finished ?? {};
+  const asBar = new Set(setups.flatMap((s) => s.plan.waiting.filter((w) => w.why === 'asBar').map((w) => w.id)));
+  // what stays as the bar is was there before the first holding
+  const numberOf = (id: string): number | undefined => finished[id]?.setup ?? (asBar.has(id) ? 0 : undefined);
   return relations.flatMap((g): Problem[] => {
-    if (g.kind !== 'runout' && g.kind !== 'concentricity') return [];
-    const [one, other] = [numberOf(surfaceName(g.on).of), numberOf(surfaceName(g.to).of)];
+    const [one, other] = [numberOf(onWhole(g.on)), numberOf(onWhole(g.to))];
     if (one === undefined || other === undefined || one === other) return [];
     const value = acrossMm(setups, one, other);
     if (value <= g.toleranceMm) return [];

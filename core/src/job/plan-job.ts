@@ -1,5 +1,5 @@
-import { checkBarFor, SHORTEST_GRIP_MM, usualGripMm } from '../hold/index.ts';
-import { chuckOf, type Lathe } from '../lathe/index.ts';
+import { checkBarFor, type Setup, SHORTEST_GRIP_MM, usualGripMm } from '../hold/index.ts';
+import { type Chuck, chuckOf, type Lathe } from '../lathe/index.ts';
 import type { Material } from '../material/index.ts';
 import { type Means, withToolsOf } from '../means/index.ts';
 import { endForEnd, type Part, resolveDrawing } from '../part/index.ts';
@@ -136,8 +136,13 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   };
   const { school, policy, own, centreSpeed } = job.route;
   const wishes: Wishes = { school, policy, own, centreSpeed, clearanceMm: allow.clearanceMm };
-  const setups = planSetups(blankPiece(lies, sizes, blank, allow), job.hold.setups, means, wishes, (number) =>
-    recorderFor ? (id) => recorderFor(number === 1 ? id : `${number}/${id}`) : undefined,
+  const setups = planSetups(
+    blankPiece(lies, sizes, blank, allow),
+    job.hold.setups,
+    means,
+    wishes,
+    (number) => (recorderFor ? (id) => recorderFor(number === 1 ? id : `${number}/${id}`) : undefined),
+    job.hold.truings,
   ) as PlannedSetups;
   const overhangMm = setups[0].plan.held?.overhangMm ?? blank.lengthMm;
   const { cleanUp, problems: ofPiece } = checkBarFor(part, sizes, chuck.runoutMm, overhangMm, recorderFor?.('cleanUp'));
@@ -147,11 +152,18 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
       ...problems,
       ...ofPiece,
       ...checkCasting(sizes, chuck.runoutMm),
+      ...(sizes.shape === 'casting' ? castingUneven(firstSetup, chuck, lathe) : []),
       ...setups.flatMap((s) => s.problems),
       ...checkTogether(setups, part.relations),
     ],
   };
 }
+
+/** A rough casting in self-centring jaws, where the shop has jaws that are set one by one. */
+const castingUneven = ({ grip }: Setup, { kind }: Chuck, { holding }: Lathe): Problem[] =>
+  grip.kind === 'jaws' && (kind === 'threeJaw' || kind === 'collet') && holding.chucks.some((c) => c.kind === 'fourJaw')
+    ? [{ code: 'hold.castingUneven', path: ['hold', 'setups', 0, 'grip', 'chuckId'], severity: 'warning' }]
+    : [];
 
 /** The part as it lies when it is put in first: spare stock is at its headstock end then. */
 const layFirst = (part: Part, { hold }: Job): Part => (hold.setups[0]?.tail === 'left' ? endForEnd(part) : part);

@@ -1,4 +1,4 @@
-import { heldInside, type Setup, type Waiting, waitingWhat } from '../hold/index.ts';
+import { heldInside, runsAt, type Setup, type TruingRecord, type Waiting, waitingWhat } from '../hold/index.ts';
 import { type Chuck, chuckOf } from '../lathe/index.ts';
 import type { Means } from '../means/index.ts';
 import { outsides, type Part, surfaceName, surfaceOf } from '../part/index.ts';
@@ -18,6 +18,8 @@ export interface PlannedSetup {
   readonly means: Means;
   /** the chuck that it is held in, or that is on meanwhile */
   readonly chuck: Chuck;
+  /** how far a piece runs out in that chuck, mm */
+  readonly runoutMm: number;
   readonly wishes: Wishes;
   readonly plan: Plan;
   /** paths from the job's root */
@@ -38,6 +40,7 @@ export function planSetups(
   means: Means,
   wishes: Wishes,
   recorderFor: (number: number) => RecorderFor | undefined = () => undefined,
+  truings: readonly TruingRecord[] = [],
 ): readonly PlannedSetup[] {
   const planned: PlannedSetup[] = [];
   let before = blank;
@@ -51,7 +54,8 @@ export function planSetups(
     const chuck = chuckOf(means.lathe, setup.grip.kind === 'jaws' ? setup.grip.chuckId : undefined);
     const problems = told.map((p) => placed(p, i));
     const cutOff = piece.marks.length < before.marks.length ? before.marks[0]?.by : undefined;
-    planned.push({ number, setup, piece, ...(cutOff && { cutOff }), means, chuck, wishes, plan, problems });
+    const runoutMm = runsAt(chuck, truings, means.lathe.id);
+    planned.push({ number, setup, piece, ...(cutOff && { cutOff }), means, chuck, runoutMm, wishes, plan, problems });
     before = plan.after;
     // nothing can follow on what could not be cut at all
     if (i === 0 && plan.operations.length === 0) break;

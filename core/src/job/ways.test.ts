@@ -7,7 +7,8 @@ import { waysOfHolding } from './ways.ts';
 
 const shop = shopWith('25');
 const plain = jobOf([feature(1, 24, 20), feature(2, 20, 30)]);
-const strict = jobOf([feature(1, 24, 20), feature(2, 20, 30, 'h6')]);
+const strict = jobOf([feature(1, 20, 20), feature(2, 24, 10), feature(3, 20, 30, 'h6')]);
+const pin = jobOf([feature(1, 24, 20), feature(2, 20, 30, 'h6')]);
 
 describe('ways of holding', () => {
   it('are compared by the whole route in each, quickest first, with the one that is chosen marked', () => {
@@ -32,6 +33,10 @@ describe('ways of holding', () => {
         .find((w) => w.kind === 'threeJaw')!
         .reasons.map((r) => r.code),
     ).toContain('way.loses');
+    // made in one holding it loses nothing, however close its limits are
+    const chucks = waysOfHolding(pin, shop).filter((w) => w.does && w.method === 'chuck');
+    expect(chucks).toHaveLength(2);
+    for (const way of chucks) expect(way.reasons.map((r) => r.code)).not.toContain('way.loses');
     expect(waysOfHolding({ ...strict, quantity: 12 }, shop)[0]).toMatchObject({ kind: 'threeJaw' });
     expect(waysOfHolding(plain, shop)[0]!.reasons.map((r) => r.code)).not.toContain('way.loses');
   });

@@ -2,6 +2,7 @@ import {
   FREE_DIAMETERS,
   HOLD_METHODS,
   heldBy,
+  helpedByHolding,
   inChuck,
   JAW_METHODS,
   onTailCentre,
@@ -152,7 +153,9 @@ function firstReasons(
   const out = plan.held?.overhangDiameters ?? 0;
   if (!tailCentre && out > FREE_DIAMETERS)
     reasons.push({ code: 'way.overhang', minutes: AT_RISK_MIN / 3, values: { diameters: Number(out.toFixed(1)) } });
-  const again = plan.waiting.filter((w) => ['otherEnd', 'behindLarger', 'cutOff'].includes(w.why)).length;
+  // diameters that are turned in another holding; an end that is only faced there runs as it will
+  const lengths = new Set(outsides(part).map((f) => f.id));
+  const again = plan.waiting.filter((w) => helpedByHolding(w) && lengths.has(w.id)).length;
   const strictMm = tightestMm(part, again > 0);
   if (chuck && strictMm !== undefined && runsAt(chuck) > strictMm)
     reasons.push({

@@ -4,10 +4,10 @@ import { chuckOf } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Means } from '../means/index.ts';
 import { ringGivesMm, tipUse } from '../mechanics/index.ts';
-import { insides, outsides } from '../part/index.ts';
+import { insides, isStraight, outsides, spigotAt } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import { toolFor } from '../tool/index.ts';
-import { hollowMm, reachOf, standingMm, type Workpiece, weightOutNmm } from '../work/index.ts';
+import { hollowMm, isFinished, reachOf, standingMm, type Workpiece, weightOutNmm } from '../work/index.ts';
 import { canTip } from './bending.ts';
 
 /** A light cut, which whatever is held at all has to bear at its end: depth and feed, mm. */
@@ -25,7 +25,16 @@ const GIVES_BEYOND = 2;
  * @source FIELD 14
  */
 export function checkHold(piece: Workpiece, held: Held, means: Means): Problem[] {
-  return [...tips(piece, held, means), ...lobes(piece, held, means)];
+  return [...spigotAtTail(piece), ...tips(piece, held, means), ...lobes(piece, held, means)];
+}
+
+/** A spigot is there to be gripped by: it is not faced away while anything is left to be turned that it could hold. */
+function spigotAtTail(piece: Workpiece): Problem[] {
+  const { part } = piece;
+  const spigot = spigotAt(part, 'right');
+  const stands = spigot !== undefined && reachOf(piece).zToMm > part.lengthMm + spigot.lengthMm / 2;
+  const left = outsides(part).some((f) => isStraight(f) && !isFinished(piece, f.id));
+  return stands && left && !spigotAt(part, 'left') ? [{ code: 'hold.spigotAtTail', path: ['tail'] }] : [];
 }
 
 function tips(piece: Workpiece, held: Held, { material, tools }: Means): Problem[] {

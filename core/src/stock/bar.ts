@@ -1,12 +1,10 @@
 import { z } from 'zod';
 import { type Problem, readTyped, type TypedLength, typedLengthSchema, typedMm } from '../quantity/index.ts';
+import { AS_DELIVERED, SURFACES, type Surface } from './as-delivered.ts';
 
 /** Sections that bars are sold in; a casting is a rough piece of its own. */
 export const BAR_SHAPES = ['round', 'hexagon', 'square', 'tube', 'casting'] as const;
 export type BarShape = (typeof BAR_SHAPES)[number];
-/** How its surface was made, which says how straight it is and how deep one must go to be under the skin. */
-export const SURFACES = ['bright', 'ground', 'turned', 'black', 'cast'] as const;
-export type Surface = (typeof SURFACES)[number];
 
 /** A bar, several equal ones, a remnant or a casting on the rack. */
 export const barSchema = z.strictObject({
@@ -32,15 +30,6 @@ export const barSchema = z.strictObject({
 });
 export type Bar = z.infer<typeof barSchema>;
 
-/** Out of straight per metre and depth of the skin, mm; provenance: recalled, usual limits of bars as delivered. */
-const AS_DELIVERED: Readonly<Record<Surface, { readonly bowMmPerM: number; readonly skinMm: number }>> = {
-  bright: { bowMmPerM: 1, skinMm: 0 },
-  ground: { bowMmPerM: 0.1, skinMm: 0 },
-  turned: { bowMmPerM: 0.5, skinMm: 0 },
-  black: { bowMmPerM: 4, skinMm: 0.5 },
-  cast: { bowMmPerM: 0, skinMm: 1.5 },
-};
-
 /** A bar's sizes in mm. */
 export interface BarSizes {
   readonly shape: BarShape;
@@ -54,6 +43,8 @@ export interface BarSizes {
   readonly areaMm2: number;
   readonly bowMmPerM: number;
   readonly skinMm: number;
+  /** how its surface was made; bright where it is not given */
+  readonly surface?: Surface;
   /** of a casting that follows its part: metal on every surface */
   readonly allowanceMm?: number;
 }
@@ -78,7 +69,8 @@ export function barSizes(bar: Bar): BarSizes | undefined {
   const shape = bar.shape ?? 'round';
   const acrossMm = typedMm(bar.diameter);
   const boreMm = bar.bore ? typedMm(bar.bore) : 0;
-  const delivered = AS_DELIVERED[bar.surface ?? (shape === 'casting' ? 'cast' : 'bright')];
+  const surface = bar.surface ?? (shape === 'casting' ? 'cast' : 'bright');
+  const { skinMm, bowMmPerM } = AS_DELIVERED[surface];
   return {
     shape,
     acrossMm,
@@ -87,8 +79,8 @@ export function barSizes(bar: Bar): BarSizes | undefined {
     lengthMm: typedMm(bar.length),
     pieces: bar.pieces ?? 1,
     areaMm2: sectionMm2(shape, acrossMm, boreMm),
-    bowMmPerM: bar.bowMmPerM ?? delivered.bowMmPerM,
-    skinMm: delivered.skinMm,
+    bowMmPerM: bar.bowMmPerM ?? bowMmPerM,
+    ...{ skinMm, surface },
     ...(bar.allowance ? { allowanceMm: typedMm(bar.allowance) } : {}),
   };
 }

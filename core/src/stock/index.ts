@@ -1,4 +1,5 @@
 export { type Allowances, allowancesSchema, usualAllowances } from './allowances.ts';
+export { AS_DELIVERED, delivered, SURFACES, type Surface } from './as-delivered.ts';
 export { type AsSawn, asSawn } from './as-sawn.ts';
 export {
   BAR_SHAPES,
@@ -9,8 +10,6 @@ export {
   barSizes,
   checkBar,
   cornersOver,
-  SURFACES,
-  type Surface,
   sectionMm2,
 } from './bar.ts';
 export { type Blank, type BlankLine, blankFor, cutOffMm, slotMm } from './blank.ts';
