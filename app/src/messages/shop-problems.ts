@@ -79,6 +79,10 @@ export const shopWordings = {
     what: 'Only a casting follows its part with an allowance.',
     right: 'Choose the section “casting”, or leave the allowance empty.',
   }),
+  'stock.otherSection': (p, u) => ({
+    what: `A length keeps flats ${u.len(p.value)} apart, which this bar has not: it is left round.`,
+    right: 'Take a bar of that section, or have the flats milled.',
+  }),
   'stock.asBarLimits': (p, u) => ({
     what: `It stays as the bar is, whose size varies by ${u.len(p.value)} as delivered; its limits are ${u.len(p.limit)} apart.`,
     right: 'Measure this bar, take a ground one, or a thicker one and turn it.',

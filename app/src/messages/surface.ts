@@ -17,6 +17,8 @@ const words: { readonly [Kind in SurfaceKind]: Words<Kind> } = {
   taper: inHole,
   arc: inHole,
   ball: inHole,
+  hexagon: inHole,
+  square: inHole,
   face: (_, of) => `Face of ${of}`,
   chamfer: ({ id }, of) => `${surfaceName(id).end === 'left' ? 'Left' : 'Right'} edge of ${of}`,
   round: ({ id }, of) => `Round at the ${surfaceName(id).end} of ${of}`,

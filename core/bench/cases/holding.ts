@@ -542,4 +542,90 @@ const orders: readonly Case[] = [
   },
 ];
 
-export const holdingCases: readonly Case[] = [...support, ...grips, ...hollow, ...centres, ...orders];
+/** Bars of other sections, and what stays as the bar is. FIELD 2 */
+const sections: readonly Case[] = [
+  {
+    ...{ rule: 'FIELD 2 sections', title: 'a bolt of hexagon bar keeps its head; its shank is turned' },
+    job: {
+      part: [
+        [24, 15, '', { kind: 'hexagon' }],
+        [16, 60],
+      ],
+      bar: { shape: 'hexagon', size: 24 },
+    },
+    must: [planned(), allMade(/asBar|cutOff|otherEnd/), silent(/section/i), carried('rough', 'free')],
+  },
+  {
+    ...{
+      rule: 'FIELD 2 sections',
+      title: 'the same bolt of round bar: its flats are left to the mill, and that is said',
+    },
+    job: {
+      part: [
+        [24, 15, '', { kind: 'hexagon' }],
+        [16, 60],
+      ],
+      bar: { size: 30 },
+    },
+    must: [planned(), says(/section/i)],
+  },
+  {
+    ...{ rule: 'FIELD 2 sections', title: 'the same bolt of round bar that is under its corners' },
+    job: {
+      part: [
+        [24, 15, '', { kind: 'hexagon' }],
+        [16, 60],
+      ],
+      bar: { size: 26 },
+    },
+    must: [refused(/bar/i)],
+  },
+  {
+    ...{ rule: 'FIELD 2 sections', title: 'a square head in the four-jaw' },
+    job: {
+      part: [
+        [20, 20, '', { kind: 'square' }],
+        [14, 30],
+      ],
+      bar: { shape: 'square', size: 20 },
+      setups: [{ grip: { kind: 'jaws', chuckId: 'four-jaw', on: 'spare', mm: 0 } }],
+    },
+    must: [planned(), bears],
+  },
+  {
+    ...{ rule: 'FIELD 2 as bar', title: 'Ø12 h7 left as a drawn bar is: its own limits are wider' },
+    job: {
+      part: [
+        [12, 40, 'h7'],
+        [8, 20],
+      ],
+      bar: { size: 12 },
+    },
+    must: [says(/asBar/i)],
+  },
+  {
+    ...{ rule: 'FIELD 2 as bar', title: 'Ø12 with general limits left as a drawn bar is' },
+    job: {
+      part: [
+        [12, 40],
+        [8, 20],
+      ],
+      bar: { size: 12 },
+    },
+    must: [planned(), silent(/asBar/i)],
+  },
+  {
+    ...{ rule: 'FIELD 14 castings', title: 'a rough casting in the three-jaw, where there is a four-jaw' },
+    job: {
+      part: [
+        [90, 25],
+        [80, 20],
+      ],
+      bar: { shape: 'casting', size: 96, length: 51, allowance: 3, material: 'grey-iron' },
+      setups: [part],
+    },
+    must: [says(/uneven/i)],
+  },
+];
+
+export const holdingCases: readonly Case[] = [...support, ...grips, ...hollow, ...centres, ...orders, ...sections];

@@ -1,4 +1,5 @@
 import {
+  barSection,
   crossHoles,
   cutInto,
   edgeOf,
@@ -10,7 +11,7 @@ import {
   type SurfaceId,
   surfaceName,
 } from '../part/index.ts';
-import { ROUNDING } from '../quantity/index.ts';
+import { PLACE_MM, ROUNDING } from '../quantity/index.ts';
 import { faceTowards, isFinished, rawEndMm, standingMm, type Workpiece } from '../work/index.ts';
 import type { Held } from './held.ts';
 import { freeFromMm } from './rest.ts';
@@ -37,6 +38,12 @@ export interface Waiting {
 /** Whether another setup can bring it on; what is of a shape that is not planned, or too fine, is left to the turner. */
 export const helpedByHolding = ({ why }: Waiting): boolean => why !== 'shape' && why !== 'tooFine' && why !== 'asBar';
 
+/** Whether a length keeps the section that its bar has there. */
+function keepsBar(piece: Workpiece, f: Outside): boolean {
+  const [wanted, has] = [barSection(f), piece.section];
+  return wanted !== undefined && wanted.flats === has?.flats && Math.abs(wanted.acrossMm - has.acrossMm) <= PLACE_MM;
+}
+
 export interface Reach {
   /** largest first, which is from the chuck to the tail */
   readonly reachable: readonly Outside[];
@@ -62,7 +69,7 @@ export function reachFromTail(piece: Workpiece, held: Held, clearanceMm: number)
     if (isFinished(piece, f.id)) {
       // finished before; it stands in the way of what lies behind it all the same
     } else if (blocked) wait(f.id, 'behindLarger');
-    else if (!isStraight(f)) wait(f.id, 'shape');
+    else if (!isStraight(f)) wait(f.id, keepsBar(piece, f) ? 'asBar' : 'shape');
     else if (f.zFromMm < held.jawsMm + Math.min(clearanceMm, 1)) wait(f.id, 'inJaws');
     else if (f.zFromMm < freeFromMm(held) + Math.min(clearanceMm, 1)) wait(f.id, 'behindRest');
     else if (f.diameterMm >= standingMm(piece, f.zFromMm, f.zToMm) - ROUNDING) wait(f.id, 'asBar');

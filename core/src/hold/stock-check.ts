@@ -1,6 +1,6 @@
 import { toleranceMm } from '../limit/index.ts';
 import type { Part } from '../part/index.ts';
-import { insides, isStraight, outsides } from '../part/index.ts';
+import { barSection, insides, isStraight, type Outside, outsides } from '../part/index.ts';
 import { PLACE_MM, type Problem, ROUNDING } from '../quantity/index.ts';
 import { AS_DELIVERED, type BarSizes, type CleanUp, cleanUpOf, delivered } from '../stock/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -10,7 +10,9 @@ export function largestTurnedMm(part: Part, acrossMm: number): number {
   return Math.max(
     0,
     ...outsides(part)
-      .filter((f) => f.limits.lowerMm > acrossMm + ROUNDING || f.limits.upperMm < acrossMm - ROUNDING)
+      .filter(
+        (f) => !barSection(f) && (f.limits.lowerMm > acrossMm + ROUNDING || f.limits.upperMm < acrossMm - ROUNDING),
+      )
       .map((f) => Math.max(f.diameterMm, f.rightMm)),
   );
 }
@@ -26,11 +28,42 @@ export function throughHoleMm(part: Part): number {
 /** Features that the bar is too thin for, at their smallest permitted size. Paths point into the job. */
 export function checkDiameters(part: Part, acrossMm: number): Problem[] {
   return outsides(part)
-    .filter((f) => f.limits.lowerMm > acrossMm)
+    .filter((f) => !barSection(f) && f.limits.lowerMm > acrossMm)
     .map((f) => ({
       ...{ code: 'stock.diameterAboveBar', path: ['drawing', 'features', f.index, 'diameter'] },
       ...{ value: f.diameterMm, limit: acrossMm, unit: 'mm' },
     }));
+}
+
+const SHAPE_OF = { 6: 'hexagon', 4: 'square' } as const;
+/** Whether a length keeps the section that a bar has. */
+function fitsSection(f: Outside, bar: BarSizes): boolean {
+  const section = barSection(f);
+  return (
+    section !== undefined &&
+    SHAPE_OF[section.flats] === bar.shape &&
+    Math.abs(section.acrossMm - bar.acrossMm) <= PLACE_MM
+  );
+}
+
+/** Lengths that keep a section which the bar has not: too large for it, or left round for the mill. Paths point into the job. */
+function checkSections(part: Part, bar: BarSizes): Problem[] {
+  return outsides(part).flatMap((f): Problem[] => {
+    const section = barSection(f);
+    if (!section || fitsSection(f, bar)) return [];
+    const path = ['drawing', 'features', f.index, 'diameter'];
+    if (f.diameterMm > bar.acrossMm + ROUNDING)
+      return [
+        {
+          code: 'stock.diameterAboveBar',
+          path,
+          value: Number(f.diameterMm.toFixed(2)),
+          limit: bar.acrossMm,
+          unit: 'mm',
+        },
+      ];
+    return [{ code: 'stock.otherSection', path, value: section.acrossMm, unit: 'mm', severity: 'warning' }];
+  });
 }
 
 /** Lengths that stay as the bar is: its own limits and finish against what is drawn. Paths point into the job. @source FIELD 2 */
@@ -40,7 +73,9 @@ function checkAsBar(part: Part, bar: BarSizes): Problem[] {
   const own = delivered(surface, bar.acrossMm);
   return outsides(part).flatMap((f): Problem[] => {
     const stays =
-      isStraight(f) && f.limits.lowerMm <= bar.acrossMm + ROUNDING && bar.acrossMm <= f.limits.upperMm + ROUNDING;
+      (isStraight(f) || fitsSection(f, bar)) &&
+      f.limits.lowerMm <= bar.acrossMm + ROUNDING &&
+      bar.acrossMm <= f.limits.upperMm + ROUNDING;
     if (!stays || f.diameterMm < bar.acrossMm - ROUNDING) return [];
     const path = ['drawing', 'features', f.index];
     const wide = own && (own.lowerMm < f.limits.lowerMm - ROUNDING || own.upperMm > f.limits.upperMm + ROUNDING);
@@ -91,7 +126,7 @@ export function checkBarFor(
       ...{ code: 'stock.mayNotCleanUp', path: ['stock', 'barId'], value: bar.acrossMm },
       ...{ limit: Number(cleanUp.needMm.toFixed(2)), unit: 'mm', severity: 'warning' },
     });
-  problems.push(...checkAsBar(part, bar));
+  problems.push(...checkSections(part, bar), ...checkAsBar(part, bar));
   // a hole in the bar must lie in what is bored away, eccentric as it is
   const holeMm = bar.boreMm > 0 ? bar.boreMm + runoutMm + 2 * bar.skinMm : 0;
   const mostMm = throughHoleMm(part);

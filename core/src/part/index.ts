@@ -58,9 +58,11 @@ export { type DrawnGroove, GROOVE_SHAPES } from './shape/groove.ts';
 export type { DrawnHole } from './shape/hole.ts';
 export type { DrawnKnurl } from './shape/knurl.ts';
 export {
+  barSection,
   diameterSign,
   FEATURE_KINDS,
   type FeatureKind,
+  flatsOfShape,
   hasOwnEnd,
   isStraight,
   outsideShape,

@@ -45,7 +45,11 @@ export interface Arc extends RoundCommon {
 export interface Ball extends RoundCommon {
   readonly kind: 'ball';
 }
-export type Round = Cylinder | Taper | Arc | Ball;
+/** A length that keeps the section of its bar; its diameter is that over its corners, its limits are those across its flats. */
+export interface BarSection extends RoundCommon {
+  readonly kind: 'hexagon' | 'square';
+}
+export type Round = Cylinder | Taper | Arc | Ball | BarSection;
 export type Outside = Round & { readonly side: 'outside' };
 export type Inside = (Cylinder | Taper) & InHole;
 

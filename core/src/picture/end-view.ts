@@ -1,10 +1,12 @@
 import {
+  barSection,
   type CrossHole,
   centresOf,
   crossHoles,
   flatsOf,
   insides,
   mouthOf,
+  type Outside,
   outsides,
   type Part,
 } from '../part/index.ts';
@@ -60,17 +62,28 @@ export function endViewShapes(part: Part, scale: number, [cx, cy]: Point, view: 
   const shapes: Shape[] = [];
   // from the tailstock only what is larger than everything before it can be seen
   let largest = 0;
-  const rounds: number[] = [];
+  const rounds: Outside[] = [];
   for (const f of outsides(part).toReversed())
     if (f.diameterMm > largest + ROUNDING) {
       largest = f.diameterMm;
-      rounds.push(f.diameterMm / 2);
+      rounds.push(f);
     }
   const outer = rounds.at(-1);
   if (outer === undefined) return shapes;
-  shapes.push(circle('body', 0, 0, outer));
-  for (const r of rounds.slice(0, -1)) shapes.push(circle('edge', 0, 0, r));
-  shapes.push(circle('outline', 0, 0, outer));
+  const line = (role: Role, f: Outside): Shape => {
+    const { flats } = barSection(f) ?? {};
+    if (!flats) return circle(role, 0, 0, f.diameterMm / 2);
+    const corners = Array.from({ length: flats }, (_, i) => {
+      const turn = Math.PI / 2 + (2 * Math.PI * i) / flats;
+      const [x, y] = at((f.diameterMm / 2) * Math.cos(turn), (f.diameterMm / 2) * Math.sin(turn));
+      return { x, y };
+    });
+    return { kind: 'path', role, corners, closed: true };
+  };
+  shapes.push(line('body', outer));
+  for (const f of rounds.slice(0, -1)) shapes.push(line('edge', f));
+  shapes.push(line('outline', outer));
+  const outerMm = outer.diameterMm / 2;
   const open = insides(part).filter((b) => b.from === 'right' || b.through);
   if (open.length > 0) shapes.push(circle('void', 0, 0, Math.max(...open.map((b) => mouthOf(b).diameterMm)) / 2));
   for (const b of open) shapes.push(circle('edge', 0, 0, mouthOf(b).diameterMm / 2));
@@ -82,15 +95,15 @@ export function endViewShapes(part: Part, scale: number, [cx, cy]: Point, view: 
       shapes.push({ kind: 'polyline', role: 'thin', points: [end(-1), end(1)] });
     }
   for (const h of crossHoles(part)) shapes.push(...holeShapes(h, part, circle, at, 1 / scale, view));
-  const cross = outer + 7 / scale;
+  const cross = outerMm + 7 / scale;
   shapes.push(
     { kind: 'polyline', role: 'centreline', points: [at(-cross, 0), at(cross, 0)] },
     { kind: 'polyline', role: 'centreline', points: [at(0, -cross), at(0, cross)] },
   );
   for (const n of part.notes) {
     const [x, y] = [
-      (outer + 6 / scale) * Math.cos(radians(n.angleDeg)),
-      (outer + 6 / scale) * Math.sin(radians(n.angleDeg)),
+      (outerMm + 6 / scale) * Math.cos(radians(n.angleDeg)),
+      (outerMm + 6 / scale) * Math.sin(radians(n.angleDeg)),
     ];
     shapes.push({ kind: 'text', role: 'label', at: at(x, y), text: n.text, anchor: x < 0 ? 'end' : 'start' });
   }

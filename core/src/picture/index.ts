@@ -12,7 +12,7 @@ export { insertFacePicture, insertSectionPicture } from './insert.ts';
 export { halfOutline } from './outline.ts';
 export { circleCorners, pathData } from './path-data.ts';
 export type { PathCorner, Picture, Role, Shape } from './picture.ts';
-export { detailLines } from './section.ts';
+export { cornerLines, detailLines } from './section.ts';
 export { silhouettePicture } from './silhouette.ts';
 export { type CardMaterial, type SpeedCard, speedCardPicture, speedCardRows } from './speed-card.ts';
 export { type StripView, stripPicture } from './strip.ts';

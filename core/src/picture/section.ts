@@ -1,5 +1,6 @@
 import { flatten } from '../contour/index.ts';
 import {
+  barSection,
   bottomOf,
   type CutIn,
   cutInto,
@@ -8,6 +9,7 @@ import {
   insides,
   lengthProfile,
   mouthOf,
+  type Outside,
   outsides,
   type Part,
   type Seen,
@@ -31,15 +33,26 @@ export const detailLines = (d: CutIn, radiusMm: number, side: 1 | -1, at: At): S
 export const handStrokes = (d: CutIn, radiusMm: number, seen: Seen, at: At): Shape[] =>
   (detailShape(d.kind).strokes?.(d, radiusMm, seen) ?? []).map((line) => thin(line, 1, at));
 
+/** Corners of a length with flats that look towards the eye, one of them up: as lines along it. */
+export function cornerLines(f: Outside, at: At): Shape[] {
+  const { flats = 0 } = barSection(f) ?? {};
+  const seen = Array.from({ length: Math.max(0, flats / 2 - 1) }, (_, i) => Math.cos((2 * Math.PI * (i + 1)) / flats));
+  return seen.map((share) => ({
+    ...{ kind: 'polyline', role: 'edge' },
+    points: [at(f.zFromMm, (share * f.diameterMm) / 2), at(f.zToMm, (share * f.diameterMm) / 2)],
+  }));
+}
+
 /** Threads and knurls of the outside; above the centreline, and below it too while nothing is cut open. */
 export function surfaceShapes(part: Part, at: At): Shape[] {
   const sides = insides(part).length > 0 ? ([1] as const) : ([1, -1] as const);
-  return outsides(part).flatMap((f) =>
-    cutInto(part, f.id).flatMap((d) => [
+  return outsides(part).flatMap((f) => [
+    ...cornerLines(f, at),
+    ...cutInto(part, f.id).flatMap((d) => [
       ...sides.flatMap((side) => detailLines(d, f.diameterMm / 2, side, at)),
       ...handStrokes(d, f.diameterMm / 2, insides(part).length > 0 ? 'upper' : 'whole', at),
     ]),
-  );
+  ]);
 }
 
 /**

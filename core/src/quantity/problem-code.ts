@@ -175,6 +175,7 @@ export const PROBLEM_CODES = [
   'stock.badBar',
   'stock.boreAbovePart',
   'stock.asBarLimits',
+  'stock.otherSection',
   'stock.asBarFinish',
   'stock.castingSkin',
   'stock.diameterAboveBar',

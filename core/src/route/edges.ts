@@ -1,6 +1,7 @@
 import { freeFromMm, type Held, type Setup } from '../hold/index.ts';
 import { type Chamfer, edgeOf, type Outside, outsides, type Part } from '../part/index.ts';
-import { isFinished, type Workpiece } from '../work/index.ts';
+import { ROUNDING } from '../quantity/index.ts';
+import { isFinished, standingMm, type Workpiece } from '../work/index.ts';
 
 /** A piece in its setup. */
 interface InSetup {
@@ -17,7 +18,9 @@ export function edgesNow({ piece, setup, held }: InSetup, cutNow: ReadonlySet<st
     const edge = chamferOf(piece.part, f);
     const next = lengths[i + 1];
     const free = f.zToMm > freeFromMm(held) + 1 && (next === undefined || next.diameterMm < f.diameterMm);
-    return all && isFinished(piece, f.id) && !!edge && !isFinished(piece, edge.id) && free;
+    // what stays as the bar is has its edges all the same
+    const stands = isFinished(piece, f.id) || f.diameterMm >= standingMm(piece, f.zFromMm, f.zToMm) - ROUNDING;
+    return all && stands && !!edge && !isFinished(piece, edge.id) && free;
   };
   return lengths.filter((f, i) => chamferOf(piece.part, f) && (cutNow.has(f.id) || waited(f, i)));
 }

@@ -50,6 +50,8 @@ const surface = z.discriminatedUnion('kind', [
   z.strictObject({ ...round, ...inHole, kind: z.literal('taper') }),
   z.strictObject({ ...round, kind: z.literal('arc'), radiusMm: z.number().positive(), hollow: z.boolean() }),
   z.strictObject({ ...round, kind: z.literal('ball') }),
+  z.strictObject({ ...round, kind: z.literal('hexagon') }),
+  z.strictObject({ ...round, kind: z.literal('square') }),
   z.strictObject({
     ...belongs,
     ...{ kind: z.literal('face'), towards: end, innerMm: number, outerMm: number, raUm: number },

@@ -1,6 +1,14 @@
 import { type Corner, flatten } from '../contour/index.ts';
 import { cutInto, insideProfiles, insides, mouthOf, outsideProfile, outsides, type Resolved } from '../part/index.ts';
-import { crossShapes, detailLines, faceShapes, type PathCorner, type Role, type Shape } from '../picture/index.ts';
+import {
+  cornerLines,
+  crossShapes,
+  detailLines,
+  faceShapes,
+  type PathCorner,
+  type Role,
+  type Shape,
+} from '../picture/index.ts';
 import { radians } from '../quantity/index.ts';
 import type { Point } from './clear.ts';
 import { hatchLines } from './hatch.ts';
@@ -67,11 +75,13 @@ export function frontView(resolved: Resolved, at: At): readonly Shape[] {
   for (const c of holes.flatMap((h) => [h[0]!, ...edgesOf(h)])) shapes.push(across(c, 0, -c.rMm));
   shapes.push(pathOf('outline', outside, at, 1), pathOf('outline', outside, at, -1));
   for (const h of holes) shapes.push(pathOf('outline', h, at, -1));
-  for (const f of outsides(part))
+  for (const f of outsides(part)) {
+    shapes.push(...cornerLines(f, at));
     for (const d of cutInto(part, f.id)) {
       shapes.push(...detailLines(d, f.diameterMm / 2, 1, at));
       if (!hollow) shapes.push(...detailLines(d, f.diameterMm / 2, -1, at));
     }
+  }
   for (const b of insides(part))
     for (const d of cutInto(part, b.id)) shapes.push(...detailLines(d, mouthOf(b).diameterMm / 2, -1, at));
   shapes.push(...faceShapes(part, at), ...crossShapes(part, at));

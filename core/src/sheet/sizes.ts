@@ -1,6 +1,7 @@
 import type { Limits } from '../limit/index.ts';
 import {
   type BoreStep,
+  barSection,
   type CutIn,
   centreAt,
   crossHoles,
@@ -173,7 +174,7 @@ function outsideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLa
       inside: false,
     });
     const frames = geometryLines(f.id, drawing, resolved, ways);
-    const limits = limitsText(typed.limits, f.limits, f.diameterMm, ways.unit);
+    const limits = limitsText(typed.limits, f.limits, barSection(f)?.acrossMm ?? f.diameterMm, ways.unit);
     const size = withLimits(`${diameterSign(f.kind)}${typedText(typed.diameter, ways)}`, limits);
     const labels: SizeLabel[] = [];
     if (hasOwnEnd(f.kind)) {

@@ -1,4 +1,4 @@
-import { type Feature, type FeatureKind, hasOwnEnd } from '@whelk/core/part';
+import { type Feature, type FeatureKind, flatsOfShape, hasOwnEnd } from '@whelk/core/part';
 import type { FeatureEnd } from '@whelk/core/picture';
 
 export type Length = 'diameter' | 'end' | 'radius' | 'length';
@@ -10,6 +10,8 @@ export const ORDERS: Record<FeatureKind, Key[]> = {
   taper: ['name', 'diameter', 'end', 'limits', 'taper', ...REST],
   arc: ['name', 'diameter', 'end', 'limits', 'radius', ...REST],
   ball: ['name', 'diameter', 'limits', 'length', 'finish'],
+  hexagon: ['name', 'diameter', 'limits', ...REST],
+  square: ['name', 'diameter', 'limits', ...REST],
 };
 export const isLength = (key: Key): key is Length =>
   key === 'diameter' || key === 'length' || key === 'end' || key === 'radius';
@@ -48,6 +50,8 @@ const FOLLOWS: Record<FeatureKind, Partial<Record<Key, string>>> = {
   taper: { length: 'follows', end: 'follows' },
   arc: {},
   ball: { length: 'follows' },
+  hexagon: { length: 'from the rest' },
+  square: { length: 'from the rest' },
 };
 const HINTS: Partial<Record<Key, string>> = {
   ...{ limits: 'general', lengthLimits: 'general', finish: 'Ra 3.2', faceFinish: 'Ra 3.2' },
@@ -60,5 +64,6 @@ export const hintOf = (kind: FeatureKind, key: Key): string | undefined => HINTS
 /** What a field is called, with its unit where it is a length. */
 export function labelOf(kind: FeatureKind, key: Key, unit: string): string {
   if (!isLength(key)) return LABELS[key];
-  return `${key === 'diameter' && hasOwnEnd(kind) ? 'Ø left' : LABELS[key]}, ${unit}`;
+  const across = key === 'diameter' && (flatsOfShape(kind) ? 'Across flats' : hasOwnEnd(kind) && 'Ø left');
+  return `${across || LABELS[key]}, ${unit}`;
 }

@@ -62,6 +62,8 @@ export interface OutsideShape<Own = unknown> {
   readonly ends?: true;
   /** what stands before the sign of its diameter */
   readonly sign?: 'S';
+  /** of a length that keeps its bar's section: how many flats it has */
+  readonly flats?: 4 | 6;
   /** how high a drawing points at its curve, as a radius; where it is given by one */
   readonly radiusAtMm?: (surface: Outside) => number;
   /** halved it is two of its kind; a middle diameter is the end of one and the beginning of the other */
