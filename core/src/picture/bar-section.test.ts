@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { checkBarFor } from '../hold/index.ts';
-import { endViewPicture } from '../picture/index.ts';
+import { barSection, endForEnd, outsides, resolveDrawing } from '../part/index.ts';
 import { barSizes } from '../stock/index.ts';
 import { drawingOf, feature } from '../testing/shop.ts';
-import { barSection, endForEnd, outsides, resolveDrawing } from './index.ts';
+import { endViewPicture } from './index.ts';
 
 const head = (limits = '') => ({ ...feature(1, 24, 15, limits), kind: 'hexagon' as const });
 const bolt = resolveDrawing(drawingOf([head(), feature(2, 16, 60)]));
