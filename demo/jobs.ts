@@ -61,13 +61,14 @@ const job = (
   lathe: string,
   more: Partial<Drawing> = {},
   further: readonly Setup[] = [],
+  first: Partial<Setup> = {},
 ): Job => ({
   schema: 2,
   title,
   quantity,
   drawing: { ...emptyDrawing(unit), overall: length(overall, unit), features, ...more },
   stock: { barId: demoId(`bar${barKey}`), allow: usualAllowances },
-  hold: { latheId: demoId(lathe), setups: [firstSetup(FIRST_SETUP_ID), ...further] },
+  hold: { latheId: demoId(lathe), setups: [{ ...firstSetup(FIRST_SETUP_ID), ...first }, ...further] },
   route: { school: 'conditions', tools: 'hss' },
 });
 /** What was read at the old stud before its copy was drawn. */
@@ -85,6 +86,11 @@ const oldStud: NonNullable<Drawing['worn']> = {
   ],
   circles: [],
 };
+/** A setup of which only the end is made, in the jaws. */
+const ends = (name: string, tail: 'left' | 'right'): Setup => ({
+  ...{ id: demoId(`setup-${name}`), tail, support: 'auto' },
+  grip: { kind: 'jaws', mm: 0, protect: 'strips' },
+});
 /** The work in hand, each with the name that its id is made from. */
 export const jobs: [string, Job][] = [
   [
@@ -309,6 +315,9 @@ export const jobs: [string, Job][] = [
           notes: [{ id: 'e1', angle: '60', text: 'casting lugs left as cast' }],
         },
       },
+      [],
+      // a rough casting is not round: jaws that are set one by one
+      { grip: { kind: 'jaws', chuckId: 'four-jaw', mm: 0 } },
     ),
   ],
   [
@@ -337,6 +346,65 @@ export const jobs: [string, Job][] = [
         },
         endView: { holes: [hole('e1', 'Bolts', '90', 6, '9')], flats: [], notes: [] },
       },
+    ),
+  ],
+  [
+    'bolt',
+    job(
+      'Guide rail bolts',
+      6,
+      'mm',
+      '80',
+      [
+        // the head keeps the bar's hexagon
+        { ...f('f1', 'Head', '24', '', '12', { left: '1x30' }), kind: 'hexagon' as never },
+        f('f2', 'Shank', '16', '-0.1/-0.3', '68', { fin: '3.2', right: '1.5x45', details: [thread('d1', 'M16')] }),
+      ],
+      'low-hex-24',
+      'long',
+    ),
+  ],
+  [
+    'ring',
+    job(
+      'Seal ring, upper gate',
+      2,
+      'mm',
+      '18',
+      [f('f1', 'Ring', '118', '±0.3', '18', { fin: '1.6', left: '0.5', right: '0.5' })],
+      'bronze-ring',
+      'long',
+      {
+        bores: {
+          left: [{ ...emptyBoreStep('h1', 'mm', 'bored'), name: 'Seat', diameter: length('108'), limits: 'H8' }],
+          right: [],
+        },
+      },
+    ),
+  ],
+  [
+    'shaft',
+    job(
+      'Paddle shaft, long',
+      1,
+      'mm',
+      '420',
+      [
+        f('f1', 'Near journal', '30', 'h8', '60', { fin: '1.6', left: '1x45' }),
+        f('f2', 'Middle', '33', '', '270', { left: '0.5', right: '0.5' }),
+        f('f3', 'Far journal', '30', 'h8', '60', { fin: '1.6', right: '0.5' }),
+        f('f4', 'Key end', '24', 'h9', '30', { right: '1x45' }),
+      ],
+      'c45-36',
+      'long',
+      {},
+      [
+        { ...ends('shaft-2', 'left'), extent: 'ends' },
+        { ...ends('shaft-3', 'right'), grip: { kind: 'centres' }, support: 'centre' },
+        { ...ends('shaft-4', 'left'), grip: { kind: 'centres', protect: 'strips' }, support: 'centre' },
+      ],
+      // both ends first, drawn back through the spindle; everything else between centres
+      { grip: { kind: 'jaws', mm: 0 }, extent: 'ends' },
     ),
   ],
 ];

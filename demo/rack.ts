@@ -130,5 +130,10 @@ export const bars = [
     ...{ shape: 'casting', bore: { text: '12', unit: 'mm' }, surface: 'cast', allowance: { text: '3', unit: 'mm' } },
     pieces: 4,
   }),
+  bar('low-hex-24', 'low-carbon-steel', '24', '1000', 'rack 2', 'mm', { shape: 'hexagon' }),
+  bar('bronze-ring', 'cast-tin-bronze', '120', '90', 'cast tube', 'mm', {
+    ...{ shape: 'tube', bore: { text: '104', unit: 'mm' }, surface: 'turned' },
+  }),
+  bar('c45-36', 'medium-carbon-steel', '36', '1000', 'rack 1'),
   bar('c45-black-60', 'medium-carbon-steel', '60', '900', 'outside, under cover', 'mm', { surface: 'black' }),
 ];

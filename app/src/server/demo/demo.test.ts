@@ -24,21 +24,23 @@ describe('the demo shop', () => {
     expect(small!.spindle.settings.every((s) => s.kind === 'stepless')).toBe(true);
     expect(small).toMatchObject({ feeds: { settings: [] }, slides: { crossSlide: { kind: 'diameter' } } });
   });
-  it('has nine jobs, one in inches, four hollow, each planned without an error, one half cut', () => {
-    expect(demo.jobs).toHaveLength(9);
+  it('has twelve jobs, one in inches, five hollow, each planned without an error, one half cut', () => {
+    expect(demo.jobs).toHaveLength(12);
     const hollow = demo.jobs.filter(({ job }) => job.drawing.bores.left.length + job.drawing.bores.right.length > 0);
     expect(hollow.map((j) => j.job.title)).toEqual([
       'Hinge bush, flanged',
       'Winding nut blank',
       'Guide roller, casting',
       'Sluice valve disc',
+      'Seal ring, upper gate',
     ]);
     expect(demo.jobs.filter((j) => j.job.drawing.unit === 'in')).toHaveLength(1);
     for (const { job } of demo.jobs) {
       const planned = planJob(job, { ...demo, materials: [] });
       expect([job.title, planned.problems.filter((p) => p.severity !== 'warning')]).toEqual([job.title, []]);
-      expect(planned.setups[0]!.plan.operations.length).toBeGreaterThan(hollow.some((h) => h.job === job) ? 3 : 8);
-      expect(planned.setups[0]!.plan.operations.flatMap((o) => o.exceeds)).toEqual([]);
+      const [most] = planned.setups.map((x) => x.plan.operations.length).toSorted((a, b) => b - a);
+      expect(most).toBeGreaterThan(hollow.some((h) => h.job === job) ? 3 : 8);
+      for (const { plan } of planned.setups) expect(plan.operations.flatMap((o) => o.exceeds)).toEqual([]);
     }
     const runs = demo.jobs.flatMap((j) => j.runs);
     expect(runs).toHaveLength(1);
