@@ -7,8 +7,8 @@ export const kindNames: Record<FeatureKind, string> = {
   taper: 'taper',
   arc: 'arc',
   ball: 'ball',
-  hexagon: 'hexagon of the bar',
-  square: 'square of the bar',
+  hexagon: 'hexagon',
+  square: 'square',
 };
 export const boreNames: Record<BoreKind, string> = {
   drilled: 'drilled',

@@ -1,5 +1,5 @@
 import { chuckOf } from '../lathe/index.ts';
-import { centreId } from '../part/index.ts';
+import { centreId, outsides } from '../part/index.ts';
 import { PLACE_MM, type Problem } from '../quantity/index.ts';
 import { diametersOut, isFinished, rawEndMm, reachOf, standingMm, type Workpiece } from '../work/index.ts';
 import type { GripAsked, HoldAnswer } from './grip/kind.ts';
@@ -55,6 +55,29 @@ function inSteady(asked: GripAsked, held: Held): Extract<EndsBy, { kind: 'steady
   return steadyFor(asked, onMm) ? { kind: 'steady', zMm, onMm } : undefined;
 }
 
+/** How a piece is held while a long end is faced and centred: short out of the jaws, or in a steady; as it is where it stands short. */
+export function whileEndIsMade(held: Held): Held {
+  const { ends, rawEndMm } = held;
+  if (!ends) return held;
+  if (ends.kind === 'steady')
+    return {
+      ...held,
+      method: 'chuckAndSteady',
+      rest: { kind: 'steady', zMm: ends.zMm, onMm: ends.onMm },
+      wantsRest: false,
+    };
+  const { gripMm, outMm, onMm } = ends;
+  const short = { jawsMm: rawEndMm - outMm, overhangMm: outMm, overhangDiameters: outMm / onMm, gripMm, onMm };
+  return { ...held, ...short, method: 'chuck', wantsRest: false };
+}
+
+/** The length that a bar drawn back is gripped on, and the end that lies in the spindle. */
+function ofPlace(piece: Workpiece, { outMm, gripMm }: { outMm: number; gripMm: number }, held: Held): Partial<Held> {
+  const zMm = held.rawEndMm - outMm - gripMm / 2;
+  const on = outsides(piece.part).find((f) => f.zFromMm <= zMm && zMm <= f.zToMm);
+  return { headEndMm: reachOf(piece).zFromMm, ...(on && { onId: on.id }) };
+}
+
 /**
  * How the end is carried while it is faced and centred: never standing free when more than about four diameters are out. It is drawn
  * back through the spindle, else runs in a steady, else it is refused; and what has nothing at its end at all is not turned beyond
@@ -75,17 +98,12 @@ export function withEnds(asked: GripAsked, answer: HoldAnswer): HoldAnswer {
   if (out <= FREE_DIAMETERS || !worksOnEnd(piece, held, onlyEnds)) return answer;
   const back = drawnBack(asked, held);
   if (back) {
-    if (!onlyEnds) return { held: { ...held, ends: back }, problems };
-    const { gripMm, outMm, onMm } = back;
-    const short = { jawsMm: held.rawEndMm - outMm, overhangMm: outMm, overhangDiameters: outMm / onMm, gripMm, onMm };
-    return { held: { ...held, ...short, method: 'chuck', ends: back, wantsRest: false }, problems };
+    const made = { ...held, ends: back };
+    const short = { ...whileEndIsMade(made), why: 'shortOverhang' as const, ...ofPlace(piece, back, held) };
+    return { held: onlyEnds ? short : made, problems };
   }
   const steady = inSteady(asked, held);
   if (!steady) return told('hold.endStandsFree', FREE_DIAMETERS);
-  if (!onlyEnds) return { held: { ...held, ends: steady }, problems };
-  const { zMm, onMm } = steady;
-  return {
-    held: { ...held, method: 'chuckAndSteady', rest: { kind: 'steady', zMm, onMm }, wantsRest: false },
-    problems,
-  };
+  const made = { ...held, ends: steady };
+  return { held: onlyEnds ? { ...whileEndIsMade(made), ends: undefined } : made, problems };
 }

@@ -1,7 +1,7 @@
 export { type CentreDepth, centreBearsN, centreDepth, type MouthRemedy, mouthRemedy } from './centre-depth.ts';
 export { type CentreHole, centreHole, centrePilots } from './centre-hole.ts';
 export { type CentreChoice, centreForLoad, LEAST_CENTRED_MM } from './centre-load.ts';
-export { LIGHT_DIAMETERS } from './ends.ts';
+export { LIGHT_DIAMETERS, whileEndIsMade } from './ends.ts';
 export { type FacingToCentre, facingToCentre } from './facing-to-centre.ts';
 export type { HoldAnswer } from './grip/kind.ts';
 export { type GripPlace, type GripWith, gripPlaces, placeOn } from './grip-places.ts';

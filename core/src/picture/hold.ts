@@ -69,15 +69,18 @@ export function holdShapes(
 function jawShapes({ holding, onMm, x, y }: Drawn, stockMm: number): Shape[] {
   const left = x(holding.jawsMm - holding.gripMm);
   const right = x(holding.jawsMm);
-  // the body stands behind all that is held
-  const body = Math.min(left, holding.headEndMm === undefined ? left : x(holding.headEndMm));
+  // the body stands behind all that is held; a bar that is drawn back goes through it
+  const through = holding.ends?.kind === 'drawnBack' && holding.ends.outMm === holding.overhangMm;
+  const body = Math.min(left, through || holding.headEndMm === undefined ? left : x(holding.headEndMm));
   const tall = Math.max(onMm, stockMm) * 0.62;
   const jaws = [1, -1].map((side): Shape => {
     const near = y((side * onMm) / 2);
     const deep = near - side * Math.max(10, Math.abs(y(0) - near) * 0.24);
     return block('jaws', body - 16, right, deep, near);
   });
-  return [...jaws, block('jawGrip', body - 26, body - 14, y(tall), y(-tall))];
+  const wide = Math.max(onMm, stockMm) / 2;
+  const plate = (from: number, to: number) => block('jawGrip', body - 26, body - 14, y(from), y(to));
+  return [...jaws, ...(through ? [plate(tall, wide), plate(-wide, -tall)] : [plate(tall, -tall)])];
 }
 
 /** Jaws that reach into the hole and press outwards, the chuck's body behind the face. */

@@ -12,7 +12,8 @@ export const nameOf = (frozen: FrozenRun, featureId: string | undefined): string
 };
 
 /** Whether it is the blank as it came, in the jaws of a chuck. */
-export const inJawsFirst = ({ number, setup }: FrozenRun): boolean => number === 1 && setup.grip.kind === 'jaws';
+export const inJawsFirst = ({ number, setup }: Pick<FrozenRun, 'number' | 'setup'>): boolean =>
+  number === 1 && setup.grip.kind === 'jaws';
 
 /** What a measurement follows. */
 export function measuredAfterText(step: Step): string {
@@ -48,13 +49,13 @@ export function restText({ plan, piece, means }: FrozenRun): string {
 }
 
 /** How a long end is made before the work is held as it is turned; nothing where it stands short enough. */
-export function endsText({ plan, piece, means }: FrozenRun): string {
+export function endsText({ plan, piece, means, number, setup }: FrozenRun): string {
   const { ends } = plan.held;
   if (!ends) return '';
   const { unit } = means.lathe;
   const size = `Ø${measure(ends.onMm, unit, unit === 'mm' ? 1 : 3)} ${unit}`;
   return ends.kind === 'drawnBack'
-    ? `First put it back through the spindle and grip it on ${size}, so that only ${byRule(ends.outMm, unit)} ${unit} stand out: a long end is never faced or centred standing free.`
+    ? `First put it back through the spindle${inJawsFirst({ number, setup }) ? '' : `, gripped on ${size}`}, so that only ${byRule(ends.outMm, unit)} ${unit} stand out: a long end is never faced or centred standing free.`
     : `A steady carries it meanwhile, ${byRule(piece.part.lengthMm - ends.zMm, unit)} ${unit} from the finished end, on ${size}.`;
 }
 

@@ -34,10 +34,9 @@ export const mount: ShownOperation<'mount'> = {
       );
     return (
       <p className="text-lg">
-        Mark the grip and the finished end on the bar first. Clean the jaws.{' '}
-        {onTailCentre(frozen.plan.held.method) ? 'The tail centre comes after the end is faced and centred. ' : ''}
-        {restText(frozen)} {endsText(frozen)} Ø{measure(stockOf(frozen), unit, unit === 'mm' ? 1 : 3)} {unit}, blank{' '}
-        {byRule(zToMm - zFromMm, unit)} {unit}. {working}
+        Ø{measure(stockOf(frozen), unit, unit === 'mm' ? 1 : 3)} {unit}, blank {byRule(zToMm - zFromMm, unit)} {unit}.{' '}
+        {working} Mark the grip and the finished end on it first. Clean the jaws. {endsText(frozen)} {restText(frozen)}{' '}
+        {onTailCentre(frozen.plan.held.method) ? 'The tail centre comes after the end is faced and centred.' : ''}
       </p>
     );
   },

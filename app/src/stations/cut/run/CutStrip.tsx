@@ -1,5 +1,5 @@
 import { outerBetween } from '@whelk/core/contour';
-import { inChuck, onTailCentre } from '@whelk/core/hold';
+import { type Held, inChuck, onTailCentre, whileEndIsMade } from '@whelk/core/hold';
 import { stripPicture } from '@whelk/core/picture';
 import { actOf, type FrozenRun, type Move, metalNow, type RunState, type Step } from '@whelk/core/run';
 import { useMemo } from 'react';
@@ -37,6 +37,10 @@ export function CutStrip({
   const stopMm = step?.zStopMm ?? end;
   const beyondMm = 2 * outerBetween(metal, stopMm - BESIDE_MM, stopMm);
   const { held } = frozen.plan;
+  const carried = centred || !inChuck(held.method) || !onTailCentre(held.method);
+  // a long end is made short out of the jaws, or in a steady, before the work is held as it is turned
+  const changed = done.some((s) => s.kind === 'changeSupport');
+  const heldNow: Held = held.ends && !changed ? whileEndIsMade(held) : carried ? held : { ...held, method: 'chuck' };
   const picture = stripPicture(part, {
     width,
     height: 150,
@@ -45,7 +49,7 @@ export function CutStrip({
     overall: '',
     selectedId: !step || cut || actOf(step) === 'touchOff' ? undefined : step.featureId,
     // the centre is drawn from when it has been brought up
-    held: centred || !inChuck(held.method) || !onTailCentre(held.method) ? held : { ...held, method: 'chuck' },
+    held: heldNow,
     metal,
     cut,
   });
