@@ -79,6 +79,10 @@ export const shopWordings = {
     what: 'Only a casting follows its part with an allowance.',
     right: 'Choose the section “casting”, or leave the allowance empty.',
   }),
+  'drawing.limitsOfOneEnd': () => ({
+    what: 'A sloped length has limits of its left diameter: turned round they would be of its right one, where none can be typed.',
+    right: 'Take the limits out first, and give the other end its own way.',
+  }),
   'stock.otherSection': (p, u) => ({
     what: `A length keeps flats ${u.len(p.value)} apart, which this bar has not: it is left round.`,
     right: 'Take a bar of that section, or have the flats milled.',

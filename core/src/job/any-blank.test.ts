@@ -5,6 +5,7 @@ import {
   type BoreStep,
   type Drawing,
   type DrawnGroove,
+  drawnRound,
   emptyBoreStep,
   emptyDetail,
   type Feature,
@@ -97,18 +98,7 @@ function withAllSetups(any: AnyPart) {
   return { job, shop, planned: planJob(job, shop) };
 }
 
-/** The drawing the other way round: what was left is right. */
-function drawnRound(drawing: Drawing): Drawing {
-  return {
-    ...drawing,
-    features: drawing.features.toReversed().map((f) => ({
-      ...f,
-      edges: { left: f.edges.right, right: f.edges.left },
-      details: f.details.map((d) => ('from' in d ? { ...d, from: opposite[d.from] } : d)),
-    })),
-    bores: { left: drawing.bores.right, right: drawing.bores.left },
-  };
-}
+const turned = (drawing: Drawing): Drawing => (drawnRound(drawing) as { readonly drawing: Drawing }).drawing;
 const told = (o: Operation) => [
   ...[o.kind, o.featureId, rounded(o.zFromMm), rounded(o.zToMm), o.setting?.speedLabel, o.setting?.feedMmPerRev],
   ...[o.passes.map((p) => rounded(p.diameterAfterMm)), o.targetMm === undefined ? undefined : rounded(o.targetMm)],
@@ -167,7 +157,7 @@ describe('a part of any size from bar, tube or casting', () => {
         const { job, shop, planned } = withAllSetups(any);
         const round: Job = {
           ...job,
-          drawing: drawnRound(job.drawing),
+          drawing: turned(job.drawing),
           hold: { ...job.hold, setups: job.hold.setups.map((s) => ({ ...s, tail: opposite[s.tail] })) },
         };
         const other = planJob(round, shop);

@@ -29,6 +29,7 @@ export {
   type Feature,
   featureSchema,
 } from './drawing.ts';
+export { type DrawnRound, drawnRound, keepsFromRound } from './drawn-round.ts';
 export { chamferDepthMm, readEdge } from './edge.ts';
 export { centresOf } from './end-view.ts';
 export { nGradeOf, readFinish, USUAL_RA_UM } from './finish.ts';

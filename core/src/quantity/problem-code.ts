@@ -174,6 +174,7 @@ export const PROBLEM_CODES = [
   'run.planMissing',
   'stock.badBar',
   'stock.boreAbovePart',
+  'drawing.limitsOfOneEnd',
   'stock.asBarLimits',
   'stock.otherSection',
   'stock.asBarFinish',

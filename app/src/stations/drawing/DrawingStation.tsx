@@ -13,6 +13,7 @@ import { FeatureColumns } from './FeatureColumns.tsx';
 import { FeatureTools } from './FeatureTools.tsx';
 import { HoleColumns } from './HoleColumns.tsx';
 import { handlesOf } from './handles.ts';
+import { TurnRound, turnedRound } from './TurnRound.tsx';
 import { nextId, useFeatures } from './useFeatures.ts';
 
 // what is not on the page from the start is not loaded with it
@@ -63,9 +64,12 @@ function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
       station="drawing"
       aside={
         features.length > 0 && (
-          <button type="button" className="quiet" aria-pressed={asTable} onClick={() => setAsTable(!asTable)}>
-            {asTable ? 'As columns' : 'As a table'}
-          </button>
+          <>
+            <TurnRound drawing={job.drawing} onTurn={(drawing) => editor.change((j) => turnedRound(j, drawing))} />
+            <button type="button" className="quiet" aria-pressed={asTable} onClick={() => setAsTable(!asTable)}>
+              {asTable ? 'As columns' : 'As a table'}
+            </button>
+          </>
         )
       }
       selected={selected}

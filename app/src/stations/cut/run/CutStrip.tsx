@@ -1,6 +1,7 @@
 import { outerBetween } from '@whelk/core/contour';
 import { type Held, inChuck, onTailCentre, whileEndIsMade } from '@whelk/core/hold';
 import { stripPicture } from '@whelk/core/picture';
+import { kindOf } from '@whelk/core/route';
 import { actOf, type FrozenRun, type Move, metalNow, type RunState, type Step } from '@whelk/core/run';
 import { useMemo } from 'react';
 import { PictureView } from '../../../ui/strip/PictureView.tsx';
@@ -39,7 +40,7 @@ export function CutStrip({
   const { held } = frozen.plan;
   const carried = centred || !inChuck(held.method) || !onTailCentre(held.method);
   // a long end is made short out of the jaws, or in a steady, before the work is held as it is turned
-  const changed = done.some((s) => s.kind === 'changeSupport');
+  const changed = done.slice(1).some((s) => kindOf(s.kind).tailstock === 'isSet');
   const heldNow: Held = held.ends && !changed ? whileEndIsMade(held) : carried ? held : { ...held, method: 'chuck' };
   const picture = stripPicture(part, {
     width,
