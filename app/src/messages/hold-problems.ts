@@ -55,6 +55,10 @@ export const holdWordings = {
     what: `${plain(p.value)} diameters stand out with nothing to carry the end.`,
     right: `Up to ${plain(p.limit)} with light cuts: a tail centre, a steady, or less standing out.`,
   }),
+  'hold.inGap': (p, u) => ({
+    what: `Ø${u.len(p.value)} swings only in the gap of the bed; over the cross-slide ${u.len(p.limit)} swing.`,
+    right: 'Hold it close to the headstock, the cross-slide clear of it; turn it by hand once round first.',
+  }),
   'hold.tips': (p, u) => ({
     what: `With ${u.len(p.value)} of grip and ${u.len(p.limit)} standing out even a light cut tips it out of the jaws.`,
     right: 'Grip more of it, carry its end with the tail centre or a steady, or let less stand out.',
@@ -94,7 +98,7 @@ export const holdWordings = {
   }),
   'hold.hollowEnd': () => ({
     what: 'A hollow end has no metal for a centre hole.',
-    right: 'Let less stand out, plug it, or hold it by its hole.',
+    right: 'A bull-nose centre, a plug in it, a steady, or less standing out.',
   }),
   'hold.notBoredYet': () => ({
     what: 'The blank has no hole yet to be held by.',

@@ -366,6 +366,31 @@ const hollow: readonly Case[] = [
     ],
   },
   {
+    ...{ rule: 'FIELD 14 tubes', title: 'a tube Ø30/20 × 200 on a bull-nose centre that is owned' },
+    job: {
+      part: [[28, 200]],
+      hole: { from: 'right', steps: [[20, '']] },
+      bar: { shape: 'tube', size: 30, bore: 18 },
+      holding: { centres: [{ name: 'bull-nose', kind: 'bullNose' }] },
+      setups: [centred],
+    },
+    must: [
+      planned(),
+      noEndStandsFree,
+      (a) => (a.setups[0]?.operations.some((o) => o.kind === 'centre') ? 'drills a centre into the bore' : undefined),
+    ],
+  },
+  {
+    ...{ rule: 'FIELD 14 tubes', title: 'a tube Ø30/20 × 200 with nothing to carry its end' },
+    job: {
+      part: [[28, 200]],
+      hole: { from: 'right', steps: [[20, '']] },
+      bar: { shape: 'tube', size: 30, bore: 18 },
+      holding: { centres: [{ name: 'plain', kind: 'plain' }], rests: [] },
+    },
+    must: [refused(/hold\./)],
+  },
+  {
     ...{ rule: 'FIELD 14 rings', title: 'a thin ring 120/112 × 20 with H7 in a three-jaw: lobes are said' },
     job: {
       part: [[118, 20]],

@@ -109,9 +109,10 @@ export function evaluateCut(
     },
   });
   const jawForceN = hold.jawForceN * forceLeft(hold, chosen.speed.rpm, setup.table.mostRpm);
-  const slips = gripUse(forces.cuttingN, forces.feedN, diameterMm, hold.gripDiameterMm, jawForceN, record);
+  const feedN = hold.driven ? 0 : forces.feedN;
+  const slips = gripUse(forces.cuttingN, feedN, diameterMm, hold.gripDiameterMm, jawForceN, record);
   const acrossN = Math.hypot(forces.cuttingN, forces.radialN);
-  const heldN = atJaws(forces.cuttingN, forces.feedN, diameterMm, hold.gripDiameterMm);
+  const heldN = atJaws(forces.cuttingN, feedN, diameterMm, hold.gripDiameterMm);
   const tips = hold.tipping ? tipUse(acrossN, heldN, hold.tipping, hold.gripDiameterMm, jawForceN, record) : 0;
   const gripShare = Math.max(slips, tips);
   const { thicknessMm } = chipSize(geometry);

@@ -87,9 +87,10 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
   const kc = material.kc11NPerMm2 * WEAR * TOOL[familyOf(tool.material)];
   const exponent = 1 - material.mc;
   const perN = bendPerN(setup) * RADIAL_SHARE;
-  const heldPerN = atJaws(1, FEED_SHARE, diameterMm, hold.gripDiameterMm);
+  const feedShare = hold.driven ? 0 : FEED_SHARE;
+  const heldPerN = atJaws(1, feedShare, diameterMm, hold.gripDiameterMm);
   const acrossPerN = Math.hypot(1, RADIAL_SHARE);
-  const gripPerN = gripUse(1, FEED_SHARE, diameterMm, hold.gripDiameterMm, hold.jawForceN);
+  const gripPerN = gripUse(1, feedShare, diameterMm, hold.gripDiameterMm, hold.jawForceN);
   const coarsestMm = finishFeedMm(setup) + ROUNDING;
   const thinnestMm = thinnestChipMm(tool.edgeRadiusMm);
   const shallowestMm = shallowestCutMm(tool.material, r, tool.edgeRadiusMm) - ROUNDING;

@@ -36,6 +36,8 @@ export interface CutHold {
   readonly jawForceN: number;
   /** jaws opened into a hole are not thrown off it as they turn faster */
   readonly opened?: boolean;
+  /** driven positively, its feed borne by the centre at the headstock: only the torque has to be held */
+  readonly driven?: boolean;
   /** what would tip it out of its jaws, where nothing carries its end or seats its face */
   readonly tipping?: Tipping;
   /** error of diameter that the cut may make, mm */

@@ -1,7 +1,7 @@
 import { chuckOf } from '../lathe/index.ts';
 import { centreId, outsides } from '../part/index.ts';
 import { PLACE_MM, type Problem } from '../quantity/index.ts';
-import { diametersOut, isFinished, rawEndMm, reachOf, standingMm, type Workpiece } from '../work/index.ts';
+import { diametersOut, hollowMm, isFinished, rawEndMm, reachOf, standingMm, type Workpiece } from '../work/index.ts';
 import type { GripAsked, HoldAnswer } from './grip/kind.ts';
 import { type EndsBy, FREE_DIAMETERS, type Held, onTailCentre, usualGripMm } from './held.ts';
 import { jawsRefuse } from './jaws-take.ts';
@@ -14,7 +14,7 @@ export const LIGHT_DIAMETERS = 5;
 
 /** Whether anything is done at the very end before the tailstock carries it: facing, or drilling its centre hole. */
 function worksOnEnd(piece: Workpiece, held: Held, onlyEnds: boolean): boolean {
-  const centred = isFinished(piece, centreId(piece.part.tail));
+  const centred = isFinished(piece, centreId(piece.part.tail)) || hollowMm(piece, reachOf(piece).zToMm - PLACE_MM) > 0;
   return rawEndMm(piece, 'right') > 0 || (!centred && (onlyEnds || onTailCentre(held.method)));
 }
 

@@ -115,9 +115,10 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   const { allow, spareGripMm: heldMm } = sawn?.ok ? sawn : { allow: wanted, spareGripMm: gripMm };
   const blank = blankFor(lies, stockMm, allow, heldMm, recorderFor?.('hold'));
   const barLengthMm = (job.stock.sawn ?? 0) >= job.quantity ? undefined : sizes.lengthMm;
-  if (!rough && barLengthMm !== undefined && blank.lengthMm + allow.kerfMm > barLengthMm)
+  // a bar that has the blank's length already wants no saw cut
+  if (!rough && barLengthMm !== undefined && blank.lengthMm > barLengthMm)
     problems.push({
-      ...{ code: 'stock.longerThanBar', path: ['stock', 'length'], value: blank.lengthMm + allow.kerfMm },
+      ...{ code: 'stock.longerThanBar', path: ['stock', 'length'], value: blank.lengthMm },
       ...{ limit: barLengthMm, unit: 'mm' },
     });
   // how far it stands out is known once it is held; what the bar is too thin or too hollow for is so in any case

@@ -61,7 +61,9 @@ export const holdingSchema = z.strictObject({
     .array(z.strictObject({ name, kind: z.enum(['mandrel', 'expandingMandrel']), ...range }))
     .max(60)
     .optional(),
-  centres: z.array(z.strictObject({ name, kind: z.enum(['plain', 'half', 'live', 'carbideTipped']) })).max(20),
+  centres: z
+    .array(z.strictObject({ name, kind: z.enum(['plain', 'half', 'live', 'carbideTipped', 'bullNose']) }))
+    .max(20),
   rests: z.array(z.strictObject({ name, kind: z.enum(['steady', 'following']), ...range })).max(10),
 });
 

@@ -63,6 +63,7 @@ export const PROBLEM_CODES = [
   'hold.jaws',
   'hold.endStandsFree',
   'hold.standsTooFar',
+  'hold.inGap',
   'hold.tips',
   'hold.spigotAtTail',
   'hold.castingUneven',

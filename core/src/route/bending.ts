@@ -95,6 +95,7 @@ export function cutHold(
   return {
     bending: { shaft, support: supportOf(held), atMm, restMm: restOf(held, atMm, shaft.lengthMm) },
     opened: held.method === 'insideJaws',
+    driven: held.method === 'betweenCentres',
     ...(canTip(held) && {
       tipping: { gripMm: held.gripMm, armMm: Math.max(0, cut.zToMm - held.jawsMm), weightNmm: cut.weightNmm },
     }),

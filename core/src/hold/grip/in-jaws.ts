@@ -44,13 +44,15 @@ function gripOf(piece: Workpiece, grip: InJaws, place: NonNullable<ReturnType<ty
 }
 
 /** Whether a centre carries the tail, as it is chosen or as overhang wants it, and whether the end takes one. */
-function centreFor({ piece, setup: { support, extent } }: GripAsked, diameterMm: number, free: boolean) {
+function centreFor({ piece, lathe, setup: { support, extent } }: GripAsked, diameterMm: number, free: boolean) {
   const endMm = outsides(piece.part).at(-1)?.diameterMm ?? diameterMm;
   // a centre hole that was drilled before is no bore
   const centred = isFinished(piece, centreId(piece.part.tail));
   const hollow = !centred && hollowMm(piece, reachOf(piece).zToMm - PLACE_MM) > 0;
   const barred = !centred && endFace(piece.part, 'right')?.noCentre === true;
-  const takes = centred || (endMm >= LEAST_CENTRED_MM && !hollow && !barred);
+  // a bull-nose centre runs in the mouth of the bore itself
+  const nose = hollow && lathe.holding.centres.some((c) => c.kind === 'bullNose');
+  const takes = centred || nose || (endMm >= LEAST_CENTRED_MM && !hollow && !barred);
   const wanted =
     support === 'centre' || support === 'following' || (support === 'auto' && !free && takes && extent !== 'ends');
   const path = ['support'];

@@ -21,6 +21,9 @@ export interface GripAsked {
   readonly record?: Recorder;
 }
 
+/** A gap in the bed is about so long in front of the headstock, as a share of what swings in it. Recalled */
+const GAP_SHARE = 0.3;
+
 /** Whether the piece goes into the lathe at all. @param throughBoreMm of it that may reach back into the spindle */
 export function checkSwing(piece: Workpiece, lathe: Lathe, throughBoreMm: number): Problem[] {
   const { zFromMm, zToMm, largestMm } = reachOf(piece);
@@ -30,7 +33,14 @@ export function checkSwing(piece: Workpiece, lathe: Lathe, throughBoreMm: number
   const lengthMm = Number((zToMm - zFromMm).toFixed(6));
   if (lengthMm - throughBoreMm > betweenCentresMm)
     problems.push({ code: 'hold.longerThanLathe', path, value: lengthMm, limit: betweenCentresMm, unit: 'mm' });
+  // what is short swings in the gap before the headstock, where the lathe has one
+  const gapMm = lathe.sizes.swingInGapMm ?? 0;
+  const inGap = largestMm <= gapMm && lengthMm - throughBoreMm <= GAP_SHARE * gapMm;
   if (largestMm > swingOverCrossSlideMm)
-    problems.push({ code: 'hold.swing', path, value: largestMm, limit: swingOverCrossSlideMm, unit: 'mm' });
+    problems.push(
+      inGap
+        ? { code: 'hold.inGap', path, value: largestMm, limit: swingOverCrossSlideMm, unit: 'mm', severity: 'warning' }
+        : { code: 'hold.swing', path, value: largestMm, limit: swingOverCrossSlideMm, unit: 'mm' },
+    );
   return problems;
 }

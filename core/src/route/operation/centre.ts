@@ -3,8 +3,9 @@ import { type Contour, volumeMm3 } from '../../contour/index.ts';
 import { cutForces } from '../../cutting/index.ts';
 import { centreDepth, centreForLoad, centreHole, onTailCentre } from '../../hold/index.ts';
 import { centreHoleRows, centreId, outsides } from '../../part/index.ts';
+import { PLACE_MM } from '../../quantity/index.ts';
 import { toolFor } from '../../tool/index.ts';
-import { isFinished } from '../../work/index.ts';
+import { hollowMm, isFinished, reachOf } from '../../work/index.ts';
 import type { Recorder } from '../../working/index.ts';
 import type { FitContext } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
@@ -25,6 +26,8 @@ const ROUGH_FEED = 0.2;
 /** Whether a centre hole is drilled in this setup: for its own centre, or because only the ends are made. */
 export function wantsCentreHole({ piece, setup, held }: Pick<FitContext, 'piece' | 'setup' | 'held'>): boolean {
   if (isFinished(piece, centreId(piece.part.tail))) return false;
+  // what carries a hollow end runs in its bore
+  if (hollowMm(piece, reachOf(piece).zToMm - PLACE_MM) > 0) return false;
   return (onTailCentre(held.method) && held.method !== 'mandrel') || setup.extent === 'ends';
 }
 

@@ -112,6 +112,7 @@ export function HoldingSection() {
                 ['half', 'half, for facing'],
                 ['live', 'running'],
                 ['carbideTipped', 'carbide tipped'],
+                ['bullNose', 'bull-nose, for hollow ends'],
               ]}
             />
           </>
