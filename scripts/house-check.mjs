@@ -17,6 +17,7 @@ const ROOMS = [
   'material',
   'lathe',
   'gauge',
+  'thread',
   'contour',
   'tool',
   'part',
@@ -60,7 +61,7 @@ const APP = {
 };
 /** Numbers that have no unit, or whose name is their unit. */
 const PLAIN =
-  /^(bulge|perLength|number|setup|schema|version|revision|quantity|count|index|grade|piece|seq|divisions|position|minutes|passes|changes|width|height|unitsPerMm|textSize|stepIndex|stepCount|round|ignored|fullTurns|outTurns|turns|passNumber|passCount|decimals|denominator|lines|share|off|mc|product|ratio|ideal|value|step|iterations|driveEfficiency|pieceNow|bits|score|base|limit|mm|um|rpm|wear|fixedPasses)$/;
+  /^(bulge|perLength|number|setup|schema|version|revision|quantity|count|index|grade|piece|seq|divisions|position|minutes|passes|changes|width|height|unitsPerMm|textSize|stepIndex|stepCount|starts|round|ignored|fullTurns|outTurns|turns|passNumber|passCount|decimals|denominator|lines|share|off|mc|product|ratio|ideal|value|step|iterations|driveEfficiency|pieceNow|bits|score|base|limit|mm|um|rpm|wear|fixedPasses)$/;
 const SUFFIX =
   /([mM]m|Um|Mm4|N|Nm|Deg|Rad|Kw|GPa|MPa|Min|Rpm|MPerMin|[mM]mPerRev|NPerMm2|Mm2|Kg|MmPerM|KgPerM3|PerK|DegC|Lines|Share|Factor|Diameters|PerN|Percent|Size|Ratio)$/;
 /** Rooms whose lengths are in a unit of their own, told where they begin: of the picture, of paper, of a file that was read. */

@@ -174,6 +174,34 @@ export const drawingWordings = {
     what: 'Two grooves here run into one another.',
     right: 'Move one of them, or draw them as one.',
   }),
+  'thread.noPitch': (p) => ({
+    what: `${text(p)} has no coarse pitch in the standard.`,
+    right: 'Type its pitch behind it, as in M22x1.5.',
+  }),
+  'thread.leadNotPitch': (p) => ({
+    what: `The lead of ${text(p)} is no whole number of pitches.`,
+    right: 'As in Tr 20x8(P4): the lead, then the pitch of one start.',
+  }),
+  'thread.twoPitches': (p) => ({
+    what: `Another pitch is on this length already: ${text(p)}.`,
+    right: 'Give each its own length, or its own feature.',
+  }),
+  'thread.otherDiameter': (p, u) => ({
+    what: `That thread wants Ø${u.len(p.limit)}; it is drawn on Ø${u.len(p.value)}.`,
+    right: 'Its major diameter or a little less: change one of them.',
+  }),
+  'thread.otherHole': (p, u) => ({
+    what: `That thread wants a hole of Ø${u.len(p.limit)}; it is drawn in Ø${u.len(p.value)}.`,
+    right: 'Its minor diameter: change one of them.',
+  }),
+  'thread.noWall': () => ({
+    what: 'The thread is deeper than the metal that it is cut in.',
+    right: 'A finer pitch, a smaller hole, or more metal around it.',
+  }),
+  'thread.thinWall': (p, u) => ({
+    what: `Under the root of the thread ${u.len(p.value)} of metal are left.`,
+    right: `Less than ${u.len(p.limit)} may not bear it: a finer pitch, or more metal.`,
+  }),
   'thread.noDesignation': () => ({
     what: 'The thread has no name yet.',
     right: 'Type it as on the drawing: M24x2, 1/2-13, Tr 20x4.',

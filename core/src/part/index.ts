@@ -69,7 +69,7 @@ export {
   outsideShape,
   sizedAt,
 } from './shape/outside.ts';
-export { type DrawnThread, pitchNamed } from './shape/thread.ts';
+export type { DrawnThread } from './shape/thread.ts';
 export { ballLengthMm, type SolvedTaper, solveTaper } from './shapes.ts';
 export { snapped } from './snap.ts';
 export { splitFeature } from './split.ts';

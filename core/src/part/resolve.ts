@@ -1,5 +1,6 @@
 import { type Problem, type Rational, ROUNDING, rational, sum } from '../quantity/index.ts';
 import { solveDrawing } from './chain-of.ts';
+import { checkThreads } from './check-threads.ts';
 import { checkBores, checkEdges, checkIds, checkSizes } from './checks.ts';
 import type { Drawing } from './drawing.ts';
 import { readEdge } from './edge.ts';
@@ -257,6 +258,7 @@ export function resolveDrawing(drawing: Drawing): Resolved {
   const outline: Part = { ...whole, surfaces: bare };
   checkEdges(outline, reader);
   checkBores(outline, holes, reader);
+  checkThreads(outline, reader);
   const faceRa = new Map(outside.map((m) => [m.round.id, m.faceRaUm]));
   const surfaces: Surface[] = [
     ...bare,

@@ -23,7 +23,6 @@ export function TurnRound({ drawing, onTurn }: { drawing: Drawing; onTurn: (draw
       type="button"
       className="quiet inline-flex items-center gap-1"
       title={label}
-      aria-label={label}
       disabled={!!keeps}
       onClick={() => {
         const round = drawnRound(drawing);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { typedLengthSchema } from '../../quantity/index.ts';
+import { readThread } from '../../thread/index.ts';
 import { blank } from '../schema-parts.ts';
 import { belonging, type CutOf, type DetailShape, detailFields, spanOf, type ThinLine, within } from './detail.ts';
 
@@ -23,14 +24,6 @@ const HAND_LEAN = 0.22;
 const HAND_APART = 0.4;
 const HAND_STROKES = 3;
 
-/** Pitch in mm of a designation that names it (`M24x2`, `1/2-13`, `Tr 20x4`), for the thin line of the drawing only. */
-export function pitchNamed(designation: string): number | undefined {
-  const metric = /[x×]\s*(\d+(?:[.,]\d+)?)/i.exec(designation);
-  if (metric) return Number(metric[1]!.replace(',', '.'));
-  const perInch = /[-–\s](\d{1,2}(?:\.\d+)?)\s*(?:tpi|UN|BSW|$)/i.exec(designation.trim());
-  return perInch && Number(perInch[1]) > 0 ? 25.4 / Number(perInch[1]) : undefined;
-}
-
 /** A thread as it is drawn on a length: it changes nothing of the outline. */
 export const thread: DetailShape<DrawnThread, Thread> = {
   schema: threadSchema,
@@ -46,7 +39,9 @@ export const thread: DetailShape<DrawnThread, Thread> = {
     const span = spanOf(d.from, on, 0, length?.valueOf());
     if (!within(span, on, at('length'), reader)) return undefined;
     if (d.designation.trim() === '') reader.add({ code: 'thread.noDesignation', path: at('designation'), value: '' });
-    const pitchMm = pitchNamed(d.designation) ?? on.diameterMm * 0.12;
+    // what cannot be read is drawn about so deep
+    const named = readThread(d.designation);
+    const pitchMm = named.ok ? named.thread.pitchMm : on.diameterMm * 0.12;
     const lineMm = on.diameterMm + (on.inside ? 1 : -1) * 1.0825 * pitchMm;
     return { ...belonging(d.id, on), kind: 'thread', designation: d.designation, hand: d.hand, ...span, lineMm };
   },

@@ -1,0 +1,1 @@
+export { type NamedThread, type ReadThread, readThread, THREAD_FORMS, type ThreadForm } from './designation.ts';
