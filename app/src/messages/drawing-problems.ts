@@ -174,6 +174,26 @@ export const drawingWordings = {
     what: 'Two grooves here run into one another.',
     right: 'Move one of them, or draw them as one.',
   }),
+  'bore.pointBreaksThrough': (p, u) => ({
+    what: `The drill’s point goes ${u.len(p.value)} beyond the bottom, and only ${u.len(p.limit)} of metal are left.`,
+    right: 'Drill less deep, bore the bottom flat, or right through: leave the depth empty.',
+  }),
+  'hole.deeperThanMetal': (p, u) => ({
+    what: `The hole is ${u.len(p.value)} deep; there ${u.len(p.limit)} of metal are.`,
+    right: 'Right through it? Leave the depth empty.',
+  }),
+  'hole.counterboreDeep': (p, u) => ({
+    what: `The counterbore is ${u.len(p.value)} deep, and nothing of ${u.len(p.limit)} is left for the hole.`,
+    right: 'Less deep than the hole and the metal.',
+  }),
+  'hole.counterboreSmall': (p, u) => ({
+    what: `A counterbore of Ø${u.len(p.value)} is no wider than its hole of Ø${u.len(p.limit)}.`,
+    right: 'Wider than the hole.',
+  }),
+  'hole.crosses': (p) => ({
+    what: `It runs into ${text(p)}.`,
+    right: 'Another place, angle or depth; fine where both are meant to meet.',
+  }),
   'thread.noPitch': (p) => ({
     what: `${text(p)} has no coarse pitch in the standard.`,
     right: 'Type its pitch behind it, as in M22x1.5.',

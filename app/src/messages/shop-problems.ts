@@ -87,6 +87,14 @@ export const shopWordings = {
     what: `A length keeps flats ${u.len(p.value)} apart, which this bar has not: it is left round.`,
     right: 'Take a bar of that section, or have the flats milled.',
   }),
+  'stock.spigotAboveBar': (p, u) => ({
+    what: `The spigot is drawn Ø${u.len(p.value)}; the bar is Ø${u.len(p.limit)}.`,
+    right: 'A thinner spigot, or a thicker bar.',
+  }),
+  'stock.noClearance': (p, u) => ({
+    what: `${u.len(p.value)} between the jaws and the cut: the tool meets them.`,
+    right: `At least ${u.len(p.limit)}; ten millimetres while you learn.`,
+  }),
   'stock.asBarLimits': (p, u) => ({
     what: `It stays as the bar is, whose size varies by ${u.len(p.value)} as delivered; its limits are ${u.len(p.limit)} apart.`,
     right: 'Measure this bar, take a ground one, or a thicker one and turn it.',

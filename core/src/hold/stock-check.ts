@@ -1,6 +1,6 @@
 import { toleranceMm } from '../limit/index.ts';
 import type { Part } from '../part/index.ts';
-import { barSection, insides, isStraight, type Outside, outsides } from '../part/index.ts';
+import { barSection, insides, isStraight, type Outside, outsides, spigotAt } from '../part/index.ts';
 import { PLACE_MM, type Problem, ROUNDING } from '../quantity/index.ts';
 import { AS_DELIVERED, type BarSizes, type CleanUp, cleanUpOf, delivered } from '../stock/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -126,6 +126,14 @@ export function checkBarFor(
       ...{ code: 'stock.mayNotCleanUp', path: ['stock', 'barId'], value: bar.acrossMm },
       ...{ limit: Number(cleanUp.needMm.toFixed(2)), unit: 'mm', severity: 'warning' },
     });
+  for (const end of ['left', 'right'] as const) {
+    const spigot = spigotAt(part, end);
+    if (spigot && bar.shape !== 'casting' && spigot.diameterMm > bar.acrossMm + ROUNDING)
+      problems.push({
+        ...{ code: 'stock.spigotAboveBar', path: ['drawing', 'ends', end, 'spigot', 'diameter'], unit: 'mm' },
+        ...{ value: spigot.diameterMm, limit: bar.acrossMm },
+      });
+  }
   problems.push(...checkSections(part, bar), ...checkAsBar(part, bar));
   // a hole in the bar must lie in what is bored away, eccentric as it is
   const holeMm = bar.boreMm > 0 ? bar.boreMm + runoutMm + 2 * bar.skinMm : 0;

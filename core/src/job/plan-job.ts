@@ -153,12 +153,25 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
       ...problems,
       ...ofPiece,
       ...checkCasting(sizes, chuck.runoutMm),
+      ...noClearance(allow),
       ...(sizes.shape === 'casting' ? castingUneven(firstSetup, chuck, lathe) : []),
       ...setups.flatMap((s) => s.problems),
       ...checkTogether(setups, part.relations),
     ],
   };
 }
+
+/** Room between jaws and tool below which they meet, mm. */
+const LEAST_CLEARANCE_MM = 0.5;
+const noClearance = ({ clearanceMm }: Allowances): Problem[] =>
+  clearanceMm >= LEAST_CLEARANCE_MM
+    ? []
+    : [
+        {
+          ...{ code: 'stock.noClearance', path: ['stock', 'allow', 'clearanceMm'], value: clearanceMm },
+          ...{ limit: LEAST_CLEARANCE_MM, unit: 'mm', severity: 'warning' },
+        },
+      ];
 
 /** A rough casting in self-centring jaws, where the shop has jaws that are set one by one. */
 const castingUneven = ({ grip }: Setup, { kind }: Chuck, { holding }: Lathe): Problem[] =>

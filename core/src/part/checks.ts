@@ -6,6 +6,7 @@ import type { Drawing } from './drawing.ts';
 import { insideProfiles, outsideProfile } from './outline.ts';
 import type { Part } from './part.ts';
 import type { Reader } from './read.ts';
+import { pointMm as pointOf } from './shape/bore.ts';
 import { edgeAlongMm, edgeDeepMm, onlyOutwards } from './shape/edges.ts';
 import type { Inside } from './surface.ts';
 
@@ -109,6 +110,13 @@ export function checkBores(
         ...{ code: 'bore.deeperThanPart', path, value: b.zToMm - b.zFromMm, limit: part.lengthMm, unit: 'mm' },
       });
     if (!b.through) bottoms[b.from] = zMm;
+    checkPoint(
+      part,
+      b,
+      holes.map((h) => h.round),
+      [...path],
+      reader,
+    );
   }
   if (holes.every((h) => !h.round.through) && bottoms.left > bottoms.right + ROUNDING)
     reader.add({
@@ -136,6 +144,22 @@ export function checkBores(
         severity: 'warning',
       });
   }
+}
+
+/** The point of a drill goes on beyond the bottom that is drawn: in a blind hole there must be metal for it. */
+function checkPoint(part: Part, b: Inside, all: readonly Inside[], path: (string | number)[], reader: Reader): void {
+  const { zMm } = bottomOf(b);
+  const last = !all.some((o) => o.from === b.from && o.index > b.index);
+  if (b.through || !last || b.made !== 'drilled') return;
+  const pointMm = pointOf(b);
+  const leftMm = b.from === 'left' ? part.lengthMm - zMm : zMm;
+  // it may run out into the hole from the other end
+  const meets = all.some((o) => o.from !== b.from);
+  if (!meets && leftMm > ROUNDING && pointMm > leftMm + ROUNDING)
+    reader.add({
+      ...{ code: 'bore.pointBreaksThrough', path, value: Number(pointMm.toFixed(2)), unit: 'mm' },
+      limit: Number(leftMm.toFixed(2)),
+    });
 }
 
 /** Names inside a drawing are its own. */

@@ -1,5 +1,6 @@
 import { type Problem, type Rational, ROUNDING, rational, sum } from '../quantity/index.ts';
 import { solveDrawing } from './chain-of.ts';
+import { checkHoles } from './check-holes.ts';
 import { checkThreads } from './check-threads.ts';
 import { checkBores, checkEdges, checkIds, checkSizes } from './checks.ts';
 import type { Drawing } from './drawing.ts';
@@ -270,6 +271,7 @@ export function resolveDrawing(drawing: Drawing): Resolved {
     }),
     ...readEndView(drawing.endView, across, reader),
   ];
+  checkHoles({ ...whole, surfaces }, across, reader);
   const relations = readRelations(drawing, reader);
   checkMates(drawing, reader);
   checkIds(drawing, reader);

@@ -72,11 +72,13 @@ export function readBore(step: BoreStep, index: number, isLast: boolean, at: Rea
   return { step, index, at, diameter, end, length, through: isLast && !sloped && step.length.text.trim() === '' };
 }
 
+/** How far the point of its tool goes beyond the bottom of a step, mm. */
+export const pointMm = (step: Inside): number => shapes[step.made].pointMm?.(bottomOf(step).diameterMm / 2) ?? 0;
+
 /** What the point of the tool leaves beyond the bottom of a blind hole, from its bottom to the axis. */
 export function blindCorners(last: Inside, lengthMm: number): readonly Corner[] {
   const { zMm, diameterMm } = bottomOf(last);
   if (last.through || diameterMm <= 0) return [];
   const inwards = last.from === 'left' ? 1 : -1;
-  const point = shapes[last.made].pointMm?.(diameterMm / 2) ?? 0;
-  return [{ zMm: Math.min(lengthMm, Math.max(0, zMm + inwards * point)), rMm: 0 }];
+  return [{ zMm: Math.min(lengthMm, Math.max(0, zMm + inwards * pointMm(last))), rMm: 0 }];
 }
