@@ -51,4 +51,5 @@ export const limitsFrom: Partial<Record<Limits['how'], string>> = {
   general: ', general',
   decimals: ', by its decimals',
   mate: ', for its mate',
+  thread: ', the thread’s own',
 };

@@ -5,7 +5,7 @@ export type GeneralClass = 'f' | 'm' | 'c' | 'v';
 
 /**
  * Half the general tolerance of a linear size that names no limits, ± mm.
- * @returns undefined where the standard gives none (below 0.5 mm, above 2000 mm, v below 3 mm)
+ * @returns undefined where the standard gives none (below 0.5 mm, above 4000 mm, f above 2000, v below 3 mm)
  * @source ISO 2768-1, linear dimensions
  * @example generalToleranceMm(28, 'm') // 0.2
  */

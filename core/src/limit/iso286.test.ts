@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { rational } from '../quantity/index.ts';
 import { generalToleranceMm } from './general.ts';
-import { itGradeUm, shaftZone } from './iso286.ts';
+import { holeZone, itGradeUm, shaftZone } from './iso286.ts';
 import { parseLimits } from './parse-limits.ts';
 import { itRows } from './standard/it-grades.ts';
 import { SHAFT_RANGES_MM, shaftLower, shaftUpper } from './standard/shaft-deviations.ts';
@@ -102,10 +102,42 @@ describe('ISO 286 shafts', () => {
     expect(shaftZone(20, 'q', 7)).toMatchObject({ ok: false, code: 'limit.zoneUnknown' });
     expect(shaftZone(10, 't', 7)).toMatchObject({ ok: false, code: 'limit.zoneNotForSize' });
     expect(shaftZone(1, 'a', 11)).toMatchObject({ ok: false, code: 'limit.zoneNotForSize' });
+    // coarse N holes are not for the smallest sizes
+    expect(holeZone(1, 'N', 9)).toMatchObject({ ok: false, code: 'limit.zoneNotForSize' });
+    expect(holeZone(1.1, 'N', 9)).toMatchObject({ ok: true, upperUm: -4 });
+    expect(holeZone(1, 'N', 8)).toMatchObject({ ok: true });
+    // the letters between others are for small sizes
+    expect([4, 8, 20].map((d) => shaftZone(d, 'cd', 8))).toMatchObject([
+      { upperUm: -46 },
+      { upperUm: -56 },
+      { upperUm: -85 },
+    ]);
+    expect(shaftZone(3, 'ef', 6)).toMatchObject({ upperUm: -10, lowerUm: -16 });
+    expect(holeZone(6, 'FG', 7)).toMatchObject({ lowerUm: 6, upperUm: 18 });
+    expect(shaftZone(60, 'fg', 7)).toMatchObject({ ok: false, code: 'limit.zoneNotForSize' });
   });
 });
 
 describe('parseLimits', () => {
+  it('reads one side alone, and two sizes with a dash, whichever stands first', () => {
+    const at = (text: string, nominal: string, unit: 'mm' | 'in' = 'mm') => {
+      const mm = unit === 'mm' ? rational(nominal) : rational(nominal).mul(25.4);
+      const read = parseLimits(text, mm, unit, 'm');
+      return read.ok ? [read.limits.upperMm, read.limits.lowerMm, read.limits.how] : [read.code];
+    };
+    expect(at('-0.05', '28')).toEqual([28, 27.95, 'deviations']);
+    expect(at('+.1', '28')).toEqual([28.1, 28, 'deviations']);
+    expect(at('−0,05', '28')).toEqual([28, 27.95, 'deviations']);
+    expect(at('24.98-25.02', '25')).toEqual([25.02, 24.98, 'sizes']);
+    expect(at('25.02 – 24.98', '25')).toEqual([25.02, 24.98, 'sizes']);
+    const inch = at('.6245-.6255', '0.625', 'in') as [number, number, string];
+    expect(inch[0]).toBeCloseTo(0.6255 * 25.4, 9);
+    expect(inch[1]).toBeCloseTo(0.6245 * 25.4, 9);
+    // no size at all, and none of this part
+    expect(at('1-2', '25')).toEqual(['limit.notLimits']);
+    expect(at('25-25', '25')).toEqual(['limit.noTolerance']);
+    expect(at('ef6', '4')).toEqual([3.986, 3.978, 'zone']);
+  });
   const at = (text: string, nominal = '28') => parseLimits(text, rational(nominal), 'mm', 'm');
   it.each([
     ['±0.1', 28.1, 27.9],
@@ -146,5 +178,6 @@ describe('parseLimits', () => {
     expect(generalToleranceMm(28, 'm')).toBe(0.2);
     expect(generalToleranceMm(0.3, 'm')).toBeUndefined();
     expect(generalToleranceMm(2.5, 'v')).toBeUndefined();
+    expect([generalToleranceMm(3000, 'm'), generalToleranceMm(3000, 'f')]).toEqual([2, undefined]);
   });
 });

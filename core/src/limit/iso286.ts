@@ -30,7 +30,7 @@ const mainRange = (nominalMm: number): number => MAIN_RANGES_MM.findIndex((upTo)
 /**
  * Deviations of a shaft's tolerance zone from its nominal size, in µm, upper first.
  * @param nominalMm over 0 up to 500
- * @param letter a b c d e f g h j js k m n p r s t u v x y z za zb zc
+ * @param letter a b c cd d e ef f fg g h j js k m n p r s t u v x y z za zb zc
  * @param grade 5 to 13
  * @returns the deviations, or which of letter, grade or size the standard does not know
  * @source ISO 286-1: es or ei from the table of fundamental deviations, the other by the grade's tolerance
@@ -53,7 +53,9 @@ export function shaftZone(nominalMm: number, letter: string, grade: number, reco
   } else if (letter in shaftUpper) {
     // the standard gives a and b only for sizes over 1 mm
     if ((letter === 'a' || letter === 'b') && nominalMm <= 1) return { ok: false, code: 'limit.zoneNotForSize' };
-    upperUm = -shaftUpper[letter]![range]!;
+    const given = shaftUpper[letter]![range];
+    if (given === null || given === undefined) return { ok: false, code: 'limit.zoneNotForSize' };
+    upperUm = -given;
   } else {
     const lowerUm = shaftLower[letter]![range];
     if (lowerUm === null || lowerUm === undefined) return { ok: false, code: 'limit.zoneNotForSize' };
@@ -82,7 +84,7 @@ function upperOfTightHole(nominalMm: number, letter: string, grade: number, rang
   if (shaft === null || shaft === undefined) return undefined;
   if (letter === 'K' && grade > 8) return nominalMm <= 3 ? 0 : undefined;
   // coarse N holes begin at the nominal size; the one M6 that the rule would put 2 µm lower is as the table has it
-  if (letter === 'N' && grade > 8) return nominalMm <= 3 ? -4 : 0;
+  if (letter === 'N' && grade > 8) return nominalMm <= 1 ? undefined : nominalMm <= 3 ? -4 : 0;
   if (letter === 'M' && grade === 6 && nominalMm > 250 && nominalMm <= 315) return -9;
   const fine = 'KMN'.includes(letter) ? grade <= 8 : grade <= 7;
   return -shaft + (fine ? deltaUm(nominalMm, grade) : 0);
@@ -91,7 +93,7 @@ function upperOfTightHole(nominalMm: number, letter: string, grade: number, rang
 /**
  * Deviations of a hole's tolerance zone from its nominal size, in µm, upper first.
  * @param nominalMm over 0 up to 500
- * @param letter A B C D E F G H J JS K M N P R S T U V X Y Z ZA ZB ZC
+ * @param letter A B C CD D E EF F FG G H J JS K M N P R S T U V X Y Z ZA ZB ZC
  * @param grade 5 to 13
  * @returns the deviations, or which of letter, grade or size the standard does not know
  * @source ISO 286-1: A to H mirror the shafts; K, M, N to IT8 and P to ZC to IT7 are ES = −ei + Δ, Δ = ITn − IT(n−1)
@@ -114,6 +116,7 @@ export function holeZone(nominalMm: number, letter: string, grade: number, recor
   else if (letter === 'J') upperUm = holeJUpper[grade]?.[mainRange(nominalMm)];
   else if (small in shaftUpper) {
     const mirrored = shaftZone(nominalMm, small, grade);
+    // what the shaft has none of the hole has not either
     upperUm = mirrored.ok ? toleranceUm - mirrored.upperUm : undefined;
   } else upperUm = upperOfTightHole(nominalMm, letter, grade, range);
   if (upperUm === undefined) return { ok: false, code: 'limit.zoneNotForSize' };

@@ -8,7 +8,7 @@ import { holeZone, shaftZone } from './iso286.ts';
 export const limitsSchema = z.strictObject({
   upperMm: z.number(),
   lowerMm: z.number(),
-  how: z.enum(['plusMinus', 'deviations', 'sizes', 'zone', 'general', 'decimals', 'mate']),
+  how: z.enum(['plusMinus', 'deviations', 'sizes', 'zone', 'general', 'decimals', 'mate', 'thread']),
 });
 export type Limits = Readonly<z.infer<typeof limitsSchema>>;
 export type ParsedLimits =
@@ -16,7 +16,7 @@ export type ParsedLimits =
   | { readonly ok: false; readonly code: ProblemCode; readonly value: string; readonly limit?: string };
 
 /** Zones of shafts in small letters, of holes in capitals. */
-const ZONE = /^(js|z[abc]|[a-hjk-np-vx-z]|JS|Z[ABC]|[A-HJK-NP-VX-Z])\s?(\d{1,2})$/;
+const ZONE = /^(js|cd|ef|fg|z[abc]|[a-hjk-np-vx-z]|JS|CD|EF|FG|Z[ABC]|[A-HJK-NP-VX-Z])\s?(\d{1,2})$/;
 /** Whether metal is inside the size, as on a shaft, or around it, as in a hole. */
 export type SizeOf = 'outside' | 'inside';
 
@@ -41,6 +41,24 @@ function readGiven(text: string, nominal: Rational, unit: LengthUnit): Given | P
       ? 'limit.noTolerance'
       : { upper: nominal.add(half), lower: nominal.sub(half), how: 'plusMinus' };
   }
+  // one side alone: the other is the size itself
+  if (/^[+-][^/+-]+$/.test(text)) {
+    const one = part(text, unit);
+    if (typeof one === 'string') return one;
+    const zero = rational(0);
+    const [upper, lower] = one.compare(0) < 0 ? [zero, one] : [one, zero];
+    return { upper: nominal.add(upper), lower: nominal.add(lower), how: 'deviations' };
+  }
+  // two sizes with a dash between, whichever stands first; a whole number and a fraction are one size
+  const between = /^(\d*[.,]\d+|\d+)\s*(?:-|–|…|\.{2,3})\s*(\d*[.,]\d+|\d+)$/.exec(text);
+  if (between) {
+    const [a, b] = [part(between[1]!, unit), part(between[2]!, unit)];
+    if (typeof a === 'string') return a;
+    if (typeof b === 'string') return b;
+    const [upper, lower] = a.compare(b) < 0 ? [b, a] : [a, b];
+    const half = nominal.div(2);
+    return lower.compare(half) > 0 ? { upper, lower, how: 'sizes' } : 'limit.notLimits';
+  }
   // a slash inside a fraction has digits close on both sides; limits are split at the last slash or blank before a sign
   const pair = /^([+-]?[^/]+?)\s*(?:\/\s*|\s+(?=[+-]))([+-]?[^/]+)$/.exec(text);
   if (!pair) return 'limit.notLimits';
@@ -57,7 +75,7 @@ function readGiven(text: string, nominal: Rational, unit: LengthUnit): Given | P
 }
 
 /**
- * Reads limits as a drawing gives them: `±0.1`, `+0.02/-0.01`, `0/-0.02`, `28.00/27.98` (sizes, upper first), `h7`, or nothing
+ * Reads limits as a drawing gives them: `±0.1`, `+0.02/-0.01`, `-0.05` (0 above), `28.00/27.98` and `27.98-28.00` (sizes), `h7`, or nothing
  * for the drawing's general tolerance.
  * @param text as typed; a unit may follow each figure
  * @param nominal exact nominal size in mm, > 0

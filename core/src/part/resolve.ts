@@ -20,6 +20,7 @@ import { readEndView } from './shape/end-view.ts';
 import { outsideShape } from './shape/outside.ts';
 import type { Edge, Inside, Outside, Surface } from './surface.ts';
 import { type End, edgeId, faceId, floorId, PART } from './surface-id.ts';
+import { threadLimits } from './thread-limits.ts';
 
 const ENDS = ['left', 'right'] as const;
 
@@ -97,7 +98,7 @@ function madeOf(
   if (raUm === undefined) reader.add({ code: 'finish.unknown', path: at('finish'), value: feature.finish });
   if (faceRaUm === undefined) reader.add({ code: 'finish.unknown', path: at('faceFinish'), value: feature.faceFinish });
   const [zFromMm, zToMm] = [zFrom.valueOf(), zFrom.add(length).valueOf()];
-  const limits = reader.limits(feature.limits, diameter, feature.diameter, at('limits'));
+  const limits = threadLimits(feature, read) ?? reader.limits(feature.limits, diameter, feature.diameter, at('limits'));
   const shape = outsideShape(feature.kind);
   const common = { id: feature.id, side: 'outside', index, name: feature.name, zFromMm, zToMm, limits } as const;
   const round = shape.surface(read, { ...common, raUm: raUm ?? USUAL_RA_UM }, reader);

@@ -134,7 +134,8 @@ function detailLengths(
     const typed = step.details.find((t) => t.id === d.id);
     if (!typed) return [];
     const end = typed.from === 'left' ? on.zFromMm : on.zToMm;
-    const near = typed.from === 'left' ? d.zFromMm : d.zToMm;
+    const edge = typed.from === 'left' ? d.zFromMm : d.zToMm;
+    const near = 'to' in typed && typed.to === 'centre' ? (d.zFromMm + d.zToMm) / 2 : edge;
     const along = (a: number, b: number, text: TypedLength): SizeAlong => ({
       ...{ id: step.id, fromMm: Math.min(a, b), toMm: Math.max(a, b), inside },
       text: typedText(text, ways),

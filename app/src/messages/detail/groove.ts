@@ -20,6 +20,13 @@ export const groove: ShownDetail<'groove'> = {
     ...(shape === 'angled' ? [{ key: 'angle', label: 'Lean, °', hint: '15' }] : []),
   ],
   choices: [
+    {
+      ...{ key: 'to', label: 'Place of' },
+      options: [
+        ['edge', 'near edge'],
+        ['centre', 'centre'],
+      ],
+    },
     { key: 'shape', label: 'Shape', options: Object.entries(shapeNames) },
     {
       ...{ key: 'by', label: 'By' },

@@ -17,7 +17,7 @@ interface Props {
   readonly onChange: (details: readonly Detail[], field: string) => void;
 }
 const textIn = (d: Detail, key: string): string => {
-  const value = (d as unknown as Record<string, string | TypedLength>)[key]!;
+  const value = (d as unknown as Record<string, string | TypedLength | undefined>)[key] ?? '';
   return typeof value === 'string' ? value : value.text;
 };
 const withText = (d: Detail, key: string, text: string): Detail => {

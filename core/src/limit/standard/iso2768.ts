@@ -8,6 +8,7 @@ export const generalRows = [
   { upToMm: 400, f: 0.2, m: 0.5, c: 1.2, v: 2.5 },
   { upToMm: 1000, f: 0.3, m: 0.8, c: 2, v: 4 },
   { upToMm: 2000, f: 0.5, m: 1.2, c: 3, v: 6 },
+  { upToMm: 4000, f: null, m: 2, c: 4, v: 8 },
 ] as const;
 
 // source: ISO 2768-1, broken edges (external radii and chamfer heights); ± in mm by nominal, from 0.5 mm; provenance: recalled

@@ -36,6 +36,10 @@ const main = (v: Row): Row => [
 ];
 
 export const shaftUpper: Readonly<Record<string, Row>> = {
+  // the letters between others are for small sizes only
+  cd: main([34, 46, 56, 70, 85, 100, null, null, null, null, null, null, null]),
+  ef: main([10, 14, 18, 23, 28, 35, null, null, null, null, null, null, null]),
+  fg: main([4, 6, 8, 10, 12, 15, null, null, null, null, null, null, null]),
   a: [
     270, 270, 280, 290, 290, 300, 300, 310, 320, 340, 360, 380, 410, 460, 520, 580, 660, 740, 820, 920, 1050, 1200,
     1350, 1500, 1650,

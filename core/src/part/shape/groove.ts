@@ -13,6 +13,8 @@ export const grooveSchema = z.strictObject({
   kind: z.literal('groove'),
   shape: z.enum(GROOVE_SHAPES),
   at: typedLengthSchema,
+  /** what of it stands there; its near edge where it is not given */
+  to: z.enum(['edge', 'centre']).optional(),
   /** at the surface; of a round or vee groove worked out where it is empty */
   width: typedLengthSchema,
   /** diameter of the floor, or depth below the surface */
@@ -40,7 +42,7 @@ const angleOf = (text: string, usual: number): number | undefined => {
   return read ? Number(read[1]!.replace(',', '.')) : undefined;
 };
 
-/** A groove: square, round, V or with leaning walls. Places are from that length's left or right end to its near edge. */
+/** A groove: square, round, V or with leaning walls. Places are from that length's left or right end to its near edge or its centre. */
 export const groove: DetailShape<DrawnGroove, Groove> = {
   schema: grooveSchema,
   own,
@@ -78,7 +80,9 @@ export const groove: DetailShape<DrawnGroove, Groove> = {
       reader.add({ code: 'groove.wallsMeet', path: at('width'), value: widthMm, unit: 'mm' });
       return undefined;
     }
-    const zFromMm = d.from === 'left' ? on.zFromMm + place.valueOf() : on.zToMm - place.valueOf() - widthMm;
+    // a place of its centre is half its width farther than that of its near edge
+    const off = place.valueOf() - (d.to === 'centre' ? widthMm / 2 : 0);
+    const zFromMm = d.from === 'left' ? on.zFromMm + off : on.zToMm - off - widthMm;
     const span = { zFromMm, zToMm: zFromMm + widthMm };
     if (!within(span, on, at('at'), reader)) return undefined;
     const floorLimits =

@@ -1,0 +1,27 @@
+// source: ISO 965-1, tolerances of outside metric threads by pitch, µm: fundamental deviation es of position g, and tolerance Td of the
+// major diameter in grade 6; provenance: recalled, checked against the standard's formulas in limits.test.ts
+export const metricTolerances = [
+  { pitchMm: 0.25, g: 18, td6: 67 },
+  { pitchMm: 0.3, g: 18, td6: 75 },
+  { pitchMm: 0.35, g: 19, td6: 85 },
+  { pitchMm: 0.4, g: 19, td6: 95 },
+  { pitchMm: 0.45, g: 20, td6: 100 },
+  { pitchMm: 0.5, g: 20, td6: 106 },
+  { pitchMm: 0.6, g: 21, td6: 125 },
+  { pitchMm: 0.7, g: 22, td6: 140 },
+  { pitchMm: 0.75, g: 22, td6: 140 },
+  { pitchMm: 0.8, g: 24, td6: 150 },
+  { pitchMm: 1, g: 26, td6: 180 },
+  { pitchMm: 1.25, g: 28, td6: 212 },
+  { pitchMm: 1.5, g: 32, td6: 236 },
+  { pitchMm: 1.75, g: 34, td6: 265 },
+  { pitchMm: 2, g: 38, td6: 280 },
+  { pitchMm: 2.5, g: 42, td6: 335 },
+  { pitchMm: 3, g: 48, td6: 375 },
+  { pitchMm: 3.5, g: 53, td6: 425 },
+  { pitchMm: 4, g: 60, td6: 475 },
+  { pitchMm: 4.5, g: 63, td6: 500 },
+  { pitchMm: 5, g: 71, td6: 530 },
+  { pitchMm: 5.5, g: 75, td6: 560 },
+  { pitchMm: 6, g: 80, td6: 600 },
+] as const;
