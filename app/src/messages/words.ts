@@ -34,6 +34,7 @@ export const toolMaterialNames: Record<ToolMaterial, string> = {
 };
 
 export const reasonText: Record<string, string> = {
+  power: 'slower than ideal, so that the motor bears depth and feed',
   nearestBelow: 'nearest setting not above the ideal',
   justAbove: 'nothing within 30 % below; this is within 10 % above',
   nothingNearer: 'the lathe has nothing nearer',

@@ -26,7 +26,8 @@ export type SpeedReason =
   | 'belowLowest'
   | 'chuckLimit'
   | 'stepless'
-  | 'nearest';
+  | 'nearest'
+  | 'power';
 export interface ChosenSpeed {
   readonly speed: Speed;
   readonly idealRpm: number;
@@ -99,6 +100,45 @@ export function chooseSpeed(
     return made(below, aim < idealRpm ? 'chuckLimit' : 'nearestBelow');
   if (above && above.rpm <= idealRpm * (1 + policy.aboveShare)) return made(above, 'justAbove');
   return below ? made(below, 'nothingNearer') : made(candidates[0]!, 'belowLowest');
+}
+
+/** A cut that asks too much of the motor is slowed to this share of the ideal at the least: then the feed has to give way. */
+export const MOST_SLOWED = 0.2;
+/** Steps in which a stepless range is gone down, as a share of its speed. */
+const STEP_SHARE = 0.95;
+
+/**
+ * The fastest speed under a chosen one that the motor bears: where power limits, the speed is lowered and the feed kept.
+ * @param bears whether the motor bears the cut at a speed
+ * @returns undefined where none does that is fast enough to cut with
+ * @source FIELD 4
+ */
+export function slowerSpeed(
+  table: SpeedTable,
+  { speed, idealRpm }: Pick<ChosenSpeed, 'speed' | 'idealRpm'>,
+  bears: (speed: Speed) => boolean,
+  record?: Recorder,
+): ChosenSpeed | undefined {
+  const leastRpm = MOST_SLOWED * Math.min(idealRpm, table.mostRpm);
+  const slower = table.fixed.filter((s) => s.rpm < speed.rpm - ROUNDING && s.rpm >= leastRpm - ROUNDING);
+  const { controls } = table.lathe.spindle;
+  if (table.ranges)
+    for (const setting of spindleSettings(table.lathe)) {
+      if (setting.kind !== 'stepless') continue;
+      const from = Math.max(leastRpm, setting.minRpm);
+      for (let rpm = Math.min(speed.rpm * STEP_SHARE, setting.maxRpm); rpm >= from; rpm *= STEP_SHARE) {
+        const round = Math.max(setting.minRpm, Math.floor(rpm / 10) * 10);
+        if (round > 0) slower.push({ setting, rpm: round, label: positionsLabel(controls, setting.at) });
+      }
+    }
+  const found = slower.sort((a, b) => b.rpm - a.rpm).find(bears);
+  if (!found) return undefined;
+  const off = found.rpm / idealRpm - 1;
+  record?.({
+    code: 'cutting.chosenSpeed',
+    values: { idealRpm, rpm: found.rpm, setting: found.label, offPercent: off * 100, reason: 'power' },
+  });
+  return { speed: found, idealRpm, off, reason: 'power' };
 }
 
 /** Ends of the stepless ranges that lie nearest to an aim outside them. */

@@ -2,7 +2,7 @@ import { latheGivesMmPerN, powerKwAt } from '../lathe/index.ts';
 import { atJaws, deflectionMm, gripUse, tipUse } from '../mechanics/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
-import { type ChosenSpeed, chooseSpeed } from './choose-speed.ts';
+import { type ChosenSpeed, chooseSpeed, slowerSpeed } from './choose-speed.ts';
 import { type CorrectedSpeed, correctedSpeed } from './corrected-speed.ts';
 import { feedForRa, raUm, shallowestCutMm, thinnestChipMm } from './finish.ts';
 import { chipSize, cutForces, cutPowerKw } from './force.ts';
@@ -87,11 +87,15 @@ export function evaluateCut(
   const corrected = asTable
     ? neutral(tableMPerMin)
     : correctedSpeed({ ...reference, speedMPerMin: tableMPerMin }, feedMmPerRev, depthMm, reference.lifeRefMin, record);
-  const chosen = chooseSpeed(setup.table, rpmFor(corrected.speedMPerMin, diameterMm, record), record, setup.policy);
-  if (!chosen) return undefined;
-  const speedMPerMin = cuttingSpeedMPerMin(chosen.speed.rpm, diameterMm);
+  const wanted = chooseSpeed(setup.table, rpmFor(corrected.speedMPerMin, diameterMm, record), record, setup.policy);
+  if (!wanted) return undefined;
   const geometry = { depthMm, feedMmPerRev, kappaDeg: tool.kappaDeg, noseRadiusMm: tool.noseRadiusMm };
   const forces = cutForces(material, tool.material, geometry, record);
+  // where power limits, the speed is lowered and the feed kept: a thin wide chip at high speed is the worst answer
+  const bears = ({ setting, rpm }: ChosenSpeed['speed']): boolean =>
+    cutPowerKw(forces.cuttingN, cuttingSpeedMPerMin(rpm, diameterMm)) <= powerKwAt(lathe, setting, rpm);
+  const chosen = bears(wanted.speed) ? wanted : (slowerSpeed(setup.table, wanted, bears, record) ?? wanted);
+  const speedMPerMin = cuttingSpeedMPerMin(chosen.speed.rpm, diameterMm);
   const powerKw = cutPowerKw(forces.cuttingN, speedMPerMin);
   const availableKw = powerKwAt(lathe, chosen.speed.setting, chosen.speed.rpm);
   record?.({ code: 'cutting.power', values: { cuttingN: forces.cuttingN, speedMPerMin, powerKw, availableKw } });

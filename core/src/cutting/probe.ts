@@ -1,8 +1,8 @@
-import { powerKwAt } from '../lathe/index.ts';
+import { powerKwAt, type Speed } from '../lathe/index.ts';
 import { familyOf } from '../material/index.ts';
 import { atJaws, gripUse, tipUse } from '../mechanics/index.ts';
 import { ROUNDING, radians } from '../quantity/index.ts';
-import { chooseSpeed } from './choose-speed.ts';
+import { chooseSpeed, MOST_SLOWED, slowerSpeed } from './choose-speed.ts';
 import { FACTOR_CAP, PRODUCT_CAP } from './corrected-speed.ts';
 import { CUT_LIMITS, type CutLimit, finishFeedMm } from './evaluate.ts';
 import { shallowestCutMm, thinnestChipMm } from './finish.ts';
@@ -41,17 +41,27 @@ const NONE: Rung = { rpm: 0, availableKw: 0 };
  * Chooses as chooseSpeed does, without making anything: for lathes of fixed speeds over their sorted rungs. Stepless ranges
  * are asked of chooseSpeed itself.
  */
-function leanChooser({ table, lathe, policy }: CutSetup): (idealRpm: number) => Rung {
-  if (table.ranges)
-    return (idealRpm) => {
-      const chosen = chooseSpeed(table, idealRpm, undefined, policy);
-      return chosen
-        ? { rpm: chosen.speed.rpm, availableKw: powerKwAt(lathe, chosen.speed.setting, chosen.speed.rpm) }
-        : NONE;
+function leanChooser({ table, lathe, policy }: CutSetup): {
+  readonly chosen: (idealRpm: number) => Rung;
+  /** the fastest under a chosen one that a torque (kW per rpm) leaves the motor enough for; the chosen one where none does */
+  readonly slowed: (from: Rung, idealRpm: number, kwPerRpm: number) => Rung;
+} {
+  if (table.ranges) {
+    const at = (speed: Speed): Rung => ({ rpm: speed.rpm, availableKw: powerKwAt(lathe, speed.setting, speed.rpm) });
+    const slowed = (from: Rung, idealRpm: number, kwPerRpm: number): Rung => {
+      const bears = (speed: Speed): boolean => kwPerRpm * speed.rpm <= at(speed).availableKw;
+      const found = slowerSpeed(table, { speed: { rpm: from.rpm } as Speed, idealRpm }, bears);
+      return found ? at(found.speed) : from;
     };
+    const chosen = (idealRpm: number): Rung => {
+      const found = chooseSpeed(table, idealRpm, undefined, policy);
+      return found ? at(found.speed) : NONE;
+    };
+    return { chosen, slowed };
+  }
   const rungs = table.fixed.map((s) => ({ rpm: s.rpm, availableKw: powerKwAt(lathe, s.setting, s.rpm) }));
   const chuckRpm = table.mostRpm;
-  return (idealRpm) => {
+  const chosen = (idealRpm: number): Rung => {
     if (rungs.length === 0) return NONE;
     const aim = Math.min(idealRpm, chuckRpm);
     const edge = aim * (1 + ROUNDING);
@@ -68,6 +78,16 @@ function leanChooser({ table, lathe, policy }: CutSetup): (idealRpm: number) => 
     if (above && above.rpm <= reach) return above;
     return below ?? rungs[0]!;
   };
+  const slowed = (from: Rung, idealRpm: number, kwPerRpm: number): Rung => {
+    const leastRpm = MOST_SLOWED * Math.min(idealRpm, chuckRpm) - ROUNDING;
+    for (let i = rungs.length - 1; i >= 0; i--) {
+      const rung = rungs[i]!;
+      if (rung.rpm < leastRpm) break;
+      if (rung.rpm < from.rpm - ROUNDING && kwPerRpm * rung.rpm <= rung.availableKw) return rung;
+    }
+    return from;
+  };
+  return { chosen, slowed };
 }
 
 /**
@@ -95,7 +115,7 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
   const thinnestMm = thinnestChipMm(tool.edgeRadiusMm);
   const shallowestMm = shallowestCutMm(tool.material, r, tool.edgeRadiusMm) - ROUNDING;
   const fullKw = lathe.drive.motorKw * lathe.drive.efficiency - ROUNDING;
-  const chosenFor = leanChooser(setup);
+  const { chosen: chosenFor, slowed } = leanChooser(setup);
   const chuckRpm = setup.table.mostRpm;
   const found: Probed = { bits: 0, rpm: 0, removalMm3PerMin: 0 };
   const noseForce = (depthMm: number, feedMmPerRev: number): number => {
@@ -111,8 +131,8 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
             within((reference.depthRefMm / depthMm) ** reference.depthExponent, FACTOR_CAP),
           PRODUCT_CAP,
         );
-    const { rpm, availableKw } = chosenFor((1000 * vMPerMin) / (Math.PI * diameterMm));
-    const actual = (Math.PI * diameterMm * rpm) / 1000;
+    const idealRpm = (1000 * vMPerMin) / (Math.PI * diameterMm);
+    let rung = chosenFor(idealRpm);
     let thicknessMm: number;
     let forceN: number;
     if (depthMm >= noseDepthMm) {
@@ -123,6 +143,10 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
       thicknessMm = (feedMmPerRev * depthMm) / (r * Math.acos(1 - depthMm / r));
       forceN = noseForce(depthMm, feedMmPerRev);
     }
+    const kwPerRpm = (forceN * Math.PI * diameterMm) / 60_000_000;
+    if (kwPerRpm * rung.rpm > rung.availableKw) rung = slowed(rung, idealRpm, kwPerRpm);
+    const { rpm, availableKw } = rung;
+    const actual = (Math.PI * diameterMm * rpm) / 1000;
     let bits = 0;
     if ((forceN * actual) / 60_000 > availableKw) bits |= availableKw < fullKw ? BIT.torque : BIT.power;
     if (forceN * perN > hold.bendAllowedMm) bits |= BIT.bend;

@@ -7,6 +7,26 @@ import { TOOL_MATERIALS } from './tool-material.ts';
 const get = (id: string) => materialById(id)!;
 
 describe('materials', () => {
+  it('have coated carbide speeds within usual published starting values, at 0.2 mm and 2 mm', () => {
+    const coated = (id: string): number => get(id).speeds.coated.speedMPerMin;
+    for (const [id, least, most] of [
+      ['grey-iron', 180, 300],
+      ['low-carbon-steel', 250, 350],
+      ['medium-carbon-steel', 180, 280],
+      ['aluminium-wrought', 600, 1500],
+      ['stainless-austenitic', 150, 200],
+      ['titanium-alloy', 40, 70],
+    ] as const) {
+      expect([id, coated(id)]).toEqual([id, expect.any(Number)]);
+      expect(coated(id)).toBeGreaterThanOrEqual(least);
+      expect(coated(id)).toBeLessThanOrEqual(most);
+    }
+    // quenched and tempered resists more than annealed
+    expect(get('alloy-steel').kc11NPerMm2).toBeGreaterThan(1.15 * get('alloy-steel-annealed').kc11NPerMm2);
+    expect(get('aluminium-free-cutting').cautions).toContain('lead');
+    expect(get('aluminium-strong').cautions).toContain('builtUpEdge');
+    expect(get('acetal').cautions).toContain('fumesWhenHot');
+  });
   it('holds at least 45, each valid, none twice', () => {
     expect(materials.length).toBeGreaterThanOrEqual(45);
     for (const material of materials)
@@ -25,8 +45,10 @@ describe('materials', () => {
       expect(m.densityKgPerM3).toBeLessThan(9000);
       // a steel's expansion is 8 to 20 millionths, a plastic's up to twenty times that
       expect(m.expansionPerK).toBeGreaterThan(8e-6);
-      // what conducts badly and is strong is slow: nothing cut in titanium faster than in any bronze
-      expect(m.speeds.hss.speedMPerMin).toBeLessThanOrEqual(get('acetal').speeds.hss.speedMPerMin);
+      // what conducts badly and is strong is slow: titanium slower than any bronze, nothing faster than magnesium
+      expect(m.speeds.hss.speedMPerMin).toBeLessThanOrEqual(get('magnesium-alloy').speeds.hss.speedMPerMin);
+      if (m.name.toLowerCase().includes('bronze'))
+        expect(m.speeds.hss.speedMPerMin).toBeGreaterThan(get('titanium').speeds.hss.speedMPerMin);
     }
   });
   it('orders the tool materials: cobalt above plain, coated above uncoated above brazed above high-speed steel', () => {

@@ -1,7 +1,7 @@
 import { speedTable, usualPolicy } from '../cutting/index.ts';
 import { fitness, measures } from '../gauge/index.ts';
 import { checkSlides, type Held, heldIn, reachFromTail, type Setup, type Waiting } from '../hold/index.ts';
-import { checkLathe, dialScale, feedsOf } from '../lathe/index.ts';
+import { checkLathe, dialScale, type Feed } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Means } from '../means/index.ts';
 import { type Outside, outsides } from '../part/index.ts';
@@ -13,6 +13,7 @@ import { finishedShaft, isStepped } from './bending.ts';
 import { withCarried } from './carried.ts';
 import { checkHold } from './check-hold.ts';
 import { chamferOf, edgesNow } from './edges.ts';
+import { feedGroups } from './feed-groups.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
 import { centreHoleDepthMm, centreOperation, wantsCentreHole } from './operation/centre.ts';
 import { chamferOperation } from './operation/chamfer.ts';
@@ -48,19 +49,38 @@ export function planSetup(
   number = 1,
   recorderFor: RecorderFor = silent,
 ): Plan {
-  let best = planWith(piece, setup, means, wishes, number, recorderFor);
+  const plan = (asked: Setup): Plan => quickest(piece, asked, means, wishes, number, recorderFor);
+  let best = plan(setup);
   if (setup.support !== 'auto') return best;
   // what bends too much as it is held is carried better, as far as the shop can
   for (const support of ['centre', 'following'] as const) {
     if (!best.problems.some((p) => p.code === 'route.exceeds.bend')) return best;
     if (support === 'centre' && best.held?.method !== 'chuck') continue;
-    const next = planWith(piece, { ...setup, support }, means, wishes, number, recorderFor);
+    const next = plan({ ...setup, support });
     const lacks = next.problems.some((p) => p.code === 'hold.noRest');
     // an end that takes no centre bends as it does
     if (next.operations.length === 0 || lacks) return best;
     best = { ...next, held: next.held && { ...next.held, why: 'bends' } };
   }
   return best;
+}
+
+/** The quickest of the plans with each gearing of the feeds that stays on, and with all feeds; what cuts more goes first. */
+function quickest(
+  piece: Workpiece,
+  setup: Setup,
+  means: Means,
+  wishes: Wishes,
+  number: number,
+  recorderFor: RecorderFor,
+): Plan {
+  const groups = feedGroups(means.lathe);
+  const [only] = groups;
+  if (groups.length === 1) return planWith(piece, setup, means, wishes, number, recorderFor, only!);
+  const quiet = groups.map((feeds) => ({ feeds, plan: planWith(piece, setup, means, wishes, number, silent, feeds) }));
+  const [best] = quiet.sort((a, b) => a.plan.waiting.length - b.plan.waiting.length || a.plan.minutes - b.plan.minutes);
+  // told only of the one that is taken
+  return recorderFor === silent ? best!.plan : planWith(piece, setup, means, wishes, number, recorderFor, best!.feeds);
 }
 
 function planWith(
@@ -70,6 +90,7 @@ function planWith(
   wishes: Wishes,
   number: number,
   recorderFor: RecorderFor,
+  feeds: readonly Feed[],
 ): Plan {
   const piece = putIn(before, setup);
   const { part } = piece;
@@ -90,7 +111,7 @@ function planWith(
     ...{ piece, setup, held, means, wishes },
     speeds: speedTable(lathe, held.maxRpm),
     policy: wishes.policy ?? usualPolicy,
-    feeds: feedsOf(lathe),
+    feeds,
     lineMm: dialScale(lathe.slides.crossSlide).lineTravelMm.valueOf(),
     shaft: finishedShaft(piece, held, means.material.modulusGPa),
     stepped: isStepped(piece),

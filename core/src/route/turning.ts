@@ -19,8 +19,9 @@ export const SHOULDER_LEFT_MM = 0.3;
 const FILM_DEPTH_MM = 0.3;
 /** What is left of the usual depth where more stands out than does freely. FIELD 2: light cuts */
 const LIGHT_SHARE = 0.5;
-/** A roughing feed that suits any small lathe, mm per rev, where the school does not push it. */
-const USUAL_ROUGH_FEED = 0.2;
+/** Roughing feed as a share of the nose that leaves it whole: as is usual, and as far as it goes. A sharp point takes no more than this, mm. */
+const ROUGH_OF_NOSE = { usual: 0.4, most: 0.6 } as const;
+const SHARP_FEED_MM = 0.2;
 
 function depthCap(context: FitContext, tool: Tool, school: School): { mm: number; by: Limiter } {
   const { usualDepthMm, deepestCutMm } = context.means.lathe.rigidity;
@@ -118,8 +119,8 @@ export function roughLevel(
       depthCapBy: cap.by,
       ...(raw && context.piece.skinMm ? { skinMm: context.piece.skinMm } : {}),
       feedCapMm:
-        school === 'machineFirst' ? tool.noseRadiusMm * 0.6 : Math.min(USUAL_ROUGH_FEED, tool.noseRadiusMm * 0.6),
-      feedCapBy: school === 'machineFirst' || tool.noseRadiusMm * 0.6 < USUAL_ROUGH_FEED ? 'nose' : 'usual',
+        (school === 'machineFirst' ? ROUGH_OF_NOSE.most : ROUGH_OF_NOSE.usual) * tool.noseRadiusMm || SHARP_FEED_MM,
+      feedCapBy: 'nose',
     };
   };
   const id = `${level.feature.id}-rough`;
