@@ -107,7 +107,8 @@ describe('at the lathe', () => {
     await type(page, 'touch-diameter', '13.9');
     await type(page, 'touch-cross', '0.40');
     await page.keyboard.press('Enter');
-    await sees(page, 'Cross-slide');
+    // the step that follows, not the words of this one
+    await page.waitForFunction(() => !document.querySelector('[data-field="touch-diameter"]'));
     for (let i = 0; i < 60 && !(await textOf(page)).includes('All that can be turned'); i++)
       await doStep(page, 'key', 14);
     await sees(page, 'jaws cleaned');

@@ -98,6 +98,22 @@ const wordings: Record<ProblemCode | AppCode, Wording> = {
     what: `A speed names the position ${text(p)}, which its lever does not have.`,
     right: 'Use a position of that lever.',
   }),
+  'lathe.torqueOverMotor': (p) => ({
+    what: `${plain(p.value)} N·m at that speed is more than the motor gives.`,
+    right: `About ${plain(p.limit)} N·m at the most: check the torque, the speed, or the motor’s power.`,
+  }),
+  'lathe.baseOutside': (p) => ({
+    what: `The base speed of ${plain(p.value)} rpm lies above its range.`,
+    right: `Its range ends at ${plain(p.limit)} rpm.`,
+  }),
+  'lathe.speedApart': (p) => ({
+    what: `${plain(p.value)} rpm lies far above the next speed of ${plain(p.limit)} rpm.`,
+    right: 'A figure too many? Check it on the plate.',
+  }),
+  'lathe.feedCoarse': (p, u) => ({
+    what: `A feed of ${u.len(p.value)} a turn is far too coarse to cut with.`,
+    right: `Usual ones are below ${u.len(p.limit)}: check the figure, its unit, or the gears.`,
+  }),
   'lathe.rangeReversed': (p, u) => ({
     what: `This range goes from ${p.unit ? u.len(p.value) : plain(p.value)} to ${p.unit ? u.len(p.limit) : plain(p.limit)}, backwards.`,
     right: 'Give the smaller figure first.',

@@ -178,3 +178,28 @@ describe('blank patterns', () => {
     expect(checkLathe(lathe).map((p) => p.code)).toEqual(['lathe.noSpeeds']);
   });
 });
+
+describe('what a lathe can hardly be', () => {
+  const warned = (change: Partial<Lathe>) => found(change).map((text) => text.split(' ')[0]);
+  const first = spindle.settings[0]!;
+  it('is told, and may stay', () => {
+    const strong = { ...first, torque: [{ rpm: 45, torqueNm: 9000 }] };
+    expect(found({ spindle: { ...spindle, settings: [strong, ...spindle.settings.slice(1)] } })).toEqual([
+      'lathe.torqueOverMotor spindle.settings.0.torque.0.torqueNm (warning)',
+    ]);
+    const right = { ...first, torque: [{ rpm: 45, torqueNm: 180 }] };
+    expect(found({ spindle: { ...spindle, settings: [right, ...spindle.settings.slice(1)] } })).toEqual([]);
+    const range = { kind: 'stepless' as const, at: { lever: '1' }, minRpm: 50, maxRpm: 500, baseRpm: 800 };
+    expect(warned({ spindle: { ...spindle, settings: [range, ...spindle.settings.slice(1)] } })).toEqual([
+      'lathe.baseOutside',
+    ]);
+    const slip = { kind: 'fixed' as const, at: { lever: '10' }, rpm: 9999 };
+    expect(warned({ spindle: { ...spindle, settings: [...spindle.settings.slice(0, -1), slip] } })).toEqual([
+      'lathe.speedApart',
+    ]);
+    const coarse = { kind: 'marked' as const, at: { feed: '4' }, perRev: { text: '50', unit: 'mm' as const } };
+    expect(found({ feeds: { ...feeds, settings: [...feeds.settings.slice(0, -1), coarse] } })).toEqual([
+      'lathe.feedCoarse feeds.settings.3 (warning)',
+    ]);
+  });
+});

@@ -1,5 +1,6 @@
 import { type Problem, rational, readTyped, under } from '../quantity/index.ts';
 import { dialScale } from './dial.ts';
+import { checkPlausible } from './plausible.ts';
 import type { Lathe } from './schema.ts';
 import { forbiddenBecause, positionsKey } from './settings.ts';
 import type { Dial } from './slide-schema.ts';
@@ -212,6 +213,7 @@ export function checkLathe(lathe: Lathe): readonly Problem[] {
     ...(lathe.tailstock.dial ? checkDial(lathe.tailstock.dial, ['tailstock', 'dial']) : []),
     ...checkSizes(lathe),
     ...checkHolding(lathe),
+    ...checkPlausible(lathe),
   ];
   checked.set(lathe, found);
   return found;

@@ -6,7 +6,7 @@ export type ReadTaper =
   | { readonly ok: false; readonly code: ProblemCode };
 
 /**
- * Reads a taper: `1:20`, `5°` to the axis, `10° incl`, `0.6/ft`; a minus before it where it rises towards the tailstock.
+ * Reads a taper: `1:20`, `7:24`, `5°` to the axis, `10° incl`, `0.6/ft`; a minus before it where it rises towards the tailstock.
  * @returns change of diameter per length
  * @source FIELD 8: angle, per foot, 1:x; 2·tan of the half angle
  * @example readTaper('1:20', 'mm') // { ok: true, perLength: 0.05 }
@@ -19,8 +19,8 @@ export function readTaper(text: string, unit: LengthUnit): ReadTaper {
     Number.isFinite(perLength) && perLength > 0 && perLength < 40
       ? { ok: true, perLength: rises ? -perLength : perLength }
       : { ok: false, code: 'taper.outOfRange' };
-  const ratio = /^1\s*:\s*(\d{1,4}(?:[.,]\d{1,5})?)$/.exec(bare);
-  if (ratio) return signed(1 / Number(ratio[1]!.replace(',', '.')));
+  const ratio = /^(\d{1,4}(?:[.,]\d{1,5})?)\s*:\s*(\d{1,4}(?:[.,]\d{1,5})?)$/.exec(bare);
+  if (ratio) return signed(Number(ratio[1]!.replace(',', '.')) / Number(ratio[2]!.replace(',', '.')));
   const angle = /^(\d{1,3}(?:[.,]\d{1,5})?)\s*(?:°|deg)\s*(incl\.?|included)?$/i.exec(bare);
   if (angle) {
     const halfDeg = Number(angle[1]!.replace(',', '.')) / (angle[2] ? 2 : 1);

@@ -11,16 +11,14 @@ export { type Holder, readHolder } from './code/holder.ts';
 export {
   type CodeFault,
   composeInsert,
-  edgeLengthMm,
   type Insert,
   type InsertChoice,
   type InsertFixing,
-  type InsertShape,
   type InsertTolerance,
-  insertSizes,
   isCodeFault,
   readInsert,
 } from './code/insert.ts';
+export { edgeLengthMm, type InsertShape, insertSizes } from './code/insert-sizes.ts';
 export {
   checkHolder,
   checkInsert,

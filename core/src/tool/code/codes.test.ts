@@ -17,13 +17,11 @@ import {
   composeInsert,
   type Insert,
   type InsertFixing,
-  type InsertShape,
   type InsertTolerance,
-  insertSizes,
   isCodeFault,
   readInsert,
-  sizeCodeOf,
 } from './insert.ts';
+import { type InsertShape, insertSizes, sizeCodeOf } from './insert-sizes.ts';
 
 const insert = (code: string) => readInsert(code) as Insert;
 const holder = (code: string) => readHolder(code) as Holder;
@@ -287,5 +285,28 @@ describe('holders put together', () => {
       true,
     ]);
     expect(standsAt(117.5, 0)).toBe(true);
+  });
+});
+
+describe('an insert by its inch designation', () => {
+  it.each([
+    ['CNMG 432', 'CNMG 12 04 08'],
+    ['cnmg432', 'CNMG 12 04 08'],
+    ['CCMT 32.51', 'CCMT 09 T3 04'],
+    ['CCMT 21.51', 'CCMT 06 02 04'],
+    ['DCMT 32.52', 'DCMT 11 T3 08'],
+    ['TNMG 331', 'TNMG 16 04 04'],
+    ['SNMG 433', 'SNMG 12 04 12'],
+    ['VBMT 331', 'VBMT 16 04 04'],
+    ['WNMG 432', 'WNMG 08 04 08'],
+    ['CCGT 21.5.5', 'CCGT 06 02 02'],
+  ])('%s is %s', (inch, metric) => {
+    const [a, b] = [readInsert(inch), readInsert(metric)];
+    expect(isCodeFault(a)).toBe(false);
+    expect(a).toEqual(b);
+  });
+  it('is read as it is otherwise, and refused where it is neither', () => {
+    expect(readInsert('CNMG 12 04 08')).toMatchObject({ circleMm: 12.7 });
+    for (const text of ['CNMG 992', 'CNMG 4', 'CNMG 43', 'XNMG 432']) expect(isCodeFault(readInsert(text))).toBe(true);
   });
 });

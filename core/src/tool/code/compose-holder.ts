@@ -7,7 +7,7 @@ import {
 } from '../standard/holder-letters.ts';
 import type { insertClearancesDeg } from '../standard/insert-letters.ts';
 import type { Holder } from './holder.ts';
-import { type InsertShape, insertSizes } from './insert.ts';
+import { type InsertShape, insertSizes } from './insert-sizes.ts';
 
 /** What a holder or a bar is to be, in the designation's own letters. */
 export interface HolderChoice {

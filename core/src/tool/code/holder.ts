@@ -1,6 +1,7 @@
 import { barKinds, barStyles, clampings, holderStyles, toolLengthsMm } from '../standard/holder-letters.ts';
 import { insertClearancesDeg, insertShapes } from '../standard/insert-letters.ts';
-import type { CodeFault, InsertShape } from './insert.ts';
+import type { CodeFault } from './insert.ts';
+import type { InsertShape } from './insert-sizes.ts';
 import { has } from './letters.ts';
 
 /** What a holder's or a boring bar's designation says; lengths in mm. */
