@@ -1,4 +1,5 @@
-import type { Caution } from '@whelk/core/route';
+import { type LengthUnit, shortLength } from '@whelk/core/quantity';
+import type { Caution, Note } from '@whelk/core/route';
 
 /** One short line at the step where it matters. The machine's manual, local rules and qualified instruction come first. */
 const cautions: Record<Caution, string> = {
@@ -54,3 +55,22 @@ const materialCautions: Record<string, string> = {
 
 export const cautionText = (code: Caution | undefined): string | undefined => code && cautions[code];
 export const materialCautionText = (code: string): string => materialCautions[code] ?? code;
+
+const sized = (value: number | undefined, unit: LengthUnit): string =>
+  `${shortLength(value ?? 0, unit, unit === 'mm' ? 2 : 3)} ${unit}`;
+const notes: Record<Note['code'], (note: Note, unit: LengthUnit) => string> = {
+  wet: () => 'Cut it wet: oil or emulsion on the edge from the first chip, never now and then on hot carbide.',
+  dry: () => 'Cut it dry.',
+  belowSkin: ({ value }, unit) =>
+    `The first cut goes below the skin, ${sized(value, unit)} deep at the least: the point of the tool stays in clean metal.`,
+  interrupted: () =>
+    'Corners strike the tool until they are off: a tough edge, firmly held, and no slower feed by hand.',
+  finishBeyond: ({ value, limit }) =>
+    `The drawing wants Ra ${value}; turned like this about ${limit} is the best. File, emery or grind it after, or take a finer feed and a larger nose.`,
+  noseInCorner: ({ value, limit }, unit) =>
+    limit
+      ? `The tool’s nose leaves ${sized(value, unit)} round in the corner, the drawing allows ${sized(limit, unit)}: take a sharper tool for it.`
+      : `The tool’s nose leaves ${sized(value, unit)} round in the corner, which is drawn sharp: does its mate clear it?`,
+};
+/** A note at an operation in words. */
+export const noteText = (note: Note, unit: LengthUnit): string => notes[note.code](note, unit);

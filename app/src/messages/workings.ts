@@ -45,7 +45,7 @@ const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>
   }),
   'cutting.force': (v) => ({
     title: 'Cutting force',
-    formula: `${n(v.kc11NPerMm2)} × ${n(v.widthMm)} × ${n(v.thicknessMm)}^(1−${n(v.mc, 2)}) × wear ${n(v.wear, 2)} × tool ${n(v.tool, 2)} = ${n(v.cuttingN)} N; radial ${n(v.radialShare, 1)} of it, ${n(v.radialN)} N`,
+    formula: `${n(v.kc11NPerMm2)} × ${n(v.widthMm)} × ${n(v.thicknessMm)}^(1−${n(v.mc, 2)}) × wear ${n(v.wear, 2)} × tool ${n(v.tool, 2)} = ${n(v.cuttingN)} N; radial ${n(v.radialShare, 2)} of it, ${n(v.radialN)} N`,
   }),
   'cutting.stay': (v) => ({
     title: v.stay ? 'Stay where it stands' : 'Worth changing',

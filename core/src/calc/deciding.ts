@@ -118,7 +118,7 @@ export const deciding = [
       return {
         speedMPerMin,
         rpm: rpmFor(speedMPerMin, i.diameterMm, record),
-        feedMmPerRev: usualFeedMmPerRev(i.operation, i.grade, i.diameterMm) ?? null,
+        feedMmPerRev: usualFeedMmPerRev(i.operation, i.grade, i.diameterMm, material) ?? null,
         diameterOf: rule.diameterOf,
         byHand: rule.byHand,
         notes: [...rule.notes],

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { chooseSpeed, speedTable } from '../cutting/index.ts';
+import { chooseSpeed, speedPolicySchema, speedTable, usualPolicy } from '../cutting/index.ts';
 import { instrumentSchema } from '../gauge/index.ts';
 import { centreHole, checkDiameters, firstSetup, setupSchema, usualGripMm } from '../hold/index.ts';
 import { FIRST_SETUP_ID } from '../job/index.ts';
@@ -40,10 +40,14 @@ export const latheWork = [
   calculation({
     name: 'lathe.chooseSpeed',
     tab: 'speeds',
-    input: z.strictObject({ lathe: latheSchema, idealRpm: positive }),
+    input: z.strictObject({
+      lathe: latheSchema,
+      idealRpm: positive,
+      policy: speedPolicySchema.default(usualPolicy),
+    }),
     output: z.object({ rpm: z.number(), setting: z.string(), offShare: z.number(), reason: z.string() }),
-    run: ({ lathe, idealRpm }, record) => {
-      const chosen = chooseSpeed(speedTable(lathe, chuckOf(lathe).maxRpm), idealRpm, record);
+    run: ({ lathe, idealRpm, policy }, record) => {
+      const chosen = chooseSpeed(speedTable(lathe, chuckOf(lathe).maxRpm), idealRpm, record, policy);
       if (!chosen) return { problems: [{ code: 'lathe.noSpeeds', path: ['lathe', 'spindle', 'settings'] }] };
       return { rpm: chosen.speed.rpm, setting: chosen.speed.label, offShare: chosen.off, reason: chosen.reason };
     },

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { fixedSpeeds, type Lathe, positionsLabel, type Speed, spindleSettings } from '../lathe/index.ts';
+import { fixedSpeeds, type Lathe, positionsLabel, powerKwAt, type Speed, spindleSettings } from '../lathe/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 
@@ -78,13 +78,9 @@ export function chooseSpeed(
   };
   // a lathe that has nothing but ranges can only be set steplessly, whatever the policy prefers
   const ranged = table.ranges && (policy.choice === 'stepless' || table.fixed.length === 0);
-  for (const setting of ranged ? spindleSettings(table.lathe) : []) {
-    if (setting.kind !== 'stepless' || aim < setting.minRpm || aim > setting.maxRpm) continue;
-    const rpm = Math.max(setting.minRpm, Math.floor(aim / 10) * 10);
-    return made(
-      { setting, rpm, label: positionsLabel(table.lathe.spindle.controls, setting.at) },
-      aim < idealRpm ? 'chuckLimit' : 'stepless',
-    );
+  if (ranged) {
+    const at = steplessAt(table.lathe, aim);
+    if (at) return made(at, aim < idealRpm ? 'chuckLimit' : 'stepless');
   }
   const candidates = table.ranges
     ? [...table.fixed, ...stepless(table, aim).filter((s) => s.rpm <= chuckRpm)].sort((a, b) => a.rpm - b.rpm)
@@ -100,6 +96,16 @@ export function chooseSpeed(
     return made(below, aim < idealRpm ? 'chuckLimit' : 'nearestBelow');
   if (above && above.rpm <= idealRpm * (1 + policy.aboveShare)) return made(above, 'justAbove');
   return below ? made(below, 'nothingNearer') : made(candidates[0]!, 'belowLowest');
+}
+
+/**
+ * Ideal from which the faster of two neighbouring speeds is taken, rpm: what chooseSpeed does, turned round for a card.
+ * @example switchRpm(200, 300, { choice: 'notAbove', belowShare: 0.3, aboveShare: 0.1 }) // 285.7
+ */
+export function switchRpm(slowerRpm: number, fasterRpm: number, policy: SpeedPolicy = usualPolicy): number {
+  const nearestRpm = policy.choice === 'nearest' ? Math.sqrt(slowerRpm * fasterRpm) : Number.POSITIVE_INFINITY;
+  const tooSlowRpm = slowerRpm / (1 - policy.belowShare);
+  return Math.min(fasterRpm, Math.max(fasterRpm / (1 + policy.aboveShare), Math.min(nearestRpm, tooSlowRpm)));
 }
 
 /** A cut that asks too much of the motor is slowed to this share of the ideal at the least: then the feed has to give way. */
@@ -139,6 +145,21 @@ export function slowerSpeed(
     values: { idealRpm, rpm: found.rpm, setting: found.label, offPercent: off * 100, reason: 'power' },
   });
   return { speed: found, idealRpm, off, reason: 'power' };
+}
+
+/**
+ * A speed of a stepless range: of those that have it, the range with the most torque there.
+ * @returns undefined where none has it
+ */
+export function steplessAt(lathe: Lathe, rpm: number): Speed | undefined {
+  let best: Speed | undefined;
+  for (const setting of spindleSettings(lathe)) {
+    if (setting.kind !== 'stepless' || rpm < setting.minRpm || rpm > setting.maxRpm) continue;
+    const round = Math.max(setting.minRpm, Math.floor(rpm / 10) * 10);
+    if (!best || powerKwAt(lathe, setting, round) > powerKwAt(lathe, best.setting, best.rpm) + ROUNDING)
+      best = { setting, rpm: round, label: positionsLabel(lathe.spindle.controls, setting.at) };
+  }
+  return best;
 }
 
 /** Ends of the stepless ranges that lie nearest to an aim outside them. */

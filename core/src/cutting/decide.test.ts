@@ -259,20 +259,50 @@ describe('choosing', () => {
   });
 });
 
+describe('stepless ranges', () => {
+  const ranged = (settings: Lathe['spindle']['settings']): Lathe => ({
+    ...metricLathe,
+    spindle: { ...metricLathe.spindle, settings },
+  });
+  it('that both have a speed: the one with the most torque there', () => {
+    // at 500 the high range gives 500/1600 of the motor, the low one 500/600
+    const high = { kind: 'stepless' as const, at: { lever: '1' }, minRpm: 250, maxRpm: 3000, baseRpm: 1600 };
+    const low = { kind: 'stepless' as const, at: { lever: '2' }, minRpm: 80, maxRpm: 900, baseRpm: 600 };
+    for (const order of [
+      [high, low],
+      [low, high],
+    ]) {
+      const chosen = chooseSpeed(speedTable(ranged(order), 2500), 505);
+      expect(chosen).toMatchObject({ speed: { rpm: 500, setting: { at: { lever: '2' } } }, reason: 'stepless' });
+      expect(chooseSpeed(speedTable(ranged(order), 2500), 1200)?.speed.setting.at).toEqual({ lever: '1' });
+    }
+  });
+});
+
 describe('operations', () => {
+  const steel = { group: 'P', hardnessHb: 190 } as const;
   it('each have rules, and none is faster than filing', () => {
     for (const operation of CUTTING_OPERATIONS) {
       expect(operationRules[operation].speedShare).toBeLessThanOrEqual(1.1);
-      const usual = usualFeedMmPerRev(operation, 'rough', 10);
+      const usual = usualFeedMmPerRev(operation, 'rough', 10, steel);
       if (usual !== undefined) expect(usual).toBeGreaterThan(0.02);
     }
     // a 10 mm drill about 0.2 a turn; its reamer half the speed and two and a half times the feed
-    expect(usualFeedMmPerRev('drilling', 'rough', 10)).toBeCloseTo(0.2, 2);
-    expect(usualFeedMmPerRev('reaming', 'rough', 10)! / usualFeedMmPerRev('drilling', 'rough', 10)!).toBe(2.5);
+    expect(usualFeedMmPerRev('drilling', 'rough', 10, steel)).toBeCloseTo(0.19, 2);
+    expect(usualFeedMmPerRev('reaming', 'rough', 10, steel)! / usualFeedMmPerRev('drilling', 'rough', 10, steel)!).toBe(
+      2.5,
+    );
     expect(operationRules.reaming.speedShare).toBe(operationRules.drilling.speedShare / 2);
     expect(operationRules.parting.speedShare).toBe(0.5);
-    expect(usualFeedMmPerRev('parting', 'rough', 50)).toBeGreaterThanOrEqual(0.03);
-    expect(usualFeedMmPerRev('parting', 'rough', 50)).toBeLessThanOrEqual(0.08);
+    expect(usualFeedMmPerRev('parting', 'rough', 50, steel)).toBeGreaterThanOrEqual(0.03);
+    expect(usualFeedMmPerRev('parting', 'rough', 50, steel)).toBeLessThanOrEqual(0.08);
+  });
+  it('that cut with the whole edge are never fed as a turning tool is, whatever the motor bears', () => {
+    const blade = { ...setup, operation: 'parting' as const };
+    for (const { feed, cut } of decideCut(blade, { depthMm: 2, feedMmPerRev: 0.3, lengthMm: 10 })!) {
+      expect(cut.feedMmPerRev).toBeLessThanOrEqual(0.08);
+      expect(feed?.mmPerRev ?? 0).toBeLessThanOrEqual(0.08);
+    }
   });
   it('of drills take the torque that tables give: 10 mm, 0.2 a turn, plain steel, 8 to 12 N·m', () => {
     const { torqueNm, thrustN } = drillLoad(materialById('medium-carbon-steel')!, 10, 0.2);

@@ -2,6 +2,7 @@ import type { Feed, Positions } from '../lathe/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { type CutLimit, type EvaluatedCut, evaluateCut } from './evaluate.ts';
+import { operationRules } from './operations.ts';
 import { BEARS, cutProbe, limitsOfBits } from './probe.ts';
 import { type CutSetup, SCHOOLS, type School } from './setup.ts';
 import { changeMin as minutesToChange, type Stay, weighStay } from './stay.ts';
@@ -34,16 +35,23 @@ export function feedFor(feeds: readonly Feed[], wantedMmPerRev: number): Feed | 
   return feeds.findLast((f) => f.mmPerRev <= wantedMmPerRev + ROUNDING) ?? feeds[0];
 }
 
+/** Coarsest feed of an operation whose whole edge cuts; others know no such bound. */
+const mostFeedMmPerRev = ({ operation }: CutSetup): number =>
+  operationRules[operation].mostFeedMmPerRev ?? Number.POSITIVE_INFINITY;
+
 /** The deepest, coarsest cut that lathe, work and edge bear: most metal a minute. */
 function machineFirst(setup: CutSetup, asked: CutAsked) {
   const probe = cutProbe(setup, 'machineFirst');
   const deepest = Math.min(setup.lathe.rigidity.deepestCutMm, setup.tool.deepestMm);
-  const feeds: (Feed | undefined)[] = setup.feeds.length > 0 ? [...setup.feeds] : [undefined];
+  const most = mostFeedMmPerRev(setup);
+  const byHandMm = Math.min(most, asked.feedMmPerRev);
+  const usable = setup.feeds.filter((f) => f.mmPerRev <= most + ROUNDING);
+  const feeds: (Feed | undefined)[] = usable.length > 0 ? usable : [undefined];
   let best: { depthMm: number; feed: Feed | undefined; removal: number } | undefined;
   for (let i = DEPTHS; i >= 1; i--) {
     const depthMm = (deepest * i) / DEPTHS;
     for (const feed of feeds) {
-      const { bits, removalMm3PerMin } = probe(depthMm, feed?.mmPerRev ?? asked.feedMmPerRev);
+      const { bits, removalMm3PerMin } = probe(depthMm, feed?.mmPerRev ?? byHandMm);
       if ((bits & BEARS) === 0 && removalMm3PerMin > (best?.removal ?? 0))
         best = { depthMm, feed, removal: removalMm3PerMin };
     }
@@ -54,7 +62,7 @@ function machineFirst(setup: CutSetup, asked: CutAsked) {
   const coarser = feeds[at + 1];
   const next = [
     found.depthMm < deepest - ROUNDING
-      ? probe(found.depthMm + deepest / DEPTHS, found.feed?.mmPerRev ?? asked.feedMmPerRev).bits & BEARS
+      ? probe(found.depthMm + deepest / DEPTHS, found.feed?.mmPerRev ?? byHandMm).bits & BEARS
       : 0,
     coarser ? probe(found.depthMm, coarser.mmPerRev).bits & BEARS : 0,
   ];
@@ -79,8 +87,9 @@ export function decideCut(
     const record = recorderFor?.(school);
     const most = school === 'machineFirst' ? machineFirst(setup, asked) : undefined;
     const depthMm = most?.depthMm ?? asked.depthMm;
-    const feed = most ? most.feed : feedFor(setup.feeds, asked.feedMmPerRev);
-    const feedMmPerRev = feed?.mmPerRev ?? asked.feedMmPerRev;
+    const wantedMmPerRev = Math.min(asked.feedMmPerRev, mostFeedMmPerRev(setup));
+    const feed = most ? most.feed : feedFor(setup.feeds, wantedMmPerRev);
+    const feedMmPerRev = feed?.mmPerRev ?? wantedMmPerRev;
     const cut = evaluateCut(setup, depthMm, feedMmPerRev, school, record);
     if (!cut) return undefined;
     const minutes = asked.lengthMm / (feedMmPerRev * cut.chosen.speed.rpm);

@@ -5,9 +5,9 @@ import type { Recorder } from '../working/index.ts';
 /** Extra force of a worn edge and of high-speed steel's blunter grind against the carbide that kc was measured with. */
 export const WEAR = 1.3;
 export const TOOL: Readonly<Record<ToolFamily, number>> = { hss: 1.15, carbide: 1 };
-/** Passive and feed force as shares of the cutting force, FIELD 1's defaults. */
-export const RADIAL_SHARE = 0.4;
-export const FEED_SHARE = 0.4;
+/** Passive and feed force as shares of the cutting force: between these two, by how the edge in the cut lies. FIELD 1: 0.3 to 0.5 */
+export const LEAST_SHARE = 0.3;
+export const SHARE_RANGE = 0.2;
 
 export interface CutGeometry {
   readonly depthMm: number;
@@ -33,6 +33,20 @@ function noseChip(
   return { widthMm, thicknessMm: (feedMmPerRev * depthMm) / widthMm };
 }
 
+/**
+ * How much of what pushes across the cut is radial, 0 to 1: all of it where only the nose's bottom cuts, none where the edge stands
+ * square to the work.
+ * @source squared cosine of the chord over the engaged edge: from the nose's lowest point to the top of the cut; on the nose alone
+ *   1 − d/2r
+ */
+export function radialPart({ depthMm, kappaDeg, noseRadiusMm: r }: CutGeometry): number {
+  const kappa = radians(kappaDeg);
+  const noseDepthMm = r * (1 - Math.cos(kappa));
+  if (depthMm <= noseDepthMm) return 1 - depthMm / (2 * r);
+  const alongMm = r * Math.sin(kappa) + ((depthMm - noseDepthMm) * Math.cos(kappa)) / Math.sin(kappa);
+  return (alongMm * alongMm) / (alongMm * alongMm + depthMm * depthMm);
+}
+
 export interface CutForces {
   readonly cuttingN: number;
   readonly radialN: number;
@@ -41,7 +55,8 @@ export interface CutForces {
 
 /**
  * Forces of a turning cut, N, for a worn edge.
- * @source Kienzle: Fc = kc1.1·b·h^(1−mc), times 1.3 for wear and 1.15 for high-speed steel; radial and feed force 0.4·Fc
+ * @source Kienzle: Fc = kc1.1·b·h^(1−mc), times 1.3 for wear and 1.15 for high-speed steel; radial and feed force 0.3 to 0.5·Fc, the
+ *   radial one growing as the depth gets small against the nose or the setting angle small
  */
 export function cutForces(
   material: Pick<Material, 'kc11NPerMm2' | 'mc'>,
@@ -57,6 +72,8 @@ export function cutForces(
   const noseDepthMm = cut.noseRadiusMm * (1 - Math.cos(radians(cut.kappaDeg)));
   const fullNoseN = cut.depthMm > noseDepthMm && noseDepthMm > 0 ? perChip(noseChip(noseDepthMm, cut)) : 0;
   const cuttingN = Math.max(perChip({ widthMm, thicknessMm }), fullNoseN);
+  const part = radialPart(cut);
+  const radialShare = LEAST_SHARE + SHARE_RANGE * part;
   record?.({
     code: 'cutting.force',
     values: {
@@ -67,12 +84,13 @@ export function cutForces(
       wear: WEAR,
       tool: TOOL[familyOf(toolMaterial)],
       cuttingN,
-      radialShare: RADIAL_SHARE,
-      radialN: cuttingN * RADIAL_SHARE,
+      radialShare,
+      radialN: cuttingN * radialShare,
     },
     source: 'Kienzle',
   });
-  return { cuttingN, radialN: cuttingN * RADIAL_SHARE, feedN: cuttingN * FEED_SHARE };
+  const feedShare = LEAST_SHARE + SHARE_RANGE * (1 - part);
+  return { cuttingN, radialN: cuttingN * radialShare, feedN: cuttingN * feedShare };
 }
 
 /** Power of a cut in kW. @source Fc·v/60000 */

@@ -8,6 +8,7 @@ export {
   type SpeedTable,
   speedPolicySchema,
   speedTable,
+  switchRpm,
   usualPolicy,
 } from './choose-speed.ts';
 export { type CorrectedSpeed, correctedSpeed } from './corrected-speed.ts';
@@ -21,8 +22,6 @@ export {
   chipSize,
   cutForces,
   cutPowerKw,
-  FEED_SHARE,
-  RADIAL_SHARE,
 } from './force.ts';
 export { type DrillLoad, drillLoad, plungeForceN } from './hole-forces.ts';
 export { type CutMap, cutMap } from './map.ts';

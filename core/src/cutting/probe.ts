@@ -6,7 +6,7 @@ import { chooseSpeed, MOST_SLOWED, slowerSpeed } from './choose-speed.ts';
 import { FACTOR_CAP, PRODUCT_CAP } from './corrected-speed.ts';
 import { CUT_LIMITS, type CutLimit, finishFeedMm } from './evaluate.ts';
 import { shallowestCutMm, thinnestChipMm } from './finish.ts';
-import { FEED_SHARE, RADIAL_SHARE, TOOL, WEAR } from './force.ts';
+import { LEAST_SHARE, SHARE_RANGE, TOOL, WEAR } from './force.ts';
 import { operationRules } from './operations.ts';
 import { bendPerN, type CutSetup, forceLeft, type School } from './setup.ts';
 
@@ -106,11 +106,9 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
   const noseDepthMm = r * (1 - Math.cos(radians(tool.kappaDeg)));
   const kc = material.kc11NPerMm2 * WEAR * TOOL[familyOf(tool.material)];
   const exponent = 1 - material.mc;
-  const perN = bendPerN(setup) * RADIAL_SHARE;
-  const feedShare = hold.driven ? 0 : FEED_SHARE;
-  const heldPerN = atJaws(1, feedShare, diameterMm, hold.gripDiameterMm);
-  const acrossPerN = Math.hypot(1, RADIAL_SHARE);
-  const gripPerN = gripUse(1, feedShare, diameterMm, hold.gripDiameterMm, hold.jawForceN);
+  const cot = Math.cos(radians(tool.kappaDeg)) / sin;
+  const perN = bendPerN(setup);
+  const drivenShare = hold.driven ? 0 : 1;
   const coarsestMm = finishFeedMm(setup) + ROUNDING;
   const thinnestMm = thinnestChipMm(tool.edgeRadiusMm);
   const shallowestMm = shallowestCutMm(tool.material, r, tool.edgeRadiusMm) - ROUNDING;
@@ -149,13 +147,19 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
     const actual = (Math.PI * diameterMm * rpm) / 1000;
     let bits = 0;
     if ((forceN * actual) / 60_000 > availableKw) bits |= availableKw < fullKw ? BIT.torque : BIT.power;
-    if (forceN * perN > hold.bendAllowedMm) bits |= BIT.bend;
+    const alongMm = r * sin + (depthMm - noseDepthMm) * cot;
+    const part =
+      depthMm <= noseDepthMm ? 1 - depthMm / (2 * r) : (alongMm * alongMm) / (alongMm * alongMm + depthMm * depthMm);
+    const radialShare = LEAST_SHARE + SHARE_RANGE * part;
+    const feedShare = drivenShare * (LEAST_SHARE + SHARE_RANGE * (1 - part));
+    if (forceN * perN * radialShare > hold.bendAllowedMm) bits |= BIT.bend;
     const left = forceLeft(hold, rpm, chuckRpm);
-    if (forceN * gripPerN > left) bits |= BIT.grip;
+    if (forceN * gripUse(1, feedShare, diameterMm, hold.gripDiameterMm, hold.jawForceN) > left) bits |= BIT.grip;
     else if (hold.tipping) {
       const jawsN = hold.jawForceN * left;
-      if (tipUse(forceN * acrossPerN, forceN * heldPerN, hold.tipping, hold.gripDiameterMm, jawsN) > 1)
-        bits |= BIT.grip;
+      const heldPerN = atJaws(1, feedShare, diameterMm, hold.gripDiameterMm);
+      const acrossN = forceN * Math.hypot(1, radialShare);
+      if (tipUse(acrossN, forceN * heldPerN, hold.tipping, hold.gripDiameterMm, jawsN) > 1) bits |= BIT.grip;
     }
     if (feedMmPerRev > coarsestMm) bits |= BIT.finish;
     if (thicknessMm < thinnestMm) bits |= BIT.thinChip;

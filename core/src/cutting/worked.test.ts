@@ -9,7 +9,7 @@ import { edgeLifeMin } from './edge-life.ts';
 import { feedForRa, raUm, rzUm, shallowestCutMm, thinnestChipMm } from './finish.ts';
 import { chipSize, cutForces, cutPowerKw } from './force.ts';
 import { drillLoad, plungeForceN } from './hole-forces.ts';
-import { operationRules, usualDepthMm, usualFeedMmPerRev } from './operations.ts';
+import { drillFeedMmPerRev, operationRules, usualDepthMm, usualFeedMmPerRev } from './operations.ts';
 import { holdWhereItBends } from './setup.ts';
 import { cuttingSpeedMPerMin, rpmFor } from './speed.ts';
 
@@ -29,9 +29,19 @@ describe('cutting force, worked by hand', () => {
   ] as const)('%s at κ %d°: %d N', (tool, kappaDeg, newton) => {
     expect(cutForces(plain, tool, { ...cut, kappaDeg }).cuttingN).toBeCloseTo(newton, 3);
   });
-  it('pushes back and along with two fifths of itself', () => {
-    const { cuttingN, radialN, feedN } = cutForces(plain, 'coated', cut);
-    expect([radialN / cuttingN, feedN / cuttingN]).toEqual([expect.closeTo(0.4, 12), expect.closeTo(0.4, 12)]);
+  it.each([
+    // square edge, no nose: the chord stands upright, three tenths back and half along; at 45° as much each way
+    [{ kappaDeg: 90 }, 0.3, 0.5],
+    [{ kappaDeg: 45 }, 0.4, 0.4],
+    // r 0.8, 0.1 deep: 1 − 0.1/1.6 = 0.9375 of the fifth that moves between them; 0.8 deep: the quarter's chord at 45°
+    [{ noseRadiusMm: 0.8, depthMm: 0.1 }, 0.4875, 0.3125],
+    [{ noseRadiusMm: 0.8, depthMm: 0.8 }, 0.4, 0.4],
+    // 2 deep, upright beyond the nose: 0.8²/(0.8² + 2²) = 0.1379
+    [{ noseRadiusMm: 0.8, depthMm: 2 }, 0.32759, 0.47241],
+  ])('%o pushes back with %d of itself and along with %d', (more, back, along) => {
+    const { cuttingN, radialN, feedN } = cutForces(plain, 'coated', { ...cut, ...more });
+    expect(radialN / cuttingN).toBeCloseTo(back, 5);
+    expect(feedN / cuttingN).toBeCloseTo(along, 5);
   });
   it('needs so much of the motor: 1555 N at 60 m/min are 1.56 kW', () => {
     expect(cutPowerKw(1555.1627, 60)).toBeCloseTo(1.5551627, 9);
@@ -46,7 +56,7 @@ describe('cutting force, worked by hand', () => {
       thicknessMm: 0.2,
       wear: 1.3,
       tool: 1.15,
-      radialShare: 0.4,
+      radialShare: 0.3,
     });
   });
   it('holds the nose’s force until the straight edge has caught up', () => {
@@ -191,9 +201,22 @@ describe('what an operation usually wants', () => {
     ['dieOrTap', 'rough', undefined],
     ['filing', 'finish', undefined],
   ] as const)('%s, %s: %s a turn', (operation, grade, feed) => {
-    const usual = usualFeedMmPerRev(operation, grade, 10);
+    const usual = usualFeedMmPerRev(operation, grade, 10, { group: 'P', hardnessHb: 190 });
     if (feed === undefined) expect(usual).toBeUndefined();
     else expect(usual).toBeCloseTo(feed, 12);
+  });
+  it.each([
+    // hand tables for drills of high-speed steel: a hundredth or two at 1 mm, D/50 up to 8, 0.3 at 20 in steel
+    [0.5, 'P', 190, 0.01],
+    [1, 'P', 190, 0.02],
+    [1, 'S', 330, 0.01],
+    [8, 'P', 190, 0.16],
+    [20, 'P', 190, 0.304],
+    [8, 'P', 290, 0.12],
+    [8, 'N', 95, 0.224],
+    [8, 'M', 180, 0.112],
+  ] as const)('a drill of %d in %s of %d HB: %d a turn', (diameterMm, group, hardnessHb, feed) => {
+    expect(drillFeedMmPerRev(diameterMm, { group, hardnessHb })).toBeCloseTo(feed, 3);
   });
   it('takes off what lathe and edge bear: the usual cut, half a millimetre, a scrape', () => {
     const depths = (family: 'hss' | 'carbide', usual: number) =>

@@ -3,7 +3,7 @@ import { type ProblemCode, readTyped, typedLengthSchema } from '../quantity/inde
 import type { Recorder } from '../working/index.ts';
 import { dialScale } from './dial.ts';
 import type { Lathe } from './schema.ts';
-import { feedOf, positionsKey, positionsLabel } from './settings.ts';
+import { feedOf, positionsKey, positionsLabel, spindleSettings } from './settings.ts';
 import type { Dial } from './slide-schema.ts';
 import { positionsSchema } from './spindle-schema.ts';
 
@@ -153,7 +153,7 @@ function slackFound(lathe: Lathe, c: Of<'slack'>, record?: Recorder): Calibrated
 
 function speedFound(lathe: Lathe, c: Of<'speed'>, record?: Recorder): Calibrated {
   const key = positionsKey(c.spindleAt);
-  const setting = lathe.spindle.settings.find((s) => positionsKey(s.at) === key);
+  const setting = spindleSettings(lathe).find((s) => positionsKey(s.at) === key);
   if (setting?.kind !== 'fixed') return fault('calibration.noSetting', 'spindleAt');
   const rpm = c.rpms.reduce((a, b) => a + b, 0) / c.rpms.length;
   record?.({ code: 'calibration.speed', values: { count: c.rpms.length, rpm, marked: setting.rpm } });
@@ -248,9 +248,10 @@ function withValue(lathe: Lathe, slot: string, value: number): Lathe {
       ...lathe,
       spindle: {
         ...lathe.spindle,
-        settings: lathe.spindle.settings.map((s) =>
-          s.kind === 'fixed' && positionsKey(s.at) === rest ? { ...s, rpm: value } : s,
-        ),
+        settings: lathe.spindle.settings.map((s) => {
+          if (s.kind === 'stepless' || positionsKey(s.at) !== rest) return s;
+          return { kind: 'fixed', at: s.at, stopTurns: s.stopTurns, torque: s.torque, rpm: value };
+        }),
       },
     };
   return {

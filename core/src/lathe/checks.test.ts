@@ -3,7 +3,7 @@ import { metricLathe } from '../testing/shop.ts';
 import { checkLathe } from './checks.ts';
 import { LATHE_PATTERNS, lathePattern } from './patterns.ts';
 import { type Lathe, latheSchema } from './schema.ts';
-import { fixedSpeeds, forbiddenBecause, torqueNm } from './settings.ts';
+import { fixedSpeeds, forbiddenBecause, spindleSettings, torqueNm } from './settings.ts';
 
 const { spindle, slides, holding, feeds, threads } = metricLathe;
 const chuck = holding.chucks[0]!;
@@ -159,7 +159,7 @@ describe('what must not stand together', () => {
 describe('a torque curve', () => {
   it('is straight between its points, level beyond them, and in force instead of the motor’s plate', () => {
     const setting = {
-      ...spindle.settings[0]!,
+      ...spindleSettings(metricLathe)[0]!,
       torque: [
         { rpm: 300, torqueNm: 10 },
         { rpm: 100, torqueNm: 20 },

@@ -9,6 +9,8 @@ const feedSettingSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('gears'),
     at: positionsSchema,
+    /** what its owner calls it: fine, roughing */
+    name: z.string().trim().max(30).optional(),
     pairs: z
       .array(z.tuple([teeth, teeth]))
       .min(1)

@@ -47,7 +47,7 @@ export function finenessOf(lathe: Pick<Lathe, 'slides'>, means: Fineness['means'
 /** What a lathe of which nothing is known gives way under a radial force, mm per newton: a light one, in use for long. provenance: recalled */
 const UNKNOWN_GIVES_MM_PER_N = 0.00025;
 /** Radial force of the calibration's cuts, newtons for each millimetre of depth: medium carbon steel, 0.1 mm a turn, nose 0.8. */
-export const CALIBRATION_N_PER_MM = 260;
+export const CALIBRATION_N_PER_MM = 300;
 /** What a calibration leaves open: a share that is found to be nothing is not taken for none at all. */
 const LEAST_SHARE = 0.01;
 

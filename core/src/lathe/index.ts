@@ -46,11 +46,18 @@ export {
   positionsKey,
   positionsLabel,
   powerKwAt,
+  rpmOfPulleys,
   type Speed,
   spindleSettings,
   torqueNm,
 } from './settings.ts';
 export { type Dial, dialSchema, type LineMeans } from './slide-schema.ts';
-export { type Control, controlSchema, type Positions, type SpindleSetting } from './spindle-schema.ts';
+export {
+  type Control,
+  controlSchema,
+  type Positions,
+  type SpeedSetting,
+  type SpindleSetting,
+} from './spindle-schema.ts';
 export { type Stand, type StandBesides, standBesidesSchema, standOn, standSchema, unknownStand } from './stand.ts';
 export { upgradeLathe } from './upgrade.ts';

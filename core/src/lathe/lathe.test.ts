@@ -4,7 +4,7 @@ import { metricLathe } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { checkLathe } from './checks.ts';
 import { dialMove, dialNumber, dialScale, handTurnsPerSecond, readDialNumber, senseIn } from './dial.ts';
-import { feedOf, feedsOf, fixedSpeeds, powerKwAt, torqueNm } from './settings.ts';
+import { feedOf, feedsOf, fixedSpeeds, powerKwAt, rpmOfPulleys, spindleSettings, torqueNm } from './settings.ts';
 import type { Dial } from './slide-schema.ts';
 
 const cross = metricLathe.slides.crossSlide;
@@ -108,8 +108,41 @@ describe('settings', () => {
     };
     expect(feedsOf(lathe)[0]!.exactMmPerRev.toFraction()).toBe('127/600');
   });
+  it('reads a speed from its pulleys, and a train by the name its owner gave it', () => {
+    // 1420 rpm over 60 on 120, then gears of 30 on 90: a sixth
+    expect(
+      rpmOfPulleys({
+        motorRpm: 1420,
+        pairs: [
+          [60, 120],
+          [30, 90],
+        ],
+      }),
+    ).toBe(236.7);
+    const belts = {
+      ...metricLathe,
+      spindle: {
+        ...metricLathe.spindle,
+        settings: [
+          { kind: 'pulleys' as const, at: { lever: '1' }, motorRpm: 1420, pairs: [[71, 100]] as [number, number][] },
+          { kind: 'fixed' as const, at: { lever: '2' }, rpm: 400 },
+        ],
+      },
+    };
+    expect(fixedSpeeds(belts).map((s) => s.rpm)).toEqual([400, 1008.2]);
+    // the same value each time: what is remembered of a setting stays found
+    expect(spindleSettings(belts)[0]).toBe(spindleSettings(belts)[0]);
+    const named = {
+      ...metricLathe,
+      feeds: {
+        ...metricLathe.feeds,
+        settings: [{ kind: 'gears' as const, at: {}, name: 'Fine', pairs: [[20, 80]] as [number, number][] }],
+      },
+    };
+    expect(feedsOf(named)[0]!.label).toBe('Fine, 20/80');
+  });
   it('gives constant power through gears, constant torque below a stepless drive’s base speed', () => {
-    const fixed = metricLathe.spindle.settings;
+    const fixed = spindleSettings(metricLathe);
     expect(powerKwAt(metricLathe, fixed[0]!, 45)).toBeCloseTo(0.88, 9);
     expect(powerKwAt(metricLathe, fixed[9]!, 1600)).toBeCloseTo(0.88, 9);
     const range = { kind: 'stepless' as const, at: {}, minRpm: 80, maxRpm: 900, baseRpm: 600 };

@@ -48,7 +48,7 @@ function speedsApart(lathe: Lathe): Problem[] {
   const speeds = fixedSpeeds(lathe);
   const [last, before] = [speeds.at(-1), speeds.at(-2)];
   if (speeds.length < 3 || !last || !before || last.rpm < SPEEDS_APART * before.rpm) return [];
-  const at = lathe.spindle.settings.indexOf(last.setting);
+  const at = lathe.spindle.settings.findIndex((s) => s.at === last.setting.at);
   return [{ code: 'lathe.speedApart', path: ['spindle', 'settings', at, 'rpm'], value: last.rpm, limit: before.rpm }];
 }
 

@@ -2,11 +2,11 @@ import { MM_PER_IN, type Rational, rational, readTyped } from '../quantity/index
 import type { Recorder } from '../working/index.ts';
 import type { FeedSetting } from './feed-schema.ts';
 import type { Lathe } from './schema.ts';
-import type { Control, Positions, SpindleSetting } from './spindle-schema.ts';
+import type { Control, Positions, SpeedSetting, SpindleSetting } from './spindle-schema.ts';
 
 /** A speed the lathe has: one fixed setting, or one value inside a stepless range. */
 export interface Speed {
-  readonly setting: SpindleSetting;
+  readonly setting: SpeedSetting;
   readonly rpm: number;
   readonly label: string;
 }
@@ -39,11 +39,37 @@ export function forbiddenBecause(lathe: Lathe, at: Positions): string | undefine
   })?.why;
 }
 
-/** Settings of the spindle that may be used at all. */
-export function spindleSettings(lathe: Lathe): readonly SpindleSetting[] {
-  return lathe.spindle.forbidden.length === 0
-    ? lathe.spindle.settings
-    : lathe.spindle.settings.filter((s) => forbiddenBecause(lathe, s.at) === undefined);
+type Pulleys = Extract<SpindleSetting, { kind: 'pulleys' }>;
+
+/**
+ * Speed of the spindle behind belts and gears, rpm, to a tenth; a belt's creep, a hundredth or two, is left to be measured.
+ * @param pairs diameters or teeth, driver and driven, from the motor on
+ * @source n = n_motor · product of drivers over product of driven
+ * @example rpmOfPulleys({ motorRpm: 1420, pairs: [[60, 120], [30, 90]] }) // 236.7
+ */
+export function rpmOfPulleys({ motorRpm, pairs }: Pick<Pulleys, 'motorRpm' | 'pairs'>): number {
+  return Number(pairs.reduce((rpm, [driver, driven]) => (rpm * driver) / driven, motorRpm).toFixed(1));
+}
+
+const figured = new WeakMap<SpindleSetting, SpeedSetting>();
+/** A setting with its speed as a figure; the same value each time. */
+function withFigure(setting: SpindleSetting): SpeedSetting {
+  if (setting.kind !== 'pulleys') return setting;
+  const known = figured.get(setting);
+  if (known) return known;
+  const { motorRpm: _, pairs: __, ...shared } = setting;
+  const made = { ...shared, kind: 'fixed' as const, rpm: rpmOfPulleys(setting) };
+  figured.set(setting, made);
+  return made;
+}
+
+/** Settings of the spindle that may be used at all, each with its speed as a figure. */
+export function spindleSettings(lathe: Lathe): readonly SpeedSetting[] {
+  const allowed =
+    lathe.spindle.forbidden.length === 0
+      ? lathe.spindle.settings
+      : lathe.spindle.settings.filter((s) => forbiddenBecause(lathe, s.at) === undefined);
+  return allowed.some((s) => s.kind === 'pulleys') ? allowed.map(withFigure) : (allowed as readonly SpeedSetting[]);
 }
 
 /**
@@ -95,8 +121,9 @@ export function feedsOf(lathe: Lathe): readonly Feed[] {
       const exactMmPerRev = feedOf(setting, lathe);
       if (!exactMmPerRev) return [];
       const levers = positionsLabel(lathe.feeds.controls, setting.at);
-      // gears are named by their train, drivers over driven
-      const label = setting.kind === 'gears' ? [trainText(setting.pairs), levers].filter(Boolean).join(', ') : levers;
+      // gears are told by their train, drivers over driven, after the name that the owner gave it
+      const label =
+        setting.kind === 'gears' ? [setting.name, trainText(setting.pairs), levers].filter(Boolean).join(', ') : levers;
       return [{ setting, exactMmPerRev, mmPerRev: exactMmPerRev.valueOf(), label }];
     })
     .sort((a, b) => a.mmPerRev - b.mmPerRev);
@@ -127,7 +154,7 @@ function onCurve(curve: readonly { readonly rpm: number; readonly torqueNm: numb
  * Torque at the spindle in N·m: by the range's own curve, or from motor and efficiency.
  * @source P = T·n/9549.3; stepless drives: constant torque below base speed
  */
-export function torqueNm(lathe: Lathe, setting: SpindleSetting, rpm: number, record?: Recorder): number {
+export function torqueNm(lathe: Lathe, setting: SpeedSetting, rpm: number, record?: Recorder): number {
   if (setting.torque && setting.torque.length > 0) {
     const torque = onCurve(setting.torque, rpm);
     record?.({ code: 'lathe.torqueCurve', values: { points: setting.torque.length, rpm, torqueNm: torque } });
@@ -145,7 +172,7 @@ export function torqueNm(lathe: Lathe, setting: SpindleSetting, rpm: number, rec
 }
 
 /** Power at the spindle in kW at that speed, from the range's torque. */
-export function powerKwAt(lathe: Lathe, setting: SpindleSetting, rpm: number, record?: Recorder): number {
+export function powerKwAt(lathe: Lathe, setting: SpeedSetting, rpm: number, record?: Recorder): number {
   const torque = torqueNm(lathe, setting, rpm, record);
   const powerKw = (torque * rpm) / 9549.3;
   record?.({ code: 'lathe.power', values: { torqueNm: torque, rpm, powerKw }, source: 'P = T·n / 9549.3' });

@@ -35,8 +35,20 @@ const spindleSettingSchema = z.discriminatedUnion('kind', [
     maxRpm: z.number().positive().max(10_000),
     baseRpm: z.number().positive(),
   }),
+  /** a speed that follows from its belts and gears: diameters or teeth, driver and driven, from the motor on */
+  z.strictObject({
+    ...perSetting,
+    kind: z.literal('pulleys'),
+    motorRpm: z.number().positive().max(20_000),
+    pairs: z
+      .array(z.tuple([z.number().positive().max(1000), z.number().positive().max(1000)]))
+      .min(1)
+      .max(4),
+  }),
 ]);
 export type SpindleSetting = z.infer<typeof spindleSettingSchema>;
+/** A setting whose speed or range is known as a figure. */
+export type SpeedSetting = Exclude<SpindleSetting, { kind: 'pulleys' }>;
 
 /** The headstock: what sets the speed, what must not stand together, and the nose that carries the chuck. */
 export const spindleSchema = z.strictObject({

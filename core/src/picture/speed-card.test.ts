@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { chooseSpeed, rpmFor, speedTable } from '../cutting/index.ts';
-import type { Lathe } from '../lathe/index.ts';
+import { chooseSpeed, rpmFor, speedTable, switchRpm } from '../cutting/index.ts';
+import { chuckOf, type Lathe } from '../lathe/index.ts';
 import { metricLathe } from '../testing/shop.ts';
 import { speedCardPicture } from './speed-card.ts';
 
@@ -18,8 +18,8 @@ describe('speed card', () => {
     expect(words.filter((t) => t.endsWith(' rpm'))).toEqual(
       [1600, 1100, 750, 500, 335, 230, 155, 100, 70, 45].map((n) => `${n} rpm`),
     );
-    // 1000·32/(π·1600) = 6.4, /(π·1100) = 9.3, /(π·750) = 13.6 …
-    expect(words).toEqual(expect.arrayContaining(['to 6.5', '6.5–9.5', '9.5–14', '14–20', '20–30']));
+    // 1100 is too slow from 1100/0.7 = 1571 on: 1000·32/(π·1571) = 6.5; 750 from 1071: 9.5; 500 from 714: 14.3; 335 from 478.6: 21.3
+    expect(words).toEqual(expect.arrayContaining(['to 6.5', '6.5–9.5', '9.5–14', '14–21', '21–31']));
     expect(words).toEqual(expect.arrayContaining(['to 1/4 in', '13/16 – 1 1/4 in']));
   });
   it('gives the lever that would be chosen for a diameter well inside a range', () => {
@@ -33,6 +33,17 @@ describe('speed card', () => {
       const here = rows.find((s) => s.text === text)!;
       const rpm = rows.filter((s) => s.text.endsWith(' rpm')).find((s) => s.at[1] > here.at[1])!;
       expect(chosen).toContain(Number.parseInt(rpm.text, 10));
+    }
+  });
+  it('says what the plan would set, at every diameter, by every way of choosing', () => {
+    const table = speedTable(metricLathe, chuckOf(metricLathe).maxRpm);
+    for (const choice of ['notAbove', 'nearest'] as const) {
+      const policy = { choice, belowShare: 0.3, aboveShare: 0.1 };
+      const from = table.fixed.map((s, i) => (i === 0 ? 0 : switchRpm(table.fixed[i - 1]!.rpm, s.rpm, policy)));
+      for (let ideal = 50; ideal < 3000; ideal += 7) {
+        const told = table.fixed.findLast((_, i) => from[i]! <= ideal)!;
+        expect([ideal, told.rpm]).toEqual([ideal, chooseSpeed(table, ideal, undefined, policy)!.speed.rpm]);
+      }
     }
   });
   it('keeps everything on the page, and its figures tall enough for two metres', () => {

@@ -1,5 +1,5 @@
-import { rpmFor } from '../cutting/index.ts';
-import { chuckOf, fixedSpeeds, type Lathe, positionsLabel, spindleSettings } from '../lathe/index.ts';
+import { chooseSpeed, rpmFor, type SpeedPolicy, speedTable, switchRpm, usualPolicy } from '../cutting/index.ts';
+import { chuckOf, fixedSpeeds, type Lathe } from '../lathe/index.ts';
 import { inchFraction } from '../quantity/index.ts';
 import type { Picture, Shape } from './picture.ts';
 
@@ -15,6 +15,7 @@ export interface SpeedCard {
   readonly title: string;
   readonly underTitle: string;
   readonly foot: string;
+  readonly policy?: SpeedPolicy;
 }
 
 /** A4, landscape, mm. */
@@ -38,40 +39,38 @@ export interface CardRow extends Cell {
 const wholeMm = (mm: number): string => (mm < 10 ? String(Math.round(mm * 2) / 2) : String(Math.round(mm)));
 const inches = (mm: number): string => inchFraction(mm, mm < 25.4 ? 16 : 8);
 
-/** Diameters for which a speed is the nearest not above the ideal. */
-function rangeOf(material: CardMaterial, rpm: number, faster: number | undefined, largestMm: number): Cell {
-  const toMm = rpmFor(material.speedMPerMin, rpm);
-  const fromMm = faster === undefined ? 0 : rpmFor(material.speedMPerMin, faster);
+/** Diameters for which a speed is the one to set: from where a faster one is taken to where a slower one is. */
+function rangeOf(material: CardMaterial, takenFrom: number, fasterFrom: number | undefined, largestMm: number): Cell {
+  const toMm = rpmFor(material.speedMPerMin, takenFrom);
+  const fromMm = fasterFrom === undefined ? 0 : rpmFor(material.speedMPerMin, fasterFrom);
   if (fromMm >= largestMm) return { big: '–', small: '' };
   if (fromMm === 0) return { big: `to ${wholeMm(toMm)}`, small: `to ${inches(toMm)} in` };
   if (toMm >= largestMm) return { big: `over ${wholeMm(fromMm)}`, small: `over ${inches(fromMm)} in` };
   return { big: `${wholeMm(fromMm)}–${wholeMm(toMm)}`, small: `${inches(fromMm)} – ${inches(toMm)} in` };
 }
 
-function leverRows(lathe: Lathe, materials: readonly CardMaterial[]): CardRow[] {
+function leverRows(lathe: Lathe, materials: readonly CardMaterial[], policy = usualPolicy): CardRow[] {
   const most = chuckOf(lathe).maxRpm;
   const speeds = fixedSpeeds(lathe).filter((s) => s.rpm <= most);
+  // ideal from which each speed is taken
+  const from = speeds.map((s, i) =>
+    i === 0 ? s.rpm / (1 + policy.aboveShare) : switchRpm(speeds[i - 1]!.rpm, s.rpm, policy),
+  );
   return speeds
     .map((s, i) => ({
       // the marks alone, as large as they go: their levers are named over the column
       big: lathe.spindle.controls.map((c) => s.setting.at[c.id] ?? '').join(' · '),
       small: `${s.rpm} rpm`,
-      cells: materials.map((m) => rangeOf(m, s.rpm, speeds[i + 1]?.rpm, lathe.sizes.swingOverCrossSlideMm)),
+      cells: materials.map((m) => rangeOf(m, from[i]!, from[i + 1], lathe.sizes.swingOverCrossSlideMm)),
     }))
     .toReversed();
 }
 
-function diameterRows(lathe: Lathe, materials: readonly CardMaterial[]): CardRow[] {
-  const most = chuckOf(lathe).maxRpm;
-  const ranges = spindleSettings(lathe).flatMap((s) => (s.kind === 'stepless' ? [s] : []));
+function diameterRows(lathe: Lathe, materials: readonly CardMaterial[], policy?: SpeedPolicy): CardRow[] {
+  const table = speedTable(lathe, chuckOf(lathe).maxRpm);
   const cell = (m: CardMaterial, diameterMm: number): Cell => {
-    const ideal = Math.min(most, rpmFor(m.speedMPerMin, diameterMm));
-    // the slower range gives more torque: it is taken as far as it reaches
-    const range =
-      [...ranges].sort((a, b) => a.maxRpm - b.maxRpm).find((r) => ideal <= r.maxRpm) ??
-      ranges.reduce((a, b) => (a.maxRpm > b.maxRpm ? a : b));
-    const rpm = Math.floor(Math.min(range.maxRpm, Math.max(range.minRpm, ideal)) / 10) * 10;
-    return { big: String(rpm), small: positionsLabel(lathe.spindle.controls, range.at) };
+    const chosen = chooseSpeed(table, rpmFor(m.speedMPerMin, diameterMm), undefined, policy);
+    return chosen ? { big: String(chosen.speed.rpm), small: chosen.speed.label } : { big: '–', small: '' };
   };
   return DIAMETERS_MM.filter((d) => d <= lathe.sizes.swingOverCrossSlideMm).map((d) => ({
     big: `Ø${d}`,
@@ -83,10 +82,11 @@ function diameterRows(lathe: Lathe, materials: readonly CardMaterial[]): CardRow
 /**
  * What stands on a lathe's card: levers against the diameters that each is right for; for a stepless lathe diameters against
  * rpm. Both units.
- * @source nearest setting not above the ideal: D from 1000·v/(π·next faster) to 1000·v/(π·n)
+ * @param policy how the shop chooses among the speeds there are, so that card and plan say the same
+ * @source the setting that chooseSpeed takes: D from 1000·v/(π·where the next faster is taken) to 1000·v/(π·where this one is)
  */
-export function speedCardRows(lathe: Lathe, materials: readonly CardMaterial[]): CardRow[] {
-  return fixedSpeeds(lathe).length > 0 ? leverRows(lathe, materials) : diameterRows(lathe, materials);
+export function speedCardRows(lathe: Lathe, materials: readonly CardMaterial[], policy?: SpeedPolicy): CardRow[] {
+  return fixedSpeeds(lathe).length > 0 ? leverRows(lathe, materials, policy) : diameterRows(lathe, materials, policy);
 }
 
 /** Largest size, mm, at which a text fits a width. */
@@ -98,10 +98,9 @@ const fit = (text: string, widthMm: number, mostMm: number): number =>
  * units. For a stepless lathe the rows are diameters and the cells rpm.
  * @param card at least one material; four or five stay readable from across the shop
  * @returns a picture in millimetres of A4 landscape
- * @source nearest setting not above the ideal: D from 1000·v/(π·next faster) to 1000·v/(π·n)
  */
 export function speedCardPicture(card: SpeedCard): Picture {
-  const rows = speedCardRows(card.lathe, card.materials);
+  const rows = speedCardRows(card.lathe, card.materials, card.policy);
   const { width, height, margin } = PAGE;
   const left = 62;
   const column = (width - 2 * margin - left) / Math.max(1, card.materials.length);

@@ -1,5 +1,5 @@
 import { type Feed, feedsOf, type Lathe } from '../lathe/index.ts';
-import { USUAL_FINISH_FEED } from './fit-context.ts';
+import { FINE_FEED } from './fit-context.ts';
 
 /** A change of feed that takes longer is not made for a single cut, minutes. FIELD 4: nobody changes gears for a minute's cut */
 const COSTLY_MIN = 3;
@@ -18,6 +18,6 @@ export function feedGroups(lathe: Lathe): readonly (readonly Feed[])[] {
     groups.set(key, [...(groups.get(key) ?? []), feed]);
   }
   // what is a little coarser than usual finishes too
-  const fine = [...groups.values()].filter((g) => g.some((f) => f.mmPerRev <= 1.2 * USUAL_FINISH_FEED));
+  const fine = [...groups.values()].filter((g) => g.some((f) => f.mmPerRev <= 1.2 * FINE_FEED));
   return [...fine, all];
 }

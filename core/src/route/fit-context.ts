@@ -33,5 +33,5 @@ export interface FitContext {
 /** What is recorded for an operation when its working is asked for. */
 export type RecorderFor = (operationId: string) => Recorder | undefined;
 
-/** A finishing feed that suits any small lathe, mm per rev, where the school does not push it. */
-export const USUAL_FINISH_FEED = 0.1;
+/** A feed that finishes with almost any nose, mm per rev. */
+export const FINE_FEED = 0.1;

@@ -11,6 +11,8 @@ export {
   type Limiter,
   type Loads,
   type MeasuredAfter,
+  NOTES,
+  type Note,
   type Pass,
   type SchoolAnswer,
   type Setting,

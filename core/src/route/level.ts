@@ -6,7 +6,7 @@ import { SPRING_BOUND_FACTOR } from '../mechanics/index.ts';
 import type { Outside } from '../part/index.ts';
 import { toolFor } from '../tool/index.ts';
 import { worstBendPerN } from './bending.ts';
-import { type FitContext, type RecorderFor, USUAL_FINISH_FEED } from './fit-context.ts';
+import { FINE_FEED, type FitContext, type RecorderFor } from './fit-context.ts';
 import { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
 
 /** Left on a diameter that is finished elsewhere, mm. */
@@ -39,7 +39,7 @@ export function levelOf(
   const shallowestMm = shallowestCutMm(finisher.material, finisher.noseRadiusMm, finisher.edgeRadiusMm);
   const gauge = chooseInstrument(means.instruments, 'outside', feature.diameterMm, tolerance, means.lathe.unit);
   const bend = worstBendPerN(context.shaft, context.held, zFromMm, feature.zToMm);
-  const cut = { depthMm: 0.2, feedMmPerRev: USUAL_FINISH_FEED, ...finisher };
+  const cut = { depthMm: 0.2, feedMmPerRev: FINE_FEED, ...finisher };
   const perMmN = cutForces(means.material, finisher.material, cut).radialN / cut.depthMm;
   const last = lastCutsFor(
     {

@@ -15,6 +15,7 @@ import { checkHold } from './check-hold.ts';
 import { chamferOf, edgesNow } from './edges.ts';
 import { feedGroups } from './feed-groups.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
+import { withNotes } from './notes.ts';
 import { centreHoleDepthMm, centreOperation, wantsCentreHole } from './operation/centre.ts';
 import { chamferOperation } from './operation/chamfer.ts';
 import { changeSupportOperation } from './operation/change-support.ts';
@@ -130,7 +131,8 @@ function planWith(
   problems.push(...turned.problems);
   for (const feature of edgesNow(context, turned.cut))
     push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
-  const operations = weighChanges(context, wanted, recorderFor).map((o) => withCarried(held, o));
+  const settled = weighChanges(context, wanted, recorderFor).map((o) => withCarried(held, o));
+  const operations = withNotes(context, settled);
   const slides = checkSlides(
     part,
     held,

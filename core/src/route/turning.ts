@@ -5,7 +5,7 @@ import { ROUNDING } from '../quantity/index.ts';
 import { type Tool, toolFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { cutHold, roughedShaft } from './bending.ts';
-import { type FitContext, type RecorderFor, USUAL_FINISH_FEED } from './fit-context.ts';
+import { FINE_FEED, type FitContext, type RecorderFor } from './fit-context.ts';
 import { answerOf, type CutWish, type FittedCut, fitCut } from './fit-cut.ts';
 import type { Level } from './level.ts';
 import type { AnyOperation, Limiter } from './operation/any.ts';
@@ -145,10 +145,19 @@ export function roughLevel(
   );
 }
 
-/** Coarsest feed of a finishing tool: below a ground flat the marks vanish; a nose leaves what its radius lets it. */
-function finishCapMm(tool: Tool, raUm: number): number {
-  if (tool.flatMm) return tool.flatMm * 0.8;
-  return tool.noseRadiusMm > 0 ? feedForRa(raUm, tool.noseRadiusMm) : USUAL_FINISH_FEED;
+/** A real edge leaves more than the pure geometry of its nose: so much of the finish asked for is aimed at. */
+const RA_AIMED_SHARE = 0.5;
+
+/**
+ * Coarsest feed of a finishing tool: below a ground flat the marks vanish; a nose leaves what its radius lets it, and never goes
+ * farther in a turn than half of that radius.
+ */
+function finishFeed(tool: Tool, raUm: number): { readonly mm: number; readonly by: 'finish' | 'nose' | 'usual' } {
+  if (tool.flatMm) return { mm: tool.flatMm * 0.8, by: 'finish' };
+  if (tool.noseRadiusMm <= 0) return { mm: FINE_FEED, by: 'usual' };
+  const finishMm = feedForRa(raUm, tool.noseRadiusMm);
+  const noseMm = tool.noseRadiusMm / 2;
+  return finishMm <= noseMm ? { mm: finishMm, by: 'finish' } : { mm: noseMm, by: 'nose' };
 }
 
 /** Last cuts of a level with the measurements between and after; none where it cannot be brought to size here. */
@@ -162,7 +171,10 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
   const hold = cutHold(context.shaft, context.held, {
     ...{ zFromMm, zToMm: feature.zToMm, bendAllowedMm, weightNmm: context.weightNmm },
   });
-  const finishCap = finishCapMm(tool, feature.raUm);
+  const feed = {
+    sure: finishFeed(tool, feature.raUm * RA_AIMED_SHARE),
+    most: finishFeed(tool, feature.raUm),
+  };
   const cut = (fromMm: number, toMm: number, suffix: string) => {
     const wishFor = (school: School): CutWish => ({
       fromMm,
@@ -173,8 +185,8 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
       hold,
       depthCapMm: (fromMm - toMm) / 2,
       depthCapBy: 'finish',
-      feedCapMm: school === 'machineFirst' ? finishCap : Math.min(finishCap, USUAL_FINISH_FEED),
-      feedCapBy: school === 'machineFirst' || finishCap < USUAL_FINISH_FEED ? 'finish' : 'usual',
+      feedCapMm: feed[school === 'machineFirst' ? 'most' : 'sure'].mm,
+      feedCapBy: feed[school === 'machineFirst' ? 'most' : 'sure'].by,
     });
     const id = `${feature.id}-${suffix}`;
     return { id, ...bySchools(context, asChosen(wishFor, context.wishes.own?.[id]), 1, recorderFor(id)) };

@@ -15,7 +15,7 @@ import {
   surfaceIdSchema,
 } from '../part/index.ts';
 import { PLACE_MM } from '../quantity/index.ts';
-import { CARRIED, CAUTIONS, kindOf, OPERATION_KINDS, ownCutSchema } from '../route/index.ts';
+import { CARRIED, CAUTIONS, kindOf, NOTES, OPERATION_KINDS, ownCutSchema } from '../route/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import type { Step } from './step.ts';
@@ -136,6 +136,10 @@ const anyStep = {
   springShare: number.min(0).optional(),
   carried: z.enum(CARRIED).optional(),
   caution: z.enum(CAUTIONS).optional(),
+  notes: z
+    .array(z.strictObject({ code: z.enum(NOTES), value: number.optional(), limit: number.optional() }))
+    .max(6)
+    .optional(),
   minutes: number,
 };
 /** A step with what its kind has of its own. */

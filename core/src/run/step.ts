@@ -6,6 +6,7 @@ import {
   type Caution,
   kindOf,
   type MeasuredAfter,
+  type Note,
   type OwnOfKind,
   type Plan,
   type Setting,
@@ -42,6 +43,7 @@ export interface AnyStep {
   /** how the work stands meanwhile; missing in runs of earlier versions */
   readonly carried?: Carried;
   readonly caution?: Caution;
+  readonly notes?: readonly Note[];
   readonly minutes: number;
 }
 
@@ -54,6 +56,8 @@ export function stepsOf(plan: Pick<Plan, 'operations'>): readonly Step[] {
     if (passes.length === 0) return [{ ...shared, id: operationId, targetMm, minutes }];
     return passes.map((pass, i) => ({
       ...shared,
+      // said once, where it begins
+      notes: i === 0 ? shared.notes : undefined,
       id: `${operationId}-${i + 1}`,
       passNumber: i + 1,
       passCount: passes.length,

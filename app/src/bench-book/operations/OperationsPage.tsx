@@ -189,7 +189,7 @@ function asksOf(
 ) {
   const { material, lathe, diameterMm } = about;
   const rpm = chosen?.speed.rpm ?? 0;
-  const feedMm = usualFeedMmPerRev(operation, 'rough', diameterMm || 1);
+  const feedMm = usualFeedMmPerRev(operation, 'rough', diameterMm || 1, material);
   const drill =
     operation === 'drilling' && feedMm && diameterMm > 0 ? drillLoad(material, diameterMm, feedMm) : undefined;
   const blade = isPlunged(operation) && widthMm && feedMm ? plungeForceN(material, widthMm, feedMm) : undefined;

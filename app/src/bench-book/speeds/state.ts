@@ -68,8 +68,10 @@ export function firstWords(bench: Bench): Words {
 export function gradeWords(bench: Bench, words: Words, grade: Grade): Partial<Words> {
   const lathe = bench.lathes.find((l) => l.id === words.latheId);
   const tool = bench.tools.find((t) => t.id === words.toolId);
-  const feedMm = usualFeedMmPerRev(words.operation, grade, mmOf(words, 'diameter', lathe?.unit ?? 'mm') ?? 20);
-  if (!lathe || !tool || feedMm === undefined) return { grade };
+  const material = bench.materials.find((m) => m.id === words.materialId);
+  if (!lathe || !tool || !material) return { grade };
+  const feedMm = usualFeedMmPerRev(words.operation, grade, mmOf(words, 'diameter', lathe.unit) ?? 20, material);
+  if (feedMm === undefined) return { grade };
   const said = (mm: number) => shortLength(mm, lathe.unit, lathe.unit === 'mm' ? 3 : 4);
   return { grade, depth: said(usualDepthMm(grade, lathe.rigidity, familyOf(tool.material))), feed: said(feedMm) };
 }

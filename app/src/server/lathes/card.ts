@@ -5,7 +5,7 @@ import { type Picture, speedCardPicture } from '@whelk/core/picture';
 import type { Knex } from 'knex';
 import { toolMaterialNames } from '../../messages/words.ts';
 import { notFound } from '../answer.ts';
-import { loadShop } from '../shop/service.ts';
+import { loadSettings, loadShop } from '../shop/service.ts';
 
 /** Most columns that stay readable from across the shop. */
 export const MOST_MATERIALS = 5;
@@ -32,7 +32,7 @@ export async function loadCard(
   latheId: string,
   wish: CardWish,
 ): Promise<{ lathe: Lathe; materials: readonly Material[]; all: readonly Material[]; picture: Picture }> {
-  const shop = await loadShop(db);
+  const [shop, settings] = await Promise.all([loadShop(db), loadSettings(db)]);
   const { lathes, bars } = shop;
   const lathe = lathes.find((l) => l.id === latheId);
   if (!lathe) throw notFound();
@@ -46,8 +46,9 @@ export async function loadCard(
     lathe,
     materials: materials.map((m) => ({ name: m.name, speedMPerMin: m.speeds[wish.tool].speedMPerMin })),
     title: lathe.name,
-    underTitle: `${stepless ? 'Speed, rpm, by diameter' : `${moved ? `${moved[0]!.toUpperCase()}${moved.slice(1)}` : 'Speed'} for the diameter turned, Ø in mm and inch`}; ${toolMaterialNames[wish.tool]}, roughing`,
+    underTitle: `${stepless ? 'Speed, rpm, by diameter' : `${moved ? `${moved[0]!.toUpperCase()}${moved.slice(1)}` : 'Speed'} for the diameter turned, Ø in mm and inch`}; ${toolMaterialNames[wish.tool]}, roughing 2 mm deep at 0.2 mm/rev`,
     foot: footWords,
+    policy: settings.policy,
   });
   return { lathe, materials, all: materialsOf(shop), picture };
 }

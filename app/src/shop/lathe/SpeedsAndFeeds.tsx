@@ -5,7 +5,7 @@ import {
   type Lathe,
   positionsLabel,
   powerKwAt,
-  type SpindleSetting,
+  type SpeedSetting,
   torqueNm,
 } from '@whelk/core/lathe';
 import { KW_PER_HP } from '@whelk/core/quantity';
@@ -110,7 +110,7 @@ export function SpeedsAndFeeds({ lathe }: { lathe: Lathe }) {
 
 interface RowProps {
   readonly lathe: Lathe;
-  readonly setting: SpindleSetting;
+  readonly setting: SpeedSetting;
   readonly label: string;
   readonly rpm: string;
   readonly atRpm: number;

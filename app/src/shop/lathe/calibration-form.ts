@@ -145,7 +145,7 @@ export function subjects(lathe: Lathe, kind: CalibrationKind): readonly (readonl
     ]);
   if (kind === 'speed')
     return lathe.spindle.settings
-      .filter((s) => s.kind === 'fixed')
+      .filter((s) => s.kind !== 'stepless')
       .map((s) => [positionsKey(s.at), positionsLabel(lathe.spindle.controls, s.at)]);
   if (kind === 'spring') return [['', 'a trial cut']];
   if (kind === 'twoDepths') return [['', 'two cuts']];

@@ -5,7 +5,7 @@ import type { Tool } from '@whelk/core/tool';
 import type { Recorder } from '@whelk/core/working';
 import { shownOf } from '../../desks/operation/kinds.ts';
 import type { TellOnly } from '../../desks/operation/shown.ts';
-import { cautionText } from '../../messages/cautions.ts';
+import { cautionText, noteText } from '../../messages/cautions.ts';
 import { carriedText, exceedText, limiterText, reasonText, schoolNames } from '../../messages/words.ts';
 import { CutLoads } from '../../ui/CutLoads.tsx';
 import { aimed, cuttingSpeed, feed, feedUnit, measure, minutes } from '../../ui/format.ts';
@@ -58,6 +58,11 @@ export function OperationDetail({ jobId, operation: o, job, setup, tell }: Props
         )}
         {o.carried && <p className="muted mt-1 text-sm">The work {carriedText[o.carried]}.</p>}
         {cautionText(o.caution) && <p className="field-warning mt-2 text-[0.95rem]">▲ {cautionText(o.caution)}</p>}
+        {o.notes?.map((note) => (
+          <p key={note.code} className="mt-1 text-[0.95rem]">
+            {noteText(note, unit)}
+          </p>
+        ))}
       </div>
       <Loads {...{ jobId, operation: o, job, only }} />
       {o.schools.length > 0 && <Schools schools={o.schools} used={job.route.school} unit={lathe.unit} />}

@@ -31,6 +31,16 @@ export const CAUTIONS = [
 ] as const;
 export type Caution = (typeof CAUTIONS)[number];
 
+/** What is worth knowing at an operation, with the figure it is about: mm, or µm of Ra; each has words of its own outside core. */
+export const NOTES = ['wet', 'dry', 'belowSkin', 'interrupted', 'finishBeyond', 'noseInCorner'] as const;
+export interface Note {
+  readonly code: (typeof NOTES)[number];
+  /** what is, in mm or µm */
+  readonly value?: number;
+  /** what would be right, or is the best there is, in the same */
+  readonly limit?: number;
+}
+
 export interface Pass {
   readonly depthMm: number;
   readonly diameterBeforeMm: number;
@@ -112,6 +122,7 @@ export interface AnyOperation {
   /** how it stands meanwhile; missing while it is put in, and in plans of earlier versions */
   readonly carried?: Carried;
   readonly caution?: Caution;
+  readonly notes?: readonly Note[];
   /** for measure and finish: what is aimed at */
   readonly limits?: Limits;
   readonly targetMm?: number;

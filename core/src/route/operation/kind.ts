@@ -1,8 +1,9 @@
 import type { z } from 'zod';
 import type { Contour } from '../../contour/index.ts';
 import type { Part, SurfaceId } from '../../part/index.ts';
+import type { Tool } from '../../tool/index.ts';
 import type { Workpiece } from '../../work/index.ts';
-import type { AnyOperation } from './any.ts';
+import type { AnyOperation, Note } from './any.ts';
 
 /** Fields that a kind has of its own, its name with them; one without any has the name alone. */
 export type OwnOf<Kind extends string, Own extends z.ZodRawShape> = { readonly kind: Kind } & (keyof Own extends never
@@ -16,6 +17,12 @@ export type OfKind<Kind extends string, Own extends z.ZodRawShape> = AnyOperatio
  * measuring; or anything that is done as the words say.
  */
 export type Act = 'rough' | 'half' | 'last' | 'touchOff' | 'measure' | 'plain';
+
+/** What a kind's notes are made from. */
+export interface NotedOf {
+  readonly piece: Workpiece;
+  readonly tool: Tool;
+}
 
 /** All that is known of a kind of operation besides how it is planned; where nothing is said it cuts nothing, or finishes nothing. */
 export interface KindOfOperation<O extends AnyOperation & { readonly kind: string }> {
@@ -34,6 +41,8 @@ export interface KindOfOperation<O extends AnyOperation & { readonly kind: strin
   readonly makes?: 'overall' | 'shoulder';
   /** what the tool goes through, as a half-section; of it only metal is cut */
   readonly swept?: (operation: O, piece: Workpiece) => Contour | undefined;
+  /** what is worth knowing at it */
+  readonly notes?: (operation: O, about: NotedOf) => readonly Note[];
   /** surfaces that are finished when it is done */
   readonly finishes?: (operation: O, part: Part) => readonly SurfaceId[];
 }

@@ -2,12 +2,12 @@ import type { Contour } from '../../contour/index.ts';
 import type { Part, SurfaceId } from '../../part/index.ts';
 import type { Workpiece } from '../../work/index.ts';
 import { finish, rough, semiFinish } from './along.ts';
-import type { AnyOperation } from './any.ts';
+import type { AnyOperation, Note } from './any.ts';
 import { centre } from './centre.ts';
 import { chamfer } from './chamfer.ts';
 import { changeSupport } from './change-support.ts';
 import { face } from './face.ts';
-import type { KindOfOperation, OfKind, OwnOf } from './kind.ts';
+import type { KindOfOperation, NotedOf, OfKind, OwnOf } from './kind.ts';
 import { measure } from './measure.ts';
 import { mount } from './mount.ts';
 import { shoulder } from './shoulder.ts';
@@ -39,3 +39,7 @@ export const sweptBy = (piece: Workpiece, operation: Operation): Contour | undef
 /** Surfaces that an operation finishes. */
 export const finishedBy = (part: Part, operation: Operation): readonly SurfaceId[] =>
   kindOf(operation.kind).finishes?.(operation, part) ?? [];
+
+/** What is worth knowing at an operation with its tool. */
+export const notesOf = (operation: Operation, about: NotedOf): readonly Note[] =>
+  kindOf(operation.kind).notes?.(operation, about) ?? [];

@@ -1,12 +1,14 @@
 import { z } from 'zod';
 import { ring } from '../../contour/index.ts';
-import { facesOf, type Part, roundOf, type SurfaceId } from '../../part/index.ts';
+import { edgeOf, facesOf, type Part, roundOf, type SurfaceId } from '../../part/index.ts';
+import { ROUNDING } from '../../quantity/index.ts';
 import { toolFor } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
 import type { Level } from '../level.ts';
 import { usualMinutes } from '../usual-minutes.ts';
-import { bare, type KindOfOperation, type OfKind, PAST_MM } from './kind.ts';
+import type { Note } from './any.ts';
+import { bare, type KindOfOperation, type NotedOf, type OfKind, PAST_MM } from './kind.ts';
 
 const own = { fromDiameterMm: z.number(), toDiameterMm: z.number() };
 type ShoulderOperation = OfKind<'shoulder', typeof own>;
@@ -57,6 +59,15 @@ function shouldersOf(part: Part): ReadonlyMap<number, SurfaceId> {
   return made;
 }
 
+/** A nose that is rounder than the corner it has to leave. */
+function cornerNotes({ featureId = '' }: ShoulderOperation, { piece, tool }: NotedOf): Note[] {
+  const corner = edgeOf(piece.part, featureId, 'left');
+  const drawnMm = corner?.kind === 'round' && corner.inner ? corner.radiusMm : 0;
+  return tool.noseRadiusMm > drawnMm + ROUNDING
+    ? [{ code: 'noseInCorner', value: tool.noseRadiusMm, limit: drawnMm }]
+    : [];
+}
+
 export const shoulder = {
   kind: 'shoulder',
   own,
@@ -65,6 +76,7 @@ export const shoulder = {
   holds: 'carriage',
   tailstock: 'carries',
   makes: 'shoulder',
+  notes: cornerNotes,
   swept: ({ zFromMm, fromDiameterMm, toDiameterMm }) =>
     ring(zFromMm, zFromMm + PAST_MM, fromDiameterMm / 2, toDiameterMm / 2),
   finishes: ({ featureId = '' }, part) => {

@@ -4,6 +4,7 @@ import { useController, useWatch } from 'react-hook-form';
 import { useUnit } from '../../../ui/unit.ts';
 import { At, Controls, FillIn } from './controls.tsx';
 import { Check, Choice, IfThere, NumberInput, Rows, TextInput, useAppend } from './fields.tsx';
+import { Pairs } from './Pairs.tsx';
 
 /** A list of whole numbers of teeth: `20, 20, 25, 30`. */
 function Teeth({ name, label }: { name: string; label: string }) {
@@ -32,39 +33,6 @@ function Teeth({ name, label }: { name: string; label: string }) {
       />
       {errors && (
         <p className="field-problem">{errors.message ?? 'Whole numbers of teeth from 10 to 200, with commas.'}</p>
-      )}
-    </div>
-  );
-}
-
-/** Pairs of a train, driver and driven: `20/80, 20/75`. */
-function Pairs({ name }: { name: string }) {
-  const id = useId();
-  const { field, fieldState } = useController({ name });
-  const wrong = typeof field.value === 'string';
-  return (
-    <div className="w-52">
-      <label htmlFor={id} className="mb-0.5 block text-sm">
-        Drivers / driven
-      </label>
-      <input
-        id={id}
-        className="input w-full"
-        defaultValue={((wrong ? [] : field.value) as [number, number][]).map((p) => p.join('/')).join(', ')}
-        data-field={name}
-        placeholder="20/80, 20/75"
-        aria-invalid={wrong}
-        onChange={(event) => {
-          const pairs = event.target.value.split(',').map((p) => /^\s*(\d+)\s*\/\s*(\d+)\s*$/.exec(p));
-          field.onChange(
-            pairs.every((p) => p !== null) ? pairs.map((p) => [Number(p![1]), Number(p![2])]) : event.target.value,
-          );
-        }}
-      />
-      {(wrong || fieldState.error) && (
-        <p className="field-problem">
-          {wrong ? 'Type pairs such as 20/80, 20/75.' : (fieldState.error?.message ?? 'Gears of 10 to 200 teeth.')}
-        </p>
       )}
     </div>
   );
@@ -107,7 +75,17 @@ export function FeedsSection() {
                 <Choice name={`${path}.perRev.unit`} label="in" className="w-24" choices={units} />
               </>
             )}
-            {settings[i]?.kind === 'gears' && <Pairs name={`${path}.pairs`} />}
+            {settings[i]?.kind === 'gears' && (
+              <>
+                <TextInput name={`${path}.name`} label="Name" className="w-32" />
+                <Pairs
+                  name={`${path}.pairs`}
+                  label="Drivers / driven"
+                  example="20/80, 20/75"
+                  wrong="Gears of 10 to 200 teeth."
+                />
+              </>
+            )}
             {settings[i]?.kind === 'unmarked' && (
               <p className="muted mt-7 text-sm">no figure: measure it under Calibrations</p>
             )}

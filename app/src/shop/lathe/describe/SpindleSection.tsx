@@ -1,8 +1,9 @@
-import type { Control } from '@whelk/core/lathe';
+import { type Control, rpmOfPulleys } from '@whelk/core/lathe';
 import { useId } from 'react';
 import { useController, useWatch } from 'react-hook-form';
 import { At, Controls, FillIn } from './controls.tsx';
 import { Check, Choice, LengthInput, NumberInput, PowerInput, Rows, TextInput, useAppend } from './fields.tsx';
+import { Pairs } from './Pairs.tsx';
 
 /** A torque curve as pairs: `100:20, 300:10`. */
 function TorqueCurve({ name }: { name: string }) {
@@ -45,7 +46,11 @@ function TorqueCurve({ name }: { name: string }) {
 /** Headstock: drive, what sets the speed, every speed, what must not stand together, the nose. */
 export function SpindleSection() {
   const controls = (useWatch({ name: 'spindle.controls' }) ?? []) as Control[];
-  const settings = (useWatch({ name: 'spindle.settings' }) ?? []) as { kind: string }[];
+  const settings = (useWatch({ name: 'spindle.settings' }) ?? []) as {
+    kind: string;
+    motorRpm?: unknown;
+    pairs?: unknown;
+  }[];
   const nose = useWatch({ name: 'spindle.nose.kind' });
   const at = () => Object.fromEntries(controls.map((c) => [c.id, c.positions[0] ?? '']));
   return (
@@ -91,6 +96,17 @@ export function SpindleSection() {
                 <NumberInput name={`${path}.maxRpm`} label="To, rpm" className="w-24" />
                 <NumberInput name={`${path}.baseRpm`} label="Full power from, rpm" className="w-40" />
               </>
+            ) : settings[i]?.kind === 'pulleys' ? (
+              <>
+                <NumberInput name={`${path}.motorRpm`} label="Motor, rpm" className="w-28" />
+                <Pairs
+                  name={`${path}.pairs`}
+                  label="Pulleys Ø, driver / driven"
+                  example="60/120, 30/90"
+                  wrong="Diameters or teeth above 0."
+                />
+                <PulleySpeed of={settings[i]} />
+              </>
             ) : (
               <NumberInput name={`${path}.rpm`} label="rpm" className="w-24" />
             )}
@@ -105,7 +121,7 @@ export function SpindleSection() {
         what="positions"
         fresh={(positions) => ({ kind: 'fixed', at: positions, rpm: '' })}
       />
-      <SteplessButton at={at} />
+      <OtherSpeeds at={at} />
       <Rows
         name="spindle.forbidden"
         title="What must never stand together"
@@ -124,15 +140,32 @@ export function SpindleSection() {
   );
 }
 
-function SteplessButton({ at }: { at: () => Record<string, string> }) {
+/** What a motor and its pulleys come to, while they make sense. */
+function PulleySpeed({ of }: { of: { readonly motorRpm?: unknown; readonly pairs?: unknown } }) {
+  const motorRpm = Number(of.motorRpm);
+  const pairs = Array.isArray(of.pairs) ? (of.pairs as [number, number][]) : [];
+  if (!(motorRpm > 0) || pairs.length === 0 || pairs.some((p) => !(p[0] > 0 && p[1] > 0))) return null;
+  return <p className="mt-7 text-sm">= {rpmOfPulleys({ motorRpm, pairs })} rpm, less a belt’s creep</p>;
+}
+
+function OtherSpeeds({ at }: { at: () => Record<string, string> }) {
   const append = useAppend('spindle.settings');
   return (
-    <button
-      type="button"
-      className="btn btn-sm ml-2 mt-2 h-10"
-      onClick={() => append({ kind: 'stepless', at: at(), minRpm: '', maxRpm: '', baseRpm: '' })}
-    >
-      Add a stepless range
-    </button>
+    <>
+      <button
+        type="button"
+        className="btn btn-sm ml-2 mt-2 h-10"
+        onClick={() => append({ kind: 'pulleys', at: at(), motorRpm: '', pairs: [] })}
+      >
+        Add a speed by its pulleys
+      </button>
+      <button
+        type="button"
+        className="btn btn-sm ml-2 mt-2 h-10"
+        onClick={() => append({ kind: 'stepless', at: at(), minRpm: '', maxRpm: '', baseRpm: '' })}
+      >
+        Add a stepless range
+      </button>
+    </>
   );
 }

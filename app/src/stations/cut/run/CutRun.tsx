@@ -12,7 +12,7 @@ import {
 } from '@whelk/core/run';
 import { useEffect, useMemo, useState } from 'react';
 import { stepTitle } from '../../../desks/operation/kinds.ts';
-import { cautionText, materialCautionText } from '../../../messages/cautions.ts';
+import { cautionText, materialCautionText, noteText } from '../../../messages/cautions.ts';
 import { minutes } from '../../../ui/format.ts';
 import { fromJson } from '../../../ui/from-json.tsx';
 import { UnitOfPage } from '../../../ui/unit.ts';
@@ -92,7 +92,11 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   const firstChips = step?.kind === 'face';
   const caution =
     step &&
-    [cautionText(step.caution), firstChips ? frozen.means.material.cautions.map(materialCautionText).join(' ') : '']
+    [
+      cautionText(step.caution),
+      ...(step.notes ?? []).map((note) => noteText(note, frozen.means.lathe.unit)),
+      firstChips ? frozen.means.material.cautions.map(materialCautionText).join(' ') : '',
+    ]
       .filter(Boolean)
       .join(' ');
   return (
