@@ -249,6 +249,18 @@ const wordings: Record<ProblemCode | AppCode, Wording> = {
     what: 'The tool stands beyond the end of the work.',
     right: `At most ${u.len(p.limit)} from the chuck.`,
   }),
+  'mechanics.holeTooWide': (p, u) => ({
+    what: 'The hole is as wide as the work round it.',
+    right: `It has to be below ${u.len(p.limit)}.`,
+  }),
+  'worn.neverCloses': (p, u) => ({
+    what: 'No circle goes through holes this far apart.',
+    right: `All other spans together are no longer than ${u.len(p.value)}: look whether each goes from one hole to the next, all the way round.`,
+  }),
+  'input.oneOfTwo': (p) => ({
+    what: 'Exactly one of two is wanted here.',
+    right: `Give this or ${plain(p.limit)}, not both and not neither.`,
+  }),
   'input.unknownKey': (p) => ({
     what: `${text(p)} is not a name that is known here.`,
     right: 'Leave it out; --schema lists the names.',

@@ -2,8 +2,10 @@ import { z } from 'zod';
 import type { ProblemCode } from '../quantity/index.ts';
 import { collectWorking } from '../working/index.ts';
 import { basics } from './basics.ts';
+import { bending } from './bending.ts';
 import { centres } from './centres.ts';
 import { cutting } from './cutting.ts';
+import { cuttingTime } from './cutting-time.ts';
 import { deciding } from './deciding.ts';
 import { drawer } from './drawer.ts';
 import { drawing } from './drawing.ts';
@@ -22,6 +24,8 @@ export const catalogue: readonly Calculation[] = [
   ...drawing,
   ...fitting,
   ...cutting,
+  ...cuttingTime,
+  ...bending,
   ...deciding,
   ...stocking,
   ...centres,

@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { chooseSpeed, speedPolicySchema, speedTable, usualPolicy } from '../cutting/index.ts';
 import { instrumentSchema } from '../gauge/index.ts';
-import { centreHole, checkDiameters, firstSetup, setupSchema, usualGripMm } from '../hold/index.ts';
+import { checkDiameters, firstSetup, setupSchema, usualGripMm } from '../hold/index.ts';
 import { FIRST_SETUP_ID } from '../job/index.ts';
 import { chuckOf, dialMove, dialSchema, latheSchema, readDialNumber } from '../lathe/index.ts';
 import { materialById } from '../material/index.ts';
-import { drawingSchema, resolveDrawing } from '../part/index.ts';
+import { centreHoleRows, drawingSchema, plainCentreDrills, resolveDrawing } from '../part/index.ts';
 import { planSetup } from '../route/index.ts';
 import { allowancesSchema, type BarSizes, blankFor, usualAllowances } from '../stock/index.ts';
 import { toolSchema } from '../tool/index.ts';
@@ -56,12 +56,29 @@ export const latheWork = [
     name: 'hold.centreHole',
     tab: 'holding',
     input: z.strictObject({ pilotMm: positive }),
-    output: z.object({ mouthMm: z.number() }),
+    output: z.object({
+      mouthMm: z.number(),
+      guardedMm: z.number().nullable(),
+      bodyMm: z.number(),
+      pilotLengthMm: z.number(),
+      shaftUpToMm: z.number(),
+    }),
     run: ({ pilotMm }) => {
-      const hole = centreHole(pilotMm);
-      return hole
-        ? { mouthMm: hole.mouthMm }
-        : { problems: [{ code: 'hold.noCentreSize', path: ['pilotMm'], value: pilotMm }] };
+      const row = centreHoleRows.find((r) => r.pilotMm === pilotMm);
+      if (!row) return { problems: [{ code: 'hold.noCentreSize', path: ['pilotMm'], value: pilotMm }] };
+      const { mouthMm, guardedMm = null, bodyMm, pilotLengthMm, shaftUpToMm } = row;
+      return { mouthMm, guardedMm, bodyMm, pilotLengthMm, shaftUpToMm };
+    },
+  }),
+  calculation({
+    name: 'hold.plainCentreDrill',
+    tab: 'holding',
+    input: z.strictObject({ size: z.enum(plainCentreDrills.map((d) => d.size)) }),
+    output: z.object({ pilotMm: z.number(), bodyMm: z.number(), pilotIn: z.number(), bodyIn: z.number() }),
+    run: ({ size }) => {
+      const { pilot64, body64 } = plainCentreDrills.find((d) => d.size === size)!;
+      const [pilotIn, bodyIn] = [pilot64 / 64, body64 / 64];
+      return { pilotMm: pilotIn * 25.4, bodyMm: bodyIn * 25.4, pilotIn, bodyIn };
     },
   }),
   calculation({

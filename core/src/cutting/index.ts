@@ -46,3 +46,4 @@ export {
 } from './setup.ts';
 export { cuttingSpeedMPerMin, rpmFor } from './speed.ts';
 export { changeMin, type Stay, standingSpeed, weighStay } from './stay.ts';
+export { alongMin, type FaceCut, facingMin, removalMm3PerMin, speedForLifeMPerMin } from './time.ts';

@@ -178,3 +178,30 @@ export function bentLineMm(
 ): number[] {
   return placesMm.map((x) => perNewton(shaft, x, aMm, support, restMm) * forceN);
 }
+
+/** Largest deflection per newton of a uniform bar, times E·I/L³, where it bends most. */
+const MOST_BENT: Readonly<Record<Support, number>> = {
+  chuck: 1 / 3,
+  centres: 1 / 48,
+  // at 0.585 of the length from the chuck
+  chuckAndCentre: 0.00982,
+};
+
+/**
+ * How long a uniform bar or tube may be from the chuck, or between the centres, so that its diameter comes out within a limit wherever
+ * the tool presses, mm.
+ * @param errorMm of the diameter, twice the deflection
+ * @source F·a³/(3EI) at the free end; F·L³/(48EI) in the middle; about F·L³·0.0098/(EI) a little outside the middle with chuck and centre
+ * @example longestOverhangMm({ diameterMm: 20, modulusGPa: 207, forceN: 200, errorMm: 0.02, held: 'chuck' }).toFixed(1) // '62.5'
+ */
+export function longestOverhangMm(bar: {
+  readonly diameterMm: number;
+  readonly insideMm?: number;
+  readonly modulusGPa: number;
+  readonly forceN: number;
+  readonly errorMm: number;
+  readonly held: Support;
+}): number {
+  const stiff = bar.modulusGPa * 1000 * secondMomentMm4(bar.diameterMm, bar.insideMm);
+  return Math.cbrt((bar.errorMm * stiff) / (2 * bar.forceN * MOST_BENT[bar.held]));
+}

@@ -5,6 +5,22 @@ export function lengthAt20Mm(lengthMm: number, expansionPerK: number, temperatur
   return lengthMm / (1 + expansionPerK * (temperatureDegC - 20));
 }
 
+/** What was warm or cold when something was measured: it, or the gauge. */
+export interface Warmth {
+  readonly expansionPerK: number;
+  readonly temperatureDegC: number;
+}
+/**
+ * Size at 20 °C of warm work that was measured with a gauge that was warm as well, mm: what the gauge's own scale grew by is read too
+ * little.
+ * @source L20 = read·(1 + α_g·Δt_g)/(1 + α_w·Δt_w)
+ * @example measuredWarmMm(100, { expansionPerK: 2.34e-5, temperatureDegC: 32 }, { expansionPerK: 1.15e-5, temperatureDegC: 24 }).toFixed(4) // '99.9765'
+ */
+export function measuredWarmMm(readMm: number, work: Warmth, gauge: Warmth): number {
+  const grown = ({ expansionPerK, temperatureDegC }: Warmth): number => 1 + expansionPerK * (temperatureDegC - 20);
+  return (readMm * grown(gauge)) / grown(work);
+}
+
 /** Specific heat of what is turned, J/(kg·K), by ISO 513 group; provenance: recalled, middle of each group. */
 const SPECIFIC_HEAT = { P: 470, M: 500, K: 500, N: 700, S: 500, H: 460, O: 1400 } as const;
 /** Share of the cutting power that goes into the work at usual speeds; the chip carries most. provenance: recalled, 0.05 to 0.2 */

@@ -2,6 +2,7 @@ export {
   type BarLength,
   bentLineMm,
   deflectionMm,
+  longestOverhangMm,
   type Shaft,
   type Support,
   secondMomentMm4,
@@ -9,7 +10,7 @@ export {
   thickerFrom,
 } from './beam.ts';
 export { atJaws, gripUse, jawForceShare } from './grip.ts';
-export { lengthAt20Mm, type Warming, warmingOf } from './heat.ts';
+export { lengthAt20Mm, measuredWarmMm, type Warming, type Warmth, warmingOf } from './heat.ts';
 export { ringGivesMm } from './ring.ts';
 export {
   askFor,

@@ -112,6 +112,7 @@ export const PROBLEM_CODES = [
   'hole.tooLarge',
   'input.invalid',
   'input.notOneOf',
+  'input.oneOfTwo',
   'input.tooBig',
   'input.tooSmall',
   'input.unknownKey',
@@ -165,6 +166,7 @@ export const PROBLEM_CODES = [
   'material.outOfRange',
   'material.unknown',
   'mechanics.beyondEnd',
+  'mechanics.holeTooWide',
   'route.exceeds.bend',
   'route.exceeds.grip',
   'route.exceeds.power',
@@ -218,6 +220,7 @@ export const PROBLEM_CODES = [
   'trace.point',
   'trace.tooManyFeatures',
   'trace.widens',
+  'worn.neverCloses',
   'worn.noOpposite',
   'worn.spanTooSmall',
 ] as const;

@@ -15,6 +15,9 @@ const HAND_FEED = 0.1;
 /** More passes than this beyond the fewest are not tried: the cut is then hopeless, and said so. */
 const MORE_PASSES = 60;
 
+/** A chip wider than so many feeds, at less than half the feed that could be had, is a thin wide one: more passes are the better answer. */
+const THIN_WIDE = { feeds: 20, ofFeed: 0.5 } as const;
+
 export interface CutWish {
   readonly fromMm: number;
   readonly toMm: number;
@@ -129,6 +132,7 @@ export function fitCut(
   const feeds: (Feed | undefined)[] = usable.length > 0 ? usable.slice(0, 8) : [context.feeds[0]];
   const lengthMm = wish.zToMm - wish.zFromMm + 2;
   let best: Tried | undefined;
+  let thin: Tried | undefined;
   let last: Tried | undefined;
   let stopper: Limiter | undefined;
   for (let count = fewest; count <= fewest + (fixedPasses ? 0 : MORE_PASSES); count++) {
@@ -149,7 +153,9 @@ export function fitCut(
       const minutes = passMin * count;
       const tried: Tried = { cut, feed, feedMmPerRev, depths, passMin, count, minutes, decidedBy, exceeds };
       if (exceeds.length === 0) {
-        if (!best || minutes < best.minutes) best = tried;
+        const coarsestMm = (feeds[0]?.mmPerRev ?? 0) * THIN_WIDE.ofFeed;
+        if (feedMmPerRev < coarsestMm && deepest > THIN_WIDE.feeds * feedMmPerRev) thin ??= tried;
+        else if (!best || minutes < best.minutes) best = tried;
         break;
       }
       stopper = exceeds[0];
@@ -161,7 +167,7 @@ export function fitCut(
   // a skin that is deeper than all bears is cut through in two
   if (!best && wish.skinMm !== undefined)
     return fitCut(context, { ...wish, skinMm: undefined }, school, fixedPasses, record);
-  const found = best ?? last;
+  const found = best ?? thin ?? last;
   if (!found) return undefined;
   const fitted = fittedOf(found, wish);
   if (record) {

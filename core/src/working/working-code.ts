@@ -10,6 +10,7 @@ export const WORKING_CODES = [
   'cutting.correctedSpeed',
   'cutting.drill',
   'cutting.edgeLife',
+  'cutting.facing',
   'cutting.force',
   'cutting.plunge',
   'cutting.power',

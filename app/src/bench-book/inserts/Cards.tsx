@@ -37,11 +37,12 @@ export function InsertCard({ insert, unit }: { insert: Insert; unit: LengthUnit 
               : `clearance ${insert.clearanceDeg}°${insert.clearanceDeg === 0 ? ': the holder tips it' : ''}`}
           </Line>
           <Line letter={letters![2]!}>
-            circle ±{insert.circleToleranceMm} mm, corner ±{tolerance.mMm} mm, thickness ±{tolerance.sMm} mm
+            circle ±{insert.circleToleranceMm} mm, corner ±{insert.heightToleranceMm} mm, thickness ±
+            {insert.thicknessToleranceMm} mm
           </Line>
           <Line letter={letters![3]!}>
             {holeNames[insert.hole]}
-            {countersinks === 2 ? ' from both sides' : ''}, {breakerNames[insert.breakers]}
+            {insert.countersinks === 2 ? ' from both sides' : ''}, {breakerNames[insert.breakers]}
           </Line>
           <Line letter={size!}>
             {insert.form === 'rectangle'

@@ -88,7 +88,10 @@ export function ComposeInsert({ onUse }: { onUse: (code: string) => void }) {
         {pick(
           'tolerance',
           'Tolerance',
-          keys(insertTolerances).map((t) => [t, `${t}: corner ±${insertTolerances[t].mMm}`]),
+          keys(insertTolerances).map((t) => [
+            t,
+            `${t}: corner ±${composeInsert({ ...choice, tolerance: t }).heightToleranceMm}`,
+          ]),
           choice.tolerance,
           (t) => t as InsertChoice['tolerance'],
         )}

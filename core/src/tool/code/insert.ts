@@ -1,6 +1,8 @@
 import { type ProblemCode, ROUNDING } from '../../quantity/index.ts';
 import {
   circleTolerances,
+  countersinks40Deg,
+  countersinks70Deg,
   inscribedCirclesMm,
   insertClearancesDeg,
   type insertEdges,
@@ -30,9 +32,15 @@ export interface Insert {
   readonly clearanceDeg: number | undefined;
   readonly tolerance: InsertTolerance;
   readonly circleToleranceMm: number;
+  /** ± of the corner's height and of the thickness */
+  readonly heightToleranceMm: number;
+  readonly thicknessToleranceMm: number;
   readonly fixing: InsertFixing;
   readonly hole: (typeof insertFixings)[InsertFixing]['hole'];
   readonly breakers: 0 | 1 | 2;
+  /** faces that the hole is countersunk on, and between which angles */
+  readonly countersinks: 0 | 1 | 2;
+  readonly countersinkDeg?: readonly [leastDeg: number, mostDeg: number];
   readonly sizeCode: string;
   readonly circleMm: number;
   /** of one edge; of a round insert its circumference is no edge and this is 0 */
@@ -139,7 +147,10 @@ export function composeInsert(choice: InsertChoice): Insert {
     code: `${head}${edge || hand ? ` ${edge ?? ''}${hand ?? ''}` : ''}${rest ? `-${rest}` : ''}`,
     ...{ shape, form, cornerDeg, clearance, tolerance, fixing, hole, breakers, sizeCode, circleMm, rest },
     clearanceDeg: clearance === 'O' ? undefined : insertClearancesDeg[clearance],
-    circleToleranceMm: circleTolerance(tolerance, circleMm),
+    ...tolerancesOf(tolerance, circleMm),
+    thicknessToleranceMm: insertTolerances[tolerance].sMm,
+    countersinks,
+    ...(countersinks > 0 ? { countersinkDeg: hole === 'countersunk40' ? countersinks40Deg : countersinks70Deg } : {}),
     edgeMm: edgeLengthMm(shape, circleMm),
     thicknessMm: insertThicknessesMm[thicknessCode],
     radiusMm: shape === 'R' ? circleMm / 2 : insertRadiiMm[radiusCode],
@@ -149,9 +160,13 @@ export function composeInsert(choice: InsertChoice): Insert {
   };
 }
 
-function circleTolerance(letter: InsertTolerance, circleMm: number): number {
+function tolerancesOf(
+  letter: InsertTolerance,
+  circleMm: number,
+): Pick<Insert, 'circleToleranceMm' | 'heightToleranceMm'> {
   const row = insertTolerances[letter];
-  if (!('bySize' in row)) return row.dMm;
+  if (!('bySize' in row)) return { circleToleranceMm: row.dMm, heightToleranceMm: row.mMm };
   const by = circleTolerances.find((t) => circleMm <= t.upToMm + ROUNDING) ?? circleTolerances.at(-1)!;
-  return row.bySize === 'fine' ? by.fineMm : by.coarseMm;
+  const [circle, height] = row.bySize === 'fine' ? [by.fineMm, by.fineHeightMm] : [by.coarseMm, by.coarseHeightMm];
+  return { circleToleranceMm: circle, heightToleranceMm: 'mMm' in row ? row.mMm : height };
 }

@@ -24,7 +24,7 @@ export const insertShapes = {
 /** Position 2: normal clearance. O is another one, told in words by its maker. */
 export const insertClearancesDeg = { A: 3, B: 5, C: 7, D: 15, E: 20, F: 25, G: 30, N: 0, P: 11 } as const;
 
-/** Position 3: tolerances ± of the corner height m, the thickness s and the inscribed circle d; `byMm` where d's goes by its size. */
+/** Position 3: tolerances ± of the corner height m, the thickness s and the inscribed circle d; `bySize` where d's goes by its size, and m's too where none is given. */
 export const insertTolerances = {
   A: { mMm: 0.005, sMm: 0.025, dMm: 0.025 },
   F: { mMm: 0.005, sMm: 0.025, dMm: 0.013 },
@@ -35,18 +35,18 @@ export const insertTolerances = {
   J: { mMm: 0.005, sMm: 0.025, bySize: 'fine' },
   K: { mMm: 0.013, sMm: 0.025, bySize: 'fine' },
   L: { mMm: 0.025, sMm: 0.025, bySize: 'fine' },
-  M: { mMm: 0.08, sMm: 0.13, bySize: 'fine' },
-  N: { mMm: 0.08, sMm: 0.025, bySize: 'fine' },
-  U: { mMm: 0.13, sMm: 0.13, bySize: 'coarse' },
+  M: { sMm: 0.13, bySize: 'fine' },
+  N: { sMm: 0.025, bySize: 'fine' },
+  U: { sMm: 0.13, bySize: 'coarse' },
 } as const;
 
-/** Tolerance ± of the inscribed circle by its size, up to and with; for `fine` and `coarse` classes. */
+/** Tolerance ± of the inscribed circle and the corner height by its size, up to and with; for `fine` and `coarse` classes. */
 export const circleTolerances = [
-  { upToMm: 9.525, fineMm: 0.05, coarseMm: 0.08 },
-  { upToMm: 12.7, fineMm: 0.08, coarseMm: 0.13 },
-  { upToMm: 19.05, fineMm: 0.1, coarseMm: 0.18 },
-  { upToMm: 25.4, fineMm: 0.13, coarseMm: 0.25 },
-  { upToMm: 32, fineMm: 0.15, coarseMm: 0.25 },
+  { upToMm: 9.525, fineMm: 0.05, coarseMm: 0.08, fineHeightMm: 0.08, coarseHeightMm: 0.13 },
+  { upToMm: 12.7, fineMm: 0.08, coarseMm: 0.13, fineHeightMm: 0.13, coarseHeightMm: 0.2 },
+  { upToMm: 19.05, fineMm: 0.1, coarseMm: 0.18, fineHeightMm: 0.15, coarseHeightMm: 0.27 },
+  { upToMm: 25.4, fineMm: 0.13, coarseMm: 0.25, fineHeightMm: 0.18, coarseHeightMm: 0.38 },
+  { upToMm: 32, fineMm: 0.15, coarseMm: 0.25, fineHeightMm: 0.2, coarseHeightMm: 0.38 },
 ] as const;
 
 /** Position 4: hole, how deep its countersinks open, and which faces have a chip breaker. */
@@ -66,6 +66,10 @@ export const insertFixings = {
   C: { hole: 'countersunk70', countersinks: 2, breakers: 0 },
   J: { hole: 'countersunk70', countersinks: 2, breakers: 2 },
 } as const;
+
+/** Countersinks of the two kinds lie between these angles. */
+export const countersinks40Deg = [40, 60] as const;
+export const countersinks70Deg = [70, 90] as const;
 
 /** Inscribed circles that inserts are made in, thirty-seconds of an inch and a few between. */
 export const inscribedCirclesMm = [3.97, 4.76, 5.56, 6.35, 7.94, 9.525, 12.7, 15.875, 19.05, 25.4, 31.75] as const;
