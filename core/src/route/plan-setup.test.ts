@@ -78,7 +78,7 @@ describe('planning a setup', () => {
     }
     const rough = planRoute(planInput(shaft, 45)).operations.find((o) => o.id === 'f3-rough')!;
     const [rule, , machine] = rough.schools;
-    expect(machine!.passes).toBeLessThan(rule!.passes);
+    expect(machine!.minutes).toBeLessThan(rule!.minutes);
   });
   it('puts the work on the tail centre when it would bend too much without', () => {
     const why = (d: number, l: number, limits: string, stockMm: number) => {

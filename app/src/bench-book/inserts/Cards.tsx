@@ -1,6 +1,6 @@
 import { clampingPicture, holderPicture, insertFacePicture, insertSectionPicture } from '@whelk/core/picture';
 import type { LengthUnit } from '@whelk/core/quantity';
-import { type Holder, type Insert, insertFixings, insertTolerances } from '@whelk/core/tool';
+import type { Holder, Insert } from '@whelk/core/tool';
 import { bodyNames, breakerNames, clampingNames, edgeNames, formNames, holeNames } from '../../messages/inserts.ts';
 import { PictureView } from '../../ui/strip/PictureView.tsx';
 
@@ -20,8 +20,7 @@ const inches = (mm: number, unit: LengthUnit) => (unit === 'in' ? ` (${(mm / 25.
 /** An insert letter by letter, drawn from above and cut through. */
 export function InsertCard({ insert, unit }: { insert: Insert; unit: LengthUnit }) {
   const [letters, size, thickness, radius] = insert.code.split(' ');
-  const tolerance = insertTolerances[insert.tolerance];
-  const { countersinks } = insertFixings[insert.fixing];
+  const { countersinks } = insert;
   const mm = (value: number) => `${Number(value.toFixed(2))} mm${inches(value, unit)}`;
   return (
     <section aria-label={`Insert ${insert.code}`} className="mt-4 grid gap-6 lg:grid-cols-[1fr_360px]">
