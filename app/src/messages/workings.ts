@@ -188,6 +188,10 @@ const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>
         ? `as measured, ${u.size(v.distanceMm)} ${u.mm}`
         : `${u.size(v.spanMm)} ${v.of === 'outsides' ? '−' : '+'} ${u.size(v.meanMm)} = ${u.size(v.distanceMm)} ${u.mm}`,
   }),
+  'worn.chordAngle': (v, u) => ({
+    title: 'Angle round the outside',
+    formula: `2 × arcsin(${u.size(v.chordMm)} ÷ ${u.size(v.circleMm)}) = ${n(v.angleDeg, 2)}°`,
+  }),
   'worn.circle': (v, u) => ({
     title: 'Circle of the holes',
     formula:

@@ -106,4 +106,4 @@ export {
 } from './surface-id.ts';
 export { type ReadTaper, readTaper } from './taper.ts';
 export { storedDrawingSchema, upgradeDrawing } from './upgrade.ts';
-export type { WornCircle, WornSketch, WornSurface } from './worn-schema.ts';
+export type { WornCircle, WornRadial, WornSketch, WornSurface } from './worn-schema.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { typedLengthSchema } from '../quantity/index.ts';
-import { partId } from './schema-parts.ts';
+import { partId, shortText } from './schema-parts.ts';
 
 const line = z.string().max(200);
 
@@ -25,6 +25,14 @@ export const wornSketchSchema = z.strictObject({
         length: typedLengthSchema,
         /** the piece it goes with, and the clearance wanted: hole less shaft */
         mate: z.strictObject({ measured: typedLengthSchema, least: z.string().max(64), most: z.string().max(64) }),
+        /** chamfers and rounds of an outside, as a drawing writes them */
+        edges: z.strictObject({ left: shortText, right: shortText }).optional(),
+        /** how a step of a hole was made */
+        made: z.enum(['drilled', 'bored', 'counterbored']).optional(),
+        /** a neck at one of its ends: its width and the diameter of its floor */
+        undercut: z
+          .strictObject({ from: z.enum(['left', 'right']), width: typedLengthSchema, floor: typedLengthSchema })
+          .optional(),
       }),
     )
     .max(60),
@@ -41,7 +49,25 @@ export const wornSketchSchema = z.strictObject({
       }),
     )
     .max(20),
+  /** holes across the axis: the first is the one that angles are counted from, the others by a span to it round the outside */
+  radials: z
+    .array(
+      z.strictObject({
+        id: partId,
+        /** from the headstock end to its centre */
+        place: typedLengthSchema,
+        hole: typedLengthSchema,
+        /** empty: right through */
+        depth: typedLengthSchema,
+        of: z.enum(['outsides', 'insides', 'centres']),
+        /** empty: it lies where angles are counted from */
+        span: typedLengthSchema,
+      }),
+    )
+    .max(20)
+    .optional(),
 });
 export type WornSketch = z.infer<typeof wornSketchSchema>;
 export type WornSurface = WornSketch['surfaces'][number];
 export type WornCircle = WornSketch['circles'][number];
+export type WornRadial = NonNullable<WornSketch['radials']>[number];

@@ -73,6 +73,7 @@ export const WORKING_CODES = [
   'truing.testBar',
   'truing.tilt',
   'worn.centres',
+  'worn.chordAngle',
   'worn.circle',
   'hold.inside',
   'mechanics.withRest',

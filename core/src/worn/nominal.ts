@@ -10,6 +10,8 @@ export interface NominalGuess {
   readonly offMm: number;
   /** smaller is likelier */
   readonly score: number;
+  /** so round and so near that nothing else can have been meant */
+  readonly clear: boolean;
 }
 
 /** What a reading may be off by on a sound surface, mm, and how much wear is looked for, mm and as a share. */
@@ -17,6 +19,10 @@ const SOUND_MM = 0.06;
 const WEAR = { leastMm: 0.6, share: 0.02 };
 /** How much less likely a size is the finer its step: whole fives, whole, halves; fractions by their denominator. */
 const ODD_MM = { five: 0, whole: 0.08, half: 0.3 };
+/** A sound surface was clearly meant to be round: of a whole millimetre or a sixteenth within this, of a half or a thirty-second within that. */
+const CLEAR_MM = { round: 0.03, half: 0.012 } as const;
+const isClear = (offMm: number, odd: number): boolean =>
+  Math.abs(offMm) <= (odd <= 0.1 ? CLEAR_MM.round : odd <= 0.3 ? CLEAR_MM.half : 0) + ROUNDING;
 /** A size of the other system than the rest of the part. */
 const OTHER_SYSTEM = 0.15;
 const ODD_IN: readonly (readonly [denominator: number, odd: number])[] = [
@@ -49,7 +55,7 @@ export function nominalGuesses(
     // against the direction of wear only the gauge's own error is left
     const room = offMm < 0 ? below : above;
     const strange = prefers !== undefined && prefers !== size.unit ? OTHER_SYSTEM : 0;
-    return [{ size, mm, offMm, score: Math.abs(offMm) / room + odd + strange }];
+    return [{ size, mm, offMm, score: Math.abs(offMm) / room + odd + strange, clear: isClear(offMm, odd) }];
   };
   const metric: NominalGuess[] = [];
   for (let half = Math.ceil((readMm - below) * 2); half <= (readMm + above) * 2 + ROUNDING; half++) {

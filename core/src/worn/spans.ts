@@ -45,6 +45,17 @@ export function holeCircleMm(
   return circleMm;
 }
 
+/**
+ * Angle that a chord spans on a circle, degrees up to 180. @returns undefined where the chord is longer than the circle is wide
+ * @source α = 2·arcsin(c/D) @example chordAngleDeg(25, 50)?.toFixed(1) // '60.0'
+ */
+export function chordAngleDeg(chordMm: number, circleMm: number, record?: Recorder): number | undefined {
+  if (chordMm > circleMm) return undefined;
+  const angleDeg = Number(((Math.asin(chordMm / circleMm) * 360) / Math.PI).toFixed(6));
+  record?.({ code: 'worn.chordAngle', values: { chordMm, circleMm, angleDeg } });
+  return angleDeg;
+}
+
 /** Steps of halving in which the circle of unequal holes is found. */
 const HALVINGS = 100;
 

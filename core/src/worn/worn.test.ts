@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { insides, outsides, resolveDrawing, type WornSketch, type WornSurface } from '../part/index.ts';
+import { edgeOf, insides, outsides, resolveDrawing, type WornSketch, type WornSurface } from '../part/index.ts';
 import { mm } from '../testing/shop.ts';
 import { nominalGuesses } from './nominal.ts';
 import { areReadings, wornReadings } from './readings.ts';
-import { drawingOfWorn, nextAsk, seeCircle, seeSurface } from './sketch.ts';
+import { drawingOfWorn, lengthGuesses, nextAsk, seeCircle, seeSurface } from './sketch.ts';
 import { centreDistanceMm, holeCircleMm } from './spans.ts';
 
 const surface = (id: string, change: Partial<WornSurface>): WornSurface => ({
@@ -111,6 +111,59 @@ describe('a sketch of a worn part', () => {
       size: { text: '7/8', unit: 'in' },
     });
     expect(seeSurface(sketch.surfaces[2]!, 'mm').size).toEqual(mm('10'));
+  });
+  it.each([
+    // not worn: as read, unless whole millimetres or sixteenths lie within 0.03, halves within a hundredth
+    ['23.40', '23.4', 'mm'],
+    ['24.98', '25', 'mm'],
+    ['19.06', '3/4', 'in'],
+    ['12.49', '12.5', 'mm'],
+    ['12.47', '12.47', 'mm'],
+    ['17.86', '17.86', 'mm'],
+  ])('keeps a sound %s as %s %s', (readings, text, unit) => {
+    expect(seeSurface(surface('f1', { readings, state: 'sound' }), 'mm').size).toEqual({ text, unit });
+  });
+  it('offers round lengths next to what was measured', () => {
+    const told = (text: string) => lengthGuesses(surface('f1', { length: mm(text) }), 'mm').map((g) => g.size.text);
+    expect(told('39.8')).toContain('40');
+    expect(told('34.9')).toEqual(expect.arrayContaining(['35', '1 3/8']));
+    expect(told('')).toEqual([]);
+  });
+  it('has edges, necks, counterbores and holes across, their angles by a span round the outside', () => {
+    const radial = { place: mm('12'), hole: mm('5'), depth: mm(''), of: 'outsides' as const, span: mm('') };
+    const drawing = drawingOfWorn(
+      {
+        surfaces: [
+          surface('f1', {
+            ...{ readings: '40', length: mm('25'), edges: { left: '1x45', right: '' } },
+            undercut: { from: 'right', width: mm('3'), floor: mm('36') },
+          }),
+          surface('f2', { readings: '50', length: mm('10'), edges: { left: '', right: 'R2' } }),
+          surface('h1', { where: 'right', readings: '20', length: mm('8'), made: 'counterbored' }),
+          surface('h2', { where: 'right', readings: '10', length: mm(''), made: 'drilled' }),
+        ],
+        circles: [],
+        // a quarter round Ø40 away: chord 40/√2, over holes of 5
+        radials: [
+          { ...radial, id: 'r1' },
+          { ...radial, id: 'r2', span: mm('33.284') },
+        ],
+      },
+      'mm',
+    );
+    const { part, problems } = resolveDrawing(drawing);
+    expect(problems).toEqual([]);
+    expect(edgeOf(part, 'f1', 'left')).toMatchObject({ kind: 'chamfer', lengthMm: 1 });
+    expect(edgeOf(part, 'f2', 'right')).toMatchObject({ kind: 'round', radiusMm: 2 });
+    expect(part.surfaces.find((s) => s.kind === 'groove')).toMatchObject({
+      of: 'f1',
+      zFromMm: 22,
+      zToMm: 25,
+      floorMm: 36,
+    });
+    expect(insides(part).map((b) => b.made)).toEqual(expect.arrayContaining(['counterbored', 'drilled']));
+    const holes = part.surfaces.filter((s) => s.kind === 'hole');
+    expect(holes.map((h) => h.anglesDeg[0]!)).toEqual([0, expect.closeTo(90, 1)]);
   });
   it('becomes a drawing without a fault, the mated size following its mate', () => {
     const drawing = drawingOfWorn({ ...sketch, circles: [] }, 'mm');

@@ -5,18 +5,20 @@ import {
   outsides,
   resolveDrawing,
   type WornCircle,
+  type WornRadial,
   type WornSketch,
   type WornSurface,
 } from '@whelk/core/part';
 import { type StripView, stripPicture } from '@whelk/core/picture';
 import { type LengthUnit, shortLength } from '@whelk/core/quantity';
-import { drawingOfWorn, nextAsk } from '@whelk/core/worn';
+import { drawingOfWorn, nextAsk, outsideAt } from '@whelk/core/worn';
 import { Plus } from 'lucide-react';
 import { useMemo } from 'react';
 import { askText, surfaceName } from '../../../messages/worn.ts';
 import { PictureView } from '../../../ui/strip/PictureView.tsx';
 import { useWidth } from '../../../ui/useWidth.ts';
 import { WornCircleRow } from './WornCircleRow.tsx';
+import { WornRadialRow } from './WornRadialRow.tsx';
 import { WornSurfaceRow } from './WornSurfaceRow.tsx';
 
 interface Props {
@@ -33,14 +35,14 @@ const CLEARANCE = { mm: ['0.02', '0.05'], in: ['.001', '.002'] } as const;
 const sizeLabel = (size: { text: string; unit: string }, unit: LengthUnit): string =>
   `Ø${size.text}${size.unit === unit ? '' : ` ${size.unit}`}`;
 
-function freshId(sketch: WornSketch, letter: 'w' | 'c'): string {
-  const used = new Set([...sketch.surfaces, ...sketch.circles].map((s) => s.id));
+function freshId(sketch: WornSketch, letter: 'w' | 'c' | 'r'): string {
+  const used = new Set([...sketch.surfaces, ...sketch.circles, ...(sketch.radials ?? [])].map((s) => s.id));
   for (let i = 1; ; i++) if (!used.has(`${letter}${i}`)) return `${letter}${i}`;
 }
 
 /** A worn part on the bench becomes a drawing: surface by surface, what was read, what it was made to, or what it has to fit. */
 export function WornPart({ unit, sketch = EMPTY, instruments, onSketch, onTake }: Props) {
-  const { surfaces, circles } = sketch;
+  const { surfaces, circles, radials = [] } = sketch;
   const drawing = useMemo(() => drawingOfWorn(sketch, unit), [sketch, unit]);
   const resolved = useMemo(() => resolveDrawing(drawing), [drawing]);
   const next = nextAsk(sketch, unit);
@@ -116,6 +118,18 @@ export function WornPart({ unit, sketch = EMPTY, instruments, onSketch, onTake }
           onRemove={() => onSketch({ ...sketch, circles: circles.toSpliced(i, 1) }, 'worn-remove')}
         />
       ))}
+      {radials.map((r, i) => (
+        <WornRadialRow
+          key={r.id}
+          radial={r}
+          at={i}
+          outsideMm={outsideAt(drawing.features, r)}
+          put={(change, field) =>
+            onSketch({ ...sketch, radials: radials.with(i, { ...r, ...change }) }, `${r.id}-${field}`)
+          }
+          onRemove={() => onSketch({ ...sketch, radials: radials.toSpliced(i, 1) }, 'worn-remove')}
+        />
+      ))}
       <Adding
         {...{ unit, sketch, instruments, onSketch }}
         done={next === undefined}
@@ -160,6 +174,12 @@ function Adding({
     };
     onSketch({ ...sketch, circles: [...circles, fresh] }, 'worn-circle');
   };
+  const addRadial = () => {
+    const fresh: WornRadial = {
+      ...{ id: freshId(sketch, 'r'), of: 'outsides', place: blank, hole: blank, depth: blank, span: blank },
+    };
+    onSketch({ ...sketch, radials: [...(sketch.radials ?? []), fresh] }, 'worn-radial');
+  };
   return (
     <div className="mt-3 flex flex-wrap gap-2">
       {(
@@ -186,6 +206,14 @@ function Adding({
         onClick={addCircle}
       >
         <Plus size={15} aria-hidden="true" /> Holes on a circle
+      </button>
+      <button
+        type="button"
+        className="btn btn-sm h-10"
+        disabled={surfaces.length === 0 || (sketch.radials ?? []).length >= 20}
+        onClick={addRadial}
+      >
+        <Plus size={15} aria-hidden="true" /> Hole across
       </button>
       <button type="button" className="btn btn-primary ml-auto" disabled={!ready} onClick={onTake}>
         Take this drawing

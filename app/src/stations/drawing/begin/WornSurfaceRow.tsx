@@ -2,7 +2,7 @@ import type { Shop } from '@whelk/core/job';
 import type { Limits } from '@whelk/core/limit';
 import type { WornSurface } from '@whelk/core/part';
 import { formatLength, type LengthUnit, shortLength } from '@whelk/core/quantity';
-import { seeSurface } from '@whelk/core/worn';
+import { lengthGuesses, seeSurface } from '@whelk/core/worn';
 import { Trash2 } from 'lucide-react';
 import { guessText, stateNames, surfaceName } from '../../../messages/worn.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
@@ -60,6 +60,8 @@ export function WornSurfaceRow({ now, onRemove, ...about }: About & { now: boole
         </button>
       </div>
       <MadeTo {...about} />
+      <LengthGuesses {...about} />
+      <MoreOfIt {...about} />
     </li>
   );
 }
@@ -173,5 +175,92 @@ function MadeTo({ surface: s, at: i, unit, instruments, limits, put }: About) {
         </span>
       )}
     </div>
+  );
+}
+
+/** Round lengths next to the one that was measured. */
+function LengthGuesses({ surface: s, unit, put }: About) {
+  const guesses = lengthGuesses(s, unit).filter((g) => g.size.text !== s.length.text || g.size.unit !== s.length.unit);
+  if (guesses.length === 0) return null;
+  return (
+    <div className="mt-1 flex flex-wrap items-center gap-2 text-sm">
+      <span className="muted">{s.where === 'outside' ? 'length' : 'depth'} drawn as</span>
+      {guesses.slice(0, 3).map((g) => (
+        <button
+          key={guessText(g)}
+          type="button"
+          className="position"
+          aria-label={`${surfaceName(s, 0)}: ${guessText(g)} long`}
+          onClick={() => put({ length: g.size }, 'length')}
+        >
+          {guessText(g)}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** Its edges and a neck beside a shoulder; of a hole how the step was made. */
+function MoreOfIt({ surface: s, at: i, unit, put }: About) {
+  const blank = { text: '', unit };
+  const edges = s.edges ?? { left: '', right: '' };
+  const neck = s.undercut ?? { from: 'left' as const, width: blank, floor: blank };
+  const outside = s.where === 'outside';
+  const set = edges.left !== '' || edges.right !== '' || s.undercut !== undefined || s.made !== undefined;
+  return (
+    <details className="mt-1 text-sm" open={set}>
+      <summary className="cursor-pointer">{outside ? 'Edges and neck' : 'How it was made, and its neck'}</summary>
+      <div className="mt-1 flex flex-wrap items-end gap-3">
+        {outside &&
+          (['left', 'right'] as const).map((end) => (
+            <TextField
+              key={end}
+              className="w-32"
+              label={`${end === 'left' ? 'Left' : 'Right'} edge of ${i + 1}`}
+              hint="1x45, R2"
+              value={edges[end]}
+              onChange={(text) => put({ edges: { ...edges, [end]: text.slice(0, 64) } }, `edge-${end}`)}
+            />
+          ))}
+        {!outside && (
+          <label>
+            It is
+            <select
+              className="select mt-0.5 flex w-40"
+              value={s.made ?? 'bored'}
+              onChange={(e) => put({ made: e.target.value as NonNullable<WornSurface['made']> }, 'made')}
+            >
+              <option value="drilled">drilled</option>
+              <option value="bored">bored</option>
+              <option value="counterbored">counterbored</option>
+            </select>
+          </label>
+        )}
+        <label>
+          Neck at
+          <select
+            className="select mt-0.5 flex w-40"
+            value={s.undercut?.from ?? ''}
+            onChange={(e) =>
+              put({ undercut: e.target.value ? { ...neck, from: e.target.value as 'left' } : undefined }, 'neck')
+            }
+          >
+            <option value="">none</option>
+            <option value="left">its left end</option>
+            <option value="right">its right end</option>
+          </select>
+        </label>
+        {s.undercut &&
+          (['width', 'floor'] as const).map((key) => (
+            <TextField
+              key={key}
+              className="w-28"
+              label={`${key === 'width' ? 'Wide' : 'Floor Ø'}, ${neck[key].unit}`}
+              value={neck[key].text}
+              onChange={(text) => put({ undercut: { ...neck, [key]: { ...neck[key], text } } }, `neck-${key}`)}
+            />
+          ))}
+      </div>
+    </details>
   );
 }
