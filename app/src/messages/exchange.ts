@@ -15,6 +15,7 @@ export const dxfHow: Record<string, string> = {
 export const axisReason: Record<AxisReason, string> = {
   centreline: 'on the line of a layer for centrelines',
   symmetric: 'in the middle: both halves are drawn',
+  origin: 'at the file’s own zero: the half profile is open at its ends',
   bottom: 'along the lower edge: one half is drawn',
 };
 
@@ -49,6 +50,10 @@ export const exchangeWordings = {
   'trace.broken': (p, u) => ({
     what: `The outline ends at ${u.len(p.value)} along and ${u.len(p.limit)} from the axis.`,
     right: 'Check the axis and the layers; close the gap there, or leave out what does not belong to the part.',
+  }),
+  'trace.facesAdded': () => ({
+    what: 'The profile is open at its ends: faces were drawn from there to the axis.',
+    right: 'Check that the axis lies where it should, and the diameters that come out of it.',
   }),
   'trace.gapsClosed': (p, u) => ({
     what: `Gaps of up to ${u.len(p.limit)} were closed.`,

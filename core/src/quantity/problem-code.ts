@@ -214,6 +214,7 @@ export const PROBLEM_CODES = [
   'thread.thinWall',
   'trace.arcInside',
   'trace.broken',
+  'trace.facesAdded',
   'trace.gapsClosed',
   'trace.goesBack',
   'trace.nothing',

@@ -106,11 +106,11 @@ function fullerBelow(strokes: readonly Stroke[], along: 'x' | 'y', axis: number,
 }
 
 /** Why the axis was taken where it is. */
-export type AxisReason = 'centreline' | 'symmetric' | 'bottom';
+export type AxisReason = 'centreline' | 'symmetric' | 'origin' | 'bottom';
 
 /**
  * Where the axis of a turned part probably is: on a line of a layer for centrelines, in the middle of a part drawn whole, or
- * along the lower edge of a half.
+ * along the lower edge of a half; of a half that is open at its ends, at the file's own zero.
  * @param all every stroke of the file, with those of centreline layers
  */
 export function guessAxis(
@@ -143,7 +143,17 @@ export function guessAxis(
     return ends.has(other) || ends.has(other - 1) || ends.has(other + 1);
   }).length;
   const whole = Math.abs(above - below) < 0.05 * (above + below) && twin > 0.9 * mirrored.length;
-  return whole
-    ? { axis: middle, why: 'symmetric', below: fullerBelow(strokes, along, middle, tall) }
+  if (whole) return { axis: middle, why: 'symmetric', below: fullerBelow(strokes, along, middle, tall) };
+  return low > bin && !closesAt(strokes, along, low, bin)
+    ? { axis: 0, why: 'origin', below: false }
     : { axis: low, why: 'bottom', below: false };
+}
+
+/** Whether a half comes down to a line at both of its ends: where it does not it is open, and its axis lies farther down. */
+function closesAt(strokes: readonly Stroke[], along: 'x' | 'y', low: number, bin: number): boolean {
+  const [i, k] = along === 'x' ? ([1, 0] as const) : ([0, 1] as const);
+  const ends = strokes.flatMap(({ a, b }) => [a, b]);
+  const places = ends.map((p) => p[k]!);
+  const [first, last] = [places.reduce((x, y) => Math.min(x, y)), places.reduce((x, y) => Math.max(x, y))];
+  return [first, last].every((at) => ends.some((p) => Math.abs(p[k]! - at) <= bin && p[i]! <= low + bin));
 }

@@ -188,8 +188,29 @@ function traceGroup(net: Net, used: Set<number>, group: readonly number[], joinM
 }
 
 /**
+ * An open half profile with its faces: where it ends in nothing at its very left or right end, a line goes from there to the axis.
+ * @returns undefined where nothing is open there
+ */
+function withFaces(flat: readonly Stroke[], joinMm: number): readonly Stroke[] | undefined {
+  const net = netOf(
+    flat.filter((s) => s.a[1] > joinMm || s.b[1] > joinMm || s.bulge),
+    joinMm,
+  );
+  const places = net.points.flatMap((p, i) => (net.ways[i]!.length > 0 ? [p] : []));
+  if (places.length === 0) return undefined;
+  const leftMm = places.reduce((least, p) => Math.min(least, p[0]), Number.POSITIVE_INFINITY);
+  const rightMm = places.reduce((most, p) => Math.max(most, p[0]), Number.NEGATIVE_INFINITY);
+  const open = net.points.filter((p, i) => net.ways[i]!.length === 1 && p[1] > joinMm);
+  const faces = [leftMm, rightMm].flatMap((zMm): Stroke[] => {
+    const [outer] = open.filter((p) => Math.abs(p[0] - zMm) <= joinMm).sort((a, b) => b[1] - a[1]);
+    return outer ? [{ a: outer, b: [outer[0], 0], bulge: 0, layer: '' }] : [];
+  });
+  return faces.length > 0 ? [...flat, ...faces] : undefined;
+}
+
+/**
  * Finds the outlines of a turned part among the strokes of a file: the outside over the top, and holes from either end. A half
- * profile, a whole one with edges across, and a section are all understood; hatching and other loose ends fall away.
+ * profile, closed or open at its ends, a whole one with edges across, and a section are all understood; hatching and other loose ends fall away.
  * @param strokes of the layers that were chosen, in the file's plane
  */
 export function traceOutlines(strokes: readonly Stroke[], placing: Placing): Traced {
@@ -204,6 +225,12 @@ export function traceOutlines(strokes: readonly Stroke[], placing: Placing): Tra
       ...next,
       problems: [{ code: 'trace.gapsClosed', path: ['strokes'], limit: joinMm, unit: 'mm', severity: 'warning' }],
     };
+  }
+  for (const joinMm of JOINS_MM) {
+    const closed = withFaces(flat, joinMm);
+    const next = closed && traceJoined(closed, joinMm);
+    if (!next || next.problems.length > 0) continue;
+    return { ...next, problems: [{ code: 'trace.facesAdded', path: ['strokes'], severity: 'warning' }] };
   }
   return first;
 }

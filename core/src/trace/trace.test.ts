@@ -116,6 +116,31 @@ describe('outlines from a file', () => {
     sameShape(bush(), turned.drawing);
   });
 
+  it('are found in half profiles that are open at one end or both, holes included', () => {
+    const { part } = resolveDrawing(bush());
+    const [outside, ...holes] = [outsideProfile(part), ...insideProfiles(part)];
+    const open = [outside!, ...holes].map((c) => strokesOf(c));
+    // faces are all that goes straight down at either end
+    const faces = (s: Stroke) => s.a[0] === s.b[0] && (s.a[0] === 0 || s.a[0] === part.lengthMm);
+    const all = open.flat();
+    for (const strokes of [all.filter((s) => !faces(s)), all.filter((s) => !(faces(s) && s.a[0] === 0))]) {
+      expect(strokes.length).toBeLessThan(all.length);
+      const found = traceOutlines(strokes, asDrawn);
+      expect(found.problems.map((p) => p.code)).toEqual(['trace.facesAdded']);
+      sameShape(bush(), drawingFromOutlines(found, 'mm').drawing);
+      expect(guessAxis(strokes, strokes, 'x')).toMatchObject({ axis: 0 });
+    }
+    const shaft = resolveDrawing(drawingOf([feature(1, 30, 10), feature(2, 20, 25)])).part;
+    const line = strokesOf(outsideProfile(shaft)).filter(
+      (s) => !(s.a[0] === s.b[0] && (s.a[0] === 0 || s.a[0] === 35)),
+    );
+    expect(guessAxis(line, line, 'x')).toEqual({ axis: 0, why: 'origin', below: false });
+    sameShape(
+      drawingOf([feature(1, 30, 10), feature(2, 20, 25)]),
+      drawingFromOutlines(traceOutlines(line, asDrawn), 'mm').drawing,
+    );
+  });
+
   it('are found in a part drawn whole, with edges across, hatching and a centreline', () => {
     const drawing = drawingOf([
       feature(1, 30, 10),
