@@ -101,7 +101,7 @@ export function HolderCard({ holder }: { holder: Holder }) {
                   {bodyNames[holder.body!]} bar{holder.damped ? ', damped' : ''}
                   {holder.coolant ? ', coolant through it' : ''}
                 </Line>
-                <Line letter={plain.slice(1, 3)}>shank Ø{holder.shankWideMm} mm</Line>
+                <Line letter={plain.slice(1, 3)}>shank Ø{mm(holder.shankWideMm)}</Line>
                 <Line letter={plain[3]!}>{lengthText(holder)}</Line>
               </>
             )}
@@ -117,7 +117,15 @@ export function HolderCard({ holder }: { holder: Holder }) {
                 : `insert of ${holder.insertClearanceDeg}° clearance`}
             </Line>
             <Line letter={head[4]!}>{holder.hand === 'neutral' ? 'either hand' : `${holder.hand}-hand`}</Line>
-            {!bar && (
+            {!bar && holder.inch && (
+              <>
+                <Line letter={plain.slice(5, 7)}>
+                  shank {mm(holder.shankHighMm)} high, {mm(holder.shankWideMm)} wide
+                </Line>
+                <Line letter={plain.at(-1)!}>{lengthText(holder)}</Line>
+              </>
+            )}
+            {!bar && !holder.inch && (
               <>
                 <Line letter={plain.slice(5, 7)}>shank {holder.shankHighMm} mm high</Line>
                 <Line letter={plain.slice(7, 9)}>shank {holder.shankWideMm} mm wide</Line>
@@ -149,3 +157,5 @@ export function HolderCard({ holder }: { holder: Holder }) {
 }
 const lengthText = (holder: Holder): string =>
   holder.lengthMm === undefined ? 'another length' : `${holder.lengthMm} mm long`;
+/** A size that may come from inches, with no more figures than a caliper shows. */
+const mm = (value: number): string => `${Number(value.toFixed(2))} mm`;

@@ -310,3 +310,24 @@ describe('an insert by its inch designation', () => {
     for (const text of ['CNMG 992', 'CNMG 4', 'CNMG 43', 'XNMG 432']) expect(isCodeFault(readInsert(text))).toBe(true);
   });
 });
+
+describe('a holder by its inch designation', () => {
+  it.each([
+    // sixteenths of a square shank, circle in eighths, length letter
+    [
+      'MCLNR 16-4D',
+      { kind: 'outside', shankHighMm: 25.4, shankWideMm: 25.4, lengthMm: 152.4, sizeCode: '12', settingDeg: 95 },
+    ],
+    ['MCLNR-123B', { shankHighMm: 19.05, lengthMm: 114.3, sizeCode: '09' }],
+    ['PDJNL 85-4D', { shankWideMm: 25.4, shankHighMm: 31.75, hand: 'left', sizeCode: '15' }],
+    ['S10M-SCLCR 2', { kind: 'boring', shankHighMm: 15.875, lengthMm: 152.4, sizeCode: '06', body: 'steel' }],
+    ['C08K SCLCL2', { shankHighMm: 12.7, lengthMm: 127, body: 'carbide', hand: 'left' }],
+  ])('%s', (text, said) => {
+    expect(readHolder(text)).toMatchObject(said);
+  });
+  it('is the metric one where its figures are metric, and refused where they are neither', () => {
+    expect(readHolder('PCLNR 2020 K 12')).toMatchObject({ shankHighMm: 20, lengthMm: 125, sizeCode: '12' });
+    expect(readHolder('S20S-SVUBR 16')).toMatchObject({ shankHighMm: 20, lengthMm: 250, sizeCode: '16' });
+    for (const text of ['MCLNR 16-9D', 'MCLNR 16-4Z', 'S10M-SCLCR 9']) expect(isCodeFault(readHolder(text))).toBe(true);
+  });
+});

@@ -1,5 +1,6 @@
 import { barKinds, barStyles, clampings, holderStyles, toolLengthsMm } from '../standard/holder-letters.ts';
 import { insertClearancesDeg, insertShapes } from '../standard/insert-letters.ts';
+import { inchBar, inchOutside } from './inch-holder.ts';
 import type { CodeFault } from './insert.ts';
 import type { InsertShape } from './insert-sizes.ts';
 import { has } from './letters.ts';
@@ -21,6 +22,8 @@ export interface Holder {
   /** none for X, which is another length */
   readonly lengthMm: number | undefined;
   readonly sizeCode: string;
+  /** its designation counts in inches */
+  readonly inch?: true;
   readonly body?: (typeof barKinds)[keyof typeof barKinds]['body'];
   readonly coolant?: boolean;
   readonly damped?: boolean;
@@ -36,6 +39,7 @@ const lengthOf = (letter: string) => (has(toolLengthsMm, letter) ? toolLengthsMm
 /**
  * Reads a designation of an outside holder (`PCLNR 2020 K 12`) or of a boring bar (`S20S-SVUBR 16`).
  * @returns the holder, or the first position that cannot be read
+ * Their inch forms (`MCLNR 16-4D`, `S10M-SCLCR 2`) are read too.
  * @source ISO 5608: clamping, shape, style, clearance, hand, height, width, length, size; ISO 6261: body, diameter, length before them
  */
 export function readHolder(text: string): Holder | CodeFault {
@@ -63,6 +67,12 @@ function readHead(letters: string, at: number, styles: Readonly<Record<string, u
 function readOutside(plain: string): Holder | CodeFault {
   const head = readHead(plain, 1, holderStyles);
   if ('kind' in head) return head;
+  const settingDeg = holderStyles[head.style as keyof typeof holderStyles].settingDeg;
+  const inch = inchOutside(head.insertShape, plain.slice(5));
+  if (inch) {
+    const { text, ...sizes } = inch;
+    return { ...head, kind: 'outside', code: `${plain.slice(0, 5)} ${text}`, settingDeg, inch: true, ...sizes };
+  }
   const [high, wide, letter, size] = [plain.slice(5, 7), plain.slice(7, 9), plain.slice(9, 10), plain.slice(10, 12)];
   if (!/^\d{2}$/.test(high) || Number(high) === 0)
     return fault(6, high, ['08', '10', '12', '16', '20', '25', '32', '40']);
@@ -70,12 +80,11 @@ function readOutside(plain: string): Holder | CodeFault {
     return fault(7, wide, ['08', '10', '12', '16', '20', '25', '32', '40']);
   if (!has(toolLengthsMm, letter) && letter !== 'X') return fault(8, letter, [...Object.keys(toolLengthsMm), 'X']);
   if (!/^\d{2}$/.test(size)) return fault(9, size, ['06', '07', '09', '11', '12', '16']);
-  const style = holderStyles[head.style as keyof typeof holderStyles];
   return {
     ...head,
     kind: 'outside',
     code: `${plain.slice(0, 5)} ${high}${wide} ${letter}${size}${plain.slice(12)}`,
-    settingDeg: style.settingDeg,
+    settingDeg,
     ...{ shankHighMm: Number(high), shankWideMm: Number(wide), lengthMm: lengthOf(letter), sizeCode: size },
   };
 }
@@ -86,13 +95,20 @@ function readBar([, body = '', diameter = '', letter = '', tail = '']: readonly 
   if (!has(toolLengthsMm, letter) && letter !== 'X') return fault(3, letter, [...Object.keys(toolLengthsMm), 'X']);
   const head = readHead(tail, 4, barStyles);
   if ('kind' in head) return head;
+  const settingDeg = barStyles[head.style as keyof typeof barStyles];
+  const inch = inchBar(head.insertShape, diameter, letter, tail.slice(5));
+  if (inch) {
+    const { text, ...sizes } = inch;
+    const code = `${body}${diameter}${letter}-${tail.slice(0, 5)} ${text}`;
+    return { ...head, kind: 'boring', code, settingDeg, inch: true, ...sizes, ...barKinds[body] };
+  }
   const size = tail.slice(5, 7);
   if (!/^\d{2}$/.test(size)) return fault(9, size, ['06', '07', '09', '11', '12', '16']);
   return {
     ...head,
     kind: 'boring',
     code: `${body}${diameter}${letter}-${tail.slice(0, 5)} ${size}${tail.slice(7)}`,
-    settingDeg: barStyles[head.style as keyof typeof barStyles],
+    settingDeg,
     ...{ shankHighMm: Number(diameter), shankWideMm: Number(diameter), lengthMm: lengthOf(letter), sizeCode: size },
     ...barKinds[body],
   };

@@ -70,3 +70,8 @@ export const toolLengthsMm = {
   W: 450,
   Y: 500,
 } as const;
+
+/** Overall length of outside holders in inches by its letter. */
+export const inchShankLengthsIn = { A: 4, B: 4.5, C: 5, D: 6, E: 7, F: 8, G: 5.5, H: 5.625 } as const;
+/** Overall length of boring bars in inches by its letter: whole inches next to the metric ones. */
+export const inchLengthsIn = { H: 4, K: 5, M: 6, Q: 7, R: 8, S: 10, T: 12, U: 14, V: 16, W: 18 } as const;
