@@ -249,6 +249,34 @@ const wordings: Record<ProblemCode | AppCode, Wording> = {
     what: 'The tool stands beyond the end of the work.',
     right: `At most ${u.len(p.limit)} from the chuck.`,
   }),
+  'hole.countersinkSmall': (p, u) => ({
+    what: `A countersink of ${u.len(p.value)} does not open a hole of ${u.len(p.limit)}.`,
+    right: 'Give it a larger diameter than its hole.',
+  }),
+  'hole.notTapping': (p, u) => ({
+    what: `${u.len(p.value)} is no hole for this thread.`,
+    right: `Leave the diameter empty for ${u.len(p.limit)}, or check the thread.`,
+  }),
+  'hole.sinkAngle': (p) => ({
+    what: `${text(p)} is no angle of a countersink.`,
+    right: 'Type its included angle, 60, 82, 90 or 120; empty is 90.',
+  }),
+  'hole.thread': (p) => ({
+    what: `${text(p)} is no thread that can be read.`,
+    right: 'Type it as M6, M8x1, 1/4-20 or G 1/8; empty where the hole is plain.',
+  }),
+  'keyway.depth': (p, u) => ({
+    what: `The keyway’s floor does not lie in the metal with ${text(p)}.`,
+    right: `Give a depth below the surface of less than ${u.len(p.limit)}, or what is left over the far side.`,
+  }),
+  'keyway.noHole': () => ({
+    what: 'There is no hole on the axis where this keyway lies.',
+    right: 'Put it where the hole is, or into the outside.',
+  }),
+  'keyway.width': (p, u) => ({
+    what: `A keyway ${u.len(p.value)} wide does not go into this diameter.`,
+    right: `Make it narrower than ${u.len(p.limit)}.`,
+  }),
   'mechanics.holeTooWide': (p, u) => ({
     what: 'The hole is as wide as the work round it.',
     right: `It has to be below ${u.len(p.limit)}.`,

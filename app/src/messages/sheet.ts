@@ -10,13 +10,18 @@ const typedText = ({ text, unit }: { text: string; unit: string }, drawing: Draw
 function endTexts(drawing: Drawing): Record<string, string> {
   const texts: Record<string, string> = {};
   for (const h of drawing.endView.holes) {
-    const parts = [`${h.count > 1 ? `${h.count}× ` : ''}Ø${typedText(h.diameter, drawing)} ${h.limits.trim()}`.trim()];
+    const count = h.angles?.trim() ? h.angles.split(/[;\s]+|,\s+/).filter(Boolean).length : h.count;
+    const size = h.thread?.trim() || `Ø${typedText(h.diameter, drawing)}`;
+    const parts = [`${count > 1 ? `${count}× ` : ''}${size} ${h.limits.trim()}`.trim()];
+    const first = h.angles?.trim() ? `at ${h.angles.trim()}°` : `first at ${h.angle.trim() || '0'}°`;
     if (h.way === 'radial') parts.push(`across, ${h.angle.trim() || '0'}°`);
-    else if (h.place.text.trim()) parts.push(`on Ø${typedText(h.place, drawing)}, first at ${h.angle.trim() || '0'}°`);
+    else if (h.place.text.trim()) parts.push(`on Ø${typedText(h.place, drawing)}, ${first}`);
     if (h.counterbore)
       parts.push(
         `counterbore Ø${typedText(h.counterbore.diameter, drawing)} × ${typedText(h.counterbore.depth, drawing)}`,
       );
+    if (h.countersink)
+      parts.push(`countersink Ø${typedText(h.countersink.diameter, drawing)} × ${h.countersink.angle.trim() || '90'}°`);
     if (h.depth.text.trim()) parts.push(`${typedText(h.depth, drawing)} deep`);
     else if (h.way !== 'radial') parts.push('through');
     // long ones in two lines, broken where it reads well
@@ -25,6 +30,14 @@ function endTexts(drawing: Drawing): Record<string, string> {
   }
   for (const f of drawing.endView.flats)
     texts[f.id] = `${f.count > 1 ? `${f.count} flats, ` : 'flat, '}${typedText(f.across, drawing)} across`;
+  for (const k of drawing.endView.keyways ?? []) {
+    const deep = `${typedText(k.depth, drawing)} ${k.by === 'depth' ? 'deep' : 'over the far side'}`;
+    const where = k.length.text.trim() ? `${typedText(k.length, drawing)} long` : 'to the end';
+    texts[k.id] = [
+      `keyway ${typedText(k.width, drawing)} ${k.widthLimits.trim()} × ${deep}`.replace('  ', ' '),
+      where,
+    ].join('\n');
+  }
   return texts;
 }
 

@@ -27,6 +27,7 @@ const words: { readonly [Kind in SurfaceKind]: Words<Kind> } = {
   spigot: (_, of) => `Spigot of ${of}`,
   hole: ({ name }) => name || 'Hole across or beside the axis',
   flat: () => 'Flat',
+  keyway: ({ side }) => (side === 'inside' ? 'Keyway in the hole' : 'Keyway'),
 };
 
 /** A surface by words, with the name of the length that it belongs to. */

@@ -6,6 +6,7 @@ import {
   flatsOf,
   insides,
   isStraight,
+  keywaysOf,
   type Outside,
   outsides,
   type SurfaceId,
@@ -85,7 +86,7 @@ export function reachFromTail(piece: Workpiece, held: Held, clearanceMm: number)
     wait(step.id, 'shape');
     for (const d of cutInto(part, step.id)) wait(d.id, 'shape');
   }
-  for (const { id } of [...crossHoles(part), ...flatsOf(part)]) wait(id, 'shape');
+  for (const { id } of [...crossHoles(part), ...flatsOf(part), ...keywaysOf(part)]) wait(id, 'shape');
   const headFace = faceTowards(part, 'left');
   if (piece.marks.some((m) => m.kind === 'cutOff')) wait(headFace, 'cutOff');
   else if (rawEndMm(piece, 'left') > 0) wait(headFace, 'otherEnd');

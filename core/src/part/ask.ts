@@ -1,6 +1,7 @@
 import type { Limits } from '../limit/index.ts';
 import type { Part } from './part.ts';
 import { type CutIn, isCutIn } from './shape/details.ts';
+import type { Keyway } from './shape/keyway.ts';
 import type { Centre, CrossHole, Edge, Face, Flat, Inside, Outside, Spigot, Surface } from './surface.ts';
 import { type End, faceId, opposite, PART, type SurfaceId } from './surface-id.ts';
 
@@ -14,6 +15,7 @@ interface Index {
   readonly cutIn: ReadonlyMap<string, readonly CutIn[]>;
   readonly holes: readonly CrossHole[];
   readonly flats: readonly Flat[];
+  readonly keyways: readonly Keyway[];
 }
 const indexes = new WeakMap<Part, Index>();
 
@@ -33,17 +35,19 @@ function indexOf(part: Part): Index {
   const cutIn = new Map<string, CutIn[]>();
   const holes: CrossHole[] = [];
   const flats: Flat[] = [];
+  const keyways: Keyway[] = [];
   for (const s of part.surfaces) {
     if (s.kind === 'face') faces.push(s);
     else if (s.kind === 'chamfer' || s.kind === 'round') put(edges, s.of, s);
     else if (isCutIn(s)) put(cutIn, s.of, s);
     else if (s.kind === 'hole') holes.push(s);
     else if (s.kind === 'flat') flats.push(s);
+    else if (s.kind === 'keyway') keyways.push(s);
     else if (s.side === 'outside') outsides.push(s as Outside);
     else if (s.side === 'inside') insides.push(s as Inside);
   }
   const byId = new Map(part.surfaces.map((s) => [s.id, s]));
-  const made = { byId, outsides, insides, faces, edges, cutIn, holes, flats };
+  const made = { byId, outsides, insides, faces, edges, cutIn, holes, flats, keyways };
   indexes.set(part, made);
   return made;
 }
@@ -83,6 +87,8 @@ export const spigotAt = (part: Part, towards: End): Spigot | undefined =>
 export const crossHoles = (part: Part): readonly CrossHole[] => indexOf(part).holes;
 /** Flats across. */
 export const flatsOf = (part: Part): readonly Flat[] => indexOf(part).flats;
+/** Keyways along the axis, outside and in the hole. */
+export const keywaysOf = (part: Part): readonly Keyway[] => indexOf(part).keyways;
 
 /** Limits of the length of a round surface along the axis. */
 export const lengthLimitsOf = (part: Part, id: string): Limits | undefined =>

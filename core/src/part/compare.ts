@@ -1,5 +1,6 @@
 import type { Drawing, Feature } from './drawing.ts';
 import type { BoreStep } from './shape/bore.ts';
+import { END_VIEW_LISTS } from './shape/end-view.ts';
 
 /** A difference between two drawings: what it is of, and its text before and after; empty where it was not there. */
 export interface DrawingChange {
@@ -75,8 +76,8 @@ export function compareDrawings(before: Drawing, after: Drawing): readonly Drawi
       ? []
       : [{ of: 'end' as const, id: side, kind: 'changed' as const, field: side, before: x, after: y }];
   });
-  const seen = (['holes', 'flats', 'notes'] as const).flatMap((list) =>
-    listChanges<{ readonly id: string }>('endView', before.endView[list], after.endView[list], shown),
+  const seen = END_VIEW_LISTS.flatMap((list) =>
+    listChanges<{ readonly id: string }>('endView', before.endView[list] ?? [], after.endView[list] ?? [], shown),
   );
   const datums = (d: Drawing) => (d.datums ?? []).map((x) => ({ ...x, id: x.letter }));
   return [

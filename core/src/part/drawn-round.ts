@@ -2,7 +2,7 @@ import { exactText, type Problem, rational, readTyped, type TypedLength } from '
 import { outsides } from './ask.ts';
 import type { Drawing, Feature } from './drawing.ts';
 import { resolveDrawing } from './resolve.ts';
-import { degrees, mirroredDeg } from './shape/angles.ts';
+import { degrees, degreesList, mirroredDeg } from './shape/angles.ts';
 import { hasOwnEnd } from './shape/outside.ts';
 import { type End, opposite, type SurfaceId } from './surface-id.ts';
 
@@ -87,9 +87,15 @@ export function drawnRound(drawing: Drawing): DrawnRound {
       endView: {
         holes: endView.holes.map((h) => ({
           ...{ ...h, angle: angled(h.angle) },
+          ...(h.angles?.trim()
+            ? { angles: (degreesList(h.angles) ?? []).map((a) => angled(String(a))).join('; ') }
+            : {}),
           ...(h.way === 'radial' ? { place: beyond(part.lengthMm, h.place) } : { way: opposite[h.way] }),
         })),
         flats: endView.flats.map((f) => ({ ...f, from: opposite[f.from], angle: angled(f.angle) })),
+        ...(endView.keyways && {
+          keyways: endView.keyways.map((k) => ({ ...k, from: opposite[k.from], angle: angled(k.angle) })),
+        }),
         notes: endView.notes.map((n) => ({ ...n, angle: angled(n.angle) })),
       },
       ...(worn && {

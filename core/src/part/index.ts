@@ -8,6 +8,7 @@ export {
   facesOf,
   flatsOf,
   insides,
+  keywaysOf,
   lengthLimitsOf,
   mouthOf,
   outsides,
@@ -54,9 +55,11 @@ export { type PaperWays, type Seen, type ThinLine, withLimits } from './shape/de
 export { type CutIn, DETAIL_KINDS, type Detail, detailShape, emptyDetail } from './shape/details.ts';
 export type { PartEnd } from './shape/end.ts';
 export type { EndView } from './shape/end-view.ts';
+export { END_VIEW_LISTS } from './shape/end-view.ts';
 export type { DrawnFlat } from './shape/flat.ts';
 export { type DrawnGroove, GROOVE_SHAPES } from './shape/groove.ts';
 export type { DrawnHole } from './shape/hole.ts';
+export { type DrawnKeyway, emptyKeyway, type Keyway } from './shape/keyway.ts';
 export type { DrawnKnurl } from './shape/knurl.ts';
 export {
   barSection,

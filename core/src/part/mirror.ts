@@ -2,12 +2,13 @@ import type { Part } from './part.ts';
 import { mirroredDeg } from './shape/angles.ts';
 import { flat } from './shape/flat.ts';
 import { hole } from './shape/hole.ts';
-import type { CrossHole, Flat, Surface } from './surface.ts';
+import { keyway } from './shape/keyway.ts';
+import type { AcrossAxis, Surface } from './surface.ts';
 import { opposite } from './surface-id.ts';
 
 /** What lies across the axis has its own part of turning. */
-const across = { hole, flat };
-const isAcross = (s: Surface): s is CrossHole | Flat => s.kind in across;
+const across = { hole, flat, keyway };
+const isAcross = (s: Surface): s is AcrossAxis => s.kind in across;
 
 /** A surface of a part turned end for end: its place, its ends, and what it is towards. Its name stays. */
 function turned(surface: Surface, lengthMm: number): Surface {

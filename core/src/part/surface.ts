@@ -1,6 +1,7 @@
 import type { Limits } from '../limit/index.ts';
 import type { CentreMark } from './centre.ts';
 import type { CutIn } from './shape/details.ts';
+import type { Keyway } from './shape/keyway.ts';
 import type { Belongs, Common } from './surface-common.ts';
 import type { End } from './surface-id.ts';
 
@@ -110,6 +111,9 @@ export interface CrossHole extends Belongs {
   /** undefined: right through */
   readonly depthMm?: number;
   readonly counterbore?: { readonly diameterMm: number; readonly depthMm: number };
+  readonly countersink?: { readonly diameterMm: number; readonly angleDeg: number };
+  /** tapped with this */
+  readonly thread?: string;
   /** along the axis: distance of their centres from it; across: 0 */
   readonly radiusMm: number;
   /** across: from the left face as it lies */
@@ -126,5 +130,7 @@ export interface Flat extends Belongs {
 }
 
 export type Edge = Chamfer | RoundEdge;
-export type Surface = Outside | Inside | Face | Edge | CutIn | Centre | Spigot | CrossHole | Flat;
+/** What lies beside the axis or across it. */
+export type AcrossAxis = CrossHole | Flat | Keyway;
+export type Surface = Outside | Inside | Face | Edge | CutIn | Centre | Spigot | AcrossAxis;
 export type SurfaceKind = Surface['kind'];

@@ -1,4 +1,4 @@
-import { crossHoles, flatsOf, outsides, type Part } from '../part/index.ts';
+import { crossHoles, flatsOf, keywaysOf, outsides, type Part } from '../part/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import type { Role, Shape } from './picture.ts';
 
@@ -12,7 +12,7 @@ export function outerAt(part: Part, zMm: number): number {
 }
 
 /**
- * Holes and flats across the axis as they are seen from the side, turned into the plane of the paper.
+ * Holes, flats and keyways across the axis as they are seen from the side, turned into the plane of the paper.
  * @param at maps zPart and radius to the picture
  */
 export function crossShapes(part: Part, at: At): Shape[] {
@@ -37,5 +37,14 @@ export function crossShapes(part: Part, at: At): Shape[] {
       line('edge', at(f.zFromMm, half), at(f.zToMm, half)),
     ];
   });
-  return [...holes, ...flats];
+  const keyways = keywaysOf(part).flatMap((k): Shape[] => {
+    const outside = k.side === 'outside';
+    const edge = k.diameterMm / 2;
+    return [
+      line(outside ? 'thin' : 'edge', at(k.zFromMm, edge), at(k.zFromMm, k.floorMm)),
+      line(outside ? 'thin' : 'edge', at(k.zFromMm, k.floorMm), at(k.zToMm, k.floorMm)),
+      line(outside ? 'thin' : 'edge', at(k.zToMm, k.floorMm), at(k.zToMm, edge)),
+    ];
+  });
+  return [...holes, ...flats, ...keyways];
 }

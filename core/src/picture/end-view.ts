@@ -5,12 +5,14 @@ import {
   crossHoles,
   flatsOf,
   insides,
+  keywaysOf,
   mouthOf,
   type Outside,
   outsides,
   type Part,
 } from '../part/index.ts';
 import { ROUNDING, radians } from '../quantity/index.ts';
+import { readThread } from '../thread/index.ts';
 import { circleCorners } from './path-data.ts';
 import type { Picture, Role, Shape } from './picture.ts';
 
@@ -94,6 +96,22 @@ export function endViewShapes(part: Part, scale: number, [cx, cy]: Point, view: 
       const end = (k: number) => at(f.distanceMm * c - k * half * s, f.distanceMm * s + k * half * c);
       shapes.push({ kind: 'polyline', role: 'thin', points: [end(-1), end(1)] });
     }
+  for (const k of keywaysOf(part)) {
+    const [c, s] = [Math.cos(radians(k.angleDeg)), Math.sin(radians(k.angleDeg))];
+    const half = k.widthMm / 2;
+    // where its walls meet the round
+    const edgeMm = Math.sqrt(Math.max(0, (k.diameterMm / 2) ** 2 - half ** 2));
+    const corner = (along: number, side: number) => at(along * c - side * half * s, along * s + side * half * c);
+    const points = [corner(edgeMm, -1), corner(k.floorMm, -1), corner(k.floorMm, 1), corner(edgeMm, 1)];
+    const corners = points.map(([x, y]) => ({ x, y }));
+    shapes.push({
+      kind: 'path',
+      role: view.selectedId === k.id ? 'selected' : 'edge',
+      corners,
+      closed: false,
+      id: k.id,
+    });
+  }
   for (const h of crossHoles(part)) shapes.push(...holeShapes(h, part, circle, at, 1 / scale, view));
   const cross = outerMm + 7 / scale;
   shapes.push(
@@ -108,6 +126,12 @@ export function endViewShapes(part: Part, scale: number, [cx, cy]: Point, view: 
     shapes.push({ kind: 'text', role: 'label', at: at(x, y), text: n.text, anchor: x < 0 ? 'end' : 'start' });
   }
   return shapes;
+}
+
+/** Major diameter of a tapped hole, as it is drawn with a thin line. */
+function tappedMm({ thread, diameterMm }: CrossHole): number {
+  const named = thread === undefined ? undefined : readThread(thread);
+  return named?.ok ? named.thread.majorMm : diameterMm;
 }
 
 function holeShapes(
@@ -162,6 +186,8 @@ function holeShapes(
   if (h.anglesDeg.length > 1 && h.radiusMm > 0) shapes.push(circle('centreline', 0, 0, h.radiusMm));
   for (const [x, y] of centresOf(h)) {
     shapes.push(circle('void', x, y, h.diameterMm / 2));
+    if (h.countersink && h.way === 'right') shapes.push(circle('edge', x, y, h.countersink.diameterMm / 2));
+    if (h.thread) shapes.push(circle('thin', x, y, tappedMm(h) / 2));
     if (h.counterbore && h.way === 'right') shapes.push(circle('edge', x, y, h.counterbore.diameterMm / 2));
     shapes.push(circle(on ? 'selected' : 'edge', x, y, h.diameterMm / 2, h.id));
   }

@@ -76,10 +76,17 @@ const surface = z.discriminatedUnion('kind', [
     ...{ kind: z.literal('hole'), name: short, way: z.enum(['left', 'right', 'radial']), diameterMm: number, limits },
     ...{ depthMm: number.optional(), radiusMm: number, zMm: number.optional(), anglesDeg: angles },
     counterbore: z.strictObject({ diameterMm: number, depthMm: number }).optional(),
+    countersink: z.strictObject({ diameterMm: number, angleDeg: number }).optional(),
+    thread: short.optional(),
   }),
   z.strictObject({
     ...belongs,
     ...{ kind: z.literal('flat'), distanceMm: number, anglesDeg: angles, diameterMm: number },
+  }),
+  z.strictObject({
+    ...belongs,
+    ...{ kind: z.literal('keyway'), widthMm: number, depthMm: number, floorMm: number, diameterMm: number },
+    ...{ roundEnds: z.boolean(), angleDeg: number, widthLimits: limits.optional() },
   }),
 ]);
 /** Surfaces of the largest drawing: each length with its edges, faces and twenty details, and as much inside. */

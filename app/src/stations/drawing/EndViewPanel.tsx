@@ -1,9 +1,9 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
-import { type DrawnFlat, type DrawnHole, type EndView, insides } from '@whelk/core/part';
+import { type DrawnFlat, type DrawnHole, type EndView, emptyKeyway, insides } from '@whelk/core/part';
 import { endViewPicture } from '@whelk/core/picture';
 import { Plus } from 'lucide-react';
 import { PictureView } from '../../ui/strip/PictureView.tsx';
-import { FlatRow, HoleRow, NoteRow } from './EndViewRows.tsx';
+import { FlatRow, HoleRow, KeywayRow, NoteRow } from './EndViewRows.tsx';
 
 interface Props {
   readonly job: Job;
@@ -21,7 +21,7 @@ export function EndViewPanel({ job, planned, selected, fresh, onSelect, onChange
     return planned.problems.find((p) => own.every((part, k) => p.path[k] === part));
   };
   /** What a row of one of the lists is given. */
-  const rowOf = <List extends keyof EndView>(list: List, i: number, drawn: EndView[List][number]) => ({
+  const rowOf = <List extends keyof EndView>(list: List, i: number, drawn: NonNullable<EndView[List]>[number]) => ({
     ...{ drawn, unit, on: drawn.id === selected },
     problemOf: (...field: string[]) => problemOf(list, i, ...field),
     put: (change: object, field: string) =>
@@ -35,9 +35,11 @@ export function EndViewPanel({ job, planned, selected, fresh, onSelect, onChange
     height: 300,
     textSize: 14,
     selectedId: selected,
-    labels: Object.fromEntries(endView.holes.map((h) => [h.id, count(h.count, `Ø${h.diameter.text.trim()}`)])),
+    labels: Object.fromEntries(
+      endView.holes.map((h) => [h.id, count(h.count, h.thread?.trim() || `Ø${h.diameter.text.trim()}`)]),
+    ),
   });
-  const things = endView.holes.length + endView.flats.length + endView.notes.length;
+  const things = endView.holes.length + endView.flats.length + (endView.keyways ?? []).length + endView.notes.length;
   return (
     <section aria-labelledby="end-view" className="mx-5 mt-4 border-t border-[var(--line)] pt-2">
       <h2 id="end-view" className="text-base">
@@ -63,6 +65,9 @@ export function EndViewPanel({ job, planned, selected, fresh, onSelect, onChange
           ))}
           {endView.flats.map((f, i) => (
             <FlatRow key={f.id} title={`Flats ${i + 1}`} {...rowOf('flats', i, f)} />
+          ))}
+          {(endView.keyways ?? []).map((k, i) => (
+            <KeywayRow key={k.id} title={`Keyway ${i + 1}`} {...rowOf('keyways', i, k)} />
           ))}
           {endView.notes.map((n, i) => (
             <NoteRow key={n.id} title={`Note ${i + 1}`} {...rowOf('notes', i, n)} />
@@ -116,6 +121,17 @@ function Adding({
         }}
       >
         <Plus size={15} aria-hidden="true" /> Add flats
+      </button>
+      <button
+        type="button"
+        className="btn btn-sm h-9"
+        onClick={() => {
+          const id = fresh();
+          onChange({ ...endView, keyways: [...(endView.keyways ?? []), emptyKeyway(id, unit)] }, `${id}-new`);
+          onSelect(id);
+        }}
+      >
+        <Plus size={15} aria-hidden="true" /> Add a keyway
       </button>
       <button
         type="button"

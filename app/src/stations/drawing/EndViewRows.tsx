@@ -1,4 +1,4 @@
-import type { DrawnFlat, DrawnHole, EndView } from '@whelk/core/part';
+import type { DrawnFlat, DrawnHole, DrawnKeyway, EndView } from '@whelk/core/part';
 import type { Problem } from '@whelk/core/quantity';
 import { Trash2 } from 'lucide-react';
 import { TextField } from '../../ui/number-field/TextField.tsx';
@@ -102,6 +102,27 @@ export function HoleRow(about: About<DrawnHole>) {
         onChange={(depth) => put({ depth }, `${h.id}-depth`)}
       />
       <Counterbore {...about} />
+      <Countersink {...about} />
+      <TextField
+        className="w-28"
+        label="Tapped"
+        hint="plain"
+        value={h.thread ?? ''}
+        problem={problemOf('thread')}
+        data={`${h.id}-thread`}
+        onFocus={onFocus}
+        onChange={(thread) => put({ thread: thread.slice(0, 40) }, `${h.id}-thread`)}
+      />
+      <TextField
+        className="w-44"
+        label="or each at, °"
+        hint="evenly round"
+        value={h.angles ?? ''}
+        problem={problemOf('angles')}
+        data={`${h.id}-angles`}
+        onFocus={onFocus}
+        onChange={(angles) => put({ angles: angles.slice(0, 200) }, `${h.id}-angles`)}
+      />
     </Row>
   );
 }
@@ -151,6 +172,136 @@ function Counterbore({ drawn: h, unit, problemOf, put, onFocus }: About<DrawnHol
   );
 }
 
+/** Whether a hole is countersunk, and how. */
+function Countersink({ drawn: h, unit, problemOf, put, onFocus }: About<DrawnHole>) {
+  const blank: Text = { text: '', unit };
+  const sink = h.countersink;
+  return (
+    <>
+      <label className="flex min-h-9 cursor-pointer items-center gap-2 self-end text-sm">
+        <input
+          type="checkbox"
+          className="h-4 w-4"
+          checked={!!sink}
+          data-field={`${h.id}-countersink`}
+          onChange={(e) =>
+            put({ countersink: e.target.checked ? { diameter: blank, angle: '' } : null }, `${h.id}-countersink`)
+          }
+        />
+        countersunk
+      </label>
+      {sink && (
+        <>
+          <Size
+            id={h.id}
+            label={`to Ø, ${unit}`}
+            field="countersink-diameter"
+            value={sink.diameter}
+            problem={problemOf('countersink', 'diameter')}
+            onFocus={onFocus}
+            onChange={(diameter) => put({ countersink: { ...sink, diameter } }, `${h.id}-countersink-diameter`)}
+          />
+          <TextField
+            className="w-24"
+            label="at, °"
+            hint="90"
+            value={sink.angle}
+            problem={problemOf('countersink', 'angle')}
+            data={`${h.id}-countersink-angle`}
+            onFocus={onFocus}
+            onChange={(angle) =>
+              put({ countersink: { ...sink, angle: angle.slice(0, 16) } }, `${h.id}-countersink-angle`)
+            }
+          />
+        </>
+      )}
+    </>
+  );
+}
+
+/** A keyway along the axis. */
+export function KeywayRow(about: About<DrawnKeyway>) {
+  const { drawn: k, title, unit, on, problemOf, put, onFocus, onRemove } = about;
+  const choice = <Key extends 'where' | 'by' | 'from' | 'ends'>(
+    key: Key,
+    label: string,
+    options: readonly (readonly [DrawnKeyway[Key], string])[],
+  ) => (
+    <label className="text-sm">
+      {label}
+      <select
+        className="select select-sm mt-0.5 flex h-9 w-44"
+        value={k[key]}
+        data-field={`${k.id}-${key}`}
+        onFocus={onFocus}
+        onChange={(e) => put({ [key]: e.target.value } as Partial<DrawnKeyway>, `${k.id}-${key}`)}
+      >
+        {options.map(([value, name]) => (
+          <option key={value} value={value}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+  const size = (key: 'width' | 'depth' | 'at' | 'length', label: string, hint?: string) => (
+    <Size
+      id={k.id}
+      label={`${label}, ${unit}`}
+      hint={hint}
+      field={key}
+      value={k[key]}
+      problem={problemOf(key)}
+      onFocus={onFocus}
+      onChange={(value) => put({ [key]: value }, `${k.id}-${key}`)}
+    />
+  );
+  return (
+    <Row title={title} on={on} onRemove={onRemove}>
+      {choice('where', 'In the', [
+        ['outside', 'outside'],
+        ['bore', 'hole on the axis'],
+      ])}
+      {size('width', 'Wide')}
+      <TextField
+        className="w-28"
+        label="Limits"
+        hint="general"
+        value={k.widthLimits}
+        problem={problemOf('widthLimits')}
+        data={`${k.id}-limits`}
+        onFocus={onFocus}
+        onChange={(widthLimits) => put({ widthLimits: widthLimits.slice(0, 64) }, `${k.id}-limits`)}
+      />
+      {choice('by', 'Its floor by', [
+        ['depth', 'depth below the surface'],
+        ['over', 'size over the far side'],
+      ])}
+      {size('depth', k.by === 'depth' ? 'Deep' : 'Over')}
+      {choice('from', 'From the', [
+        ['right', 'tailstock end'],
+        ['left', 'headstock end'],
+      ])}
+      {size('at', 'Begins', 'at the end')}
+      {size('length', 'Long', 'to the other end')}
+      {choice('ends', 'Its ends are', [
+        ['round', 'round'],
+        ['square', 'square'],
+      ])}
+      <TextField
+        className="w-24"
+        label="At, °"
+        hint="0"
+        value={k.angle}
+        problem={problemOf('angle')}
+        data={`${k.id}-angle`}
+        onFocus={onFocus}
+        onChange={(angle) => put({ angle: angle.slice(0, 16) }, `${k.id}-angle`)}
+      />
+    </Row>
+  );
+}
+
 /** Flats across. */
 export function FlatRow({ drawn: f, title, unit, on, problemOf, put, onFocus, onRemove }: About<DrawnFlat>) {
   return (
@@ -195,6 +346,16 @@ export function FlatRow({ drawn: f, title, unit, on, problemOf, put, onFocus, on
       </label>
       <Size
         id={f.id}
+        label={`Begins, ${unit}`}
+        hint="at the end"
+        field="at"
+        value={f.at ?? { text: '', unit }}
+        problem={problemOf('at')}
+        onFocus={onFocus}
+        onChange={(at) => put({ at }, `${f.id}-at`)}
+      />
+      <Size
+        id={f.id}
         label={`Long, ${unit}`}
         field="length"
         value={f.length}
@@ -220,7 +381,7 @@ export function NoteRow({ drawn: n, title, put, onRemove }: Pick<About<Note>, 'd
       />
       <TextField
         className="w-80"
-        label="Keyway, slot, mark"
+        label="Slot, mark, other work"
         value={n.text}
         data={`${n.id}-text`}
         onChange={(text) => put({ text: text.slice(0, 120) }, `${n.id}-text`)}

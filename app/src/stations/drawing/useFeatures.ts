@@ -7,7 +7,7 @@ import type { useJob } from '../frame/useJob.ts';
 /** A name that nothing in the drawing has: `f` outside, `h` holes, `d` details, `e` end view, `g` geometry, `m` mates. */
 export const nextId = ({ drawing }: Job, letter: 'f' | 'h' | 'd' | 'e' | 'g' | 'm' = 'f'): string => {
   const steps = [...drawing.features, ...drawing.bores.left, ...drawing.bores.right];
-  const { holes, flats, notes } = drawing.endView;
+  const { holes, flats, keyways = [], notes } = drawing.endView;
   const used = new Set(
     [
       ...steps,
@@ -15,6 +15,7 @@ export const nextId = ({ drawing }: Job, letter: 'f' | 'h' | 'd' | 'e' | 'g' | '
       ...drawing.dimensions,
       ...holes,
       ...flats,
+      ...keyways,
       ...notes,
       ...(drawing.geometry ?? []),
       ...(drawing.mates ?? []),

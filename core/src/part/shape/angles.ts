@@ -9,6 +9,17 @@ export function degrees(text: string): number | undefined {
   return /^-?\d{1,3}(\.\d{1,4})?$/.test(clean) ? Number(clean) : undefined;
 }
 
+/** Most holes of a set. */
+const MOST = 100;
+
+/** Several angles as typed, `0; 55; 200`, in degrees; undefined where one of them cannot be read. */
+export function degreesList(text: string): readonly number[] | undefined {
+  const read = text.split(/[;\s]+|,\s+/).flatMap((part) => (part.trim() === '' ? [] : [degrees(part)]));
+  return read.length > 0 && read.length <= MOST && read.every((a) => a !== undefined)
+    ? (read as number[]).map(withinTurn)
+    : undefined;
+}
+
 /** An angle within one turn. */
 export const withinTurn = (deg: number): number => ((deg % 360) + 360) % 360;
 

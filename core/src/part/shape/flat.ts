@@ -15,6 +15,8 @@ export const flatSchema = z.strictObject({
   angle: angleText,
   from: z.enum(['left', 'right']),
   length: typedLengthSchema,
+  /** how far from that end it begins; at it where that is empty */
+  at: typedLengthSchema.optional(),
 });
 export type DrawnFlat = z.infer<typeof flatSchema>;
 
@@ -25,9 +27,10 @@ export const flat = {
     const length = reader.size(f.length, at('length'));
     const angle = degrees(f.angle);
     if (angle === undefined) reader.add({ code: 'hole.angle', path: at('angle'), value: f.angle });
-    if (!across || !length || angle === undefined) return undefined;
-    const [zFromMm, zToMm] =
-      f.from === 'left' ? [0, length.valueOf()] : [part.lengthMm - length.valueOf(), part.lengthMm];
+    const off = f.at ? reader.distance(f.at, at('at'))?.valueOf() : 0;
+    if (!across || !length || angle === undefined || off === undefined) return undefined;
+    const zFromMm = f.from === 'left' ? off : part.lengthMm - off - length.valueOf();
+    const zToMm = zFromMm + length.valueOf();
     const diameterMm = part.diameterAt((zFromMm + zToMm) / 2);
     // two or more even ones are measured across opposite sides, one or an odd number to the round opposite
     const distanceMm = f.count % 2 === 0 ? across.valueOf() / 2 : across.valueOf() - diameterMm / 2;
