@@ -150,8 +150,8 @@ export const drawingWordings = {
     right: 'Put it on the neighbour, or draw it as an arc.',
   }),
   'detail.onCylinder': () => ({
-    what: 'Grooves, threads and knurls are only worked out on straight diameters.',
-    right: 'Split the length, so that they lie on a straight one.',
+    what: 'Grooves, threads and knurls lie on straight diameters and cones.',
+    right: 'Split the length, so that they lie on one of those.',
   }),
   'detail.beyondEnds': (p, u) => ({
     what: 'This lies beyond the ends of its length.',

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { drawingOf, feature, mm } from '../testing/shop.ts';
 import { cutInto, outsides } from './ask.ts';
 import { emptyBoreStep } from './drawing.ts';
+import { lengthProfile } from './outline.ts';
 import { resolveDrawing } from './resolve.ts';
 import { emptyDetail } from './shape/details.ts';
 
@@ -120,5 +121,41 @@ describe('holes against the metal that is there', () => {
     // 0.3 of 20 is 6, and 2 are left
     expect(drilled(20, 10)).toEqual(['bore.pointBreaksThrough']);
     expect(drilled(5, 10)).toEqual([]);
+  });
+});
+
+describe('a groove on a cone', () => {
+  // Ø40 falling to Ø20 over 40: half a millimetre of radius for each two along
+  const cone = (more: object) => {
+    const groove = { ...emptyDetail('g1', 'groove', 'mm'), at: mm(8), width: mm(4), floor: mm(22), ...more };
+    const length = { ...feature(1, 40, 40), kind: 'taper' as const, end: mm(20), details: [groove] };
+    return resolveDrawing(drawingOf([length, feature(2, 20, 10)]));
+  };
+  it('has its floor level and its walls as high as the cone is there', () => {
+    const { part, problems } = cone({});
+    expect(problems).toEqual([]);
+    expect(lengthProfile(part, 'f1')).toEqual([
+      { zMm: 0, rMm: 20 },
+      { zMm: 28, rMm: 13 },
+      { zMm: 28, rMm: 11 },
+      { zMm: 32, rMm: 11 },
+      { zMm: 32, rMm: 12 },
+      { zMm: 40, rMm: 10 },
+    ]);
+  });
+  it('has its depth from where its place is measured to, from either end', () => {
+    const floor = (more: object) => cutInto(cone({ by: 'depth', floor: mm(2), ...more }).part, 'f1')[0];
+    expect(floor({})).toMatchObject({ floorMm: 20, depthMm: 2 });
+    // 8 from the left the cone is Ø36
+    expect(floor({ from: 'left' })).toMatchObject({ zFromMm: 8, floorMm: 32, depthMm: 2 });
+  });
+  it('is refused where its floor lies outside the cone', () => {
+    expect(codes(cone({ floor: mm(30) }))).toEqual(['groove.noDepth']);
+  });
+  it('is round below the chord between its edges', () => {
+    const [, edge, end] = lengthProfile(cone({ shape: 'round', width: mm(4), by: 'depth', floor: mm(1) }).part, 'f1');
+    expect([edge!.zMm, edge!.rMm, end!.zMm, end!.rMm]).toEqual([28, 13, 32, 12]);
+    // floor at r 11: the chord's middle is at 12.5; 1.5 along the radius is 1.5·4/√17 square to it, of half a chord of √17/2
+    expect(edge!.bulge).toBeCloseTo((1.5 * 4) / Math.sqrt(17) / (Math.sqrt(17) / 2), 9);
   });
 });

@@ -117,9 +117,7 @@ describe('holes that are more than round and even', () => {
     // M6×1: 6 − 1.0825 = 4.92
     expect(crossHoles(tapped.part)[0]).toMatchObject({ thread: 'M6', diameterMm: 4.92 });
     expect(codes(flange([hole({ thread: 'M6', diameter: mm(5) })]))).toEqual([]);
-    expect(codes(flange([hole({ thread: 'M6', diameter: mm(6) })]))).toEqual([
-      ['hole.notTapping', 'holes.0.diameter'],
-    ]);
+    expect(codes(flange([hole({ thread: 'M6', diameter: mm(6) })]))).toEqual([['hole.notTapping', 'holes.0.diameter']]);
     expect(codes(flange([hole({ thread: 'six' })]))).toEqual([['hole.thread', 'holes.0.thread']]);
   });
   it('are countersunk, 90° where nothing is said', () => {

@@ -51,7 +51,7 @@ export { blocks, resolveDrawing } from './resolve.ts';
 export { MOST_FEATURES } from './schema-parts.ts';
 export { evenAngles } from './shape/angles.ts';
 export { type BoreStep, isSloped } from './shape/bore.ts';
-export { type PaperWays, type Seen, type ThinLine, withLimits } from './shape/detail.ts';
+export { type PaperWays, type Seen, surfaceAt, type ThinLine, withLimits } from './shape/detail.ts';
 export { type CutIn, DETAIL_KINDS, type Detail, detailShape, emptyDetail } from './shape/details.ts';
 export type { PartEnd } from './shape/end.ts';
 export type { EndView } from './shape/end-view.ts';

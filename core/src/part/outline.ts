@@ -16,7 +16,7 @@ function lengthCorners(part: Part, f: Outside): readonly Corner[] {
   const [left, right] = [edgeOf(part, f.id, 'left'), edgeOf(part, f.id, 'right')];
   return [
     ...(left ? edgeCorners(left, f, 'left') : [first]),
-    ...detailCorners(cutInto(part, f.id), f.leftMm / 2, 1).flat(),
+    ...detailCorners(cutInto(part, f.id), f, 1).flat(),
     ...(right ? edgeCorners(right, f, 'right') : [last]),
   ];
 }
@@ -48,7 +48,7 @@ const backwards = (corners: readonly Corner[]): Corner[] =>
 function holeCorners(steps: readonly Inside[], part: Part): readonly Corner[] {
   const corners = steps.flatMap((step): Corner[] => {
     const [mouth, bottom] = [mouthOf(step), bottomOf(step)];
-    const cut = detailCorners(cutInto(part, step.id), mouth.diameterMm / 2, -1);
+    const cut = detailCorners(cutInto(part, step.id), step, -1);
     // a hole from the right is gone through from right to left
     const inOrder = step.from === 'left' ? cut.flat() : cut.toReversed().flatMap(backwards);
     return [{ zMm: mouth.zMm, rMm: mouth.diameterMm / 2 }, ...inOrder, { zMm: bottom.zMm, rMm: bottom.diameterMm / 2 }];

@@ -105,7 +105,8 @@ function madeOf(
   const lengthLimits = reader.limits(feature.lengthLimits, length, feature.length, at('lengthLimits'));
   const edges = ENDS.flatMap((end) => readEdgeOf(read, round, drawing, end, reader) ?? []);
   if (feature.details.length > 0 && !shape.takesDetails) reader.add({ code: 'detail.onCylinder', path: at('details') });
-  const on = { id: feature.id, zFromMm, zToMm, diameterMm: diameter.valueOf(), inside: false };
+  const { leftMm, rightMm } = round;
+  const on = { id: feature.id, zFromMm, zToMm, diameterMm: diameter.valueOf(), leftMm, rightMm, inside: false };
   return {
     ...{ round, edges },
     details: shape.takesDetails ? readDetails(feature.details, on, at, reader) : [],
@@ -151,12 +152,13 @@ function insideOf(
   if (raUm === undefined) reader.add({ code: 'finish.unknown', path: at('finish'), value: step.finish });
   const [outer, inner] = [diameter.valueOf(), (end ?? diameter).valueOf()];
   const span = { zFromMm: Math.min(faceMm, toMm), zToMm: Math.max(faceMm, toMm) };
-  const on = { id: step.id, ...span, diameterMm: outer, inside: true };
+  const ends = from === 'left' ? { leftMm: outer, rightMm: inner } : { leftMm: inner, rightMm: outer };
+  const on = { id: step.id, ...span, diameterMm: outer, ...ends, inside: true };
   return [
     {
       ...{ id: step.id, side: 'inside', kind: outer === inner ? 'cylinder' : 'taper', index, name: step.name, ...span },
       ...{ from, made: step.kind, through: read.through, diameterMm: Math.max(outer, inner) },
-      ...(from === 'left' ? { leftMm: outer, rightMm: inner } : { leftMm: inner, rightMm: outer }),
+      ...ends,
       limits: reader.limits(step.limits, diameter, step.diameter, at('limits'), 'inside'),
       raUm: raUm ?? USUAL_RA_UM,
     },

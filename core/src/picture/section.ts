@@ -13,6 +13,7 @@ import {
   outsides,
   type Part,
   type Seen,
+  surfaceAt,
   type ThinLine,
 } from '../part/index.ts';
 import { DRAWN_CLOSE_MM, halfOutline, holeOutlines } from './outline.ts';
@@ -27,8 +28,8 @@ const thin = (line: ThinLine, side: 1 | -1, at: At): Shape => ({
   points: line.map((p) => at(p.zMm, side * p.rMm)),
 });
 /** What shows a thing cut into a length at a side of the centreline: 1 above, −1 below. */
-export const detailLines = (d: CutIn, radiusMm: number, side: 1 | -1, at: At): Shape[] =>
-  (detailShape(d.kind).lines?.(d, radiusMm) ?? []).map((line) => thin(line, side, at));
+export const detailLines = (d: CutIn, on: Outside | Inside, side: 1 | -1, at: At): Shape[] =>
+  (detailShape(d.kind).lines?.(d, surfaceAt(on)) ?? []).map((line) => thin(line, side, at));
 /** Strokes across it, such as show a thread's hand. */
 export const handStrokes = (d: CutIn, radiusMm: number, seen: Seen, at: At): Shape[] =>
   (detailShape(d.kind).strokes?.(d, radiusMm, seen) ?? []).map((line) => thin(line, 1, at));
@@ -49,7 +50,7 @@ export function surfaceShapes(part: Part, at: At): Shape[] {
   return outsides(part).flatMap((f) => [
     ...cornerLines(f, at),
     ...cutInto(part, f.id).flatMap((d) => [
-      ...sides.flatMap((side) => detailLines(d, f.diameterMm / 2, side, at)),
+      ...sides.flatMap((side) => detailLines(d, f, side, at)),
       ...handStrokes(d, f.diameterMm / 2, insides(part).length > 0 ? 'upper' : 'whole', at),
     ]),
   ]);
@@ -81,7 +82,7 @@ export function sectionShapes(part: Part, at: At): Shape[] {
     for (const b of side)
       for (const d of cutInto(part, b.id)) {
         const r = mouthOf(b).diameterMm / 2;
-        shapes.push(...detailLines(d, r, -1, at), ...handStrokes(d, r, 'hole', at));
+        shapes.push(...detailLines(d, b, -1, at), ...handStrokes(d, r, 'hole', at));
       }
   }
   return shapes;

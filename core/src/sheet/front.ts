@@ -1,5 +1,5 @@
 import { type Corner, flatten } from '../contour/index.ts';
-import { cutInto, insideProfiles, insides, mouthOf, outsideProfile, outsides, type Resolved } from '../part/index.ts';
+import { cutInto, insideProfiles, insides, outsideProfile, outsides, type Resolved } from '../part/index.ts';
 import {
   cornerLines,
   crossShapes,
@@ -78,12 +78,11 @@ export function frontView(resolved: Resolved, at: At): readonly Shape[] {
   for (const f of outsides(part)) {
     shapes.push(...cornerLines(f, at));
     for (const d of cutInto(part, f.id)) {
-      shapes.push(...detailLines(d, f.diameterMm / 2, 1, at));
-      if (!hollow) shapes.push(...detailLines(d, f.diameterMm / 2, -1, at));
+      shapes.push(...detailLines(d, f, 1, at));
+      if (!hollow) shapes.push(...detailLines(d, f, -1, at));
     }
   }
-  for (const b of insides(part))
-    for (const d of cutInto(part, b.id)) shapes.push(...detailLines(d, mouthOf(b).diameterMm / 2, -1, at));
+  for (const b of insides(part)) for (const d of cutInto(part, b.id)) shapes.push(...detailLines(d, b, -1, at));
   shapes.push(...faceShapes(part, at), ...crossShapes(part, at));
   const [left, right] = [at(0, 0), at(part.lengthMm, 0)];
   shapes.push({

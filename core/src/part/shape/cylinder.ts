@@ -8,6 +8,7 @@ export const cylinder: OutsideShape = {
   },
   halves: true,
   takesDetails: true,
+  straight: true,
   takesRounds: true,
   outline: (s) => [
     { zMm: s.zFromMm, rMm: s.leftMm / 2 },

@@ -15,8 +15,18 @@ export interface CutOn {
   readonly id: string;
   readonly zFromMm: number;
   readonly zToMm: number;
+  /** of one that is drawn on; of a cone at its left and its right end */
   readonly diameterMm: number;
+  readonly leftMm: number;
+  readonly rightMm: number;
   readonly inside: boolean;
+}
+/** Radius of a length at a place along it, mm. */
+export type SurfaceAt = (zMm: number) => number;
+/** The radius of a straight length or a cone, from end to end. */
+export function surfaceAt({ zFromMm, zToMm, leftMm, rightMm }: Omit<CutOn, 'id' | 'diameterMm' | 'inside'>): SurfaceAt {
+  const slope = (rightMm - leftMm) / 2 / Math.max(zToMm - zFromMm, ROUNDING);
+  return (zMm) => leftMm / 2 + slope * (zMm - zFromMm);
 }
 type At = (...rest: Path) => Path;
 
@@ -49,9 +59,9 @@ export interface DetailShape<Drawn, Made extends Belongs> {
   /** reads it; what cannot be read is told and left out */
   read(drawn: Drawn, on: CutOn, at: At, reader: Reader): Made | undefined;
   /** its corners from left to right where it changes the outline; `out` is 1 where metal is inside the surface, −1 around it */
-  outline?(made: Made, surfaceMm: number, out: 1 | -1): readonly Corner[];
+  outline?(made: Made, surface: SurfaceAt, out: 1 | -1): readonly Corner[];
   /** thin lines that show it in a picture, on one side of the axis */
-  lines?(made: Made, surfaceMm: number): readonly ThinLine[];
+  lines?(made: Made, surface: SurfaceAt): readonly ThinLine[];
   /** short strokes across it, about a height on the picture: 0 on the axis, negative below */
   strokes?(made: Made, surfaceMm: number, seen: Seen): readonly ThinLine[];
   /** its size in words on a drawing, and the radius that they point to where it is not the surface's own */

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Corner } from '../../contour/index.ts';
 import { ROUNDING } from '../../quantity/index.ts';
 import type { Path, Reader } from '../read.ts';
-import type { CutOn, DetailShape } from './detail.ts';
+import { type CutOn, type DetailShape, surfaceAt } from './detail.ts';
 import { type Groove, groove, grooveSchema } from './groove.ts';
 import { type Knurl, knurl, knurlSchema } from './knurl.ts';
 import { type Thread, thread, threadSchema } from './thread.ts';
@@ -47,7 +47,12 @@ export function readDetails(
 const changing = (made: readonly CutIn[]): readonly CutIn[] =>
   made.filter((d) => detailShape(d.kind).outline).toSorted((a, b) => a.zFromMm - b.zFromMm);
 
-/** Corners of all that is cut into a straight length, from left to right, each by itself. @param surfaceMm radius of the length */
-export function detailCorners(made: readonly CutIn[], surfaceMm: number, out: 1 | -1): readonly (readonly Corner[])[] {
-  return changing(made).map((d) => detailShape(d.kind).outline!(d, surfaceMm, out));
+/** Corners of all that is cut into a straight length or a cone, from left to right, each by itself. */
+export function detailCorners(
+  made: readonly CutIn[],
+  on: Parameters<typeof surfaceAt>[0],
+  out: 1 | -1,
+): readonly (readonly Corner[])[] {
+  const surface = surfaceAt(on);
+  return changing(made).map((d) => detailShape(d.kind).outline!(d, surface, out));
 }

@@ -70,6 +70,8 @@ export interface OutsideShape<Own = unknown> {
   readonly halves?: true;
   /** whether grooves, threads and knurls can be cut into it, and its edges rounded */
   readonly takesDetails?: true;
+  /** of one diameter all along */
+  readonly straight?: true;
   readonly takesRounds?: true;
   /** its line from its left end to its right one, without edges and what is cut into it; the last corner has no bulge */
   outline(surface: Outside): readonly [Corner, ...Corner[]];

@@ -3,7 +3,7 @@ import type { Corner } from '../../contour/index.ts';
 import { limitsSchema } from '../../limit/index.ts';
 import { ROUNDING, radians, typedLengthSchema } from '../../quantity/index.ts';
 import { blank, shortText } from '../schema-parts.ts';
-import { belonging, type CutOf, type DetailShape, detailFields, within, withLimits } from './detail.ts';
+import { belonging, type CutOf, type DetailShape, detailFields, surfaceAt, within, withLimits } from './detail.ts';
 
 /** Cross-sections of grooves; an undercut is one that ends at a shoulder. */
 export const GROOVE_SHAPES = ['square', 'round', 'vee', 'angled'] as const;
@@ -58,10 +58,12 @@ export const groove: DetailShape<DrawnGroove, Groove> = {
     const width = reader.sizeOrNone(d.width, at('width'));
     if (!size || !place) return undefined;
     const sign = on.inside ? -1 : 1;
-    const depthMm = d.by === 'depth' ? size.valueOf() : (sign * (on.diameterMm - size.valueOf())) / 2;
-    const floorMm = d.by === 'floor' ? size.valueOf() : on.diameterMm - sign * 2 * size.valueOf();
+    // on a cone a depth is that where its place is measured to
+    const hereMm = 2 * surfaceAt(on)(d.from === 'left' ? on.zFromMm + place.valueOf() : on.zToMm - place.valueOf());
+    const depthMm = d.by === 'depth' ? size.valueOf() : (sign * (hereMm - size.valueOf())) / 2;
+    const floorMm = d.by === 'floor' ? size.valueOf() : hereMm - sign * 2 * size.valueOf();
     if (depthMm <= ROUNDING || floorMm <= 0) {
-      reader.add({ code: 'groove.noDepth', path: at('floor'), value: d.floor.text, limit: on.diameterMm, unit: 'mm' });
+      reader.add({ code: 'groove.noDepth', path: at('floor'), value: d.floor.text, limit: hereMm, unit: 'mm' });
       return undefined;
     }
     const wallDeg = angleOf(d.angle, d.shape === 'vee' ? 60 : 15);
@@ -94,14 +96,20 @@ export const groove: DetailShape<DrawnGroove, Groove> = {
       ...{ kind: 'groove', shape: d.shape, ...span, floorMm, depthMm, wallDeg, floorLimits },
     };
   },
-  outline(g, surfaceMm, out) {
-    const [r, f] = [surfaceMm, surfaceMm - out * g.depthMm];
+  outline(g, surface, out) {
+    const f = g.floorMm / 2;
+    const [left, right] = [surface(g.zFromMm), surface(g.zToMm)];
     const corner = (zMm: number, rMm: number): Corner => ({ zMm, rMm });
     const [from, to] = [g.zFromMm, g.zToMm];
-    if (g.shape === 'round') return [{ ...corner(from, r), bulge: (out * 2 * g.depthMm) / (to - from) }, corner(to, r)];
-    if (g.shape === 'vee') return [corner(from, r), corner((from + to) / 2, f), corner(to, r)];
+    if (g.shape === 'round') {
+      // as deep below the chord between its edges as its floor is below their middle
+      const chordMm = Math.hypot(to - from, right - left);
+      const deepMm = (out * ((left + right) / 2 - f) * (to - from)) / chordMm;
+      return [{ ...corner(from, left), bulge: (out * 2 * deepMm) / chordMm }, corner(to, right)];
+    }
+    if (g.shape === 'vee') return [corner(from, left), corner((from + to) / 2, f), corner(to, right)];
     const lean = g.shape === 'angled' ? g.depthMm * Math.tan(radians(g.wallDeg)) : 0;
-    return [corner(from, r), corner(from + lean, f), corner(to - lean, f), corner(to, r)];
+    return [corner(from, left), corner(from + lean, f), corner(to - lean, f), corner(to, right)];
   },
   onPaper(d, made, { typed, shown }) {
     const floor = withLimits(`${d.by === 'floor' ? 'Ø' : ''}${typed(d.floor)}`, d.floorLimits);

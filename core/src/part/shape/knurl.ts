@@ -57,15 +57,15 @@ export const knurl: DetailShape<DrawnKnurl, Knurl> = {
       ...{ kind: 'knurl', pattern: d.pattern, ...span, pitchMm: pitch.ok ? pitch.mm.valueOf() : 1 },
     };
   },
-  lines({ pattern, pitchMm, zFromMm, zToMm }, surfaceMm): ThinLine[] {
+  lines({ pattern, pitchMm, zFromMm, zToMm }, surface): ThinLine[] {
     const step = Math.max(pitchMm, (zToMm - zFromMm) / MOST_LINES);
     const lean = pattern === 'crossed' ? step / 2 : 0;
     const lines: ThinLine[] = [];
     for (let z = zFromMm + step; z < zToMm - ROUNDING; z += step) {
       const [before, after] = [Math.max(zFromMm, z - lean), Math.min(zToMm, z + lean)];
       const line = (foot: number, top: number): ThinLine => [
-        { zMm: foot, rMm: surfaceMm * FOOT_SHARE },
-        { zMm: top, rMm: surfaceMm },
+        { zMm: foot, rMm: surface(foot) * FOOT_SHARE },
+        { zMm: top, rMm: surface(top) },
       ];
       lines.push(line(before, after));
       if (pattern === 'crossed') lines.push(line(after, before));

@@ -21,7 +21,7 @@ export const lineOf = (surface: Outside): readonly [Corner, ...Corner[]] => outs
 /** Whether a shape has a diameter of its own at its right end. */
 export const hasOwnEnd = (kind: string): boolean => kind in shapes && outsideShape(kind as FeatureKind).ends === true;
 /** Whether it is straight: of one diameter all along, so that it can be gripped, measured anywhere, and cut into. */
-export const isStraight = ({ kind }: Pick<Outside, 'kind'>): boolean => outsideShape(kind).takesDetails === true;
+export const isStraight = ({ kind }: Pick<Outside, 'kind'>): boolean => outsideShape(kind).straight === true;
 /** Flats of a shape that keeps its bar's section; undefined for what is round. */
 export const flatsOfShape = (kind: string): 4 | 6 | undefined =>
   kind in shapes ? outsideShape(kind as FeatureKind).flats : undefined;

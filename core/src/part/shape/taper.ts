@@ -19,6 +19,7 @@ interface Own {
 export const taper: OutsideShape<Own> = {
   ends: true,
   halves: true,
+  takesDetails: true,
   readOwn(drawn, at, reader) {
     let perLength: number | undefined;
     if (drawn.taper?.trim()) {

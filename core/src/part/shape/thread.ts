@@ -2,7 +2,16 @@ import { z } from 'zod';
 import { typedLengthSchema } from '../../quantity/index.ts';
 import { readThread } from '../../thread/index.ts';
 import { blank } from '../schema-parts.ts';
-import { belonging, type CutOf, type DetailShape, detailFields, spanOf, type ThinLine, within } from './detail.ts';
+import {
+  belonging,
+  type CutOf,
+  type DetailShape,
+  detailFields,
+  spanOf,
+  surfaceAt,
+  type ThinLine,
+  within,
+} from './detail.ts';
 
 export const threadSchema = z.strictObject({
   ...detailFields,
@@ -42,18 +51,19 @@ export const thread: DetailShape<DrawnThread, Thread> = {
     // what cannot be read is drawn about so deep
     const named = readThread(d.designation);
     const pitchMm = named.ok ? named.thread.pitchMm : on.diameterMm * 0.12;
-    const lineMm = on.diameterMm + (on.inside ? 1 : -1) * 1.0825 * pitchMm;
+    const hereMm = 2 * surfaceAt(on)((span.zFromMm + span.zToMm) / 2);
+    const lineMm = hereMm + (on.inside ? 1 : -1) * 1.0825 * pitchMm;
     return { ...belonging(d.id, on), kind: 'thread', designation: d.designation, hand: d.hand, ...span, lineMm };
   },
-  lines({ zFromMm, zToMm, lineMm }, surfaceMm): ThinLine[] {
-    const r = lineMm / 2;
+  lines({ zFromMm, zToMm, lineMm }, surface): ThinLine[] {
+    const deepMm = surface((zFromMm + zToMm) / 2) - lineMm / 2;
     const across = (zMm: number): ThinLine => [
-      { zMm, rMm: surfaceMm },
-      { zMm, rMm: r },
+      { zMm, rMm: surface(zMm) },
+      { zMm, rMm: surface(zMm) - deepMm },
     ];
     const along = [
-      { zMm: zFromMm, rMm: r },
-      { zMm: zToMm, rMm: r },
+      { zMm: zFromMm, rMm: surface(zFromMm) - deepMm },
+      { zMm: zToMm, rMm: surface(zToMm) - deepMm },
     ];
     return [along, across(zFromMm), across(zToMm)];
   },
