@@ -1,8 +1,7 @@
 import type { Limits } from '../limit/index.ts';
 import type { Part } from './part.ts';
 import { type CutIn, isCutIn } from './shape/details.ts';
-import type { Keyway } from './shape/keyway.ts';
-import type { Centre, CrossHole, Edge, Face, Flat, Inside, Outside, Spigot, Surface } from './surface.ts';
+import type { Centre, CrossHole, Edge, Face, Flat, Inside, Keyway, Outside, Spigot, Surface } from './surface.ts';
 import { type End, faceId, opposite, PART, type SurfaceId } from './surface-id.ts';
 
 /** A part's surfaces as they are asked for, sorted once. */

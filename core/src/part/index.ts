@@ -59,7 +59,7 @@ export { END_VIEW_LISTS } from './shape/end-view.ts';
 export type { DrawnFlat } from './shape/flat.ts';
 export { type DrawnGroove, GROOVE_SHAPES } from './shape/groove.ts';
 export type { DrawnHole } from './shape/hole.ts';
-export { type DrawnKeyway, emptyKeyway, type Keyway } from './shape/keyway.ts';
+export { type DrawnKeyway, emptyKeyway } from './shape/keyway.ts';
 export type { DrawnKnurl } from './shape/knurl.ts';
 export {
   barSection,

@@ -1,7 +1,6 @@
 import type { Limits } from '../limit/index.ts';
 import type { CentreMark } from './centre.ts';
 import type { CutIn } from './shape/details.ts';
-import type { Keyway } from './shape/keyway.ts';
 import type { Belongs, Common } from './surface-common.ts';
 import type { End } from './surface-id.ts';
 
@@ -127,6 +126,20 @@ export interface Flat extends Belongs {
   readonly anglesDeg: readonly number[];
   /** of the round that it is cut from */
   readonly diameterMm: number;
+}
+
+/** A keyway along the axis, in the outside or in the hole. */
+export interface Keyway extends Belongs {
+  readonly kind: 'keyway';
+  readonly widthMm: number;
+  readonly widthLimits?: Limits;
+  readonly depthMm: number;
+  /** from the axis to its floor, mm */
+  readonly floorMm: number;
+  /** of the round or the hole that it is cut into */
+  readonly diameterMm: number;
+  readonly roundEnds: boolean;
+  readonly angleDeg: number;
 }
 
 export type Edge = Chamfer | RoundEdge;

@@ -3,7 +3,8 @@ import { type DrawnFlat, type DrawnHole, type EndView, emptyKeyway, insides } fr
 import { endViewPicture } from '@whelk/core/picture';
 import { Plus } from 'lucide-react';
 import { PictureView } from '../../ui/strip/PictureView.tsx';
-import { FlatRow, HoleRow, KeywayRow, NoteRow } from './EndViewRows.tsx';
+import { FlatRow, HoleRow, NoteRow } from './EndViewRows.tsx';
+import { KeywayRow } from './KeywayRow.tsx';
 
 interface Props {
   readonly job: Job;

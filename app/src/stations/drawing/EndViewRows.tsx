@@ -1,21 +1,8 @@
-import type { DrawnFlat, DrawnHole, DrawnKeyway, EndView } from '@whelk/core/part';
-import type { Problem } from '@whelk/core/quantity';
-import { Trash2 } from 'lucide-react';
+import type { DrawnFlat, DrawnHole, EndView } from '@whelk/core/part';
 import { TextField } from '../../ui/number-field/TextField.tsx';
+import { type About, Row, Size, type Text } from './EndViewRow.tsx';
 
-/** A thing that is seen along the axis, in its row of the list. */
-interface About<Drawn> {
-  readonly drawn: Drawn;
-  readonly title: string;
-  readonly unit: 'mm' | 'in';
-  readonly on: boolean;
-  readonly problemOf: (...field: string[]) => Problem | undefined;
-  readonly put: (change: Partial<Drawn>, field: string) => void;
-  readonly onFocus: () => void;
-  readonly onRemove: () => void;
-}
 type Note = EndView['notes'][number];
-type Text = { text: string; unit: 'mm' | 'in' };
 const ways: Record<DrawnHole['way'], string> = {
   right: 'along, from the tailstock end',
   left: 'along, from the headstock end',
@@ -219,89 +206,6 @@ function Countersink({ drawn: h, unit, problemOf, put, onFocus }: About<DrawnHol
   );
 }
 
-/** A keyway along the axis. */
-export function KeywayRow(about: About<DrawnKeyway>) {
-  const { drawn: k, title, unit, on, problemOf, put, onFocus, onRemove } = about;
-  const choice = <Key extends 'where' | 'by' | 'from' | 'ends'>(
-    key: Key,
-    label: string,
-    options: readonly (readonly [DrawnKeyway[Key], string])[],
-  ) => (
-    <label className="text-sm">
-      {label}
-      <select
-        className="select select-sm mt-0.5 flex h-9 w-44"
-        value={k[key]}
-        data-field={`${k.id}-${key}`}
-        onFocus={onFocus}
-        onChange={(e) => put({ [key]: e.target.value } as Partial<DrawnKeyway>, `${k.id}-${key}`)}
-      >
-        {options.map(([value, name]) => (
-          <option key={value} value={value}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
-  const size = (key: 'width' | 'depth' | 'at' | 'length', label: string, hint?: string) => (
-    <Size
-      id={k.id}
-      label={`${label}, ${unit}`}
-      hint={hint}
-      field={key}
-      value={k[key]}
-      problem={problemOf(key)}
-      onFocus={onFocus}
-      onChange={(value) => put({ [key]: value }, `${k.id}-${key}`)}
-    />
-  );
-  return (
-    <Row title={title} on={on} onRemove={onRemove}>
-      {choice('where', 'In the', [
-        ['outside', 'outside'],
-        ['bore', 'hole on the axis'],
-      ])}
-      {size('width', 'Wide')}
-      <TextField
-        className="w-28"
-        label="Limits"
-        hint="general"
-        value={k.widthLimits}
-        problem={problemOf('widthLimits')}
-        data={`${k.id}-limits`}
-        onFocus={onFocus}
-        onChange={(widthLimits) => put({ widthLimits: widthLimits.slice(0, 64) }, `${k.id}-limits`)}
-      />
-      {choice('by', 'Its floor by', [
-        ['depth', 'depth below the surface'],
-        ['over', 'size over the far side'],
-      ])}
-      {size('depth', k.by === 'depth' ? 'Deep' : 'Over')}
-      {choice('from', 'From the', [
-        ['right', 'tailstock end'],
-        ['left', 'headstock end'],
-      ])}
-      {size('at', 'Begins', 'at the end')}
-      {size('length', 'Long', 'to the other end')}
-      {choice('ends', 'Its ends are', [
-        ['round', 'round'],
-        ['square', 'square'],
-      ])}
-      <TextField
-        className="w-24"
-        label="At, °"
-        hint="0"
-        value={k.angle}
-        problem={problemOf('angle')}
-        data={`${k.id}-angle`}
-        onFocus={onFocus}
-        onChange={(angle) => put({ angle: angle.slice(0, 16) }, `${k.id}-angle`)}
-      />
-    </Row>
-  );
-}
-
 /** Flats across. */
 export function FlatRow({ drawn: f, title, unit, on, problemOf, put, onFocus, onRemove }: About<DrawnFlat>) {
   return (
@@ -387,63 +291,5 @@ export function NoteRow({ drawn: n, title, put, onRemove }: Pick<About<Note>, 'd
         onChange={(text) => put({ text: text.slice(0, 120) }, `${n.id}-text`)}
       />
     </Row>
-  );
-}
-
-function Row({
-  title,
-  on,
-  onRemove,
-  children,
-}: {
-  title: string;
-  on: boolean;
-  onRemove: () => void;
-  children: React.ReactNode;
-}) {
-  return (
-    <fieldset className={`border-l-4 pl-3 ${on ? 'border-[var(--brass)]' : 'border-[var(--line)]'}`}>
-      <legend className="visually-hidden">{title}</legend>
-      <div className="flex flex-wrap items-start gap-2">
-        <p className="w-16 pt-6 font-bold">{title}</p>
-        {children}
-        <button type="button" className="quiet mt-6" aria-label={`Remove ${title.toLowerCase()}`} onClick={onRemove}>
-          <Trash2 size={16} aria-hidden="true" />
-        </button>
-      </div>
-    </fieldset>
-  );
-}
-
-function Size({
-  id,
-  label,
-  hint,
-  field,
-  value,
-  problem,
-  onFocus,
-  onChange,
-}: {
-  id: string;
-  label: string;
-  hint?: string;
-  field: string;
-  value: Text;
-  problem: Parameters<typeof TextField>[0]['problem'];
-  onFocus: () => void;
-  onChange: (value: Text) => void;
-}) {
-  return (
-    <TextField
-      className="w-36"
-      label={label}
-      hint={hint}
-      value={value.text}
-      problem={problem}
-      data={`${id}-${field}`}
-      onFocus={onFocus}
-      onChange={(text) => onChange({ ...value, text: text.slice(0, 64) })}
-    />
   );
 }

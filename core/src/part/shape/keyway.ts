@@ -1,9 +1,8 @@
 import { z } from 'zod';
-import type { Limits } from '../../limit/index.ts';
 import { ROUNDING, typedLengthSchema } from '../../quantity/index.ts';
 import type { Path, Reader } from '../read.ts';
 import { blank, partId, shortText } from '../schema-parts.ts';
-import type { Belongs } from '../surface-common.ts';
+import type { Keyway } from '../surface.ts';
 import { PART } from '../surface-id.ts';
 import type { Across } from './across.ts';
 import { angleText, degrees, mirroredDeg } from './angles.ts';
@@ -26,20 +25,6 @@ export const keywaySchema = z.strictObject({
   ends: z.enum(['round', 'square']),
 });
 export type DrawnKeyway = z.infer<typeof keywaySchema>;
-
-/** A keyway along the axis, in the outside or in the hole. */
-export interface Keyway extends Belongs {
-  readonly kind: 'keyway';
-  readonly widthMm: number;
-  readonly widthLimits?: Limits;
-  readonly depthMm: number;
-  /** from the axis to its floor, mm */
-  readonly floorMm: number;
-  /** of the round or the hole that it is cut into */
-  readonly diameterMm: number;
-  readonly roundEnds: boolean;
-  readonly angleDeg: number;
-}
 
 export const emptyKeyway = (id: string, unit: 'mm' | 'in'): DrawnKeyway => ({
   ...{ id, where: 'outside', width: blank(unit), widthLimits: '', by: 'depth', depth: blank(unit), angle: '' },
