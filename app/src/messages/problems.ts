@@ -249,6 +249,22 @@ const wordings: Record<ProblemCode | AppCode, Wording> = {
     what: 'The tool stands beyond the end of the work.',
     right: `At most ${u.len(p.limit)} from the chuck.`,
   }),
+  'bore.cornerNotRound': (p) => ({
+    what: `${text(p)} is no round for the corner of a hole.`,
+    right: 'Type R and its radius, R1.5; empty is a sharp corner.',
+  }),
+  'bore.cornerTooLarge': (p, u) => ({
+    what: `There is no room for ${text(p)} in this corner.`,
+    right: `At most ${u.len(p.limit)}, at the flat bottom of a bored or counterbored step.`,
+  }),
+  'faceGroove.offFace': (p, u) => ({
+    what: `A groove at Ø${u.len(p.value)} does not lie in its face.`,
+    right: `Its diameters lie within the face, the outer one larger than the inner; the limit here is Ø${u.len(p.limit)}.`,
+  }),
+  'faceGroove.tooDeep': (p, u) => ({
+    what: `A groove ${u.len(p.value)} deep goes through the part.`,
+    right: `It has to be less than ${u.len(p.limit)}.`,
+  }),
   'hole.countersinkSmall': (p, u) => ({
     what: `A countersink of ${u.len(p.value)} does not open a hole of ${u.len(p.limit)}.`,
     right: 'Give it a larger diameter than its hole.',

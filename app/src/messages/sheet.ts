@@ -6,7 +6,7 @@ import type { SheetWish } from '@whelk/core/sheet';
 const typedText = ({ text, unit }: { text: string; unit: string }, drawing: Drawing): string =>
   unit === drawing.unit || /[a-z"″”]/i.test(text) ? text.trim() : `${text.trim()} ${unit}`;
 
-/** What a hole or a flat of the end view is, in a line beside it. */
+/** What a hole, a flat, a keyway or a ring groove is, in a line beside it. */
 function endTexts(drawing: Drawing): Record<string, string> {
   const texts: Record<string, string> = {};
   for (const h of drawing.endView.holes) {
@@ -30,6 +30,13 @@ function endTexts(drawing: Drawing): Record<string, string> {
   }
   for (const f of drawing.endView.flats)
     texts[f.id] = `${f.count > 1 ? `${f.count} flats, ` : 'flat, '}${typedText(f.across, drawing)} across`;
+  for (const end of ['left', 'right'] as const)
+    for (const g of drawing.ends[end].grooves ?? []) {
+      const to = g.inner.text.trim() ? ` / Ø${typedText(g.inner, drawing)}` : '';
+      const deep = `${typedText(g.depth, drawing)} ${g.depthLimits.trim()}`.trim();
+      texts[g.id] =
+        `${to ? 'ring groove' : 'recess'} Ø${typedText(g.outer, drawing)}${to} × ${deep} deep${end === 'left' ? ', far face' : ''}`;
+    }
   for (const k of drawing.endView.keyways ?? []) {
     const deep = `${typedText(k.depth, drawing)} ${k.by === 'depth' ? 'deep' : 'over the far side'}`;
     const where = k.length.text.trim() ? `${typedText(k.length, drawing)} long` : 'to the end';

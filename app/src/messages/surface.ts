@@ -27,6 +27,7 @@ const words: { readonly [Kind in SurfaceKind]: Words<Kind> } = {
   spigot: (_, of) => `Spigot of ${of}`,
   hole: ({ name }) => name || 'Hole across or beside the axis',
   flat: () => 'Flat',
+  faceGroove: ({ towards }) => `Groove in the ${towards} face`,
   keyway: ({ side }) => (side === 'inside' ? 'Keyway in the hole' : 'Keyway'),
 };
 

@@ -3,6 +3,7 @@ import {
   crossHoles,
   cutInto,
   edgeOf,
+  faceGroovesOf,
   flatsOf,
   insides,
   isStraight,
@@ -86,7 +87,8 @@ export function reachFromTail(piece: Workpiece, held: Held, clearanceMm: number)
     wait(step.id, 'shape');
     for (const d of cutInto(part, step.id)) wait(d.id, 'shape');
   }
-  for (const { id } of [...crossHoles(part), ...flatsOf(part), ...keywaysOf(part)]) wait(id, 'shape');
+  for (const { id } of [...faceGroovesOf(part), ...crossHoles(part), ...flatsOf(part), ...keywaysOf(part)])
+    wait(id, 'shape');
   const headFace = faceTowards(part, 'left');
   if (piece.marks.some((m) => m.kind === 'cutOff')) wait(headFace, 'cutOff');
   else if (rawEndMm(piece, 'left') > 0) wait(headFace, 'otherEnd');

@@ -1,7 +1,19 @@
 import type { Limits } from '../limit/index.ts';
 import type { Part } from './part.ts';
 import { type CutIn, isCutIn } from './shape/details.ts';
-import type { Centre, CrossHole, Edge, Face, Flat, Inside, Keyway, Outside, Spigot, Surface } from './surface.ts';
+import type {
+  Centre,
+  CrossHole,
+  Edge,
+  Face,
+  FaceGroove,
+  Flat,
+  Inside,
+  Keyway,
+  Outside,
+  Spigot,
+  Surface,
+} from './surface.ts';
 import { type End, faceId, opposite, PART, type SurfaceId } from './surface-id.ts';
 
 /** A part's surfaces as they are asked for, sorted once. */
@@ -15,6 +27,7 @@ interface Index {
   readonly holes: readonly CrossHole[];
   readonly flats: readonly Flat[];
   readonly keyways: readonly Keyway[];
+  readonly faceGrooves: readonly FaceGroove[];
 }
 const indexes = new WeakMap<Part, Index>();
 
@@ -35,6 +48,7 @@ function indexOf(part: Part): Index {
   const holes: CrossHole[] = [];
   const flats: Flat[] = [];
   const keyways: Keyway[] = [];
+  const faceGrooves: FaceGroove[] = [];
   for (const s of part.surfaces) {
     if (s.kind === 'face') faces.push(s);
     else if (s.kind === 'chamfer' || s.kind === 'round') put(edges, s.of, s);
@@ -42,11 +56,12 @@ function indexOf(part: Part): Index {
     else if (s.kind === 'hole') holes.push(s);
     else if (s.kind === 'flat') flats.push(s);
     else if (s.kind === 'keyway') keyways.push(s);
+    else if (s.kind === 'faceGroove') faceGrooves.push(s);
     else if (s.side === 'outside') outsides.push(s as Outside);
     else if (s.side === 'inside') insides.push(s as Inside);
   }
   const byId = new Map(part.surfaces.map((s) => [s.id, s]));
-  const made = { byId, outsides, insides, faces, edges, cutIn, holes, flats, keyways };
+  const made = { byId, outsides, insides, faces, edges, cutIn, holes, flats, keyways, faceGrooves };
   indexes.set(part, made);
   return made;
 }
@@ -86,6 +101,8 @@ export const spigotAt = (part: Part, towards: End): Spigot | undefined =>
 export const crossHoles = (part: Part): readonly CrossHole[] => indexOf(part).holes;
 /** Flats across. */
 export const flatsOf = (part: Part): readonly Flat[] => indexOf(part).flats;
+/** Ring grooves and recesses in the end faces. */
+export const faceGroovesOf = (part: Part): readonly FaceGroove[] => indexOf(part).faceGrooves;
 /** Keyways along the axis, outside and in the hole. */
 export const keywaysOf = (part: Part): readonly Keyway[] => indexOf(part).keyways;
 

@@ -5,6 +5,7 @@ export {
   cutInto,
   edgeOf,
   endFace,
+  faceGroovesOf,
   facesOf,
   flatsOf,
   insides,
@@ -56,6 +57,7 @@ export { type CutIn, DETAIL_KINDS, type Detail, detailShape, emptyDetail } from 
 export type { PartEnd } from './shape/end.ts';
 export type { EndView } from './shape/end-view.ts';
 export { END_VIEW_LISTS } from './shape/end-view.ts';
+export { type DrawnFaceGroove, emptyFaceGroove } from './shape/face-groove.ts';
 export type { DrawnFlat } from './shape/flat.ts';
 export { type DrawnGroove, GROOVE_SHAPES } from './shape/groove.ts';
 export type { DrawnHole } from './shape/hole.ts';

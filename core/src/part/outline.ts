@@ -1,11 +1,12 @@
-import { type Contour, type Corner, cutAway, type Loop, NOTHING } from '../contour/index.ts';
-import { bottomOf, cutInto, edgeOf, insides, mouthOf, outsides } from './ask.ts';
+import { type Contour, type Corner, cutAway, type Loop, NOTHING, QUARTER, ring } from '../contour/index.ts';
+import { bottomOf, cutInto, edgeOf, faceGroovesOf, insides, mouthOf, outsides } from './ask.ts';
 import type { Part } from './part.ts';
 import { blindCorners } from './shape/bore.ts';
 import { detailCorners } from './shape/details.ts';
 import { edgeCorners } from './shape/edges.ts';
 import { lineOf } from './shape/outside.ts';
 import type { Inside, Outside } from './surface.ts';
+import { opposite } from './surface-id.ts';
 
 /** Corners of one length of the outside from its left end to its right one, edges and grooves in it. */
 function lengthCorners(part: Part, f: Outside): readonly Corner[] {
@@ -45,13 +46,29 @@ const backwards = (corners: readonly Corner[]): Corner[] =>
     return { zMm: c.zMm, rMm: c.rMm, ...(bulge ? { bulge: -bulge } : {}) };
   });
 
+/** Where a step of a hole ends: its corner, or the round in it. */
+function bottomCorners(
+  part: Part,
+  step: Inside,
+  { zMm, diameterMm }: { readonly zMm: number; readonly diameterMm: number },
+): readonly Corner[] {
+  const inwards = step.from === 'left' ? 1 : -1;
+  const corner = edgeOf(part, step.id, opposite[step.from]);
+  const rMm = diameterMm / 2;
+  if (corner?.kind !== 'round') return [{ zMm, rMm }];
+  return [
+    { zMm: zMm - inwards * corner.radiusMm, rMm, bulge: -inwards * QUARTER },
+    { zMm, rMm: rMm - corner.radiusMm },
+  ];
+}
+
 function holeCorners(steps: readonly Inside[], part: Part): readonly Corner[] {
   const corners = steps.flatMap((step): Corner[] => {
     const [mouth, bottom] = [mouthOf(step), bottomOf(step)];
     const cut = detailCorners(cutInto(part, step.id), step, -1);
     // a hole from the right is gone through from right to left
     const inOrder = step.from === 'left' ? cut.flat() : cut.toReversed().flatMap(backwards);
-    return [{ zMm: mouth.zMm, rMm: mouth.diameterMm / 2 }, ...inOrder, { zMm: bottom.zMm, rMm: bottom.diameterMm / 2 }];
+    return [{ zMm: mouth.zMm, rMm: mouth.diameterMm / 2 }, ...inOrder, ...bottomCorners(part, step, bottom)];
   });
   return [...corners, ...blindCorners(steps.at(-1)!, part.lengthMm)];
 }
@@ -69,6 +86,8 @@ export function insideProfiles(part: Part): readonly (readonly Corner[])[] {
     .map((steps) => holeCorners(steps, part));
 }
 
+/** A groove in a face is cut from so far beyond it, mm. */
+const BEYOND_MM = 1;
 const contours = new WeakMap<Part, Contour>();
 
 /**
@@ -81,7 +100,12 @@ export function contourOf(part: Part): Contour {
   if (outside.length === 0) return NOTHING;
   // gone over from left to right the metal is on the right: the other way round it is on the left
   const body: Contour = { loops: [backwards(outside)] };
-  const contour = insideProfiles(part).reduce((left, hole) => cutAway(left, { loops: [hollow(hole)] }), body);
+  const bored = insideProfiles(part).reduce((left, hole) => cutAway(left, { loops: [hollow(hole)] }), body);
+  const contour = faceGroovesOf(part).reduce((left, g) => {
+    // from beyond the face, so that nothing is left at it
+    const [from, to] = g.towards === 'left' ? [g.zFromMm - BEYOND_MM, g.zToMm] : [g.zFromMm, g.zToMm + BEYOND_MM];
+    return cutAway(left, ring(from, to, g.innerMm / 2, g.outerMm / 2));
+  }, bored);
   contours.set(part, contour);
   return contour;
 }

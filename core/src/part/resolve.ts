@@ -1,4 +1,5 @@
 import { type Problem, type Rational, ROUNDING, rational, sum } from '../quantity/index.ts';
+import { mouthOf } from './ask.ts';
 import { solveDrawing } from './chain-of.ts';
 import { checkHoles } from './check-holes.ts';
 import { checkThreads } from './check-threads.ts';
@@ -11,7 +12,7 @@ import { checkMates, readMates, readRelations } from './geometry.ts';
 import type { Length, Part, Resolved } from './part.ts';
 import { type Path, Reader } from './read.ts';
 import { degrees } from './shape/angles.ts';
-import { type ReadBore, readBore } from './shape/bore.ts';
+import { type ReadBore, readBore, readCorner } from './shape/bore.ts';
 import type { CutIn } from './shape/details.ts';
 import { readDetails } from './shape/details.ts';
 import type { ReadLength, SolvedLength } from './shape/drawn.ts';
@@ -256,7 +257,12 @@ export function resolveDrawing(drawing: Drawing): Resolved {
   };
   const bare: Surface[] = [
     ...outside.flatMap((m, i): Surface[] => [rounds[i]!, ...m.edges, ...m.details]),
-    ...holes.flatMap((h, i): Surface[] => [inside[i]!, ...h.details]),
+    ...holes.flatMap((h, i): Surface[] => {
+      const next = holes[i + 1]?.round;
+      const nextMm = next && next.from === h.round.from ? mouthOf(next).diameterMm : 0;
+      const corner = readCorner(h.read, inside[i]!, nextMm, reader);
+      return [inside[i]!, ...(corner ? [corner] : []), ...h.details];
+    }),
   ];
   const whole = { lengthMm, largestMm, tail: 'right', lengths: [], relations: [], notes: [] } as const;
   const outline: Part = { ...whole, surfaces: bare };

@@ -142,8 +142,18 @@ export interface Keyway extends Belongs {
   readonly angleDeg: number;
 }
 
+/** A ring groove or a recess in an end face. */
+export interface FaceGroove extends Belongs {
+  readonly kind: 'faceGroove';
+  readonly towards: End;
+  readonly outerMm: number;
+  readonly innerMm: number;
+  readonly depthMm: number;
+  readonly depthLimits?: Limits;
+}
+
 export type Edge = Chamfer | RoundEdge;
 /** What lies beside the axis or across it. */
 export type AcrossAxis = CrossHole | Flat | Keyway;
-export type Surface = Outside | Inside | Face | Edge | CutIn | Centre | Spigot | AcrossAxis;
+export type Surface = Outside | Inside | Face | Edge | CutIn | Centre | Spigot | FaceGroove | AcrossAxis;
 export type SurfaceKind = Surface['kind'];

@@ -1,4 +1,4 @@
-import { crossHoles, flatsOf, keywaysOf, outsides, type Part } from '../part/index.ts';
+import { crossHoles, faceGroovesOf, flatsOf, keywaysOf, outsides, type Part } from '../part/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import type { Role, Shape } from './picture.ts';
 
@@ -46,5 +46,15 @@ export function crossShapes(part: Part, at: At): Shape[] {
       line(outside ? 'thin' : 'edge', at(k.zToMm, k.floorMm), at(k.zToMm, edge)),
     ];
   });
-  return [...holes, ...flats, ...keyways];
+  const grooves = faceGroovesOf(part).flatMap((g): Shape[] => {
+    const [face, floor] = g.towards === 'left' ? [g.zFromMm, g.zToMm] : [g.zToMm, g.zFromMm];
+    return [1, -1].map((side) =>
+      line(
+        side < 0 ? 'edge' : 'thin',
+        ...[at(face, (side * g.outerMm) / 2), at(floor, (side * g.outerMm) / 2)],
+        ...[at(floor, (side * g.innerMm) / 2), at(face, (side * g.innerMm) / 2)],
+      ),
+    );
+  });
+  return [...holes, ...flats, ...keyways, ...grooves];
 }

@@ -3,6 +3,7 @@ import {
   type CrossHole,
   centresOf,
   crossHoles,
+  faceGroovesOf,
   flatsOf,
   insides,
   keywaysOf,
@@ -96,6 +97,8 @@ export function endViewShapes(part: Part, scale: number, [cx, cy]: Point, view: 
       const end = (k: number) => at(f.distanceMm * c - k * half * s, f.distanceMm * s + k * half * c);
       shapes.push({ kind: 'polyline', role: 'thin', points: [end(-1), end(1)] });
     }
+  for (const g of faceGroovesOf(part).filter((f) => f.towards === 'right'))
+    shapes.push(...[g.outerMm, g.innerMm].filter((d) => d > 0).map((d) => circle('edge', 0, 0, d / 2)));
   for (const k of keywaysOf(part)) {
     const [c, s] = [Math.cos(radians(k.angleDeg)), Math.sin(radians(k.angleDeg))];
     const half = k.widthMm / 2;

@@ -73,6 +73,11 @@ const surface = z.discriminatedUnion('kind', [
   z.strictObject({ ...belongs, kind: z.literal('spigot'), towards: end, diameterMm: number, lengthMm: number }),
   z.strictObject({
     ...belongs,
+    ...{ kind: z.literal('faceGroove'), towards: end, outerMm: number, innerMm: number, depthMm: number },
+    depthLimits: limits.optional(),
+  }),
+  z.strictObject({
+    ...belongs,
     ...{ kind: z.literal('hole'), name: short, way: z.enum(['left', 'right', 'radial']), diameterMm: number, limits },
     ...{ depthMm: number.optional(), radiusMm: number, zMm: number.optional(), anglesDeg: angles },
     counterbore: z.strictObject({ diameterMm: number, depthMm: number }).optional(),

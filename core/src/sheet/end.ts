@@ -1,4 +1,4 @@
-import { crossHoles, type Drawing, flatsOf, keywaysOf, type Resolved } from '../part/index.ts';
+import { crossHoles, type Drawing, faceGroovesOf, flatsOf, keywaysOf, type Resolved } from '../part/index.ts';
 import { endViewShapes, type Shape } from '../picture/index.ts';
 import { radians } from '../quantity/index.ts';
 import { type Box, clearOf, type Point } from './clear.ts';
@@ -20,7 +20,7 @@ const PAINTED = new Set(['body', 'void']);
 
 /** Whether there is anything that only a view along the axis can tell. */
 export function needsEndView({ part }: Resolved): boolean {
-  return [...crossHoles(part), ...flatsOf(part), ...keywaysOf(part), ...part.notes].length > 0;
+  return [...faceGroovesOf(part), ...crossHoles(part), ...flatsOf(part), ...keywaysOf(part), ...part.notes].length > 0;
 }
 
 /** Width of the words beside an end view at a size of letters. */
@@ -60,6 +60,10 @@ export function endSheet(
     ...flatsOf(part).flatMap((f) => {
       const text = words.texts[f.id];
       return text ? [{ text, foot: rightmost(f.distanceMm, f.anglesDeg), id: f.id }] : [];
+    }),
+    ...faceGroovesOf(part).flatMap((g) => {
+      const text = words.texts[g.id];
+      return text ? [{ text, foot: at(g.outerMm / 2, 45), id: g.id }] : [];
     }),
     ...keywaysOf(part).flatMap((k) => {
       const text = words.texts[k.id];

@@ -223,6 +223,7 @@ function insideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLab
     const whole = namedWhole(typed, b, made);
     const lines: LabelLine[] = [
       ...(whole ? [] : [{ text: angle ? `${size} × ${angle}` : size }]),
+      ...(typed.corner?.trim() ? [{ text: edgeText(typed.corner.trim()) }] : []),
       ...geometryLines(b.id, drawing, resolved, ways),
     ];
     const zMm = sloped ? mouth.zMm : (b.zFromMm + b.zToMm) / 2;

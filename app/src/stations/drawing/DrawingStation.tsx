@@ -193,7 +193,12 @@ function Beside({
   const { features } = job.drawing;
   return (
     <>
-      <EndsPanel job={job} planned={planned} onChange={(ends, field) => change({ ends }, field)} />
+      <EndsPanel
+        job={job}
+        planned={planned}
+        fresh={() => nextId(job, 'd')}
+        onChange={(ends, field) => change({ ends }, field)}
+      />
       <div ref={endRef} className="min-h-40">
         {endSeen && (
           <Suspense>

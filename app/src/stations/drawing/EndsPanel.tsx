@@ -1,19 +1,22 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
-import type { Drawing, PartEnd } from '@whelk/core/part';
+import { type Drawing, emptyFaceGroove, type PartEnd } from '@whelk/core/part';
+import { Plus } from 'lucide-react';
 import { TextField } from '../../ui/number-field/TextField.tsx';
+import { FaceGrooveRow } from './FaceGrooveRow.tsx';
 
 interface Props {
   readonly job: Job;
   readonly planned: PlannedJob;
+  readonly fresh: () => string;
   readonly onChange: (ends: Drawing['ends'], field: string) => void;
 }
 const names = { left: 'Headstock end', right: 'Tailstock end' } as const;
 
 /** How each end of the part is made: faced, parted or left; its centre hole; a spigot that is taken off at last. */
-export function EndsPanel({ job, planned, onChange }: Props) {
+export function EndsPanel({ job, planned, fresh, onChange }: Props) {
   const { ends, unit } = job.drawing;
   const blank = { text: '', unit };
-  const problemOf = (side: string, ...rest: string[]) =>
+  const problemOf = (side: string, ...rest: (string | number)[]) =>
     planned.problems.find(
       (p) =>
         p.path[0] === 'drawing' &&
@@ -78,6 +81,16 @@ export function EndsPanel({ job, planned, onChange }: Props) {
                 />
                 a spigot to grip, taken off at last
               </label>
+              <button
+                type="button"
+                className="btn btn-sm h-10 self-end"
+                disabled={(end.grooves ?? []).length >= 8}
+                onClick={() =>
+                  put(side, { grooves: [...(end.grooves ?? []), emptyFaceGroove(fresh(), unit)] }, 'groove')
+                }
+              >
+                <Plus size={15} aria-hidden="true" /> Ring groove
+              </button>
               {end.spigot &&
                 (['diameter', 'length'] as const).map((key) => (
                   <TextField
@@ -97,6 +110,19 @@ export function EndsPanel({ job, planned, onChange }: Props) {
                   />
                 ))}
             </div>
+            {(end.grooves ?? []).map((g, i) => (
+              <FaceGrooveRow
+                key={g.id}
+                groove={g}
+                title={`Ring groove ${i + 1}, ${names[side].toLowerCase()}`}
+                unit={unit}
+                problemOf={(field) => problemOf(side, 'grooves', i, field)}
+                put={(change, field) =>
+                  put(side, { grooves: end.grooves!.with(i, { ...g, ...change }) }, `groove-${g.id}-${field}`)
+                }
+                onRemove={() => put(side, { grooves: end.grooves!.toSpliced(i, 1) }, 'groove-remove')}
+              />
+            ))}
           </fieldset>
         );
       })}

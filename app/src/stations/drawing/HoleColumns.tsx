@@ -7,7 +7,7 @@ import { TextField } from '../../ui/number-field/TextField.tsx';
 import { Details } from './Details.tsx';
 
 type Side = 'left' | 'right';
-type Key = 'name' | 'diameter' | 'end' | 'limits' | 'taper' | 'length' | 'lengthLimits' | 'finish';
+type Key = 'name' | 'diameter' | 'end' | 'limits' | 'taper' | 'length' | 'lengthLimits' | 'finish' | 'corner';
 
 interface Props {
   readonly job: Job;
@@ -29,6 +29,7 @@ const LABELS: Record<Key, string> = {
   length: 'Deep',
   lengthLimits: 'its limits',
   finish: 'Finish',
+  corner: 'Corner',
 };
 const isLength = (key: Key): key is 'diameter' | 'end' | 'length' =>
   key === 'diameter' || key === 'end' || key === 'length';
@@ -95,7 +96,7 @@ function HoleColumn({
   );
   const order: Key[] = sloped(step.kind)
     ? ['name', 'diameter', 'end', 'limits', 'taper', 'length', 'finish']
-    : ['name', 'diameter', 'limits', 'length', 'lengthLimits', 'finish'];
+    : ['name', 'diameter', 'limits', 'length', 'lengthLimits', 'finish', 'corner'];
   const change = (next: BoreStep, field: string) => onChange(steps.with(at, next), field);
   const move = (by: 1 | -1) => onChange(steps.toSpliced(at, 1).toSpliced(at + by, 0, step), `${step.id}-move`);
   const name = step.name || `Ø${step.diameter.text || '?'}`;
@@ -105,6 +106,7 @@ function HoleColumn({
     limits: 'general',
     lengthLimits: 'general',
     finish: 'Ra 3.2',
+    corner: 'sharp, R1',
     taper: step.kind === 'countersunk' ? '90° incl' : '1:20, 5°',
     length: sloped(step.kind) ? 'follows' : last ? 'through' : undefined,
   };

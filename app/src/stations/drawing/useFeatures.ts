@@ -17,6 +17,8 @@ export const nextId = ({ drawing }: Job, letter: 'f' | 'h' | 'd' | 'e' | 'g' | '
       ...flats,
       ...keyways,
       ...notes,
+      ...(drawing.ends.left.grooves ?? []),
+      ...(drawing.ends.right.grooves ?? []),
       ...(drawing.geometry ?? []),
       ...(drawing.mates ?? []),
     ].map((x) => x.id),

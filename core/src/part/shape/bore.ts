@@ -1,10 +1,13 @@
 import { z } from 'zod';
 import type { Corner } from '../../contour/index.ts';
-import { type Rational, radians } from '../../quantity/index.ts';
+import { type Rational, ROUNDING, radians } from '../../quantity/index.ts';
 import { bottomOf } from '../ask.ts';
+import { readEdge } from '../edge.ts';
 import type { Path, Reader } from '../read.ts';
+import { shortText } from '../schema-parts.ts';
 import { isSolvedTaper, solveTaper } from '../shapes.ts';
-import { BORE_KINDS, type BoreKind, type Inside } from '../surface.ts';
+import { BORE_KINDS, type BoreKind, type Inside, type RoundEdge } from '../surface.ts';
+import { edgeId, opposite } from '../surface-id.ts';
 import { readTaper } from '../taper.ts';
 import { detailSchema } from './details.ts';
 import { exact, sizedFields } from './drawn.ts';
@@ -17,6 +20,8 @@ export const boreStepSchema = z.strictObject({
   /** countersunk and taper: diameter at its inner end */
   ...taperFields,
   details: z.array(detailSchema).max(20),
+  /** a round in the corner at its inner end: `R2`; empty: sharp */
+  corner: shortText.optional(),
 });
 export type BoreStep = z.infer<typeof boreStepSchema>;
 
@@ -70,6 +75,38 @@ export function readBore(step: BoreStep, index: number, isLast: boolean, at: Rea
     } else reader.add({ code: 'taper.unsolved', path: at('end'), value: '' });
   }
   return { step, index, at, diameter, end, length, through: isLast && !sloped && step.length.text.trim() === '' };
+}
+
+/**
+ * The round in the corner at the inner end of a step.
+ * @param nextMm diameter of the step that follows; 0 where it is the floor
+ */
+export function readCorner(
+  { step, at, through }: ReadBore,
+  inside: Inside,
+  nextMm: number,
+  reader: Reader,
+): RoundEdge | undefined {
+  const text = step.corner?.trim() ?? '';
+  if (text === '') return undefined;
+  const read = readEdge(text, step.diameter.unit, 'm');
+  const radiusMm = read.ok ? read.roundMm : undefined;
+  if (radiusMm === undefined) {
+    reader.add({ code: 'bore.cornerNotRound', path: at('corner'), value: text });
+    return undefined;
+  }
+  const { zMm, diameterMm } = bottomOf(inside);
+  const room = Math.min((diameterMm - nextMm) / 2, inside.zToMm - inside.zFromMm);
+  if (through || inside.kind !== 'cylinder' || pointMm(inside) > 0 || radiusMm > room + ROUNDING) {
+    reader.add({ code: 'bore.cornerTooLarge', path: at('corner'), value: text, limit: Math.max(0, room), unit: 'mm' });
+    return undefined;
+  }
+  const towards = opposite[inside.from];
+  const span = towards === 'right' ? { zFromMm: zMm - radiusMm, zToMm: zMm } : { zFromMm: zMm, zToMm: zMm + radiusMm };
+  return {
+    ...{ id: edgeId(inside.id, towards), of: inside.id, side: 'inside', kind: 'round', towards, ...span },
+    ...{ radiusMm, inner: true },
+  };
 }
 
 /** How far the point of its tool goes beyond the bottom of a step, mm. */

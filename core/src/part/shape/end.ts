@@ -2,8 +2,9 @@ import { z } from 'zod';
 import { typedLengthSchema } from '../../quantity/index.ts';
 import { readCentre } from '../centre.ts';
 import type { Reader } from '../read.ts';
-import type { Centre, Face, Inside, Outside, Spigot } from '../surface.ts';
+import type { Centre, Face, FaceGroove, Inside, Outside, Spigot } from '../surface.ts';
 import { centreId, type End, faceId, PART } from '../surface-id.ts';
+import { faceGrooveSchema, readFaceGrooves } from './face-groove.ts';
 
 /** What happens at an end of the part. Centre hole: empty, `A2.5`, `B 4`, `R2`, or `none` where none may stay. */
 export const endSchema = z.strictObject({
@@ -12,6 +13,8 @@ export const endSchema = z.strictObject({
   made: z.enum(['faced', 'parted', 'asBar']),
   /** gripped while the rest is made, and taken off at last; empty: none */
   spigot: z.strictObject({ diameter: typedLengthSchema, length: typedLengthSchema }).nullable(),
+  /** ring grooves and recesses in its face */
+  grooves: z.array(faceGrooveSchema).max(8).optional(),
 });
 export type PartEnd = z.infer<typeof endSchema>;
 export const plainEnd: PartEnd = { centre: '', centreStays: false, made: 'faced', spigot: null };
@@ -25,7 +28,7 @@ export function readEnd(
   insides: readonly Inside[],
   raUm: number,
   reader: Reader,
-): readonly (Face | Centre | Spigot)[] {
+): readonly (Face | Centre | Spigot | FaceGroove)[] {
   const at = (...rest: string[]) => ['ends', end, ...rest];
   const zMm = end === 'left' ? 0 : lengthMm;
   const common = { of: PART, side: 'end', zFromMm: zMm, zToMm: zMm, towards: end } as const;
@@ -62,5 +65,6 @@ export function readEnd(
           },
         ]
       : [];
-  return [...(last ? [face] : []), ...centre, ...spigot];
+  const grooves = last ? readFaceGrooves(drawn.grooves ?? [], end, face, lengthMm, reader) : [];
+  return [...(last ? [face] : []), ...centre, ...spigot, ...grooves];
 }
