@@ -12,6 +12,19 @@ export interface Case {
   readonly job: Tried;
   readonly must: readonly Judge[];
 }
+/** A question to one calculation of the catalogue, and what of its answer must hold. */
+export interface Question {
+  readonly rule: string;
+  readonly title: string;
+  readonly ask: string;
+  readonly input: object;
+  /** says what is wrong with the answer, or with the refusal; nothing where it holds */
+  readonly holds: (answer: Asked) => string | undefined;
+}
+/** A result by its names, or the codes of the reasons why there is none. */
+export type Asked =
+  | { readonly ok: true; readonly result: Readonly<Record<string, never>> }
+  | { readonly ok: false; readonly codes: readonly string[] };
 /** Says what is wrong with an answer; nothing where it holds. */
 export type Judge = (answer: Answer) => string | undefined;
 
@@ -45,6 +58,7 @@ export interface Tried {
   readonly setups?: readonly SetupTried[];
   readonly drawing?: object;
   readonly stock?: object;
+  readonly route?: object;
 }
 export interface SetupTried {
   readonly tail?: 'left' | 'right';
@@ -69,6 +83,9 @@ export interface AnswerOperation {
   readonly exceeds: readonly string[];
   readonly own: Readonly<Record<string, number | string>>;
   readonly carried?: string;
+  readonly notes?: readonly { readonly code: string; readonly value?: number; readonly limit?: number }[];
+  readonly decidedBy?: string;
+  readonly toolId?: string;
 }
 interface Outline {
   readonly loops: readonly (readonly { readonly zMm: number; readonly rMm: number }[])[];
@@ -151,7 +168,7 @@ export function documentsOf(tried: Tried): { readonly job: object; readonly shop
     ...{ schema: 2, title: 'case', quantity: 1, drawing },
     stock: { barId: BAR, allow: { clearanceMm: 5, faceTailMm: 1, faceHeadMm: 1, kerfMm: 3 }, ...tried.stock },
     hold: { latheId: given.id, setups },
-    route: { school: 'conditions', tools: 'hss' },
+    route: { school: 'conditions', tools: 'hss', ...tried.route },
   };
   const { tools, instruments, materials } = shopFile;
   return { job, shop: { lathes: [lathe], bars: [bar], tools, instruments, materials } };
@@ -162,4 +179,14 @@ export function answerTo(tried: Tried): Answer {
   const told = calculate(calculationNamed('job.plan')!, documentsOf(tried));
   if (!told.ok) throw new Error(JSON.stringify(told.problems.slice(0, 3)));
   return told.result as unknown as Answer;
+}
+
+/** What a calculation answers. */
+export function answerToQuestion({ ask, input }: Question): Asked {
+  const entry = calculationNamed(ask);
+  if (!entry) return { ok: false, codes: [`no calculation ${ask}`] };
+  const told = calculate(entry, input);
+  return told.ok
+    ? { ok: true, result: told.result as Readonly<Record<string, never>> }
+    : { ok: false, codes: told.problems.map((p) => p.code) };
 }

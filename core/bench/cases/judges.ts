@@ -93,3 +93,63 @@ export const allMade =
 /** Deepest first pass, mm on the radius. */
 export const firstDepthMm = (s: AnswerSetup): number | undefined =>
   s.operations.find((o) => o.kind === 'rough')?.passes[0]?.depthMm;
+
+/** Shortest that jaws may hold: 3 mm, of thin work a third of its diameter. FIELD 14 */
+const leastGripMm = (onMm: number): number => (onMm < 9 ? onMm / 3 : 3);
+/**
+ * Nothing dangerous is planned, whatever else is: no end stands free, nothing asks more than is borne, no jaws hold less than the floor, and
+ * nothing is turned standing free beyond five diameters of what is there. FIELD 2 and 14
+ */
+export const safe: Judge = (a) => {
+  const first = noEndStandsFree(a) ?? bears(a);
+  if (first) return first;
+  for (const setup of a.setups) {
+    const { held } = setup;
+    if (!held || !setup.operations.some(cutting)) continue;
+    if (held.method.startsWith('chuck') && held.gripMm < leastGripMm(held.onMm) - 0.01)
+      return `setup ${setup.number} is held by ${held.gripMm.toFixed(2)} of Ø${held.onMm.toFixed(1)}`;
+    const free = setup.operations.find(
+      (o) => o.carried === 'free' && o.passes.length > 0 && o.zToMm - held.jawsMm > 5.2 * thickest(setup),
+    );
+    if (free) return `${free.id} is turned free, ${(free.zToMm - held.jawsMm).toFixed(0)} mm out`;
+  }
+  return undefined;
+};
+/** Largest diameter of the metal before a setup, mm. */
+const thickest = ({ before }: AnswerSetup): number => 2 * Math.max(...before.loops.flat().map((c) => c.rMm));
+
+/** Every operation of a kind has a figure between two bounds. */
+export const each =
+  (
+    kind: string,
+    what: string,
+    figure: (o: AnswerOperation) => number | undefined,
+    least: number,
+    most: number,
+  ): Judge =>
+  (a) => {
+    const of = a.setups.flatMap((s) => s.operations).filter((o) => o.kind === kind);
+    if (of.length === 0) return `no ${kind} at all; ${told(a)}`;
+    const wrong = of.find((o) => {
+      const value = figure(o);
+      return value !== undefined && (value < least - 1e-9 || value > most + 1e-9);
+    });
+    return wrong && `${wrong.id}: ${what} is ${figure(wrong)}, not ${least} to ${most}`;
+  };
+/** A note is told at some operation of a kind; of a figure, that too. */
+export const notes =
+  (kind: string, code: string, value?: number): Judge =>
+  (a) => {
+    const of = a.setups.flatMap((s) => s.operations).filter((o) => o.kind === kind);
+    const found = of.flatMap((o) => o.notes ?? []).filter((n) => n.code === code);
+    if (found.length === 0) return `no ${kind} says ${code}; ${told(a)}`;
+    return value === undefined || found.some((n) => Math.abs((n.value ?? Number.NaN) - value) < 1e-6)
+      ? undefined
+      : `${code} says ${found[0]!.value}, not ${value}`;
+  };
+export const noNote =
+  (code: string): Judge =>
+  (a) => {
+    const o = a.setups.flatMap((s) => s.operations).find((x) => x.notes?.some((n) => n.code === code));
+    return o && `${o.id} says ${code}`;
+  };

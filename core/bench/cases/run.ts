@@ -1,15 +1,27 @@
-import { answerTo, type Case } from './case.ts';
+import { answerTo, answerToQuestion, type Case, type Question } from './case.ts';
+import { drawingCases, drawingQuestions } from './drawing.ts';
 import { holdingCases } from './holding.ts';
+import { metalCases, metalQuestions } from './metal.ts';
+import { oddCases } from './odd.ts';
 
 /** Every case, as passes and failures; ends with 1 where one fails. `tsx core/bench/cases/run.ts WORD` tries those whose title or rule has it. */
 const wanted = process.argv[2]?.toLowerCase() ?? '';
-const cases: readonly Case[] = holdingCases.filter((c) => `${c.rule} ${c.title}`.toLowerCase().includes(wanted));
+const cases: readonly (Case | Question)[] = [
+  ...[...holdingCases, ...oddCases, ...drawingCases, ...metalCases],
+  ...[...drawingQuestions, ...metalQuestions],
+].filter((c) => `${c.rule} ${c.title}`.toLowerCase().includes(wanted));
 let failed = 0;
-for (const { rule, title, job, must } of cases) {
+/** What is wrong with the answer to a case or a question. */
+function faultsOf(one: Case | Question): string[] {
+  if ('ask' in one) return [one.holds(answerToQuestion(one))].filter((f) => f !== undefined);
+  const answer = answerTo(one.job);
+  return one.must.flatMap((judge) => judge(answer) ?? []);
+}
+for (const one of cases) {
+  const { rule, title } = one;
   let faults: string[];
   try {
-    const answer = answerTo(job);
-    faults = must.flatMap((judge) => judge(answer) ?? []);
+    faults = faultsOf(one);
   } catch (error) {
     faults = [`the case itself: ${error instanceof Error ? error.message : error}`];
   }

@@ -6,7 +6,7 @@ import { nextSetup, type PlannedJob, type PlannedSetup, planJob, stillWaiting, s
 import { storedLatheSchema } from '../lathe/index.ts';
 import { materialSchema } from '../material/index.ts';
 import type { Problem } from '../quantity/index.ts';
-import { CARRIED, kindOf, type Operation } from '../route/index.ts';
+import { CARRIED, kindOf, NOTES, type Operation } from '../route/index.ts';
 import { barSchema } from '../stock/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import { calculation } from './entry.ts';
@@ -50,6 +50,10 @@ const operation = z.object({
   own: z.record(text, z.union([number, text, z.boolean()])),
   /** where the work is carried meanwhile */
   carried: z.enum(CARRIED).optional(),
+  /** what is worth knowing at it */
+  notes: z
+    .array(z.object({ code: z.enum(NOTES), value: z.number().optional(), limit: z.number().optional() }))
+    .optional(),
   minutes: number,
 });
 const setup = z.object({
@@ -129,6 +133,7 @@ function toldOperation(o: Operation): z.input<typeof operation> {
       minutes,
       exceeds: [...o.exceeds],
       carried: o.carried,
+      notes: o.notes?.map((n) => ({ ...n })),
     },
     ...{ rpm: setting?.rpm, speedLabel: setting?.speedLabel },
     ...{ feedMmPerRev: setting?.feedMmPerRev, feedLabel: setting?.feedLabel },

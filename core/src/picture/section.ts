@@ -5,6 +5,7 @@ import {
   type CutIn,
   cutInto,
   detailShape,
+  faceGroovesOf,
   type Inside,
   insides,
   lengthProfile,
@@ -66,6 +67,16 @@ export function sectionShapes(part: Part, at: At): Shape[] {
   const below = (points: readonly Point[]): Point[] => points.map(([z, r]) => at(z, -r));
   const ends = [...new Set(insides(part).map((b) => b.from))];
   const shapes: Shape[] = [{ kind: 'polygon', role: 'section', points: below(halfOutline(part)) }];
+  for (const g of faceGroovesOf(part)) {
+    const [inner, outer] = [g.innerMm / 2, g.outerMm / 2];
+    const corners: Point[] = [
+      [g.zFromMm, inner],
+      [g.zToMm, inner],
+      [g.zToMm, outer],
+      [g.zFromMm, outer],
+    ];
+    shapes.push({ kind: 'polygon', role: 'void', points: below(corners) });
+  }
   for (const [i, hole] of holes.entries()) {
     const side = insides(part).filter((b) => b.from === ends[i]);
     const first = hole[0]!;

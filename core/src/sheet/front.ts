@@ -1,5 +1,5 @@
 import { type Corner, flatten } from '../contour/index.ts';
-import { cutInto, insideProfiles, insides, outsideProfile, outsides, type Resolved } from '../part/index.ts';
+import { cutInto, faceGroovesOf, insideProfiles, insides, outsideProfile, outsides, type Resolved } from '../part/index.ts';
 import {
   cornerLines,
   crossShapes,
@@ -64,7 +64,14 @@ export function frontView(resolved: Resolved, at: At): readonly Shape[] {
   const shapes: Shape[] = [];
   if (hollow) {
     const below = (corners: readonly Corner[]): Point[] => flatten(corners, HATCH_CLOSE).map(([z, r]) => at(z, -r));
-    const areas = [below(outside), ...holes.map((h) => [...below(h), at(h.at(-1)!.zMm, 0), at(h[0]!.zMm, 0)])];
+    const rings = faceGroovesOf(part).map(({ zFromMm, zToMm, innerMm, outerMm }) => [
+      ...[at(zFromMm, -innerMm / 2), at(zToMm, -innerMm / 2), at(zToMm, -outerMm / 2), at(zFromMm, -outerMm / 2)],
+    ]);
+    const areas = [
+      below(outside),
+      ...holes.map((h) => [...below(h), at(h.at(-1)!.zMm, 0), at(h[0]!.zMm, 0)]),
+      ...rings,
+    ];
     for (const points of hatchLines(areas, HATCH_APART)) shapes.push({ kind: 'polyline', role: 'hatch', points });
   }
   const across = (c: Corner, from: number, to: number): Shape => ({

@@ -31,7 +31,7 @@ export function Row({
     <fieldset className={`border-l-4 pl-3 ${on ? 'border-[var(--brass)]' : 'border-[var(--line)]'}`}>
       <legend className="visually-hidden">{title}</legend>
       <div className="flex flex-wrap items-start gap-2">
-        <p className="w-16 pt-6 font-bold">{title}</p>
+        <p className="w-20 pt-6 font-bold">{title}</p>
         {children}
         <button type="button" className="quiet mt-6" aria-label={`Remove ${title.toLowerCase()}`} onClick={onRemove}>
           <Trash2 size={16} aria-hidden="true" />
