@@ -59,6 +59,8 @@ export const materialCautionText = (code: string): string => materialCautions[co
 const sized = (value: number | undefined, unit: LengthUnit): string =>
   `${shortLength(value ?? 0, unit, unit === 'mm' ? 2 : 3)} ${unit}`;
 const notes: Record<Note['code'], (note: Note, unit: LengthUnit) => string> = {
+  tightenLess: ({ value }) =>
+    `Hollow: tighten the jaws with only about ${value} % of the usual force, by a short pull on the key; more presses it out of shape for good.`,
   wet: () => 'Cut it wet: oil or emulsion on the edge from the first chip, never now and then on hot carbide.',
   dry: () => 'Cut it dry.',
   belowSkin: ({ value }, unit) =>

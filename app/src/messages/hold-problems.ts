@@ -63,6 +63,11 @@ export const holdWordings = {
     what: `With ${u.len(p.value)} of grip and ${u.len(p.limit)} standing out even a light cut tips it out of the jaws.`,
     right: 'Grip more of it, carry its end with the tail centre or a steady, or let less stand out.',
   }),
+  'hold.tightenLess': (p) => ({
+    what: `This hollow work bears only about ${plain(p.value)} % of what the chuck presses when it is tightened as usual.`,
+    right:
+      'Tighten it just so much, with light cuts; or hold it in soft jaws or a collet all round, on a mandrel, or with a plug in its bore.',
+  }),
   'hold.lobes': (p, u) => ({
     what: `The jaws press this thin ring ${u.len(p.value)} out of round: bored so, it springs back lobed, against limits of ${u.len(p.limit)}.`,
     right:

@@ -35,6 +35,7 @@ export const toolMaterialNames: Record<ToolMaterial, string> = {
 
 export const reasonText: Record<string, string> = {
   power: 'slower than ideal, so that the motor bears depth and feed',
+  grip: 'slower than ideal: jaws that are thrown outwards less hold more',
   nearestBelow: 'nearest setting not above the ideal',
   justAbove: 'nothing within 30 % below; this is within 10 % above',
   nothingNearer: 'the lathe has nothing nearer',
@@ -110,6 +111,7 @@ export const protectionText: Record<(typeof PROTECTIONS)[number], string> = {
   strips: 'strips of copper or aluminium',
   ring: 'a split ring bored to the size',
   softJaws: 'soft jaws bored to the size',
+  plug: 'a plug in its bore, under the jaws',
 };
 export const whyMethodText: Record<WhyHeld, string> = {
   chosen: 'as you chose',

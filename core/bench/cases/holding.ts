@@ -349,7 +349,7 @@ const hollow: readonly Case[] = [
       part: [[29, 100]],
       hole: { from: 'right', steps: [[26, '']] },
       bar: { shape: 'tube', size: 30, bore: 25.6 },
-      setups: [alone],
+      setups: [{ ...alone, grip: { ...alone.grip, protect: 'plug' } }],
     },
     must: [between('bend of a tube', worstBendMm, 0.0001, 1)],
   },

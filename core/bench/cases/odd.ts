@@ -71,7 +71,7 @@ const watch: readonly Case[] = [
 const sizes: readonly Case[] = [
   {
     ...{ rule: 'FIELD 2 swing', title: 'a disc Ø190 × 20 just passes over the cross-slide' },
-    job: { part: [[188, 20]], bar: { size: 190, length: 60 } },
+    job: { part: [[188, 20]], bar: { size: 190, length: 300 } },
     must: [safe],
   },
   {
@@ -81,7 +81,7 @@ const sizes: readonly Case[] = [
   },
   {
     ...{ rule: 'FIELD 2 swing', title: 'Ø100 on the small lathe that swings 80 over its slide' },
-    job: { part: [[95, 15]], bar: { size: 100, length: 40 }, lathe: 'the Small one' },
+    job: { part: [[95, 15]], bar: { size: 100, length: 300 }, lathe: 'the Small one' },
     must: [refused()],
   },
   {
@@ -181,7 +181,12 @@ const hollow: readonly Case[] = (
   ] as const
 ).map(([title, part, bar]) => ({
   ...{ rule: 'FIELD 14 tubes', title },
-  job: { part: part as Tried['part'], bar: { ...bar, length: 600 } },
+  job: {
+    part: part as Tried['part'],
+    bar: { ...bar, length: 600 },
+    hole: { from: 'right' as const, steps: [[bar.bore + 0.5, '']] as const },
+    drawing: { dimensions: [] },
+  },
   must: [safe],
 }));
 

@@ -27,7 +27,8 @@ export type SpeedReason =
   | 'chuckLimit'
   | 'stepless'
   | 'nearest'
-  | 'power';
+  | 'power'
+  | 'grip';
 export interface ChosenSpeed {
   readonly speed: Speed;
   readonly idealRpm: number;
@@ -108,14 +109,16 @@ export function switchRpm(slowerRpm: number, fasterRpm: number, policy: SpeedPol
   return Math.min(fasterRpm, Math.max(fasterRpm / (1 + policy.aboveShare), Math.min(nearestRpm, tooSlowRpm)));
 }
 
-/** A cut that asks too much of the motor is slowed to this share of the ideal at the least: then the feed has to give way. */
+/** A cut that asks too much of motor or jaws is slowed to this share of the ideal at the least: then the feed has to give way. */
 export const MOST_SLOWED = 0.2;
 /** Steps in which a stepless range is gone down, as a share of its speed. */
 const STEP_SHARE = 0.95;
 
 /**
- * The fastest speed under a chosen one that the motor bears: where power limits, the speed is lowered and the feed kept.
- * @param bears whether the motor bears the cut at a speed
+ * The fastest speed under a chosen one that motor and jaws bear: where power limits, or the jaws are thrown outwards, the speed is
+ * lowered and the feed kept.
+ * @param bears whether they bear the cut at a speed
+ * @param reason what did not bear the chosen one
  * @returns undefined where none does that is fast enough to cut with
  * @source FIELD 4
  */
@@ -123,6 +126,7 @@ export function slowerSpeed(
   table: SpeedTable,
   { speed, idealRpm }: Pick<ChosenSpeed, 'speed' | 'idealRpm'>,
   bears: (speed: Speed) => boolean,
+  reason: 'power' | 'grip' = 'power',
   record?: Recorder,
 ): ChosenSpeed | undefined {
   const leastRpm = MOST_SLOWED * Math.min(idealRpm, table.mostRpm);
@@ -142,9 +146,9 @@ export function slowerSpeed(
   const off = found.rpm / idealRpm - 1;
   record?.({
     code: 'cutting.chosenSpeed',
-    values: { idealRpm, rpm: found.rpm, setting: found.label, offPercent: off * 100, reason: 'power' },
+    values: { idealRpm, rpm: found.rpm, setting: found.label, offPercent: off * 100, reason },
   });
-  return { speed: found, idealRpm, off, reason: 'power' };
+  return { speed: found, idealRpm, off, reason };
 }
 
 /**

@@ -5,7 +5,7 @@ import type { Recorder } from '../working/index.ts';
 import { type ChosenSpeed, chooseSpeed, slowerSpeed } from './choose-speed.ts';
 import { type CorrectedSpeed, correctedSpeed } from './corrected-speed.ts';
 import { feedForRa, raUm, shallowestCutMm, thinnestChipMm } from './finish.ts';
-import { chipSize, cutForces, cutPowerKw } from './force.ts';
+import { type CutForces, chipSize, cutForces, cutPowerKw } from './force.ts';
 import { operationRules } from './operations.ts';
 import { bendPerN, type CutSetup, forceLeft, type School } from './setup.ts';
 import { cuttingSpeedMPerMin, rpmFor } from './speed.ts';
@@ -60,6 +60,37 @@ export function finishFeedMm({ tool, raUm: wanted }: CutSetup): number {
   return feedForRa(wanted, Math.max(tool.noseRadiusMm, 0.02));
 }
 
+/** Of what the jaws bear at a speed, against slipping or against tipping, whichever is more. */
+function gripShareAt({ hold, table, diameterMm }: CutSetup, forces: CutForces, rpm: number, record?: Recorder): number {
+  const jawForceN = hold.jawForceN * forceLeft(hold, rpm, table.mostRpm);
+  const feedN = hold.driven ? 0 : forces.feedN;
+  const slips = gripUse(forces.cuttingN, feedN, diameterMm, hold.gripDiameterMm, jawForceN, record);
+  if (!hold.tipping) return slips;
+  const acrossN = Math.hypot(forces.cuttingN, forces.radialN);
+  const heldN = atJaws(forces.cuttingN, feedN, diameterMm, hold.gripDiameterMm);
+  return Math.max(slips, tipUse(acrossN, heldN, hold.tipping, hold.gripDiameterMm, jawForceN, record));
+}
+
+/**
+ * The speed wanted, or a slower one that motor and jaws bear: a thin wide chip at high speed is the worst answer, and jaws that are
+ * thrown outwards hold more at a lower one.
+ */
+function borneSpeed(setup: CutSetup, wanted: ChosenSpeed, forces: CutForces, record?: Recorder): ChosenSpeed {
+  const { table, lathe, diameterMm } = setup;
+  const driven = ({ setting, rpm }: ChosenSpeed['speed']): boolean =>
+    cutPowerKw(forces.cuttingN, cuttingSpeedMPerMin(rpm, diameterMm)) <= powerKwAt(lathe, setting, rpm);
+  const held = ({ rpm }: ChosenSpeed['speed']): boolean => gripShareAt(setup, forces, rpm) <= 1;
+  const bears = (speed: ChosenSpeed['speed']): boolean => driven(speed) && held(speed);
+  if (bears(wanted.speed)) return wanted;
+  const reason = driven(wanted.speed) ? 'grip' : 'power';
+  return (
+    slowerSpeed(table, wanted, bears, reason, record) ??
+    // jaws that do not hold it at any speed: the motor at least
+    (reason === 'power' ? slowerSpeed(table, wanted, driven, reason, record) : undefined) ??
+    wanted
+  );
+}
+
 /**
  * One combination of depth and feed on this lathe, with the speed that follows from it and everything it asks of lathe, work
  * and edge.
@@ -91,10 +122,7 @@ export function evaluateCut(
   if (!wanted) return undefined;
   const geometry = { depthMm, feedMmPerRev, kappaDeg: tool.kappaDeg, noseRadiusMm: tool.noseRadiusMm };
   const forces = cutForces(material, tool.material, geometry, record);
-  // where power limits, the speed is lowered and the feed kept: a thin wide chip at high speed is the worst answer
-  const bears = ({ setting, rpm }: ChosenSpeed['speed']): boolean =>
-    cutPowerKw(forces.cuttingN, cuttingSpeedMPerMin(rpm, diameterMm)) <= powerKwAt(lathe, setting, rpm);
-  const chosen = bears(wanted.speed) ? wanted : (slowerSpeed(setup.table, wanted, bears, record) ?? wanted);
+  const chosen = borneSpeed(setup, wanted, forces, record);
   const speedMPerMin = cuttingSpeedMPerMin(chosen.speed.rpm, diameterMm);
   const powerKw = cutPowerKw(forces.cuttingN, speedMPerMin);
   const availableKw = powerKwAt(lathe, chosen.speed.setting, chosen.speed.rpm);
@@ -112,13 +140,7 @@ export function evaluateCut(
       ...{ latheBy: gives.by, springShare },
     },
   });
-  const jawForceN = hold.jawForceN * forceLeft(hold, chosen.speed.rpm, setup.table.mostRpm);
-  const feedN = hold.driven ? 0 : forces.feedN;
-  const slips = gripUse(forces.cuttingN, feedN, diameterMm, hold.gripDiameterMm, jawForceN, record);
-  const acrossN = Math.hypot(forces.cuttingN, forces.radialN);
-  const heldN = atJaws(forces.cuttingN, feedN, diameterMm, hold.gripDiameterMm);
-  const tips = hold.tipping ? tipUse(acrossN, heldN, hold.tipping, hold.gripDiameterMm, jawForceN, record) : 0;
-  const gripShare = Math.max(slips, tips);
+  const gripShare = gripShareAt(setup, forces, chosen.speed.rpm, record);
   const { thicknessMm } = chipSize(geometry);
   const limits: CutLimit[] = [];
   if (powerKw > availableKw)

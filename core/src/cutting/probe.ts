@@ -43,15 +43,14 @@ const NONE: Rung = { rpm: 0, availableKw: 0 };
  */
 function leanChooser({ table, lathe, policy }: CutSetup): {
   readonly chosen: (idealRpm: number) => Rung;
-  /** the fastest under a chosen one that a torque (kW per rpm) leaves the motor enough for; the chosen one where none does */
-  readonly slowed: (from: Rung, idealRpm: number, kwPerRpm: number) => Rung;
+  /** the fastest under a chosen one that bears what it is asked; undefined where none does */
+  readonly slowed: (from: Rung, idealRpm: number, bears: (rung: Rung) => boolean) => Rung | undefined;
 } {
   if (table.ranges) {
     const at = (speed: Speed): Rung => ({ rpm: speed.rpm, availableKw: powerKwAt(lathe, speed.setting, speed.rpm) });
-    const slowed = (from: Rung, idealRpm: number, kwPerRpm: number): Rung => {
-      const bears = (speed: Speed): boolean => kwPerRpm * speed.rpm <= at(speed).availableKw;
-      const found = slowerSpeed(table, { speed: { rpm: from.rpm } as Speed, idealRpm }, bears);
-      return found ? at(found.speed) : from;
+    const slowed = (from: Rung, idealRpm: number, bears: (rung: Rung) => boolean): Rung | undefined => {
+      const found = slowerSpeed(table, { speed: { rpm: from.rpm } as Speed, idealRpm }, (speed) => bears(at(speed)));
+      return found && at(found.speed);
     };
     const chosen = (idealRpm: number): Rung => {
       const found = chooseSpeed(table, idealRpm, undefined, policy);
@@ -78,14 +77,14 @@ function leanChooser({ table, lathe, policy }: CutSetup): {
     if (above && above.rpm <= reach) return above;
     return below ?? rungs[0]!;
   };
-  const slowed = (from: Rung, idealRpm: number, kwPerRpm: number): Rung => {
+  const slowed = (from: Rung, idealRpm: number, bears: (rung: Rung) => boolean): Rung | undefined => {
     const leastRpm = MOST_SLOWED * Math.min(idealRpm, chuckRpm) - ROUNDING;
     for (let i = rungs.length - 1; i >= 0; i--) {
       const rung = rungs[i]!;
       if (rung.rpm < leastRpm) break;
-      if (rung.rpm < from.rpm - ROUNDING && kwPerRpm * rung.rpm <= rung.availableKw) return rung;
+      if (rung.rpm < from.rpm - ROUNDING && bears(rung)) return rung;
     }
-    return from;
+    return undefined;
   };
   return { chosen, slowed };
 }
@@ -120,6 +119,16 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
     const b = r * Math.acos(1 - depthMm / r);
     return kc * b * ((feedMmPerRev * depthMm) / b) ** exponent;
   };
+  let [cuttingN, radialN, feedN, kwPerRpm] = [0, 0, 0, 0];
+  const driven = (rung: Rung): boolean => kwPerRpm * rung.rpm <= rung.availableKw;
+  const held = ({ rpm }: Rung): boolean => {
+    const jawsN = hold.jawForceN * forceLeft(hold, rpm, chuckRpm);
+    if (gripUse(cuttingN, feedN, diameterMm, hold.gripDiameterMm, jawsN) > 1) return false;
+    if (!hold.tipping) return true;
+    const heldN = atJaws(cuttingN, feedN, diameterMm, hold.gripDiameterMm);
+    return tipUse(Math.hypot(cuttingN, radialN), heldN, hold.tipping, hold.gripDiameterMm, jawsN) <= 1;
+  };
+  const bears = (rung: Rung): boolean => driven(rung) && held(rung);
   return (depthMm, feedMmPerRev) => {
     const vMPerMin = asTable
       ? tableMPerMin
@@ -141,26 +150,21 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
       thicknessMm = (feedMmPerRev * depthMm) / (r * Math.acos(1 - depthMm / r));
       forceN = noseForce(depthMm, feedMmPerRev);
     }
-    const kwPerRpm = (forceN * Math.PI * diameterMm) / 60_000_000;
-    if (kwPerRpm * rung.rpm > rung.availableKw) rung = slowed(rung, idealRpm, kwPerRpm);
+    kwPerRpm = (forceN * Math.PI * diameterMm) / 60_000_000;
+    const alongMm = r * sin + (depthMm - noseDepthMm) * cot;
+    const part =
+      depthMm <= noseDepthMm ? 1 - depthMm / (2 * r) : (alongMm * alongMm) / (alongMm * alongMm + depthMm * depthMm);
+    radialN = forceN * (LEAST_SHARE + SHARE_RANGE * part);
+    feedN = drivenShare * forceN * (LEAST_SHARE + SHARE_RANGE * (1 - part));
+    cuttingN = forceN;
+    if (!driven(rung) || !held(rung))
+      rung = slowed(rung, idealRpm, bears) ?? (driven(rung) ? undefined : slowed(rung, idealRpm, driven)) ?? rung;
     const { rpm, availableKw } = rung;
     const actual = (Math.PI * diameterMm * rpm) / 1000;
     let bits = 0;
     if ((forceN * actual) / 60_000 > availableKw) bits |= availableKw < fullKw ? BIT.torque : BIT.power;
-    const alongMm = r * sin + (depthMm - noseDepthMm) * cot;
-    const part =
-      depthMm <= noseDepthMm ? 1 - depthMm / (2 * r) : (alongMm * alongMm) / (alongMm * alongMm + depthMm * depthMm);
-    const radialShare = LEAST_SHARE + SHARE_RANGE * part;
-    const feedShare = drivenShare * (LEAST_SHARE + SHARE_RANGE * (1 - part));
-    if (forceN * perN * radialShare > hold.bendAllowedMm) bits |= BIT.bend;
-    const left = forceLeft(hold, rpm, chuckRpm);
-    if (forceN * gripUse(1, feedShare, diameterMm, hold.gripDiameterMm, hold.jawForceN) > left) bits |= BIT.grip;
-    else if (hold.tipping) {
-      const jawsN = hold.jawForceN * left;
-      const heldPerN = atJaws(1, feedShare, diameterMm, hold.gripDiameterMm);
-      const acrossN = forceN * Math.hypot(1, radialShare);
-      if (tipUse(acrossN, forceN * heldPerN, hold.tipping, hold.gripDiameterMm, jawsN) > 1) bits |= BIT.grip;
-    }
+    if (perN * radialN > hold.bendAllowedMm) bits |= BIT.bend;
+    if (!held(rung)) bits |= BIT.grip;
     if (feedMmPerRev > coarsestMm) bits |= BIT.finish;
     if (thicknessMm < thinnestMm) bits |= BIT.thinChip;
     if (depthMm < shallowestMm) bits |= BIT.shallow;

@@ -48,6 +48,8 @@ export interface Held {
   readonly onMm: number;
   /** what presses there, jaws or what is in their place, as the sum of forces that jaws would need for the same hold, N */
   readonly forceN: number;
+  /** share of the chuck's usual force that it is tightened with, where hollow work does not bear all of it */
+  readonly gentleShare?: number;
   /** fastest that it may turn, rpm */
   readonly maxRpm: number;
   /** the chuck it is held in, or that is on meanwhile */

@@ -26,8 +26,8 @@ const chuckId = z.string().regex(/^[a-zA-Z0-9-]{1,30}$/);
 /** By which diameter a centre drill's speed is chosen: its cone's mouth, its pilot, or the work's own speed left as it is. */
 export const CENTRE_SPEEDS = ['mouth', 'pilot', 'asTurned'] as const;
 export type CentreSpeed = (typeof CENTRE_SPEEDS)[number];
-/** What goes between finished work and jaws or dog. */
-export const PROTECTIONS = ['none', 'strips', 'ring', 'softJaws'] as const;
+/** What goes between finished work and jaws or dog, or into hollow work so that it is not pressed in. */
+export const PROTECTIONS = ['none', 'strips', 'ring', 'softJaws', 'plug'] as const;
 
 const protect = z.enum(PROTECTIONS).optional();
 /** How jaws take hold: round the outside, opened into a hole, or seated against their step. */

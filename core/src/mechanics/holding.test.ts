@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ringGivesMm } from './ring.ts';
+import { ringBearsN, ringGivesMm } from './ring.ts';
 import { tipUse } from './tipping.ts';
 
 describe('tipping out of the jaws', () => {
@@ -36,5 +36,12 @@ describe('a thin ring in the jaws', () => {
   it('gives by the cube of its radius and of its wall', () => {
     expect(ringGivesMm({ ...ring, radiusMm: 100 })).toBeCloseTo(8 * ringGivesMm(ring), 12);
     expect(ringGivesMm({ ...ring, wallMm: 10 })).toBeCloseTo(ringGivesMm(ring) / 8, 12);
+  });
+  it('bears under each jaw what bends its wall to a stress: M = 0.189·P·R under three, 0.1366 under four, P·R/π under two', () => {
+    // 100 N/mm² in a wall of 5, 20 long: M = 100·20·25/6 = 8333 N·mm
+    expect((ringBearsN(ring, 100) * 50) / (100 * ((20 * 25) / 6))).toBeCloseTo(1 / 0.18879, 3);
+    expect((ringBearsN({ ...ring, jaws: 4 }, 100) * 50) / (100 * ((20 * 25) / 6))).toBeCloseTo(1 / 0.13662, 3);
+    expect((ringBearsN({ ...ring, jaws: 2 }, 100) * 50) / (100 * ((20 * 25) / 6))).toBeCloseTo(Math.PI, 9);
+    expect(ringBearsN({ ...ring, wallMm: 10 }, 100)).toBeCloseTo(4 * ringBearsN(ring, 100), 9);
   });
 });

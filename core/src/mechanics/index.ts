@@ -11,7 +11,7 @@ export {
 } from './beam.ts';
 export { atJaws, gripUse, jawForceShare } from './grip.ts';
 export { lengthAt20Mm, measuredWarmMm, type Warming, type Warmth, warmingOf } from './heat.ts';
-export { ringGivesMm } from './ring.ts';
+export { ringBearsN, ringGivesMm } from './ring.ts';
 export {
   askFor,
   believedSpring,

@@ -26,3 +26,18 @@ export function ringGivesMm(
   record?.({ code: 'mechanics.ring', values: { ...ring, share, momentMm4, givesMm } });
   return givesMm;
 }
+
+/**
+ * What one of n equal jaws may press on a ring until its wall bends to a stress, N.
+ * @param stressNPerMm2 that it may come to
+ * @source M = P·R/2·(1/θ − cot θ) under each load, θ = π/n; σ = 6·M/(b·t²); n = 3: 0.189·P·R
+ * @example ringBearsN({ jaws: 3, radiusMm: 50, wallMm: 5, lengthMm: 20 }, 100).toFixed(0) // '883'
+ */
+export function ringBearsN(
+  ring: { readonly jaws: number; readonly radiusMm: number; readonly wallMm: number; readonly lengthMm: number },
+  stressNPerMm2: number,
+): number {
+  const angle = Math.PI / ring.jaws;
+  const perNmm = (ring.radiusMm / 2) * (1 / angle - 1 / Math.tan(angle));
+  return (stressNPerMm2 * ring.lengthMm * ring.wallMm ** 2) / (6 * perNmm);
+}

@@ -66,6 +66,7 @@ export const PROBLEM_CODES = [
   'hold.endStandsFree',
   'hold.standsTooFar',
   'hold.inGap',
+  'hold.tightenLess',
   'hold.tips',
   'hold.spigotAtTail',
   'hold.castingUneven',

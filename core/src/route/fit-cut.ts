@@ -10,8 +10,8 @@ import type { Limiter, Loads, Pass, SchoolAnswer, Setting } from './operation/an
 
 /** Winding back and setting the next depth, minutes a pass. */
 export const HANDLING_MIN = 0.4;
-/** Feed of a steady hand where the lathe has no power feed, mm per rev. */
-const HAND_FEED = 0.1;
+/** Feeds of a steady hand where the lathe has no power feed, mm per rev, the usual one first. */
+const HAND_FEEDS = [0.1, 0.05, 0.03] as const;
 /** More passes than this beyond the fewest are not tried: the cut is then hopeless, and said so. */
 const MORE_PASSES = 60;
 
@@ -112,6 +112,23 @@ function fittedOf(found: Tried, wish: CutWish): FittedCut {
   };
 }
 
+/** Most power feeds that are tried, from the coarsest down. */
+const MOST_FEEDS = 8;
+/** Feeds that a cut may be fitted with, the coarsest first: the usable power feeds, else the finest there is; by hand where there is none. */
+function feedsTried(
+  all: readonly Feed[],
+  usable: readonly Feed[],
+  capMm: number,
+): readonly { readonly feed?: Feed; readonly feedMmPerRev: number }[] {
+  const [finest] = all;
+  if (finest)
+    return (usable.length > 0 ? usable.slice(0, MOST_FEEDS) : [finest]).map((feed) => ({
+      ...{ feed, feedMmPerRev: feed.mmPerRev },
+    }));
+  const fine = HAND_FEEDS.filter((mm) => mm <= capMm + ROUNDING);
+  return (fine.length > 0 ? fine : [HAND_FEEDS.at(-1)!]).map((feedMmPerRev) => ({ feedMmPerRev }));
+}
+
 /**
  * Fits a cut into what lathe, work and jaws bear: fewest passes first, then the coarsest feed, then the speed; of the ways
  * that hold, the quickest. When none holds, the lightest one, with what it exceeds.
@@ -129,7 +146,7 @@ export function fitCut(
   const setup = setupOf(context, wish);
   const fewest = fixedPasses ?? Math.max(1, Math.ceil(radialMm / wish.depthCapMm - ROUNDING));
   const usable = context.feeds.filter((feed) => feed.mmPerRev <= wish.feedCapMm + ROUNDING).toReversed();
-  const feeds: (Feed | undefined)[] = usable.length > 0 ? usable.slice(0, 8) : [context.feeds[0]];
+  const feeds = feedsTried(context.feeds, usable, wish.feedCapMm);
   const lengthMm = wish.zToMm - wish.zFromMm + 2;
   let best: Tried | undefined;
   let thin: Tried | undefined;
@@ -140,8 +157,7 @@ export function fitCut(
     const even = passDepths(radialMm, count, lineMm);
     const depths = belowSkin(even, wish.skinMm, lineMm);
     const deepest = Math.max(...depths);
-    for (const feed of feeds) {
-      const feedMmPerRev = feed?.mmPerRev ?? HAND_FEED;
+    for (const { feed, feedMmPerRev } of feeds) {
       const cut = evaluateCut(setup, deepest, feedMmPerRev, school);
       if (!cut) return undefined;
       const passMin = lengthMm / (feedMmPerRev * cut.chosen.speed.rpm) + HANDLING_MIN;
@@ -153,7 +169,7 @@ export function fitCut(
       const minutes = passMin * count;
       const tried: Tried = { cut, feed, feedMmPerRev, depths, passMin, count, minutes, decidedBy, exceeds };
       if (exceeds.length === 0) {
-        const coarsestMm = (feeds[0]?.mmPerRev ?? 0) * THIN_WIDE.ofFeed;
+        const coarsestMm = (feeds[0]?.feedMmPerRev ?? 0) * THIN_WIDE.ofFeed;
         if (feedMmPerRev < coarsestMm && deepest > THIN_WIDE.feeds * feedMmPerRev) thin ??= tried;
         else if (!best || minutes < best.minutes) best = tried;
         break;

@@ -15,6 +15,7 @@ import { checkHold } from './check-hold.ts';
 import { chamferOf, edgesNow } from './edges.ts';
 import { feedGroups } from './feed-groups.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
+import { heldGently } from './gentle.ts';
 import { withNotes } from './notes.ts';
 import { centreHoleDepthMm, centreOperation, wantsCentreHole } from './operation/centre.ts';
 import { chamferOperation } from './operation/chamfer.ts';
@@ -96,14 +97,15 @@ function planWith(
   const piece = putIn(before, setup);
   const { part } = piece;
   const { lathe } = means;
-  const { held, problems: ofHold } = heldIn(piece, setup, lathe, wishes.clearanceMm, recorderFor('hold'));
+  const { held: firmly, problems: ofHold } = heldIn(piece, setup, lathe, wishes.clearanceMm, recorderFor('hold'));
+  const held = firmly && heldGently(piece, setup, firmly, means);
   const problems = [
     // what is merely odd about the lathe is told on its own page
     ...checkLathe(lathe)
       .filter((p) => p.severity !== 'warning')
       .map((p) => under(['setup', 'lathe'], p)),
     ...ofHold.map((p) => under(['setup'], p)),
-    ...(held ? checkHold(piece, held, means).map((p) => under(['setup'], p)) : []),
+    ...(held ? checkHold(piece, setup, held, means).map((p) => under(['setup'], p)) : []),
     ...(held ? checkMeans(piece, setup, means, held) : []),
   ];
   const empty: Plan = { held, operations: [], after: piece, waiting: [], problems, minutes: 0, changes: 0 };

@@ -6,6 +6,7 @@ import type { Problem } from '../quantity/index.ts';
 import { faceTowards, rawEndMm, reachOf, type Workpiece } from '../work/index.ts';
 import { checkHold } from './check-hold.ts';
 import { chamferOf, edgesNow } from './edges.ts';
+import { heldGently } from './gentle.ts';
 import { putIn } from './put-in.ts';
 
 /** What a setup could finish, and what would be left for others. */
@@ -26,9 +27,10 @@ export interface SetupReach {
  */
 export function reachSetup(before: Workpiece, setup: Setup, means: Means, clearanceMm: number): SetupReach | undefined {
   const piece = putIn(before, setup);
-  const { held, problems } = heldIn(piece, setup, means.lathe, clearanceMm);
-  if (!held) return undefined;
-  const against = [...problems, ...checkHold(piece, held, means)];
+  const { held: firmly, problems } = heldIn(piece, setup, means.lathe, clearanceMm);
+  if (!firmly) return undefined;
+  const held = heldGently(piece, setup, firmly, means);
+  const against = [...problems, ...checkHold(piece, setup, held, means)];
   if (against.some((p) => p.severity !== 'warning')) return undefined;
   const { reachable, waiting } = reachFromTail(piece, held, clearanceMm);
   const now = new Set(reachable.map((f) => f.id));

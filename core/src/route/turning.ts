@@ -148,16 +148,12 @@ export function roughLevel(
 /** A real edge leaves more than the pure geometry of its nose: so much of the finish asked for is aimed at. */
 const RA_AIMED_SHARE = 0.5;
 
-/**
- * Coarsest feed of a finishing tool: below a ground flat the marks vanish; a nose leaves what its radius lets it, and never goes
- * farther in a turn than half of that radius.
- */
-function finishFeed(tool: Tool, raUm: number): { readonly mm: number; readonly by: 'finish' | 'nose' | 'usual' } {
+/** Coarsest feed of a finishing tool: below a ground flat the marks vanish; a nose leaves what its radius lets it. */
+function finishFeed(tool: Tool, raUm: number): { readonly mm: number; readonly by: 'finish' | 'usual' } {
   if (tool.flatMm) return { mm: tool.flatMm * 0.8, by: 'finish' };
-  if (tool.noseRadiusMm <= 0) return { mm: FINE_FEED, by: 'usual' };
-  const finishMm = feedForRa(raUm, tool.noseRadiusMm);
-  const noseMm = tool.noseRadiusMm / 2;
-  return finishMm <= noseMm ? { mm: finishMm, by: 'finish' } : { mm: noseMm, by: 'nose' };
+  return tool.noseRadiusMm > 0
+    ? { mm: feedForRa(raUm, tool.noseRadiusMm), by: 'finish' }
+    : { mm: FINE_FEED, by: 'usual' };
 }
 
 /** Last cuts of a level with the measurements between and after; none where it cannot be brought to size here. */

@@ -186,6 +186,7 @@ const plan = z.looseObject({
     onId: short.optional(),
     onMm: number,
     forceN: number,
+    gentleShare: number.optional(),
     maxRpm: number,
     chuckId: short,
   }),

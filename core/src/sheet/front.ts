@@ -1,5 +1,13 @@
 import { type Corner, flatten } from '../contour/index.ts';
-import { cutInto, faceGroovesOf, insideProfiles, insides, outsideProfile, outsides, type Resolved } from '../part/index.ts';
+import {
+  cutInto,
+  faceGroovesOf,
+  insideProfiles,
+  insides,
+  outsideProfile,
+  outsides,
+  type Resolved,
+} from '../part/index.ts';
 import {
   cornerLines,
   crossShapes,

@@ -31,8 +31,8 @@ export const CAUTIONS = [
 ] as const;
 export type Caution = (typeof CAUTIONS)[number];
 
-/** What is worth knowing at an operation, with the figure it is about: mm, or µm of Ra; each has words of its own outside core. */
-export const NOTES = ['wet', 'dry', 'belowSkin', 'interrupted', 'finishBeyond', 'noseInCorner'] as const;
+/** What is worth knowing at an operation, with the figure it is about: mm, µm of Ra, or per cent; each has words of its own outside core. */
+export const NOTES = ['tightenLess', 'wet', 'dry', 'belowSkin', 'interrupted', 'finishBeyond', 'noseInCorner'] as const;
 export interface Note {
   readonly code: (typeof NOTES)[number];
   /** what is, in mm or µm */

@@ -50,6 +50,9 @@ export function mountOperation({ held, means }: FitContext, recorderFor: Recorde
   recorderFor('mount')?.({ code: 'route.grip', values: { gripMm, overhangMm, lengthMm: gripMm + overhangMm } });
   return {
     ...{ ...bare, id: 'mount', kind: 'mount', zFromMm: jawsMm - gripMm, zToMm: jawsMm, minutes, gripMm, overhangMm },
+    ...(held.gentleShare === undefined
+      ? {}
+      : { notes: [{ code: 'tightenLess', value: Math.max(1, Math.round(held.gentleShare * 100)) }] }),
     caution:
       (ends && endsCaution[ends.kind]) ??
       mountCaution[method] ??

@@ -1,0 +1,51 @@
+import { describe, expect, it } from 'vitest';
+import type { Setup } from '../hold/index.ts';
+import { planJob } from '../job/index.ts';
+import { jobOf, shopWith } from '../testing/jobs.ts';
+import { feature, metricLathe, mm } from '../testing/shop.ts';
+
+/** A tube with its bore drawn, put into the three-jaw in some way. */
+function planned(outsideMm: number, boreMm: number, longMm: number, protect?: 'softJaws' | 'plug' | 'strips') {
+  const shop = shopWith(String(outsideMm + 1), '900', metricLathe, 'low-carbon-steel');
+  const [bar] = shop.bars;
+  const tube = { ...bar!, shape: 'tube' as const, bore: mm(boreMm - 1) };
+  const bore = {
+    ...{ id: 'h1', name: '', kind: 'bored', diameter: mm(boreMm), limits: '', length: mm(''), lengthLimits: '' },
+    ...{ finish: '', details: [] },
+  } as never;
+  const job = jobOf([feature(1, outsideMm, longMm)], 1, { bores: { left: [bore], right: [] } });
+  const [first] = job.hold.setups;
+  const setup: Setup = { ...first!, grip: { kind: 'jaws', on: 'spare', mm: 0, ...(protect ? { protect } : {}) } };
+  const plan = planJob({ ...job, hold: { latheId: metricLathe.id, setups: [setup] } }, { ...shop, bars: [tube] })
+    .setups[0]!.plan;
+  return { plan, codes: plan.problems.map((p) => p.code) };
+}
+
+describe('hollow work in single jaws', () => {
+  it('is tightened with what its wall bears, and that is told and noted where it is put in', () => {
+    const { plan, codes } = planned(60, 54, 60);
+    expect(codes).toContain('hold.tightenLess');
+    const { gentleShare, forceN } = plan.held!;
+    expect(gentleShare).toBeGreaterThan(0.02);
+    expect(gentleShare).toBeLessThan(0.9);
+    expect(forceN).toBeCloseTo(gentleShare! * 18_000, -1);
+    expect(plan.operations[0]!.notes).toEqual([{ code: 'tightenLess', value: Math.round(gentleShare! * 100) }]);
+    // whatever is cut is borne by what is left of the grip
+    for (const o of plan.operations) expect(o.loads?.gripShare ?? 0).toBeLessThanOrEqual(1);
+  });
+  it('bears the usual force where its wall is thick, or something spreads it or fills the bore', () => {
+    expect(planned(60, 20, 60).plan.held!.gentleShare).toBeUndefined();
+    for (const protect of ['softJaws', 'plug'] as const)
+      expect(planned(60, 54, 60, protect).plan.held!.gentleShare).toBeUndefined();
+    expect(planned(60, 54, 60, 'strips').plan.held!.gentleShare).toBeDefined();
+  });
+  it('bears with the square of its wall', () => {
+    const share = (boreMm: number) => planned(80, boreMm, 40).plan.held!.gentleShare!;
+    expect(share(72) / share(76)).toBeGreaterThan(3.5);
+  });
+  it('is not held at all where so little holds nothing', () => {
+    const { plan, codes } = planned(40, 38, 90);
+    expect(plan.operations).toEqual([]);
+    expect(codes).toEqual(expect.arrayContaining(['hold.tightenLess', 'hold.tips']));
+  });
+});
