@@ -20,6 +20,6 @@ export function withCarried(held: Held, operation: Operation): Operation {
   const all = carriedBy(held);
   const before = tailstock === 'away' || tailstock === 'drills';
   const atEnd: Carried = held.ends?.kind === 'steady' ? 'steady' : 'free';
-  const carried = before && (all === 'centre' || all === 'centreAndRest') ? atEnd : all;
+  const carried = before && (held.ends || all === 'centre' || all === 'centreAndRest') ? atEnd : all;
   return { ...operation, carried };
 }

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Setup } from '../hold/index.ts';
-import { planJob } from '../job/index.ts';
 import { jobOf, shopWith } from '../testing/jobs.ts';
 import { feature, metricLathe, mm } from '../testing/shop.ts';
+import { planJob } from './plan-job.ts';
 
 /** A tube with its bore drawn, put into the three-jaw in some way. */
 function planned(outsideMm: number, boreMm: number, longMm: number, protect?: 'softJaws' | 'plug' | 'strips') {
