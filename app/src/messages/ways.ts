@@ -1,4 +1,4 @@
-import type { Way, WayCode, WayKind, WayReason } from '@whelk/core/job';
+import type { Begun, FirstEnd, Way, WayCode, WayKind, WayReason } from '@whelk/core/job';
 import type { LengthUnit } from '@whelk/core/quantity';
 import { type InUnit, inUnit, valuesIn } from './in-unit.ts';
 import { wordProblem } from './problems.ts';
@@ -91,3 +91,9 @@ export function reasonText(reason: WayReason, lengths: LengthUnit): string {
     lengths,
   ).what;
 }
+
+const begunText = ({ setupCount, leftCount, minutes }: Begun): string =>
+  `${setupCount === 1 ? 'one holding' : `${setupCount} holdings`}, ${Math.round(minutes)} min${leftCount > 0 ? `, ${leftCount === 1 ? 'one surface is' : `${leftCount} surfaces are`} left` : ''}`;
+/** Why a job is better begun with its other end. */
+export const firstEndText = ({ tail, better, now }: FirstEnd): string =>
+  `Begun with the ${tail === 'left' ? 'left' : 'right'} end of the drawing at the tailstock it takes ${begunText(better)}; as it stands, ${begunText(now)}.`;

@@ -1,5 +1,14 @@
 import type { Setup } from '@whelk/core/hold';
-import { type Job, nextSetup, planJob, type Shop, type Way, waysOfHolding } from '@whelk/core/job';
+import {
+  betterFirstEnd,
+  type FirstEnd,
+  type Job,
+  nextSetup,
+  planJob,
+  type Shop,
+  type Way,
+  waysOfHolding,
+} from '@whelk/core/job';
 import { expose } from 'comlink';
 
 /** Name of a setup that is only proposed; one that is taken over gets its own. */
@@ -8,6 +17,10 @@ const api = {
   /** The setup that would bring a job on, looked for over several. */
   next(job: Job, shop: Shop): Setup | undefined {
     return nextSetup(planJob(job, shop).setups, PROPOSED);
+  },
+  /** The end that the job is better begun with, where that is not the one it is begun with. */
+  firstEnd(job: Job, shop: Shop): FirstEnd | undefined {
+    return betterFirstEnd(job, shop);
   },
   /** Every way of holding a job in one of its setups, each with its whole route. */
   of(job: Job, shop: Shop, number: number): readonly Way[] {

@@ -148,6 +148,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
         <Further
           {...{ job, shop, planned, number, nameOf, unit, lathe }}
           onHold={(way) => setSetup(heldThatWay(setup, way), `way-${number}`)}
+          onTail={(tail) => setSetup({ ...setup, tail }, `tail-${number}`)}
           onRecords={(truings) =>
             editor.change((j) => ({ ...j, hold: { ...j.hold, truings: [...truings] } }), 'truings')
           }
@@ -167,6 +168,7 @@ function Further({
   unit,
   lathe,
   onHold,
+  onTail,
   onRecords,
 }: {
   job: Job;
@@ -177,6 +179,7 @@ function Further({
   unit: 'mm' | 'in';
   lathe: Shop['lathes'][number] | undefined;
   onHold: (way: Way) => void;
+  onTail: (tail: Setup['tail']) => void;
   onRecords: (truings: readonly TruingRecord[]) => void;
 }) {
   const [waysRef, waysSeen] = useSeen<HTMLElement>(1200);
@@ -197,7 +200,7 @@ function Further({
         <h2 id="ways">Ways to hold it</h2>
         <div className="mt-2">
           <Suspense fallback={<p className="muted">Loading…</p>}>
-            {waysSeen && <Proposals key={number} job={job} shop={shop} number={number} onHold={onHold} />}
+            {waysSeen && <Proposals key={number} {...{ job, shop, number, onHold, onTail }} />}
           </Suspense>
         </div>
       </section>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { reasonText, wayName } from '../../messages/ways.ts';
 import { minutes } from '../../ui/format.ts';
 import { useUnit } from '../../ui/unit.ts';
+import { OtherEnd } from './OtherEnd.tsx';
 import { useWays } from './useWays.ts';
 
 /** How many that do not do are shown before the rest is asked for. */
@@ -14,12 +15,15 @@ export default function Proposals({
   shop,
   number,
   onHold,
+  onTail,
 }: {
   job: Job;
   shop: Shop;
   /** of the holding, 1 for the first */
   number: number;
   onHold: (way: Way) => void;
+  /** the end of the drawing that stands at the tailstock first */
+  onTail: (tail: 'left' | 'right') => void;
 }) {
   const pageUnit = useUnit();
   const ways = useWays(job, shop, number);
@@ -30,6 +34,7 @@ export default function Proposals({
   if (ways.length === 0) return <p className="muted">Choose a lathe and a bar: the ways to hold it follow.</p>;
   return (
     <>
+      {number === 1 && <OtherEnd job={job} shop={shop} onTail={onTail} />}
       <ol className="rows" aria-label="Ways of holding, best first">
         {good.map((way, i) => (
           <Row key={way.id} way={way} place={i + 1} best={good[0]!} onHold={onHold} />
