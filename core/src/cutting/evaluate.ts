@@ -83,8 +83,10 @@ function borneSpeed(setup: CutSetup, wanted: ChosenSpeed, forces: CutForces, rec
   const bears = (speed: ChosenSpeed['speed']): boolean => driven(speed) && held(speed);
   if (bears(wanted.speed)) return wanted;
   const reason = driven(wanted.speed) ? 'grip' : 'power';
+  // jaws that do not hold it standing still hold it at no speed
+  const holdable = gripShareAt(setup, forces, 0) <= 1;
   return (
-    slowerSpeed(table, wanted, bears, reason, record) ??
+    (holdable ? slowerSpeed(table, wanted, bears, reason, record) : undefined) ??
     // jaws that do not hold it at any speed: the motor at least
     (reason === 'power' ? slowerSpeed(table, wanted, driven, reason, record) : undefined) ??
     wanted

@@ -158,7 +158,10 @@ export function cutProbe(setup: CutSetup, school: School): Probe {
     feedN = drivenShare * forceN * (LEAST_SHARE + SHARE_RANGE * (1 - part));
     cuttingN = forceN;
     if (!driven(rung) || !held(rung))
-      rung = slowed(rung, idealRpm, bears) ?? (driven(rung) ? undefined : slowed(rung, idealRpm, driven)) ?? rung;
+      rung =
+        (held(NONE) ? slowed(rung, idealRpm, bears) : undefined) ??
+        (driven(rung) ? undefined : slowed(rung, idealRpm, driven)) ??
+        rung;
     const { rpm, availableKw } = rung;
     const actual = (Math.PI * diameterMm * rpm) / 1000;
     let bits = 0;
