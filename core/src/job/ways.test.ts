@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { jawForceShare } from '../mechanics/index.ts';
-import { jobOf, shopWith } from '../testing/jobs.ts';
+import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
 import { feature } from '../testing/shop.ts';
 import { planJob } from './plan-job.ts';
 import { waysOfHolding } from './ways.ts';
@@ -39,6 +39,35 @@ describe('ways of holding', () => {
     for (const way of chucks) expect(way.reasons.map((r) => r.code)).not.toContain('way.loses');
     expect(waysOfHolding({ ...strict, quantity: 12 }, shop)[0]).toMatchObject({ kind: 'threeJaw' });
     expect(waysOfHolding(plain, shop)[0]!.reasons.map((r) => r.code)).not.toContain('way.loses');
+  });
+  it('put the four-jaw first for a rough casting, and mark nothing that is still to be turned', () => {
+    const casting = {
+      ...shopWith('46', '60', twoChucks, 'grey-iron'),
+      bars: [
+        {
+          ...shopWith('46', '60', twoChucks, 'grey-iron').bars[0]!,
+          ...{ shape: 'casting' as const, allowance: { text: '3', unit: 'mm' as const } },
+        },
+      ],
+    };
+    const job = jobOf([feature(1, 40, 30), feature(2, 30, 24)]);
+    const onPart: typeof job = {
+      ...job,
+      hold: { ...job.hold, setups: [{ ...job.hold.setups[0]!, grip: { kind: 'jaws', mm: 0 } }] },
+    };
+    const chucks = waysOfHolding(onPart, casting).filter((w) => w.does && w.method === 'chuck');
+    expect(chucks[0]).toMatchObject({ kind: 'fourJaw' });
+    const codes = (kind: string) => chucks.find((w) => w.kind === kind)!.reasons.map((r) => r.code);
+    expect(codes('threeJaw')).toContain('hold.castingUneven');
+    expect(codes('fourJaw')).not.toContain('hold.castingUneven');
+    for (const kind of ['threeJaw', 'fourJaw']) expect(codes(kind)).not.toContain('way.marks');
+  });
+  it('charge nothing that is lost where nothing is turned yet', () => {
+    const ends: typeof strict = {
+      ...strict,
+      hold: { ...strict.hold, setups: [{ ...strict.hold.setups[0]!, extent: 'ends' }] },
+    };
+    for (const way of waysOfHolding(ends, shop)) expect(way.reasons.map((r) => r.code)).not.toContain('way.loses');
   });
   it('change the plan when one is taken: another chuck is on, its jaws and runout count', () => {
     const inChuck = (chuckId: string) => {

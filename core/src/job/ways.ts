@@ -38,6 +38,8 @@ const FOLLOW_DIAMETERS = 12;
 const STUB_SHARE = 1.5;
 const THIN_SHARE = 0.25;
 
+/** What an uneven casting in self-centring jaws costs a piece, minutes: it rocks on three points, is set again, and the first cut comes out oval. */
+const UNEVEN_MIN = 12;
 /** Marks on finished work are dressed out, minutes a piece, where nothing goes between. */
 const MARKS_MIN = 2;
 
@@ -121,7 +123,7 @@ function plannedWay(
     ...(inChuck ? chuckReasons(inChuck.lathe, inChuck.chuck, plan, count) : []),
     ...restReasons(setup, planned.part),
     ...(number === 1
-      ? firstReasons(planned.part, setup, head.tailCentre, inChuck?.chuck, count)
+      ? firstReasons(planned, setup, head.tailCentre, inChuck?.chuck, count)
       : laterReasons(planned, setup, head.kind, inChuck?.chuck, count)),
   ];
   return { ...head, does: true, reasons, costMin: reasons.reduce((total, r) => total + r.minutes, 0) };
@@ -143,7 +145,7 @@ function restReasons({ plan: { held } }: PlannedSetup, part: Part): WayReason[] 
 
 /** What speaks for and against a chuck for the bar's piece, beside its route. */
 function firstReasons(
-  part: Part,
+  { part, problems }: PlannedJob,
   { plan, setup }: PlannedSetup,
   tailCentre: boolean,
   chuck: Chuck | undefined,
@@ -156,14 +158,21 @@ function firstReasons(
   // diameters that are turned in another holding; an end that is only faced there runs as it will
   const lengths = new Set(outsides(part).map((f) => f.id));
   const again = plan.waiting.filter((w) => helpedByHolding(w) && lengths.has(w.id)).length;
-  const strictMm = tightestMm(part, again > 0);
+  // where nothing is turned yet there is nothing that the rest could run out against
+  const turnsHere = plan.operations.some((o) => o.passes.length > 0);
+  const strictMm = tightestMm(part, turnsHere && again > 0);
   if (chuck && strictMm !== undefined && runsAt(chuck) > strictMm)
     reasons.push({
       ...{ code: 'way.loses', minutes: AT_RISK_MIN },
       values: { runoutMm: runsAt(chuck), wantedMm: strictMm, count: again },
     });
+  const on = plan.held?.onId;
+  // what is still to be turned bears marks
+  const stays = plan.waiting.every((w) => w.id !== on || w.why === 'asBar');
   const onPart = setup.grip.kind === 'jaws' && setup.grip.on !== 'spare';
-  if (onPart && (chuck?.kind === 'threeJaw' || chuck?.kind === 'fourJaw'))
+  if (problems.some((p) => p.code === 'hold.castingUneven'))
+    reasons.push({ code: 'hold.castingUneven', minutes: Math.max(AT_RISK_MIN, UNEVEN_MIN * count) });
+  if (onPart && stays && (chuck?.kind === 'threeJaw' || chuck?.kind === 'fourJaw'))
     reasons.push({ code: 'way.marks', minutes: MARKS_MIN * count });
   return reasons;
 }

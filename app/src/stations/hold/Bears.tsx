@@ -61,8 +61,8 @@ export function Bears({
         after={<Working of="grip" tell={tell(byGrip.id, ['cutting.force', 'mechanics.grip', 'mechanics.tipping'])} />}
       />
       <p className="muted text-sm">
-        Roughing may bend the work by half its allowance, finishing by a quarter of the limits. Radial force 0.4 of the
-        cutting force.
+        Roughing may bend the work by half its allowance, finishing by a quarter of the limits. Radial force 0.3 to 0.5
+        of the cutting force, more the shallower it is against the nose.
       </p>
     </div>
   );
