@@ -397,7 +397,17 @@ export const jobs: [string, Job][] = [
       ],
       'c45-36',
       'long',
-      {},
+      {
+        endView: {
+          ...{ holes: [], flats: [], notes: [] },
+          keyways: [
+            {
+              ...{ id: 'e1', where: 'outside', width: length('8'), widthLimits: 'P9', by: 'depth', depth: length('4') },
+              ...{ angle: '90', from: 'right', at: length('3'), length: length('22'), ends: 'round' },
+            },
+          ],
+        },
+      },
       [
         { ...ends('shaft-2', 'left'), extent: 'ends' },
         { ...ends('shaft-3', 'right'), grip: { kind: 'centres' }, support: 'centre' },

@@ -49,6 +49,6 @@ describe('the demo shop', () => {
     expect([state.ignored, state.ended]).toEqual([0, undefined]);
     expect(state.stepIndex / frozen.steps.length).toBeGreaterThan(0.4);
     const { next } = adviseStep(frozen, state)!;
-    expect(next).toMatchObject({ hands: { slide: 'compound', number: '1.70', outTurns: 1, hand: 'clockwise' } });
+    expect(next).toMatchObject({ hands: { slide: 'compound', number: '1.50', outTurns: 1, hand: 'clockwise' } });
   });
 });
