@@ -18,6 +18,10 @@ export const drawingWordings = {
     right: 'Type 1, 1x45 or 0.5x30; nothing for an edge that is only broken.',
   }),
   'edge.angle': () => ({ what: 'The chamfer’s angle is out of reach.', right: 'Use 5° to 85°.' }),
+  'edge.besideBall': () => ({
+    what: 'This edge finds no room beside the ball.',
+    right: 'Beside a ball only a round can be, R1 for instance, smaller than ball and length leave room for.',
+  }),
   'edge.beyondAxis': (p, u) => ({
     what: 'The chamfer reaches beyond the centreline.',
     right: `It can be less than ${u.len(p.limit)} deep.`,

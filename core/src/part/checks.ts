@@ -1,6 +1,7 @@
 import { flatten, radiiAt } from '../contour/index.ts';
 import { PLACE_MM, ROUNDING } from '../quantity/index.ts';
 import { bottomOf, cutInto, edgeOf, mouthOf, outsides } from './ask.ts';
+import { filletBeside } from './ball-fillet.ts';
 import type { DrawingChain } from './chain-of.ts';
 import type { Drawing } from './drawing.ts';
 import { insideProfiles, outsideProfile } from './outline.ts';
@@ -8,7 +9,9 @@ import type { Part } from './part.ts';
 import type { Reader } from './read.ts';
 import { pointMm as pointOf } from './shape/bore.ts';
 import { edgeAlongMm, edgeDeepMm, onlyOutwards } from './shape/edges.ts';
-import type { Inside } from './surface.ts';
+import { sphereOf } from './shape/outside.ts';
+import type { Inside, Outside } from './surface.ts';
+import type { End } from './surface-id.ts';
 
 /** Walls thinner than this are told, mm. */
 const THIN_WALL_MM = 0.5;
@@ -83,11 +86,28 @@ export function checkEdges(part: Part, reader: Reader): void {
       const theirs = side === 'left' ? neighbour.rightMm : neighbour.leftMm;
       const stepMm = (mine - theirs) / 2;
       const path = ['features', f.index, 'edges', side];
+      if (sphereOf(neighbour)) {
+        checkBallFillet(part, f, side, [...path], reader);
+        continue;
+      }
       if (stepMm <= 0 && (onlyOutwards(edge) || stepMm === 0)) reader.add({ code: 'edge.innerCorner', path });
       else if (edgeDeepMm(edge) > Math.abs(stepMm) + ROUNDING)
         reader.add({ code: 'edge.deeperThanStep', path, limit: Math.abs(stepMm), unit: 'mm' });
     }
   }
+}
+
+/** An edge beside a ball is a round that finds room: on its length, and on the ball before its other end. */
+function checkBallFillet(part: Part, f: Outside, side: End, path: (string | number)[], reader: Reader): void {
+  const fillet = filletBeside(part, f, side);
+  const ball = outsides(part)[outsides(part).indexOf(f) + (side === 'right' ? 1 : -1)]!;
+  const fits =
+    fillet !== undefined &&
+    fillet.length.zMm >= f.zFromMm - ROUNDING &&
+    fillet.length.zMm <= f.zToMm + ROUNDING &&
+    fillet.ball.zMm > ball.zFromMm &&
+    fillet.ball.zMm < ball.zToMm;
+  if (!fits) reader.add({ code: 'edge.besideBall', path });
 }
 
 /** Holes stay inside the part: none is deeper than it, meets the other one unsaid, or breaks through its outside. */

@@ -4,7 +4,7 @@ import { drawingOf, feature, mm } from '../testing/shop.ts';
 import { cutInto, edgeOf, faceGroovesOf, outsides } from './ask.ts';
 import { emptyBoreStep } from './drawing.ts';
 import { endForEnd } from './mirror.ts';
-import { contourOf, lengthProfile } from './outline.ts';
+import { contourOf, lengthProfile, outsideProfile } from './outline.ts';
 import { resolveDrawing } from './resolve.ts';
 import { emptyDetail } from './shape/details.ts';
 import { plainEnd } from './shape/end.ts';
@@ -216,5 +216,52 @@ describe('inside a hole and in a face', () => {
     expect(codes(faced([groove(40, 30, 40)]))).toEqual(['faceGroove.tooDeep']);
     expect(codes(faced([groove(40, 30, 3), { ...groove(34, 20, 2), id: 'd8' }]))).toEqual(['groove.overlap']);
     expect(codes(faced([groove(30, 40, 3)]))).toEqual(['faceGroove.offFace']);
+  });
+});
+
+describe('a fillet beside a ball', () => {
+  const knob = (round: string, turned = false, more: object = {}) => {
+    const shank = feature(1, 12, 30, '', { edges: turned ? { left: round, right: '' } : { left: '', right: round } });
+    const ball = { ...feature(2, 30, 1), kind: 'ball' as const, length: mm(''), ...more };
+    return resolveDrawing(drawingOf(turned ? [ball, { ...shank, id: 'f3' }] : [shank, ball]));
+  };
+  it('touches both: its middle lies its radius from the length and from the ball', () => {
+    const { part, problems } = knob('R4');
+    expect(problems).toEqual([]);
+    const line = outsideProfile(part);
+    const at = line.findIndex((c) => c.bulge !== undefined && c.rMm === 6);
+    const [on, onBall] = [line[at]!, line[at + 1]!];
+    // the ball's middle: √(15² − 6²) beyond the end of the shank; the fillet's: √(19² − 10²) before that, 10 from the axis
+    const middle = 30 + Math.sqrt(15 ** 2 - 6 ** 2);
+    const fillet = middle - Math.sqrt(19 ** 2 - 10 ** 2);
+    expect(on.zMm).toBeCloseTo(fillet, 9);
+    expect(Math.hypot(onBall.zMm - fillet, onBall.rMm - 10)).toBeCloseTo(4, 9);
+    expect(Math.hypot(onBall.zMm - middle, onBall.rMm)).toBeCloseTo(15, 9);
+    // what it fills is between the shank's end and the ball
+    const sharp = areaMm2(contourOf(knob('').part));
+    const filled = areaMm2(contourOf(part)) - sharp;
+    expect(filled).toBeGreaterThan(0.5);
+    expect(filled).toBeLessThan(16);
+  });
+  it('is the same the other way round', () => {
+    const [a, b] = [knob('R4'), knob('R4', true)];
+    expect([...a.problems, ...b.problems]).toEqual([]);
+    expect(areaMm2(contourOf(b.part))).toBeCloseTo(areaMm2(contourOf(a.part)), 3);
+    expect(areaMm2(contourOf(endForEnd(a.part)))).toBeCloseTo(areaMm2(contourOf(a.part)), 3);
+  });
+  it('is refused as a chamfer, or larger than length and ball leave room for', () => {
+    expect(codes(knob('1x45'))).toEqual(['edge.besideBall']);
+    expect(codes(knob('R80'))).toEqual(['edge.beyondAxis']);
+    const short = (long: number) =>
+      codes(
+        resolveDrawing(
+          drawingOf([
+            feature(1, 12, long, '', { edges: { left: '', right: 'R5' } }),
+            { ...feature(2, 30, 1), kind: 'ball' as const, length: mm('') },
+          ]),
+        ),
+      );
+    expect([short(1), short(10)]).toEqual([expect.arrayContaining(['edge.besideBall']), []]);
+    expect(codes(knob('R2'))).toEqual([]);
   });
 });

@@ -1,10 +1,11 @@
 import { type Contour, type Corner, cutAway, type Loop, NOTHING, QUARTER, ring } from '../contour/index.ts';
 import { bottomOf, cutInto, edgeOf, faceGroovesOf, insides, mouthOf, outsides } from './ask.ts';
+import { filletBeside, filletOnBall } from './ball-fillet.ts';
 import type { Part } from './part.ts';
 import { blindCorners } from './shape/bore.ts';
 import { detailCorners } from './shape/details.ts';
-import { edgeCorners } from './shape/edges.ts';
-import { lineOf } from './shape/outside.ts';
+import { edgeCorners, roundRadiusMm } from './shape/edges.ts';
+import { lineOf, sphereOf } from './shape/outside.ts';
 import type { Inside, Outside } from './surface.ts';
 import { opposite } from './surface-id.ts';
 
@@ -13,13 +14,27 @@ function lengthCorners(part: Part, f: Outside): readonly Corner[] {
   const line = lineOf(f);
   const [first, last] = [line[0], line.at(-1)!];
   // edges are broken on straight lengths; an arc ends where it ends
+  const sphere = sphereOf(f);
+  if (sphere) return ballCorners(part, f, sphere.middleMm, line);
   if (first.bulge) return line;
   const [left, right] = [edgeOf(part, f.id, 'left'), edgeOf(part, f.id, 'right')];
+  // beside a ball a round is no quarter: it leaves the length where it touches it, and the ball goes on where it touches that
+  const [toLeft, toRight] = [filletBeside(part, f, 'left'), filletBeside(part, f, 'right')];
   return [
-    ...(left ? edgeCorners(left, f, 'left') : [first]),
+    ...(toLeft ? [toLeft.length] : left ? edgeCorners(left, f, 'left') : [first]),
     ...detailCorners(cutInto(part, f.id), f, 1).flat(),
-    ...(right ? edgeCorners(right, f, 'right') : [last]),
+    ...(toRight ? [toRight.length] : right ? edgeCorners(right, f, 'right') : [last]),
   ];
+}
+
+/** A ball from where its neighbours, or their fillets, leave it. */
+function ballCorners(part: Part, ball: Outside, middleMm: number, line: readonly Corner[]): readonly Corner[] {
+  const [left, right] = [filletOnBall(part, ball, 'left'), filletOnBall(part, ball, 'right')];
+  if (!left && !right) return line;
+  const [from, to] = [left ?? line[0]!, right ?? line.at(-1)!];
+  const angle = ({ zMm, rMm }: Corner): number => Math.atan2(rMm, zMm - middleMm);
+  const start = { zMm: from.zMm, rMm: from.rMm, bulge: -Math.tan((angle(from) - angle(to)) / 4) };
+  return [start, right ?? { zMm: to.zMm, rMm: to.rMm }];
 }
 
 /** One length of the outside as corners, from its left end to its right one. */
@@ -55,10 +70,11 @@ function bottomCorners(
   const inwards = step.from === 'left' ? 1 : -1;
   const corner = edgeOf(part, step.id, opposite[step.from]);
   const rMm = diameterMm / 2;
-  if (corner?.kind !== 'round') return [{ zMm, rMm }];
+  const radiusMm = roundRadiusMm(corner);
+  if (radiusMm === undefined) return [{ zMm, rMm }];
   return [
-    { zMm: zMm - inwards * corner.radiusMm, rMm, bulge: -inwards * QUARTER },
-    { zMm, rMm: rMm - corner.radiusMm },
+    { zMm: zMm - inwards * radiusMm, rMm, bulge: -inwards * QUARTER },
+    { zMm, rMm: rMm - radiusMm },
   ];
 }
 

@@ -18,7 +18,7 @@ import { readDetails } from './shape/details.ts';
 import type { ReadLength, SolvedLength } from './shape/drawn.ts';
 import { readEnd } from './shape/end.ts';
 import { readEndView } from './shape/end-view.ts';
-import { outsideShape } from './shape/outside.ts';
+import { outsideShape, sphereOf } from './shape/outside.ts';
 import type { Edge, Inside, Outside, Surface } from './surface.ts';
 import { type End, edgeId, faceId, floorId, PART } from './surface-id.ts';
 import { threadLimits } from './thread-limits.ts';
@@ -131,11 +131,9 @@ function fitted(made: readonly Made[]): readonly Made[] {
     ...m,
     edges: m.edges.map((edge): Edge => {
       if (edge.kind !== 'round') return edge;
-      const [own, beside] =
-        edge.towards === 'left'
-          ? [m.round.leftMm, met[i - 1]?.round.rightMm]
-          : [m.round.rightMm, met[i + 1]?.round.leftMm];
-      return { ...edge, inner: (beside ?? 0) > own };
+      const next = met[i + (edge.towards === 'left' ? -1 : 1)]?.round;
+      const [own, beside] = edge.towards === 'left' ? [m.round.leftMm, next?.rightMm] : [m.round.rightMm, next?.leftMm];
+      return { ...edge, inner: (next && sphereOf(next) !== undefined) || (beside ?? 0) > own };
     }),
   }));
 }

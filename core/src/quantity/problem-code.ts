@@ -37,6 +37,7 @@ export const PROBLEM_CODES = [
   'drawing.sameId',
   'drawing.sizesDisagree',
   'edge.angle',
+  'edge.besideBall',
   'edge.beyondAxis',
   'edge.deeperThanStep',
   'edge.innerCorner',

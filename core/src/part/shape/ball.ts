@@ -22,6 +22,10 @@ export const ball: OutsideShape = {
     else read.length = exact(long);
   },
   surface: (read, common) => ({ ...common, kind: 'ball', diameterMm: read.diameter.valueOf(), leftMm: 0, rightMm: 0 }),
+  sphere: (s) => {
+    const r = s.diameterMm / 2;
+    return { middleMm: s.zFromMm + Math.sqrt(Math.max(0, r ** 2 - (s.leftMm / 2) ** 2)), radiusMm: r };
+  },
   meets: (surface, leftMm, rightMm) => ({ ...surface, leftMm, rightMm }),
   outline(s) {
     const [a, b, r] = [s.leftMm / 2, s.rightMm / 2, s.diameterMm / 2];

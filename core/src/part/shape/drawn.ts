@@ -40,6 +40,12 @@ export interface ReadLength {
 /** A length whose diameter and length are known. */
 export type SolvedLength = ReadLength & { readonly diameter: Rational; readonly length: Rational };
 
+/** A ball on the axis, mm. */
+export interface Sphere {
+  readonly middleMm: number;
+  readonly radiusMm: number;
+}
+
 /** All that is known of one shape of the outside. `Own` are the fields that only it asks for. */
 export interface OutsideShape<Own = unknown> {
   /** reads its own fields */
@@ -64,6 +70,8 @@ export interface OutsideShape<Own = unknown> {
   readonly sign?: 'S';
   /** of a length that keeps its bar's section: how many flats it has */
   readonly flats?: 4 | 6;
+  /** of a ball: its middle along the axis and its radius, mm */
+  readonly sphere?: (surface: Outside) => Sphere;
   /** how high a drawing points at its curve, as a radius; where it is given by one */
   readonly radiusAtMm?: (surface: Outside) => number;
   /** halved it is two of its kind; a middle diameter is the end of one and the beginning of the other */

@@ -9,6 +9,8 @@ export interface EdgeShape<E extends Edge> {
   deepMm(edge: E): number;
   /** its corners at an end of a length, from the face inwards; a bulge is of the way to the next of them */
   outline(edge: E, on: Outside, towards: End): readonly Corner[];
+  /** of a round: its radius, mm */
+  radiusMm?(edge: E): number;
   /** whether it can only be where metal sticks out */
   readonly onlyOutwards: boolean;
 }

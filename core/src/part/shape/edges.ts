@@ -12,6 +12,8 @@ const shapeOf = (edge: Edge): EdgeShape<Edge> => shapes[edge.kind] as EdgeShape<
 export const edgeAlongMm = (edge: Edge | undefined): number => (edge ? shapeOf(edge).alongMm(edge) : 0);
 /** How deep an edge goes on the radius, mm. */
 export const edgeDeepMm = (edge: Edge | undefined): number => (edge ? shapeOf(edge).deepMm(edge) : 0);
+/** Radius of a rounded edge, mm; undefined for any other, and where there is none. */
+export const roundRadiusMm = (edge: Edge | undefined): number | undefined => edge && shapeOf(edge).radiusMm?.(edge);
 /** Whether an edge can only be where metal sticks out. */
 export const onlyOutwards = (edge: Edge): boolean => shapeOf(edge).onlyOutwards;
 

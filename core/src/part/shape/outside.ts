@@ -4,7 +4,7 @@ import { arc } from './arc.ts';
 import { ball } from './ball.ts';
 import { hexagon, square } from './bar-section.ts';
 import { cylinder } from './cylinder.ts';
-import type { OutsideShape } from './drawn.ts';
+import type { OutsideShape, Sphere } from './drawn.ts';
 import { taper } from './taper.ts';
 
 const shapes = { cylinder, taper, arc, ball, hexagon, square };
@@ -22,6 +22,8 @@ export const lineOf = (surface: Outside): readonly [Corner, ...Corner[]] => outs
 export const hasOwnEnd = (kind: string): boolean => kind in shapes && outsideShape(kind as FeatureKind).ends === true;
 /** Whether it is straight: of one diameter all along, so that it can be gripped, measured anywhere, and cut into. */
 export const isStraight = ({ kind }: Pick<Outside, 'kind'>): boolean => outsideShape(kind).straight === true;
+/** The ball that a length is; undefined for any other shape. */
+export const sphereOf = (s: Outside): Sphere | undefined => outsideShape(s.kind).sphere?.(s);
 /** Flats of a shape that keeps its bar's section; undefined for what is round. */
 export const flatsOfShape = (kind: string): 4 | 6 | undefined =>
   kind in shapes ? outsideShape(kind as FeatureKind).flats : undefined;

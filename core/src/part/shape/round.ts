@@ -7,6 +7,7 @@ import type { EdgeShape } from './edge-shape.ts';
 export const round: EdgeShape<RoundEdge> = {
   alongMm: (edge) => edge.radiusMm,
   deepMm: (edge) => edge.radiusMm,
+  radiusMm: (edge) => edge.radiusMm,
   outline(edge: RoundEdge, on: Outside, towards: End): readonly Corner[] {
     const [end, inwards] = towards === 'left' ? [on.zFromMm, 1] : [on.zToMm, -1];
     const r = (towards === 'left' ? on.leftMm : on.rightMm) / 2;
