@@ -1,10 +1,10 @@
 import type { WornCircle } from '@whelk/core/part';
 import { formatLength, type LengthUnit } from '@whelk/core/quantity';
-import { SPANS, seeCircle } from '@whelk/core/worn';
+import { seeCircle } from '@whelk/core/worn';
 import { Trash2 } from 'lucide-react';
-import { spanNames } from '../../../messages/worn.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Working } from '../../../ui/working/Working.tsx';
+import { SpanFields } from './SpanFields.tsx';
 
 /** Holes on a circle of a worn part, by what was measured between them. */
 export function WornCircleRow({
@@ -51,25 +51,12 @@ export function WornCircleRow({
           </option>
         </select>
       </label>
-      <label>
-        measured
-        <select
-          className="select mt-0.5 flex w-72"
-          value={c.of}
-          onChange={(e) => put({ of: e.target.value as WornCircle['of'] }, 'of')}
-        >
-          {SPANS.map((of) => (
-            <option key={of} value={of}>
-              {spanNames[of]}
-            </option>
-          ))}
-        </select>
-      </label>
-      <TextField
-        className="w-28"
-        label={`Span, ${c.span.unit}`}
-        value={c.span.text}
-        onChange={(text) => put({ span: { ...c.span, text } }, 'span')}
+      <SpanFields
+        label="measured"
+        of={c.of}
+        span={c.span}
+        onOf={(of) => put({ of }, 'of')}
+        onSpan={(span) => put({ span }, 'span')}
       />
       <p className="py-2" aria-live="polite">
         {circleMm === undefined ? (

@@ -1,10 +1,10 @@
 import type { WornRadial } from '@whelk/core/part';
 import { shortLength } from '@whelk/core/quantity';
-import { SPANS, seeRadial } from '@whelk/core/worn';
+import { seeRadial } from '@whelk/core/worn';
 import { Trash2 } from 'lucide-react';
-import { spanNames } from '../../../messages/worn.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Working } from '../../../ui/working/Working.tsx';
+import { SpanFields } from './SpanFields.tsx';
 
 const fields = [
   ['place', 'From the left end'],
@@ -46,25 +46,12 @@ export function WornRadialRow({
         <p className="muted py-2">angles are counted from here</p>
       ) : (
         <>
-          <label>
-            to the first, measured
-            <select
-              className="select mt-0.5 flex w-72"
-              value={r.of}
-              onChange={(e) => put({ of: e.target.value as WornRadial['of'] }, 'of')}
-            >
-              {SPANS.map((of) => (
-                <option key={of} value={of}>
-                  {spanNames[of]}
-                </option>
-              ))}
-            </select>
-          </label>
-          <TextField
-            className="w-28"
-            label={`Span, ${r.span.unit}`}
-            value={r.span.text}
-            onChange={(text) => put({ span: { ...r.span, text } }, 'span')}
+          <SpanFields
+            label="to the first, measured"
+            of={r.of}
+            span={r.span}
+            onOf={(of) => put({ of }, 'of')}
+            onSpan={(span) => put({ span }, 'span')}
           />
           <p className="py-2" aria-live="polite">
             {angleDeg === undefined ? (
