@@ -61,7 +61,7 @@ const sized = (value: number | undefined, unit: LengthUnit): string =>
 const notes: Record<Note['code'], (note: Note, unit: LengthUnit) => string> = {
   tightenLess: ({ value }) =>
     `Hollow: tighten the jaws with only about ${value} % of the usual force, by a short pull on the key; more presses it out of shape for good.`,
-  wet: () => 'Cut it wet: oil or emulsion on the edge from the first chip, never now and then on hot carbide.',
+  wet: () => 'Cut it wet: oil or emulsion on the edge from the first chip on, not now and then.',
   dry: () => 'Cut it dry.',
   belowSkin: ({ value }, unit) =>
     `The first cut goes below the skin, ${sized(value, unit)} deep at the least: the point of the tool stays in clean metal.`,

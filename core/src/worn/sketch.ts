@@ -86,7 +86,9 @@ export function lengthGuesses(surface: WornSurface, unit: LengthUnit): readonly 
   if (!read.ok || read.mm.valueOf() <= 0) return [];
   const mm = read.mm.valueOf();
   // its faces wear too, and are seldom read finer than with a caliper
-  return nominalGuesses(mm, 'outside', 'worn', unit).filter((g) => Math.abs(g.offMm) <= LENGTH_MM);
+  const guesses = nominalGuesses(mm, 'outside', 'worn', unit).filter((g) => Math.abs(g.offMm) <= LENGTH_MM);
+  // what is round as it was measured is that
+  return guesses.some((g) => g.offMm === 0 && g.clear) ? [] : guesses;
 }
 
 /** The angle of a radial hole from the first, anticlockwise, from what was measured round the outside; undefined while it cannot be known. */
