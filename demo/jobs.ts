@@ -2,6 +2,7 @@ import { firstSetup, type Setup } from '../core/src/hold/index.ts';
 import { FIRST_SETUP_ID, type Job } from '../core/src/job/index.ts';
 import { type Drawing, emptyBoreStep, emptyDetail, emptyDrawing, type Feature } from '../core/src/part/index.ts';
 import { usualAllowances } from '../core/src/stock/index.ts';
+import { oldStud } from './old-stud.ts';
 import { demoId, length } from './words.ts';
 
 const f = (
@@ -71,21 +72,6 @@ const job = (
   hold: { latheId: demoId(lathe), setups: [{ ...firstSetup(FIRST_SETUP_ID), ...first }, ...further] },
   route: { school: 'conditions', tools: 'hss' },
 });
-/** What was read at the old stud before its copy was drawn. */
-const worn = (id: string, name: string, readings: string, nominal: string, l: string, state: 'worn' | 'sound') => ({
-  ...{ id, where: 'outside' as const, name, instrumentId: demoId('inst4'), readings, state },
-  ...{ nominal: length(nominal, 'in'), length: length(l, 'in') },
-  mate: { measured: length('', 'in'), least: '.001', most: '.002' },
-});
-const oldStud: NonNullable<Drawing['worn']> = {
-  surfaces: [
-    worn('f1', 'Seat', '.8735 .8742 .8738', '7/8', '1 3/8', 'worn'),
-    worn('f2', 'Collar', '.939 .940', '.940', '3/8', 'sound'),
-    worn('f3', 'Nut end', '.741 .744 .743', '3/4', '1 1/2', 'worn'),
-    worn('f4', 'Pilot', '.621 .6235', '5/8', '1 1/8', 'worn'),
-  ],
-  circles: [],
-};
 /** A setup of which only the end is made, in the jaws. */
 const ends = (name: string, tail: 'left' | 'right'): Setup => ({
   ...{ id: demoId(`setup-${name}`), tail, support: 'auto' },

@@ -1,9 +1,9 @@
 import type { Case, SetupTried, Tried } from './case.ts';
+import { small } from './hold-parts.ts';
 import { allMade, noEndStandsFree, planned, refused, safe, says } from './judges.ts';
 
 const spare = { kind: 'jaws', on: 'spare', mm: 0 };
 const twice: readonly SetupTried[] = [{ grip: spare }, { tail: 'left', grip: { kind: 'jaws', mm: 0 } }];
-const small = { allow: { clearanceMm: 2, faceTailMm: 0.5, faceHeadMm: 0.5, kerfMm: 1 } };
 const collet = (fromMm: number, toMm: number) => ({
   chucks: [
     {

@@ -1,13 +1,14 @@
 import { answerTo, answerToQuestion, type Case, type Question } from './case.ts';
 import { drawingCases, drawingQuestions } from './drawing.ts';
 import { holdingCases } from './holding.ts';
+import { hollowAndOrderCases } from './hollow-and-order.ts';
 import { metalCases, metalQuestions } from './metal.ts';
 import { oddCases } from './odd.ts';
 
 /** Every case, as passes and failures; ends with 1 where one fails. `tsx core/bench/cases/run.ts WORD` tries those whose title or rule has it. */
 const wanted = process.argv[2]?.toLowerCase() ?? '';
 const cases: readonly (Case | Question)[] = [
-  ...[...holdingCases, ...oddCases, ...drawingCases, ...metalCases],
+  ...[...holdingCases, ...hollowAndOrderCases, ...oddCases, ...drawingCases, ...metalCases],
   ...[...drawingQuestions, ...metalQuestions],
 ].filter((c) => `${c.rule} ${c.title}`.toLowerCase().includes(wanted));
 let failed = 0;

@@ -1,16 +1,8 @@
 import { z } from 'zod';
-import {
-  alongMin,
-  chipSize,
-  cutForces,
-  cutPowerKw,
-  cuttingSpeedMPerMin,
-  facingMin,
-  removalMm3PerMin,
-  speedForLifeMPerMin,
-} from '../cutting/index.ts';
+import { alongMin, cuttingSpeedMPerMin, facingMin, removalMm3PerMin, speedForLifeMPerMin } from '../cutting/index.ts';
 import { TOOL_MATERIALS } from '../material/index.ts';
 import { calculation } from './entry.ts';
+import { forceFields, forceFigures } from './force-figures.ts';
 import { positive } from './positive.ts';
 
 /** Time, metal and power of cuts whose figures are given. */
@@ -66,23 +58,12 @@ export const cuttingTime = [
       speedMPerMin: positive,
       efficiency: z.number().min(0.1).max(1).default(0.8),
     }),
-    output: z.object({
-      cuttingN: z.number(),
-      radialN: z.number(),
-      feedN: z.number(),
-      chipWidthMm: z.number(),
-      chipThicknessMm: z.number(),
-      powerKw: z.number(),
-      motorKw: z.number(),
-      removalMm3PerMin: z.number(),
-    }),
+    output: z.object({ ...forceFields, motorKw: z.number(), removalMm3PerMin: z.number() }),
     run: ({ kc11NPerMm2, mc, toolMaterial, speedMPerMin, efficiency, ...cut }, record) => {
-      const forces = cutForces({ kc11NPerMm2, mc }, toolMaterial, cut, record);
-      const { widthMm, thicknessMm } = chipSize(cut);
-      const powerKw = cutPowerKw(forces.cuttingN, speedMPerMin);
+      const figures = forceFigures({ kc11NPerMm2, mc }, toolMaterial, cut, speedMPerMin, record);
       return {
-        ...forces,
-        ...{ chipWidthMm: widthMm, chipThicknessMm: thicknessMm, powerKw, motorKw: powerKw / efficiency },
+        ...figures,
+        motorKw: figures.powerKw / efficiency,
         removalMm3PerMin: removalMm3PerMin(cut.depthMm, cut.feedMmPerRev, speedMPerMin),
       };
     },

@@ -1,18 +1,9 @@
 import { z } from 'zod';
-import {
-  chipSize,
-  correctedSpeed,
-  cutForces,
-  cutPowerKw,
-  cuttingSpeedMPerMin,
-  feedForRa,
-  raUm,
-  rpmFor,
-  rzUm,
-} from '../cutting/index.ts';
+import { correctedSpeed, cuttingSpeedMPerMin, feedForRa, raUm, rpmFor, rzUm } from '../cutting/index.ts';
 import { materialById, TOOL_MATERIALS, type ToolMaterial } from '../material/index.ts';
 import { deflectionMm, gripUse, lengthAt20Mm, shaftOf } from '../mechanics/index.ts';
 import { calculation } from './entry.ts';
+import { forceFields, forceFigures } from './force-figures.ts';
 import { positive } from './positive.ts';
 
 /** `carbide` is the name that coated inserts had at first; it is still taken. */
@@ -78,25 +69,11 @@ export const cutting = [
       noseRadiusMm: z.number().min(0).max(1e9).default(0.4),
       speedMPerMin: positive,
     }),
-    output: z.object({
-      cuttingN: z.number(),
-      radialN: z.number(),
-      feedN: z.number(),
-      chipWidthMm: z.number(),
-      chipThicknessMm: z.number(),
-      powerKw: z.number(),
-    }),
+    output: z.object(forceFields),
     run: ({ materialId, toolMaterial: tool, speedMPerMin, ...cut }, record) => {
       const material = materialById(materialId);
       if (!material) return unknownMaterial(materialId);
-      const forces = cutForces(material, plainTool(tool), cut, record);
-      const chip = chipSize(cut);
-      return {
-        ...forces,
-        chipWidthMm: chip.widthMm,
-        chipThicknessMm: chip.thicknessMm,
-        powerKw: cutPowerKw(forces.cuttingN, speedMPerMin),
-      };
+      return forceFigures(material, plainTool(tool), cut, speedMPerMin, record);
     },
   }),
   calculation({

@@ -330,6 +330,7 @@ export const deciding = [
       lathe: latheSchema,
       materialIds: z.array(z.string().max(60)).min(1).max(5),
       toolMaterial: toolMaterial.default('hss'),
+      policy: speedPolicySchema.default(usualPolicy),
     }),
     output: z.object({
       materials: z.array(z.object({ name: z.string(), speedMPerMin: z.number() })),
@@ -341,7 +342,7 @@ export const deciding = [
         }),
       ),
     }),
-    run: ({ lathe, materialIds, toolMaterial: tool }) => {
+    run: ({ lathe, materialIds, toolMaterial: tool, policy }) => {
       const unknown = materialIds.findIndex((id) => !materialById(id));
       if (unknown >= 0)
         return {
@@ -354,7 +355,7 @@ export const deciding = [
       });
       return {
         materials: columns,
-        rows: speedCardRows(lathe, columns).map((row) => ({
+        rows: speedCardRows(lathe, columns, policy).map((row) => ({
           head: row.big,
           underHead: row.small,
           cells: row.cells.map(({ big, small }) => ({ text: big, under: small })),

@@ -69,6 +69,8 @@ const setup = z.object({
       gripMm: number,
       jawsMm: number,
       overhangMm: number,
+      /** share of the usual force that hollow work bears of its jaws; missing where it bears all of it */
+      gentleShare: number.optional(),
       /** a rest that carries it besides: a steady with its place, zPart, or one that follows the tool */
       rest: z.object({ kind: z.enum(['steady', 'following']), zMm: number.optional() }).optional(),
       /** how a long end is faced and centred, where not as it is held afterwards: drawn back, so far standing out, or in a steady */
@@ -152,6 +154,7 @@ function toldSetup({ number: n, setup: chosen, cutOff, piece, plan }: PlannedSet
     held: held && {
       ...{ method: held.method, onId: held.onId, onMm: held.onMm, gripMm: held.gripMm, jawsMm: held.jawsMm },
       ...{ overhangMm: held.overhangMm, chuckId: held.chuckId, maxRpm: held.maxRpm },
+      gentleShare: held.gentleShare,
       ends: held.ends && {
         kind: held.ends.kind,
         ...(held.ends.kind === 'drawnBack' ? { outMm: held.ends.outMm } : { zMm: held.ends.zMm }),

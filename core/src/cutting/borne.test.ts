@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { chuckOf, feedsOf, type Lathe, powerKwAt } from '../lathe/index.ts';
+import { type Lathe, powerKwAt } from '../lathe/index.ts';
 import { materialById } from '../material/index.ts';
-import { atJaws, gripUse, shaftOf, tipUse } from '../mechanics/index.ts';
+import { atJaws, gripUse, tipUse } from '../mechanics/index.ts';
+import { latheSpeeds, turningCut } from '../testing/cuts.ts';
 import { metricLathe } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { chooseSpeed, MOST_SLOWED, slowerSpeed, speedTable, switchRpm, usualPolicy } from './choose-speed.ts';
@@ -16,21 +17,7 @@ import { cutProbe, limitsOfBits } from './probe.ts';
 import { bendPerN, type CutSetup, forceLeft } from './setup.ts';
 import { weighStay } from './stay.ts';
 
-const table = speedTable(metricLathe, chuckOf(metricLathe).maxRpm);
-const setup: CutSetup = {
-  material: materialById('medium-carbon-steel')!,
-  tool: { material: 'hss', noseRadiusMm: 0.8, kappaDeg: 80, edgeRadiusMm: 0.015, deepestMm: 4, flatMm: 0 },
-  lathe: metricLathe,
-  table,
-  feeds: feedsOf(metricLathe),
-  operation: 'turning',
-  diameterMm: 40,
-  hold: {
-    bending: { shaft: shaftOf([{ lengthMm: 90, diameterMm: 40 }], 210), support: 'chuck', atMm: 80 },
-    ...{ gripDiameterMm: 45, jawForceN: 18_000, bendAllowedMm: 0.2 },
-  },
-  policy: usualPolicy,
-};
+const [table, setup] = [latheSpeeds, turningCut];
 const stepless = (settings: Lathe['spindle']['settings']): Lathe => ({
   ...metricLathe,
   spindle: { ...metricLathe.spindle, settings },

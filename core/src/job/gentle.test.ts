@@ -39,6 +39,37 @@ describe('hollow work in single jaws', () => {
       expect(planned(60, 54, 60, protect).plan.held!.gentleShare).toBeUndefined();
     expect(planned(60, 54, 60, 'strips').plan.held!.gentleShare).toBeDefined();
   });
+  it('counts the hole that is there, not the one that is still to be bored; lobes are of the one that is drawn', () => {
+    const shop = shopWith('61', '900', metricLathe, 'low-carbon-steel');
+    const bore = {
+      ...{ id: 'h1', name: '', kind: 'bored', diameter: mm(56), limits: 'H7', length: mm(''), lengthLimits: '' },
+      ...{ finish: '', details: [] },
+    } as never;
+    const job = jobOf([feature(1, 60, 30), feature(2, 59, 20)], 1, { bores: { left: [bore], right: [] } });
+    const setup: Setup = { ...job.hold.setups[0]!, grip: { kind: 'jaws', mm: 0 } };
+    const { plan } = planJob({ ...job, hold: { latheId: metricLathe.id, setups: [setup] } }, shop).setups[0]!;
+    expect(plan.held!.gentleShare).toBeUndefined();
+    expect(plan.problems.map((p) => p.code)).toContain('hold.lobes');
+  });
+  it('is opened out as gently as it is pressed in', () => {
+    const [chuck] = metricLathe.holding.chucks;
+    const opening = { ...chuck!, jaws: [{ name: 'outside', fromMm: 3, toMm: 150, inside: { fromMm: 30, toMm: 140 } }] };
+    const lathe = { ...metricLathe, holding: { ...metricLathe.holding, chucks: [opening] } };
+    const share = (boreMm: number) => {
+      const shop = shopWith('81', '42', lathe, 'low-carbon-steel');
+      const tube = { ...shop.bars[0]!, shape: 'tube' as const, bore: mm(boreMm - 1) };
+      const bore = {
+        ...{ id: 'h1', name: '', kind: 'bored', diameter: mm(boreMm), limits: '', length: mm(''), lengthLimits: '' },
+        ...{ finish: '', details: [] },
+      } as never;
+      const job = jobOf([feature(1, 80, 40)], 1, { bores: { left: [bore], right: [] } });
+      const setup: Setup = { ...job.hold.setups[0]!, grip: { kind: 'jaws', by: 'inside', mm: 0 } };
+      return planJob({ ...job, hold: { latheId: lathe.id, setups: [setup] } }, { ...shop, bars: [tube] }).setups[0]!
+        .plan.held!.gentleShare;
+    };
+    expect(share(40)).toBeUndefined();
+    expect(share(74)).toBeLessThan(0.5);
+  });
   it('bears much less the thinner its wall', () => {
     const share = (boreMm: number) => planned(80, boreMm, 40).plan.held!.gentleShare!;
     expect(share(72) / share(76)).toBeGreaterThan(3);

@@ -59,7 +59,7 @@ function tips(piece: Workpiece, held: Held, { material, tools }: Means): Problem
 /** A ring in single jaws: how far it gives, against the closest limits of its lengths and holes. */
 function lobes(piece: Workpiece, setup: Setup, held: Held, { lathe, material }: Means): Problem[] {
   const { part } = piece;
-  const ring = ringInJaws(piece, held, lathe, setup);
+  const ring = ringInJaws(piece, held, lathe, setup, 'asDrawn');
   if (!ring || insides(part).length === 0) return [];
   const pressedMm = lobesMm(ring, held, material.modulusGPa);
   const closest = Math.min(...[...insides(part), ...outsides(part)].map((f) => toleranceMm(f.limits)));

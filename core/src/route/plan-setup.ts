@@ -1,6 +1,6 @@
 import { speedTable, usualPolicy } from '../cutting/index.ts';
 import { fitness, measures } from '../gauge/index.ts';
-import { checkSlides, type Held, heldIn, reachFromTail, type Setup, type Waiting } from '../hold/index.ts';
+import { checkSlides, type Held, reachFromTail, type Setup, type Waiting } from '../hold/index.ts';
 import { checkLathe, dialScale, type Feed } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Means } from '../means/index.ts';
@@ -15,7 +15,7 @@ import { checkHold } from './check-hold.ts';
 import { chamferOf, edgesNow } from './edges.ts';
 import { feedGroups } from './feed-groups.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
-import { heldGently } from './gentle.ts';
+import { heldHere } from './gentle.ts';
 import { withNotes } from './notes.ts';
 import { centreHoleDepthMm, centreOperation, wantsCentreHole } from './operation/centre.ts';
 import { chamferOperation } from './operation/chamfer.ts';
@@ -97,8 +97,7 @@ function planWith(
   const piece = putIn(before, setup);
   const { part } = piece;
   const { lathe } = means;
-  const { held: firmly, problems: ofHold } = heldIn(piece, setup, lathe, wishes.clearanceMm, recorderFor('hold'));
-  const held = firmly && heldGently(piece, setup, firmly, means);
+  const { held, problems: ofHold } = heldHere(piece, setup, means, wishes.clearanceMm, recorderFor('hold'));
   const problems = [
     // what is merely odd about the lathe is told on its own page
     ...checkLathe(lathe)

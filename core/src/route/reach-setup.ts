@@ -1,12 +1,12 @@
 import { cutAway, ring } from '../contour/index.ts';
-import { type Held, heldIn, helpedByHolding, reachFromTail, type Setup } from '../hold/index.ts';
+import { type Held, helpedByHolding, reachFromTail, type Setup } from '../hold/index.ts';
 import type { Means } from '../means/index.ts';
 import type { SurfaceId } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import { faceTowards, rawEndMm, reachOf, type Workpiece } from '../work/index.ts';
 import { checkHold } from './check-hold.ts';
 import { chamferOf, edgesNow } from './edges.ts';
-import { heldGently } from './gentle.ts';
+import { heldHere } from './gentle.ts';
 import { putIn } from './put-in.ts';
 
 /** What a setup could finish, and what would be left for others. */
@@ -27,9 +27,8 @@ export interface SetupReach {
  */
 export function reachSetup(before: Workpiece, setup: Setup, means: Means, clearanceMm: number): SetupReach | undefined {
   const piece = putIn(before, setup);
-  const { held: firmly, problems } = heldIn(piece, setup, means.lathe, clearanceMm);
-  if (!firmly) return undefined;
-  const held = heldGently(piece, setup, firmly, means);
+  const { held, problems } = heldHere(piece, setup, means, clearanceMm);
+  if (!held) return undefined;
   const against = [...problems, ...checkHold(piece, setup, held, means)];
   if (against.some((p) => p.severity !== 'warning')) return undefined;
   const { reachable, waiting } = reachFromTail(piece, held, clearanceMm);

@@ -1,42 +1,10 @@
 import type { Control, FeedSetting } from '@whelk/core/lathe';
-import { useId } from 'react';
-import { useController, useWatch } from 'react-hook-form';
+import { useWatch } from 'react-hook-form';
 import { useUnit } from '../../../ui/unit.ts';
 import { At, Controls, FillIn } from './controls.tsx';
 import { Check, Choice, IfThere, NumberInput, Rows, TextInput, useAppend } from './fields.tsx';
+import { ListInput } from './ListInput.tsx';
 import { Pairs } from './Pairs.tsx';
-
-/** A list of whole numbers of teeth: `20, 20, 25, 30`. */
-function Teeth({ name, label }: { name: string; label: string }) {
-  const id = useId();
-  const { field, fieldState } = useController({ name });
-  const errors = fieldState.error as { message?: string } | undefined;
-  return (
-    <div className="w-full max-w-2xl">
-      <label htmlFor={id} className="mb-0.5 block text-sm">
-        {label}
-      </label>
-      <input
-        id={id}
-        className="input w-full"
-        defaultValue={(field.value as number[]).join(', ')}
-        data-field={name}
-        placeholder="20, 20, 25, 30, 35 …"
-        onChange={(event) =>
-          field.onChange(
-            event.target.value
-              .split(/[\s,]+/)
-              .filter((t) => t !== '')
-              .map((t) => (/^\d+$/.test(t) ? Number(t) : t)),
-          )
-        }
-      />
-      {errors && (
-        <p className="field-problem">{errors.message ?? 'Whole numbers of teeth from 10 to 200, with commas.'}</p>
-      )}
-    </div>
-  );
-}
 
 const units = [
   ['mm', 'mm'],
@@ -78,12 +46,7 @@ export function FeedsSection() {
             {settings[i]?.kind === 'gears' && (
               <>
                 <TextInput name={`${path}.name`} label="Name" className="w-32" />
-                <Pairs
-                  name={`${path}.pairs`}
-                  label="Drivers / driven"
-                  example="20/80, 20/75"
-                  wrong="Gears of 10 to 200 teeth."
-                />
+                <Pairs name={`${path}.pairs`} label="Drivers / driven" example="20/80, 20/75" />
               </>
             )}
             {settings[i]?.kind === 'unmarked' && (
@@ -131,7 +94,20 @@ export function ThreadsSection() {
       </div>
       <p className="muted mt-1 text-sm">8 threads an inch is 1/8 inch a turn: type it exactly.</p>
       <div className="mt-4">
-        <Teeth name="threads.gears" label="Change gears owned, doubles as often as they are there" />
+        <ListInput<number | string>
+          name="threads.gears"
+          label="Change gears owned, doubles as often as they are there"
+          className="w-full max-w-2xl"
+          example="20, 20, 25, 30, 35 …"
+          show={(teeth) => teeth.join(', ')}
+          read={(text) =>
+            text
+              .split(/[\s,]+/)
+              .filter((t) => t !== '')
+              .map((t) => (/^\d+$/.test(t) ? Number(t) : t))
+          }
+          right="Whole numbers of teeth from 10 to 200, with commas."
+        />
       </div>
       <IfThere
         name="threads.dial"

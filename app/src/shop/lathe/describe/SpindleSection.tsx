@@ -1,45 +1,30 @@
 import { type Control, rpmOfPulleys } from '@whelk/core/lathe';
-import { useId } from 'react';
-import { useController, useWatch } from 'react-hook-form';
+import { useWatch } from 'react-hook-form';
 import { At, Controls, FillIn } from './controls.tsx';
 import { Check, Choice, LengthInput, NumberInput, PowerInput, Rows, TextInput, useAppend } from './fields.tsx';
+import { ListInput } from './ListInput.tsx';
 import { Pairs } from './Pairs.tsx';
+
+const POINT = /^(\d+(?:\.\d+)?)\s*:\s*(\d+(?:\.\d+)?)$/;
 
 /** A torque curve as pairs: `100:20, 300:10`. */
 function TorqueCurve({ name }: { name: string }) {
-  const id = useId();
-  const { field, fieldState } = useController({ name });
-  const value = (Array.isArray(field.value) ? field.value : []) as { rpm: number; torqueNm: number }[];
-  const wrong = typeof field.value === 'string';
   return (
-    <div className="w-52">
-      <label htmlFor={id} className="mb-0.5 block text-sm">
-        Torque, rpm:N·m
-      </label>
-      <input
-        id={id}
-        className="input w-full"
-        placeholder="from motor and efficiency"
-        defaultValue={value.map((p) => `${p.rpm}:${p.torqueNm}`).join(', ')}
-        data-field={name}
-        aria-invalid={wrong}
-        onChange={(event) => {
-          const parts = event.target.value.split(',').map((p) => p.trim());
-          const pairs = parts.filter((p) => p !== '').map((p) => /^(\d+(?:\.\d+)?)\s*:\s*(\d+(?:\.\d+)?)$/.exec(p));
-          const good = pairs.every((p) => p !== null);
-          field.onChange(
-            event.target.value.trim() === ''
-              ? undefined
-              : good
-                ? pairs.map((p) => ({ rpm: Number(p![1]), torqueNm: Number(p![2]) }))
-                : event.target.value,
-          );
-        }}
-      />
-      {(wrong || fieldState.error?.message) && (
-        <p className="field-problem">{wrong ? 'Type pairs such as 100:20, 300:10.' : fieldState.error?.message}</p>
-      )}
-    </div>
+    <ListInput<{ rpm: number; torqueNm: number }>
+      name={name}
+      label="Torque, rpm:N·m"
+      example="from motor and efficiency"
+      show={(points) => points.map((p) => `${p.rpm}:${p.torqueNm}`).join(', ')}
+      read={(text) => {
+        if (text.trim() === '') return undefined;
+        const parts = text.split(',').map((p) => p.trim());
+        const points = parts.filter((p) => p !== '').map((p) => POINT.exec(p));
+        return points.every((p) => p !== null)
+          ? points.map((p) => ({ rpm: Number(p[1]), torqueNm: Number(p[2]) }))
+          : text;
+      }}
+      right="Type pairs such as 100:20, 300:10."
+    />
   );
 }
 
@@ -99,12 +84,7 @@ export function SpindleSection() {
             ) : settings[i]?.kind === 'pulleys' ? (
               <>
                 <NumberInput name={`${path}.motorRpm`} label="Motor, rpm" className="w-28" />
-                <Pairs
-                  name={`${path}.pairs`}
-                  label="Pulleys Ø, driver / driven"
-                  example="60/120, 30/90"
-                  wrong="Diameters or teeth above 0."
-                />
+                <Pairs name={`${path}.pairs`} label="Pulleys Ø, driver / driven" example="60/120, 30/90" />
                 <PulleySpeed of={settings[i]} />
               </>
             ) : (
