@@ -89,6 +89,30 @@ describe('what was done and read', () => {
     expect(new Set(events.map((e) => e.device)).size).toBe(1);
     await context.close();
   });
+  it('is asked of the server as well: a page made before another tab sent what waited shows it', async () => {
+    const url = await begin(19);
+    const context = await browser().browser().createBrowserContext();
+    const [early, other] = [await pageIn(context), await pageIn(context)];
+    await early.bringToFront();
+    await visit(early, url);
+    const made = await early.evaluate(async () => (await fetch(location.href)).text());
+    await other.bringToFront();
+    await visit(other, url);
+    await aMomentLater(other, 'Space');
+    await sees(other, 'Face the end');
+    await saved(other);
+    await other.close();
+    await early.bringToFront();
+    await early.setRequestInterception(true);
+    early.on('request', (request) =>
+      request.isNavigationRequest()
+        ? void request.respond({ status: 200, contentType: 'text/html', body: made })
+        : void request.continue(),
+    );
+    await early.reload();
+    await sees(early, 'Face the end');
+    await context.close();
+  });
   it('is told from what another browser with the same copied id did', async () => {
     const url = await begin(13);
     const copied = 'aaaaaaaa-0000-4000-8000-000000000001';

@@ -94,13 +94,19 @@ export class RunKeeper {
     };
     addEventListener('online', wake);
     document.addEventListener('visibilitychange', wake);
-    void this.#chain.then(() => this.send());
+    void this.#chain.then(() => Promise.all([this.#catchUp(), this.send()]));
     return () => {
       removeEventListener('online', wake);
       document.removeEventListener('visibilitychange', wake);
       clearTimeout(this.#timer);
       this.#channel?.close();
     };
+  }
+
+  /** What came to the server since this page was made: another tab may have sent what waited before the queue was read here. */
+  async #catchUp(): Promise<void> {
+    const result = await ask<{ events: readonly RunEvent[] }>('GET', `/api/runs/${this.#runId}/events`);
+    if (result.ok) this.#take(result.data.events);
   }
 
   #later<T>(work: () => Promise<T>): Promise<T> {
@@ -111,7 +117,9 @@ export class RunKeeper {
 
   #take(events: readonly RunEvent[]): void {
     const known = new Set([...this.#stored, ...this.#own].map((e) => e.id));
-    this.#own = [...this.#own, ...events.filter((e) => !known.has(e.id))];
+    const fresh = events.filter((e) => !known.has(e.id));
+    if (fresh.length === 0) return;
+    this.#own = [...this.#own, ...fresh];
     this.#show({ events: this.#counting(this.#kept.refused) });
   }
 
