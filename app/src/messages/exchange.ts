@@ -71,10 +71,6 @@ export const exchangeWordings = {
     what: `At ${u.len(p.value)} the hole widens inwards as a cone.`,
     right: 'Draw it from the other end, or as steps.',
   }),
-  'trace.arcInside': (p, u) => ({
-    what: `An arc inside a hole, at ${u.len(p.value)}, became cones within ${u.len(p.limit)}.`,
-    right: 'Check them, or draw the place anew.',
-  }),
   'trace.tooManyFeatures': (p) => ({
     what: `The outline has ${text(p)} lengths.`,
     right: `A drawing holds ${plain(p.limit)}: leave out what is no outline.`,

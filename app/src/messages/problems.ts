@@ -261,8 +261,12 @@ const wordings: Record<ProblemCode | AppCode, Wording> = {
     what: `A groove at Ø${u.len(p.value)} does not lie in its face.`,
     right: `Its diameters lie within the face, the outer one larger than the inner; the limit here is Ø${u.len(p.limit)}.`,
   }),
+  'faceGroove.noFace': () => ({
+    what: 'The face that this groove lies in is no longer drawn.',
+    right: 'Choose another face for it.',
+  }),
   'faceGroove.tooDeep': (p, u) => ({
-    what: `A groove ${u.len(p.value)} deep goes through the part.`,
+    what: `A groove ${u.len(p.value)} deep breaks through.`,
     right: `It has to be less than ${u.len(p.limit)}.`,
   }),
   'hole.countersinkSmall': (p, u) => ({

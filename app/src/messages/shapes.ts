@@ -17,6 +17,7 @@ export const boreNames: Record<BoreKind, string> = {
   counterbored: 'counterbored',
   countersunk: 'countersunk',
   taper: 'taper',
+  arc: 'arc',
 };
 
 /** Parts that a drawing can begin from. */

@@ -1,6 +1,7 @@
 import type { Job } from '@whelk/core/job';
 import type { Drawing } from '@whelk/core/part';
 import type { SheetWish } from '@whelk/core/sheet';
+import { faceWords } from './faces.ts';
 
 /** A size as it was typed, its unit where it is not the drawing's. */
 const typedText = ({ text, unit }: { text: string; unit: string }, drawing: Drawing): string =>
@@ -34,8 +35,9 @@ function endTexts(drawing: Drawing): Record<string, string> {
     for (const g of drawing.ends[end].grooves ?? []) {
       const to = g.inner.text.trim() ? ` / Ø${typedText(g.inner, drawing)}` : '';
       const deep = `${typedText(g.depth, drawing)} ${g.depthLimits.trim()}`.trim();
-      texts[g.id] =
-        `${to ? 'ring groove' : 'recess'} Ø${typedText(g.outer, drawing)}${to} × ${deep} deep${end === 'left' ? ', far face' : ''}`;
+      const size = `${to ? 'ring groove' : 'recess'} Ø${typedText(g.outer, drawing)}${to} × ${deep} deep`;
+      const far = end === 'left' ? ', far face' : '';
+      texts[g.id] = g.on ? `${size}\n${faceWords(drawing, g.on)}${far}` : `${size}${far}`;
     }
   for (const k of drawing.endView.keyways ?? []) {
     const deep = `${typedText(k.depth, drawing)} ${k.by === 'depth' ? 'deep' : 'over the far side'}`;

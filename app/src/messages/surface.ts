@@ -1,4 +1,4 @@
-import { DETAIL_KINDS, type Surface, type SurfaceKind, surfaceName } from '@whelk/core/part';
+import { DETAIL_KINDS, PART, type Surface, type SurfaceKind, surfaceName } from '@whelk/core/part';
 import { shownDetail } from './detail/kinds.ts';
 
 type Words<Kind extends SurfaceKind> = (surface: Extract<Surface, { kind: Kind }>, of: string) => string;
@@ -27,7 +27,8 @@ const words: { readonly [Kind in SurfaceKind]: Words<Kind> } = {
   spigot: (_, of) => `Spigot of ${of}`,
   hole: ({ name }) => name || 'Hole across or beside the axis',
   flat: () => 'Flat',
-  faceGroove: ({ towards }) => `Groove in the ${towards} face`,
+  faceGroove: ({ towards, of: on }, of) =>
+    on === PART ? `Groove in the ${towards} face` : `Groove in the face of ${of}`,
   keyway: ({ side }) => (side === 'inside' ? 'Keyway in the hole' : 'Keyway'),
 };
 

@@ -1,14 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { areaMm2 } from '../contour/index.ts';
 import { drawingOf, feature, mm } from '../testing/shop.ts';
-import { cutInto, edgeOf, faceGroovesOf, outsides } from './ask.ts';
+import { cutInto, outsides } from './ask.ts';
 import { emptyBoreStep } from './drawing.ts';
 import { endForEnd } from './mirror.ts';
 import { contourOf, lengthProfile, outsideProfile } from './outline.ts';
 import { resolveDrawing } from './resolve.ts';
 import { emptyDetail } from './shape/details.ts';
-import { plainEnd } from './shape/end.ts';
-import { emptyFaceGroove } from './shape/face-groove.ts';
 
 type DrawnThread = Extract<ReturnType<typeof emptyDetail>, { kind: 'thread' }>;
 const threaded = (designation: string, more: Partial<DrawnThread> = {}) => ({
@@ -161,61 +159,6 @@ describe('a groove on a cone', () => {
     expect([edge!.zMm, edge!.rMm, end!.zMm, end!.rMm]).toEqual([28, 13, 32, 12]);
     // floor at r 11: the chord's middle is at 12.5; 1.5 along the radius is 1.5·4/√17 square to it, of half a chord of √17/2
     expect(edge!.bulge).toBeCloseTo((1.5 * 4) / Math.sqrt(17) / (Math.sqrt(17) / 2), 9);
-  });
-});
-
-describe('inside a hole and in a face', () => {
-  const bush = (steps: readonly object[], from: 'left' | 'right' = 'left', ends: object = {}) => {
-    const drawing = drawingOf([feature(1, 50, 40)]);
-    const bores = { left: [], right: [], [from]: steps } as never;
-    return resolveDrawing({ ...drawing, bores, ends: { ...drawing.ends, ...ends } });
-  };
-  const step = (id: string, d: number, long: number | '', more: object = {}) => ({
-    ...emptyBoreStep(id, 'mm', 'bored'),
-    ...{ diameter: mm(d), length: mm(long) },
-    ...more,
-  });
-  const areaOf = (resolved: ReturnType<typeof bush>) => areaMm2(contourOf(resolved.part));
-  it.each(['left', 'right'] as const)('a corner is rounded from the %s: a square less its quarter stays', (from) => {
-    const sharp = bush([step('h1', 30, 10), step('h2', 20, '')], from);
-    const round = bush([step('h1', 30, 10, { corner: 'R2' }), step('h2', 20, '')], from);
-    expect([...sharp.problems, ...round.problems]).toEqual([]);
-    expect(areaOf(round) - areaOf(sharp)).toBeCloseTo(4 - Math.PI, 2);
-    expect(edgeOf(round.part, 'h1', from === 'left' ? 'right' : 'left')).toMatchObject({ radiusMm: 2, inner: true });
-  });
-  it('a corner is refused where there is no room, no flat bottom, or no round', () => {
-    const one = (more: object, next = 20) => codes(bush([step('h1', 30, 10, more), step('h2', next, '')]));
-    expect(one({ corner: 'R5' })).toEqual([]);
-    expect(one({ corner: 'R5.1' })).toEqual(['bore.cornerTooLarge']);
-    expect(one({ corner: '1x45' })).toEqual(['bore.cornerNotRound']);
-    expect(codes(bush([step('h1', 30, 10, { corner: 'R2', kind: 'drilled' })]))).toContain('bore.cornerTooLarge');
-    expect(codes(bush([step('h1', 30, 10, { corner: 'R15' })]))).toContain('bore.cornerTooLarge');
-    expect(codes(bush([step('h1', 30, 20, { corner: 'R12' })]))).toEqual([]);
-  });
-  const groove = (outer: number | '', inner: number | '', depth: number | '') => ({
-    ...emptyFaceGroove('d9', 'mm'),
-    ...{ outer: mm(outer), inner: mm(inner), depth: mm(depth) },
-  });
-  const faced = (grooves: readonly object[], steps: readonly object[] = []) =>
-    bush(steps, 'left', { left: { ...plainEnd, grooves } });
-  it('a ring is cut into a face, a recess down to its hole or to the middle', () => {
-    const plain = areaOf(faced([]));
-    const ringed = faced([groove(40, 30, 3)]);
-    expect(ringed.problems).toEqual([]);
-    expect(plain - areaOf(ringed)).toBeCloseTo(5 * 3, 2);
-    expect(plain - areaOf(faced([groove(40, '', 3)]))).toBeCloseTo(20 * 3, 2);
-    const hole = [step('h1', 20, '')];
-    expect(areaOf(faced([], hole)) - areaOf(faced([groove(40, '', 3)], hole))).toBeCloseTo(10 * 3, 2);
-    // the other way round it is in the other face
-    const [turned] = faceGroovesOf(endForEnd(ringed.part));
-    expect(turned).toMatchObject({ towards: 'right', zFromMm: 37, zToMm: 40 });
-  });
-  it('a ring is refused off its face, through the part, over another', () => {
-    expect(codes(faced([groove(52, 40, 3)]))).toEqual(['faceGroove.offFace']);
-    expect(codes(faced([groove(40, 18, 3)], [step('h1', 20, '')]))).toEqual(['faceGroove.offFace']);
-    expect(codes(faced([groove(40, 30, 40)]))).toEqual(['faceGroove.tooDeep']);
-    expect(codes(faced([groove(40, 30, 3), { ...groove(34, 20, 2), id: 'd8' }]))).toEqual(['groove.overlap']);
-    expect(codes(faced([groove(30, 40, 3)]))).toEqual(['faceGroove.offFace']);
   });
 });
 

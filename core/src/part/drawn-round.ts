@@ -3,6 +3,7 @@ import { outsides } from './ask.ts';
 import type { Drawing, Feature } from './drawing.ts';
 import { resolveDrawing } from './resolve.ts';
 import { degrees, degreesList, mirroredDeg } from './shape/angles.ts';
+import type { PartEnd } from './shape/end.ts';
 import { hasOwnEnd } from './shape/outside.ts';
 import { type End, opposite, type SurfaceId } from './surface-id.ts';
 
@@ -57,6 +58,10 @@ function featureRound(f: Feature, endMm: number): Feature {
   return { ...turned, diameter: end, end: f.diameter, ...(f.taper === undefined ? {} : { taper }) };
 }
 
+/** An end with the grooves in the faces that look the same way, whose names change with it. */
+const endRound = (end: PartEnd): PartEnd =>
+  end.grooves ? { ...end, grooves: end.grooves.map((g) => (g.on ? { ...g, on: named(g.on) } : g)) } : end;
+
 /** What of a drawing cannot be said the other way round: limits that it gives to one end of a sloped length. */
 export function keepsFromRound({ features }: Pick<Drawing, 'features'>): Problem | undefined {
   const at = features.findIndex((f) => hasOwnEnd(f.kind) && f.limits.trim() !== '');
@@ -80,7 +85,7 @@ export function drawnRound(drawing: Drawing): DrawnRound {
       ...drawing,
       features: drawing.features.toReversed().map((f) => featureRound(f, endOf.get(f.id) ?? 0)),
       bores: swapped(drawing.bores),
-      ends: swapped(drawing.ends),
+      ends: swapped({ left: endRound(drawing.ends.left), right: endRound(drawing.ends.right) }),
       dimensions: drawing.dimensions.map((d) => ({ ...d, from: named(d.from), to: named(d.to) })),
       ...(drawing.datums && { datums: drawing.datums.map((d) => ({ ...d, on: named(d.on) })) }),
       ...(drawing.geometry && { geometry: drawing.geometry.map((g) => ({ ...g, on: named(g.on) })) }),

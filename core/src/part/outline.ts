@@ -3,6 +3,7 @@ import { bottomOf, cutInto, edgeOf, faceGroovesOf, insides, mouthOf, outsides } 
 import { filletBeside, filletOnBall } from './ball-fillet.ts';
 import type { Part } from './part.ts';
 import { blindCorners } from './shape/bore.ts';
+import { wallBulge } from './shape/bore-arc.ts';
 import { detailCorners } from './shape/details.ts';
 import { edgeCorners, roundRadiusMm } from './shape/edges.ts';
 import { lineOf, sphereOf } from './shape/outside.ts';
@@ -84,7 +85,9 @@ function holeCorners(steps: readonly Inside[], part: Part): readonly Corner[] {
     const cut = detailCorners(cutInto(part, step.id), step, -1);
     // a hole from the right is gone through from right to left
     const inOrder = step.from === 'left' ? cut.flat() : cut.toReversed().flatMap(backwards);
-    return [{ zMm: mouth.zMm, rMm: mouth.diameterMm / 2 }, ...inOrder, ...bottomCorners(part, step, bottom)];
+    const bulge = wallBulge(step);
+    const at = { zMm: mouth.zMm, rMm: mouth.diameterMm / 2, ...(bulge ? { bulge } : {}) };
+    return [at, ...inOrder, ...bottomCorners(part, step, bottom)];
   });
   return [...corners, ...blindCorners(steps.at(-1)!, part.lengthMm)];
 }

@@ -1,6 +1,7 @@
 import { type Problem, type Rational, ROUNDING, rational, sum } from '../quantity/index.ts';
 import { mouthOf } from './ask.ts';
 import { solveDrawing } from './chain-of.ts';
+import { checkFaceGrooves } from './check-face-grooves.ts';
 import { checkHoles } from './check-holes.ts';
 import { checkThreads } from './check-threads.ts';
 import { checkBores, checkEdges, checkIds, checkSizes } from './checks.ts';
@@ -12,7 +13,8 @@ import { checkMates, readMates, readRelations } from './geometry.ts';
 import type { Length, Part, Resolved } from './part.ts';
 import { type Path, Reader } from './read.ts';
 import { degrees } from './shape/angles.ts';
-import { type ReadBore, readBore, readCorner } from './shape/bore.ts';
+import { boreWall, isCurved, type ReadBore, readBore, readCorner } from './shape/bore.ts';
+import { widestMm } from './shape/bore-arc.ts';
 import type { CutIn } from './shape/details.ts';
 import { readDetails } from './shape/details.ts';
 import type { ReadLength, SolvedLength } from './shape/drawn.ts';
@@ -153,16 +155,16 @@ function insideOf(
   const span = { zFromMm: Math.min(faceMm, toMm), zToMm: Math.max(faceMm, toMm) };
   const ends = from === 'left' ? { leftMm: outer, rightMm: inner } : { leftMm: inner, rightMm: outer };
   const on = { id: step.id, ...span, diameterMm: outer, ...ends, inside: true };
-  return [
-    {
-      ...{ id: step.id, side: 'inside', kind: outer === inner ? 'cylinder' : 'taper', index, name: step.name, ...span },
-      ...{ from, made: step.kind, through: read.through, diameterMm: Math.max(outer, inner) },
-      ...ends,
-      limits: reader.limits(step.limits, diameter, step.diameter, at('limits'), 'inside'),
-      raUm: raUm ?? USUAL_RA_UM,
-    },
-    readDetails(step.details, on, at, reader),
-  ];
+  const wall = boreWall(read, ends, span.zToMm - span.zFromMm, reader);
+  const plain = !isCurved(step.kind);
+  if (!plain && step.details.length > 0) reader.add({ code: 'detail.onCylinder', path: at('details') });
+  const round: Inside = {
+    ...{ id: step.id, side: 'inside', index, name: step.name, ...span, ...wall },
+    ...{ from, made: step.kind, through: read.through, diameterMm: Math.max(outer, inner), ...ends },
+    limits: reader.limits(step.limits, diameter, step.diameter, at('limits'), 'inside'),
+    raUm: raUm ?? USUAL_RA_UM,
+  };
+  return [{ ...round, diameterMm: widestMm(round) }, plain ? readDetails(step.details, on, at, reader) : []];
 }
 
 /** Lengths that the chain gives where none is typed; what is still open is told. */
@@ -268,17 +270,19 @@ export function resolveDrawing(drawing: Drawing): Resolved {
   checkBores(outline, holes, reader);
   checkThreads(outline, reader);
   const faceRa = new Map(outside.map((m) => [m.round.id, m.faceRaUm]));
+  const faces = [...facesOfOutside(rounds, faceRa), ...floorsOfHoles(inside)];
   const surfaces: Surface[] = [
     ...bare,
-    ...facesOfOutside(rounds, faceRa),
-    ...floorsOfHoles(inside),
+    ...faces,
     ...ENDS.flatMap((end) => {
       const last = end === 'left' ? rounds[0] : rounds.at(-1);
-      return readEnd(drawing.ends[end], end, lengthMm, last, inside, faceRa.get(last?.id ?? '') ?? USUAL_RA_UM, reader);
+      const raUm = faceRa.get(last?.id ?? '') ?? USUAL_RA_UM;
+      return readEnd(drawing.ends[end], end, lengthMm, last, inside, faces, raUm, reader);
     }),
     ...readEndView(drawing.endView, across, reader),
   ];
   checkHoles({ ...whole, surfaces }, across, reader);
+  checkFaceGrooves(outline, surfaces, drawing, reader);
   const relations = readRelations(drawing, reader);
   checkMates(drawing, reader);
   checkIds(drawing, reader);

@@ -52,11 +52,39 @@ export function ballLengthMm(diameterMm: number, leftMm: number, rightMm: number
 }
 
 /**
+ * Where the middle of an arc stands, from its left end along Z and from the axis, mm; it stands beyond the chord where the arc is hollow.
+ * @source the perpendicular on the middle of the chord
+ */
+function arcMiddle(
+  { leftMm, rightMm, lengthMm, radiusMm }: ArcSizes,
+  beyond: boolean,
+): { readonly zMm: number; readonly rMm: number } {
+  const [a, b] = [leftMm / 2, rightMm / 2];
+  const chord = Math.hypot(lengthMm, b - a);
+  const off = Math.sqrt(Math.max(0, radiusMm ** 2 - (chord / 2) ** 2)) * (beyond ? 1 : -1);
+  return { zMm: lengthMm / 2 - ((b - a) / chord) * off, rMm: (a + b) / 2 + (lengthMm / chord) * off };
+}
+
+/** An arc between two diameters, mm. */
+export interface ArcSizes {
+  readonly leftMm: number;
+  readonly rightMm: number;
+  readonly lengthMm: number;
+  readonly radiusMm: number;
+}
+
+/** The largest diameter of an arc that bulges away from the axis, mm. @example arcLargestMm({ leftMm: 12, rightMm: 12, lengthMm: 16, radiusMm: 10 }) // 20 */
+export function arcLargestMm(arc: ArcSizes): number {
+  const { zMm, rMm } = arcMiddle(arc, false);
+  return zMm >= 0 && zMm <= arc.lengthMm ? 2 * (rMm + arc.radiusMm) : Math.max(arc.leftMm, arc.rightMm);
+}
+
+/**
  * Whether an arc of that radius goes from one end to the other without meeting the axis.
  * @returns what is wrong, with the least radius in mm
  */
 export function arcLengthFits(
-  arc: { readonly leftMm: number; readonly rightMm: number; readonly lengthMm: number; readonly radiusMm: number },
+  arc: ArcSizes,
   hollow: boolean,
 ): { readonly code: ProblemCode; readonly limitMm: number } | undefined {
   const [a, b] = [arc.leftMm / 2, arc.rightMm / 2];
@@ -64,9 +92,7 @@ export function arcLengthFits(
   if (arc.radiusMm < chord / 2 - ROUNDING) return { code: 'arc.tooSmall', limitMm: Number((chord / 2).toFixed(3)) };
   if (!hollow) return undefined;
   // the lowest point of a hollow arc, where its centre stands over it
-  const off = Math.sqrt(Math.max(0, arc.radiusMm ** 2 - (chord / 2) ** 2));
-  const centreZ = arc.lengthMm / 2 - ((b - a) / chord) * off;
-  const centreR = (a + b) / 2 + (arc.lengthMm / chord) * off;
-  const lowest = centreZ >= 0 && centreZ <= arc.lengthMm ? centreR - arc.radiusMm : Math.min(a, b);
+  const middle = arcMiddle(arc, true);
+  const lowest = middle.zMm >= 0 && middle.zMm <= arc.lengthMm ? middle.rMm - arc.radiusMm : Math.min(a, b);
   return lowest <= 0 ? { code: 'arc.meetsAxis', limitMm: Number(lowest.toFixed(3)) } : undefined;
 }

@@ -20,7 +20,7 @@ interface RoundCommon extends Common {
   readonly raUm: number;
 }
 /** How a step of a hole is made, as the drawing asks for it. */
-export const BORE_KINDS = ['drilled', 'bored', 'reamed', 'counterbored', 'countersunk', 'taper'] as const;
+export const BORE_KINDS = ['drilled', 'bored', 'reamed', 'counterbored', 'countersunk', 'taper', 'arc'] as const;
 export type BoreKind = (typeof BORE_KINDS)[number];
 /** Of a surface in a hole on the axis: which end of the piece the hole goes in from, as it lies, and how it is made. */
 interface InHole {
@@ -51,7 +51,7 @@ export interface BarSection extends RoundCommon {
 }
 export type Round = Cylinder | Taper | Arc | Ball | BarSection;
 export type Outside = Round & { readonly side: 'outside' };
-export type Inside = (Cylinder | Taper) & InHole;
+export type Inside = (Cylinder | Taper | Arc) & InHole;
 
 /** A face across the axis: an end of the part, a shoulder, or the bottom of a step of a hole. */
 export interface Face extends Belongs {

@@ -16,6 +16,7 @@ import {
   type Seen,
   surfaceAt,
   type ThinLine,
+  wallBulge,
 } from '../part/index.ts';
 import { DRAWN_CLOSE_MM, halfOutline, holeOutlines } from './outline.ts';
 import type { Shape } from './picture.ts';
@@ -107,5 +108,13 @@ export function featureShape(part: Part, id: string, at: At): readonly Point[] {
 
 /** The shape of a step of a hole below the centreline, to be met by a pointer. */
 export function boreShape(b: Inside, at: At): readonly Point[] {
-  return [at(b.zFromMm, 0), at(b.zFromMm, -b.leftMm / 2), at(b.zToMm, -b.rightMm / 2), at(b.zToMm, 0)];
+  const [mouth, bottom] = [mouthOf(b), bottomOf(b)];
+  const wall = flatten(
+    [
+      { zMm: mouth.zMm, rMm: mouth.diameterMm / 2, bulge: wallBulge(b) },
+      { zMm: bottom.zMm, rMm: bottom.diameterMm / 2 },
+    ],
+    DRAWN_CLOSE_MM,
+  );
+  return [at(mouth.zMm, 0), ...wall.map(([z, r]) => at(z, -r)), at(bottom.zMm, 0)];
 }

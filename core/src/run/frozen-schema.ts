@@ -48,7 +48,7 @@ const angles = z.array(number).max(100);
 const surface = z.discriminatedUnion('kind', [
   z.strictObject({ ...round, ...inHole, kind: z.literal('cylinder') }),
   z.strictObject({ ...round, ...inHole, kind: z.literal('taper') }),
-  z.strictObject({ ...round, kind: z.literal('arc'), radiusMm: z.number().positive(), hollow: z.boolean() }),
+  z.strictObject({ ...round, ...inHole, kind: z.literal('arc'), radiusMm: z.number().positive(), hollow: z.boolean() }),
   z.strictObject({ ...round, kind: z.literal('ball') }),
   z.strictObject({ ...round, kind: z.literal('hexagon') }),
   z.strictObject({ ...round, kind: z.literal('square') }),

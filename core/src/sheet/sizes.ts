@@ -15,6 +15,7 @@ import {
   type GeometryKind,
   hasOwnEnd,
   insides,
+  isCurved,
   isSloped,
   mouthOf,
   outsideShape,
@@ -223,6 +224,7 @@ function insideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLab
     const whole = namedWhole(typed, b, made);
     const lines: LabelLine[] = [
       ...(whole ? [] : [{ text: angle ? `${size} × ${angle}` : size }]),
+      ...(isCurved(b.made) && typed.radius ? [{ text: `R${typedText(typed.radius, ways)}` }] : []),
       ...(typed.corner?.trim() ? [{ text: edgeText(typed.corner.trim()) }] : []),
       ...geometryLines(b.id, drawing, resolved, ways),
     ];

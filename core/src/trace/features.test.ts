@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Corner } from '../contour/index.ts';
-import { resolveDrawing } from '../part/index.ts';
+import { insideProfiles, resolveDrawing } from '../part/index.ts';
 import { drawingFromOutlines } from './features.ts';
 import type { Traced } from './shape.ts';
 
@@ -89,10 +89,43 @@ describe('outlines as holes', () => {
       ['bored', '12', undefined, ''],
     ]);
   });
-  it('an arc that is no groove becomes cones and says how close; what no drawing holds is told with its place', () => {
-    const round = made(block, path([0, 12, 0.3], [6, 8], [20, 8], [20, 0]));
-    expect(round.problems).toMatchObject([{ code: 'trace.arcInside', severity: 'warning', limit: 0.01 }]);
-    expect(round.drawing.bores.left.filter((b) => b.kind === 'taper').length).toBeGreaterThan(2);
+  it('an arc is a step of its own, curved in or out, down to the axis too; a quarter at the floor is the round in its corner', () => {
+    const seat = path([0, 12, 0.3], [6, 8], [20, 8], [20, 0]);
+    const ballNosed = path([60, 10], [40, 10, QUARTER], [30, 0]);
+    const { drawing, problems } = made(block, seat, ballNosed);
+    expect(problems).toEqual([]);
+    const told = ({ kind, diameter, end, length, radius, hollow }: (typeof drawing.bores.left)[number]) => [
+      ...[kind, diameter.text, end?.text, length.text, radius && Number(radius.text).toFixed(2), hollow],
+    ];
+    expect(drawing.bores.left.map(told)).toEqual([
+      ['arc', '24', '16', '6', '6.55', false],
+      ['bored', '16', undefined, '14', undefined, undefined],
+    ]);
+    expect(drawing.bores.right.map(told)).toEqual([
+      ['bored', '20', undefined, '20', undefined, undefined],
+      ['arc', '20', '', '10', '10.00', true],
+    ]);
+    const resolved = resolveDrawing(drawing);
+    expect(resolved.problems).toEqual([]);
+    // what was traced stands in the part, arc for arc
+    const [left, right] = insideProfiles(resolved.part).map((profile) =>
+      profile.filter((c, i) => c.zMm !== profile[i + 1]?.zMm || c.rMm !== profile[i + 1]?.rMm),
+    );
+    for (const [profile, from] of [
+      [left, seat],
+      [right, ballNosed],
+    ] as const)
+      for (const [i, corner] of from.slice(0, -1).entries()) {
+        expect(profile![i]!.zMm).toBeCloseTo(corner.zMm, 6);
+        expect(profile![i]!.rMm).toBeCloseTo(corner.rMm, 6);
+        expect(profile![i]!.bulge ?? 0).toBeCloseTo(corner.bulge ?? 0, 6);
+      }
+    const cornered = made(block, path([0, 10], [18, 10, -QUARTER], [20, 8], [20, 0])).drawing;
+    expect(cornered.bores.left).toMatchObject([{ kind: 'bored', length: { text: '20' }, corner: 'R2' }]);
+    // bulging into the hole, that quarter is no round in a corner
+    expect(made(block, path([0, 10], [18, 10, QUARTER], [20, 8], [20, 0])).drawing.bores.left).toHaveLength(2);
+  });
+  it('what no drawing holds is told with its place', () => {
     expect(made(block, path([0, 6], [10, 9], [20, 9], [20, 0])).problems).toMatchObject([{ code: 'trace.widens' }]);
     expect(made(block, path([0, 6], [10, 6], [8, 5], [20, 5], [20, 0])).problems).toMatchObject([
       { code: 'trace.goesBack', value: 10 },

@@ -1,4 +1,4 @@
-import { type Corner, flatten } from '../contour/index.ts';
+import type { Corner } from '../contour/index.ts';
 import {
   type BoreStep,
   type Drawing,
@@ -17,8 +17,6 @@ import type { Traced } from './shape.ts';
 const LONGEST_CHAMFER_MM = 5;
 /** Sizes nearer to each other than this are the same, mm. */
 const SAME_MM = 1e-6;
-/** Arcs inside holes become cones this close to them, mm. */
-export const CONE_CLOSE_MM = 0.01;
 
 interface Made {
   readonly drawing: Drawing;
@@ -153,8 +151,7 @@ function outsideFeatures(corners: readonly Corner[], unit: LengthUnit, problems:
       else features.push({ ...base, kind: 'taper', diameter, end, length: figure(long(leg), unit) });
       continue;
     }
-    const chord = Math.hypot(leg.to.zMm - leg.from.zMm, leg.to.rMm - leg.from.rMm);
-    const radius = (chord * (1 + leg.bulge ** 2)) / (4 * Math.abs(leg.bulge));
+    const radius = arcRadiusMm(leg);
     if (onAxis) {
       features.push({ ...base, kind: 'ball', diameter: figure(2 * radius, unit), length: { text: '', unit } });
       continue;
@@ -175,7 +172,25 @@ function outsideFeatures(corners: readonly Corner[], unit: LengthUnit, problems:
   return features.slice(0, MOST_FEATURES);
 }
 
-/** A round groove between two pieces of one hole becomes a detail of it; other arcs become cones. */
+/** Radius of the arc of a leg. @source the chord and its height over it: r = c·(1 + b²)/(4b) */
+function arcRadiusMm({ from, to, bulge }: Leg): number {
+  const chord = Math.hypot(to.zMm - from.zMm, to.rMm - from.rMm);
+  return (chord * (1 + bulge ** 2)) / (4 * Math.abs(bulge));
+}
+
+/** Whether an arc in a hole is curved into the metal. */
+const isHollow = (arc: Leg): boolean => Math.sign(arc.bulge) === -Math.sign(arc.to.zMm - arc.from.zMm);
+
+/** Radius of the round in the corner of a hole: a quarter from its wall to the floor; undefined where an arc is anything else. */
+function cornerRadiusMm(arc: Leg | undefined, after: Leg | undefined): number | undefined {
+  // one down to the axis leaves no floor: it is a bottom of its own
+  if (arc?.kind !== 'arc' || after?.kind !== 'face') return undefined;
+  const [dz, dr] = [long(arc), arc.from.rMm - arc.to.rMm];
+  const quarter = Math.abs(dz - dr) <= 1e-5 && Math.abs(Math.abs(arc.bulge) - (Math.SQRT2 - 1)) <= 1e-6;
+  return quarter && isHollow(arc) ? dz : undefined;
+}
+
+/** Steps of a hole, from its mouth inwards; a round groove between two pieces of one diameter becomes a detail of it. */
 function holeSteps(
   corners: readonly Corner[],
   side: 'left' | 'right',
@@ -184,26 +199,7 @@ function holeSteps(
   problems: Problem[],
 ): BoreStep[] {
   const inwards = side === 'left' ? 1 : -1;
-  const legs = legsOf(corners, inwards).flatMap((leg, i, all): Leg[] => {
-    if (leg.kind !== 'arc') return [leg];
-    const [before, after] = [all[i - 1], all[i + 1]];
-    const groove =
-      Math.abs(leg.from.rMm - leg.to.rMm) <= SAME_MM && before?.kind === 'straight' && after?.kind === 'straight';
-    if (groove) return [leg];
-    problems.push({
-      code: 'trace.arcInside',
-      path: [side],
-      value: Number(leg.from.zMm.toFixed(3)),
-      unit: 'mm',
-      limit: CONE_CLOSE_MM,
-      severity: 'warning',
-    });
-    const points = flatten([leg.from, { zMm: leg.to.zMm, rMm: leg.to.rMm }], CONE_CLOSE_MM).map(([zMm, rMm]) => ({
-      zMm,
-      rMm,
-    }));
-    return legsOf(points, inwards);
-  });
+  const legs = legsOf(corners, inwards);
   const steps: BoreStep[] = [];
   const id = (): string => `${side[0]}h${steps.length + 1}`;
   for (let i = 0; i < legs.length; i++) {
@@ -214,15 +210,27 @@ function holeSteps(
       problems.push({ code: 'trace.goesBack', path: [side], value: Number(leg.from.zMm.toFixed(3)), unit: 'mm' });
       continue;
     }
+    const widens = leg.to.rMm > leg.from.rMm + SAME_MM;
+    if (leg.kind !== 'straight' && widens) {
+      problems.push({ code: 'trace.widens', path: [side], value: Number(leg.from.zMm.toFixed(3)), unit: 'mm' });
+      continue;
+    }
+    if (leg.kind === 'arc') {
+      steps.push({
+        ...emptyBoreStep(id(), unit, 'arc'),
+        ...{ diameter, length: figure(long(leg), unit), radius: figure(arcRadiusMm(leg), unit) },
+        end: leg.to.rMm <= SAME_MM ? { text: '', unit } : figure(2 * leg.to.rMm, unit),
+        hollow: isHollow(leg),
+      });
+      continue;
+    }
     if (leg.kind === 'slope') {
       if (leg.to.rMm <= SAME_MM) {
         // the point of a drill belongs to the hole before it
         const last = steps.at(-1);
         if (last?.kind === 'bored') steps[steps.length - 1] = { ...last, kind: 'drilled' };
         else problems.push({ code: 'trace.point', path: [side], value: Number(leg.from.zMm.toFixed(3)), unit: 'mm' });
-      } else if (leg.to.rMm > leg.from.rMm)
-        problems.push({ code: 'trace.widens', path: [side], value: Number(leg.from.zMm.toFixed(3)), unit: 'mm' });
-      else
+      } else
         steps.push({
           ...emptyBoreStep(id(), unit, 'taper'),
           diameter,
@@ -234,8 +242,11 @@ function holeSteps(
     // straight, with round grooves in it
     let end = leg.to;
     const details: DrawnGroove[] = [];
-    while (legs[i + 1]?.kind === 'arc' && legs[i + 2]?.kind === 'straight') {
-      const arc = legs[i + 1]!;
+    for (;;) {
+      const [arc, after] = [legs[i + 1], legs[i + 2]];
+      // into the wall, with the same diameter before and after it: a groove
+      if (arc?.kind !== 'arc' || after?.kind !== 'straight' || !isHollow(arc)) break;
+      if (Math.abs(arc.from.rMm - arc.to.rMm) > SAME_MM) break;
       const wide = long(arc);
       const deep = (Math.abs(arc.bulge) * wide) / 2;
       details.push({
@@ -246,10 +257,16 @@ function holeSteps(
       end = legs[i + 2]!.to;
       i += 2;
     }
+    const radiusMm = cornerRadiusMm(legs[i + 1], legs[i + 2]);
+    if (radiusMm !== undefined) {
+      end = legs[i + 1]!.to;
+      i += 1;
+    }
+    const corner = radiusMm === undefined ? {} : { corner: `R${figure(radiusMm, unit).text}` };
     const far = side === 'left' ? lengthMm : 0;
     const through = Math.abs(end.zMm - far) <= SAME_MM;
     const length = through ? { text: '', unit } : figure(Math.abs(end.zMm - leg.from.zMm), unit);
-    steps.push({ ...emptyBoreStep(id(), unit, 'bored'), diameter, length, details });
+    steps.push({ ...emptyBoreStep(id(), unit, 'bored'), diameter, length, details, ...corner });
   }
   return steps.slice(0, 40);
 }

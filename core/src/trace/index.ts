@@ -1,4 +1,4 @@
-export { CONE_CLOSE_MM, drawingFromOutlines } from './features.ts';
+export { drawingFromOutlines } from './features.ts';
 export { mappingPicture } from './mapping.ts';
 export { type AxisReason, boundsOf, guessAxis, type Placing } from './place.ts';
 export { type Traced, traceOutlines } from './shape.ts';

@@ -1,6 +1,7 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
-import { type Drawing, emptyFaceGroove, type PartEnd } from '@whelk/core/part';
+import { type Drawing, emptyFaceGroove, facesOf, PART, type PartEnd } from '@whelk/core/part';
 import { Plus } from 'lucide-react';
+import { faceWords } from '../../messages/faces.ts';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 import { FaceGrooveRow } from './FaceGrooveRow.tsx';
 
@@ -114,6 +115,9 @@ export function EndsPanel({ job, planned, fresh, onChange }: Props) {
               <FaceGrooveRow
                 key={g.id}
                 groove={g}
+                faces={facesOf(planned.part)
+                  .filter((f) => f.towards === side && f.of !== PART)
+                  .map((f) => [f.id, faceWords(job.drawing, f.id)] as const)}
                 title={`Ring groove ${i + 1}, ${names[side].toLowerCase()}`}
                 unit={unit}
                 problemOf={(field) => problemOf(side, 'grooves', i, field)}

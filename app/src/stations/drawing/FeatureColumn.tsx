@@ -6,6 +6,7 @@ import { kindNames } from '../../messages/shapes.ts';
 import { Details } from './Details.tsx';
 import { FeatureField } from './FeatureField.tsx';
 import { endOf, type Key, ORDERS, withText } from './feature-fields.ts';
+import { IntoMetal } from './IntoMetal.tsx';
 
 interface Props {
   readonly job: Job;
@@ -110,15 +111,11 @@ export function FeatureColumn(props: Props) {
         ))}
       </div>
       {feature.kind === 'arc' && (
-        <label className="flex min-h-8 cursor-pointer items-center gap-2 text-[0.82rem]">
-          <input
-            type="checkbox"
-            className="h-4 w-4"
-            checked={feature.hollow === true}
-            onChange={(e) => onChange(at, { ...feature, hollow: e.target.checked }, `${feature.id}-hollow`)}
-          />
-          curved into the metal
-        </label>
+        <IntoMetal
+          on={feature.hollow === true}
+          data={`${feature.id}-hollow`}
+          onChange={(hollow) => onChange(at, { ...feature, hollow }, `${feature.id}-hollow`)}
+        />
       )}
       {outsideShape(feature.kind).takesDetails && (on || feature.details.length > 0) && (
         <Details

@@ -5,6 +5,7 @@ import {
   type Feature,
   type FeatureKind,
   hasOwnEnd,
+  isCurved,
   isSloped,
   outsides,
 } from '@whelk/core/part';
@@ -223,9 +224,10 @@ function BoreRow({ side, at: i, step: b, ...table }: Props & { side: 'left' | 'r
     onBores(side, job.drawing.bores[side].with(i, { ...b, ...change }), `${b.id}-${key}`);
   const label = (key: string) => `${key} of hole ${i + 1} ${b.name}`.trim();
   const at = (...field: string[]) => ['bores', side, i, ...field];
-  const hints = { end: 'follows', length: 'through' };
+  const curved = isCurved(b.kind);
+  const hints = { end: curved ? 'to the middle' : 'follows', length: curved ? '' : 'through' };
   const s = sizesOf(b, job.drawing.unit, label, at, (change, key) => put(change as Partial<BoreStep>, key), hints);
-  const inner = isSloped(b.kind) ? s.end('Inner diameter') : undefined;
+  const inner = isSloped(b.kind) || curved ? s.end('Inner diameter') : undefined;
   return (
     <Row<BoreKind>
       {...table}

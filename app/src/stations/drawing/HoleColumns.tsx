@@ -1,13 +1,24 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
-import { BORE_KINDS, type BoreKind, type BoreStep, insides } from '@whelk/core/part';
+import { BORE_KINDS, type BoreKind, type BoreStep, insides, isCurved, isSloped } from '@whelk/core/part';
 import { formatLength } from '@whelk/core/quantity';
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
 import { boreNames, limitsFrom } from '../../messages/shapes.ts';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 import { Details } from './Details.tsx';
+import { IntoMetal } from './IntoMetal.tsx';
 
 type Side = 'left' | 'right';
-type Key = 'name' | 'diameter' | 'end' | 'limits' | 'taper' | 'length' | 'lengthLimits' | 'finish' | 'corner';
+type Key =
+  | 'name'
+  | 'diameter'
+  | 'end'
+  | 'limits'
+  | 'taper'
+  | 'radius'
+  | 'length'
+  | 'lengthLimits'
+  | 'finish'
+  | 'corner';
 
 interface Props {
   readonly job: Job;
@@ -19,20 +30,27 @@ interface Props {
   readonly onAdd: (side: Side) => void;
 }
 const faces: Record<Side, string> = { left: 'headstock', right: 'tailstock' };
-const sloped = (kind: BoreKind) => kind === 'countersunk' || kind === 'taper';
 const LABELS: Record<Key, string> = {
   name: 'Name',
   diameter: 'Ø',
   end: 'Ø inside',
   limits: 'Limits',
   taper: 'Taper',
+  radius: 'Radius',
   length: 'Deep',
   lengthLimits: 'its limits',
   finish: 'Finish',
   corner: 'Corner',
 };
-const isLength = (key: Key): key is 'diameter' | 'end' | 'length' =>
-  key === 'diameter' || key === 'end' || key === 'length';
+const isLength = (key: Key): key is 'diameter' | 'end' | 'radius' | 'length' =>
+  key === 'diameter' || key === 'end' || key === 'radius' || key === 'length';
+/** Fields of a step, in the order in which a drawing is read. */
+const orderOf = (kind: BoreKind): Key[] =>
+  isSloped(kind)
+    ? ['name', 'diameter', 'end', 'limits', 'taper', 'length', 'finish']
+    : isCurved(kind)
+      ? ['name', 'diameter', 'end', 'limits', 'radius', 'length', 'lengthLimits', 'finish']
+      : ['name', 'diameter', 'limits', 'length', 'lengthLimits', 'finish', 'corner'];
 const textOf = (step: BoreStep, key: Key): string => (isLength(key) ? (step[key]?.text ?? '') : (step[key] ?? ''));
 const withText = (step: BoreStep, key: Key, text: string): BoreStep =>
   isLength(key)
@@ -94,9 +112,6 @@ function HoleColumn({
   const mine = planned.problems.filter(
     (p) => p.path[0] === 'drawing' && p.path[1] === 'bores' && p.path[2] === side && p.path[3] === at,
   );
-  const order: Key[] = sloped(step.kind)
-    ? ['name', 'diameter', 'end', 'limits', 'taper', 'length', 'finish']
-    : ['name', 'diameter', 'limits', 'length', 'lengthLimits', 'finish', 'corner'];
   const change = (next: BoreStep, field: string) => onChange(steps.with(at, next), field);
   const move = (by: 1 | -1) => onChange(steps.toSpliced(at, 1).toSpliced(at + by, 0, step), `${step.id}-move`);
   const name = step.name || `Ø${step.diameter.text || '?'}`;
@@ -108,7 +123,8 @@ function HoleColumn({
     finish: 'Ra 3.2',
     corner: 'sharp, R1',
     taper: step.kind === 'countersunk' ? '90° incl' : '1:20, 5°',
-    length: sloped(step.kind) ? 'follows' : last ? 'through' : undefined,
+    end: isCurved(step.kind) ? 'to the middle' : 'follows',
+    length: isSloped(step.kind) ? 'follows' : last && !isCurved(step.kind) ? 'through' : undefined,
   };
   return (
     <div
@@ -139,7 +155,7 @@ function HoleColumn({
         </select>
       </label>
       <div className="flex flex-col gap-0.5">
-        {order.map((key) => (
+        {orderOf(step.kind).map((key) => (
           <TextField
             key={key}
             inline
@@ -159,7 +175,14 @@ function HoleColumn({
           />
         ))}
       </div>
-      {!sloped(step.kind) && (on || step.details.length > 0) && (
+      {isCurved(step.kind) && (
+        <IntoMetal
+          on={step.hollow === true}
+          data={`${step.id}-hollow`}
+          onChange={(hollow) => change({ ...step, hollow }, `${step.id}-hollow`)}
+        />
+      )}
+      {!isSloped(step.kind) && !isCurved(step.kind) && (on || step.details.length > 0) && (
         <Details
           owner={step.id}
           inside

@@ -1,14 +1,16 @@
 import { z } from 'zod';
 import type { Corner } from '../../contour/index.ts';
-import { type Rational, ROUNDING, radians } from '../../quantity/index.ts';
+import { type Rational, ROUNDING, radians, rational } from '../../quantity/index.ts';
 import { bottomOf } from '../ask.ts';
 import { readEdge } from '../edge.ts';
 import type { Path, Reader } from '../read.ts';
-import { shortText } from '../schema-parts.ts';
+import { blank, shortText } from '../schema-parts.ts';
 import { isSolvedTaper, solveTaper } from '../shapes.ts';
 import { BORE_KINDS, type BoreKind, type Inside, type RoundEdge } from '../surface.ts';
 import { edgeId, opposite } from '../surface-id.ts';
 import { readTaper } from '../taper.ts';
+import { arcFields } from './arc.ts';
+import { arcWall } from './bore-arc.ts';
 import { detailSchema } from './details.ts';
 import { exact, sizedFields } from './drawn.ts';
 import { taperFields } from './taper.ts';
@@ -17,8 +19,10 @@ import { taperFields } from './taper.ts';
 export const boreStepSchema = z.strictObject({
   ...sizedFields,
   kind: z.enum(BORE_KINDS),
-  /** countersunk and taper: diameter at its inner end */
+  /** countersunk, taper and arc: diameter at its inner end */
   ...taperFields,
+  /** arc: its radius, and whether it is curved into the metal */
+  ...arcFields,
   details: z.array(detailSchema).max(20),
   /** a round in the corner at its inner end: `R2`; empty: sharp */
   corner: shortText.optional(),
@@ -32,6 +36,8 @@ const DRILL_HALF_DEG = 59;
 interface BoreShape {
   /** a cone: two diameters; the slope that it has where none is typed */
   readonly sloped?: { readonly usual?: string };
+  /** an arc: two diameters, a length and a radius, all typed; down to the axis where no inner diameter is */
+  readonly curved?: true;
   /** how far the tool's point goes beyond a blind bottom of that radius, mm */
   pointMm?(radiusMm: number): number;
 }
@@ -42,9 +48,12 @@ const shapes: Readonly<Record<BoreKind, BoreShape>> = {
   counterbored: {},
   countersunk: { sloped: { usual: '90° incl' } },
   taper: { sloped: {} },
+  arc: { curved: true },
 };
-/** Whether a step of a hole has two diameters. */
+/** Whether a step of a hole is a cone: two diameters and a slope. */
 export const isSloped = (kind: BoreKind): boolean => shapes[kind].sloped !== undefined;
+/** Whether a step of a hole is an arc between two diameters. */
+export const isCurved = (kind: BoreKind): boolean => shapes[kind].curved === true;
 
 /** A step of a hole as it is read. */
 export interface ReadBore {
@@ -54,14 +63,20 @@ export interface ReadBore {
   readonly diameter: Rational | undefined;
   readonly end: Rational | undefined;
   readonly length: Rational | undefined;
+  readonly radius?: Rational;
   readonly through: boolean;
 }
 
 /** Reads diameters and depth of a step, as typed or following from its slope. @param isLast of its hole */
 export function readBore(step: BoreStep, index: number, isLast: boolean, at: ReadBore['at'], reader: Reader): ReadBore {
   const diameter = reader.size(step.diameter, at('diameter'));
-  const { sloped } = shapes[step.kind];
-  let end = sloped ? reader.sizeOrNone(step.end, at('end')) : diameter;
+  const { sloped, curved } = shapes[step.kind];
+  const radius = curved ? reader.size(step.radius ?? blank(step.diameter.unit), at('radius')) : undefined;
+  let end = curved
+    ? (reader.sizeOrNone(step.end, at('end')) ?? rational(0))
+    : sloped
+      ? reader.sizeOrNone(step.end, at('end'))
+      : diameter;
   let length = reader.sizeOrNone(step.length, at('length'));
   if (sloped && diameter) {
     const text = step.taper?.trim() || (sloped.usual ?? '');
@@ -74,7 +89,19 @@ export function readBore(step: BoreStep, index: number, isLast: boolean, at: Rea
       length ??= exact(solved.lengthMm);
     } else reader.add({ code: 'taper.unsolved', path: at('end'), value: '' });
   }
-  return { step, index, at, diameter, end, length, through: isLast && !sloped && step.length.text.trim() === '' };
+  const through = isLast && !sloped && !curved && step.length.text.trim() === '';
+  return { step, index, at, diameter, end, length, radius, through };
+}
+
+/** The wall of a step between its two ends: straight, or an arc where its radius reaches from one to the other; what is wrong is told. */
+export function boreWall(
+  { step, radius, at }: ReadBore,
+  ends: { readonly leftMm: number; readonly rightMm: number },
+  lengthMm: number,
+  reader: Reader,
+) {
+  const arc = radius && arcWall({ ...ends, lengthMm, radiusMm: radius.valueOf() }, step, at('radius'), reader);
+  return arc ?? ({ kind: ends.leftMm === ends.rightMm ? 'cylinder' : 'taper' } as const);
 }
 
 /**

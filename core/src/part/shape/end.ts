@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { typedLengthSchema } from '../../quantity/index.ts';
+import { bottomOf, mouthOf } from '../ask.ts';
 import { readCentre } from '../centre.ts';
 import type { Reader } from '../read.ts';
 import type { Centre, Face, FaceGroove, Inside, Outside, Spigot } from '../surface.ts';
@@ -13,19 +14,20 @@ export const endSchema = z.strictObject({
   made: z.enum(['faced', 'parted', 'asBar']),
   /** gripped while the rest is made, and taken off at last; empty: none */
   spigot: z.strictObject({ diameter: typedLengthSchema, length: typedLengthSchema }).nullable(),
-  /** ring grooves and recesses in its face */
+  /** ring grooves and recesses in its face, and in shoulders and bottoms of holes that look the same way */
   grooves: z.array(faceGrooveSchema).max(8).optional(),
 });
 export type PartEnd = z.infer<typeof endSchema>;
 export const plainEnd: PartEnd = { centre: '', centreStays: false, made: 'faced', spigot: null };
 
-/** The face that ends the part, and the centre hole and spigot drawn there. */
+/** The face that ends the part, the grooves in the faces that look that way, and the centre hole and spigot drawn there. */
 export function readEnd(
   drawn: PartEnd,
   end: End,
   lengthMm: number,
   last: Outside | undefined,
   insides: readonly Inside[],
+  faces: readonly Face[],
   raUm: number,
   reader: Reader,
 ): readonly (Face | Centre | Spigot | FaceGroove)[] {
@@ -33,13 +35,9 @@ export function readEnd(
   const zMm = end === 'left' ? 0 : lengthMm;
   const common = { of: PART, side: 'end', zFromMm: zMm, zToMm: zMm, towards: end } as const;
   const faceMm = (end === 'left' ? last?.leftMm : last?.rightMm) ?? 0;
-  const open = insides.find((b) => b.through || b.from === end);
-  const hollowMm = open
-    ? Math.max(
-        ...insides.filter((b) => b.through || b.from === end).map((b) => (end === 'left' ? b.leftMm : b.rightMm)),
-        0,
-      )
-    : 0;
+  const first = insides.find((b) => b.from === end);
+  const open = first ?? insides.find((b) => b.through);
+  const hollowMm = first ? mouthOf(first).diameterMm : open ? bottomOf(open).diameterMm : 0;
   const read = readCentre(drawn.centre);
   const face: Face = {
     ...{ ...common, id: faceId(PART, end), kind: 'face', innerMm: Math.min(hollowMm, faceMm), outerMm: faceMm },
@@ -65,6 +63,6 @@ export function readEnd(
           },
         ]
       : [];
-  const grooves = last ? readFaceGrooves(drawn.grooves ?? [], end, face, lengthMm, reader) : [];
+  const grooves = last ? readFaceGrooves(drawn.grooves ?? [], end, face, faces, reader) : [];
   return [...(last ? [face] : []), ...centre, ...spigot, ...grooves];
 }
