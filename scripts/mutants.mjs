@@ -9,7 +9,8 @@ import { Plain, run, say } from './lib/say.mjs';
 
 /**
  * Changes one sign, figure or comparison at a time in the rooms given and runs their tests: what nothing notices is printed.
- * `npm run mutants -- core/src/run core/src/gauge`; `--count 300`, `--seed 1`. Works on copies; the checkout is not touched.
+ * `npm run mutants -- core/src/run core/src/gauge`; `--count 300`, `--seed 1`, `--with core/src/route,core/src/job`: rooms that stand on
+ * these and whose tests count as well. Works on copies; the checkout is not touched.
  */
 const args = process.argv.slice(2);
 const option = (name, usual) => {
@@ -18,10 +19,12 @@ const option = (name, usual) => {
 };
 const COUNT = option('count', 300);
 const SEED = option('seed', 1);
+const withAt = args.indexOf('--with');
+const FURTHER = [...(withAt < 0 ? [] : [args.splice(withAt, 2)[1]]), 'core/bench/judge'].join(',');
 const rooms = args.length > 0 ? args : ['core/src/run', 'core/src/gauge'];
 const LANES = Math.max(1, Math.min(4, os.availableParallelism()));
 /** Schemas and tables are held by the tests of what they let in, not by these; frozen old rules by their fixture, and nobody changes them. */
-const LEFT_OUT = /(\.test\.ts|index\.ts|-schema\.ts|\/event\.ts|\/standard\/|\/upgrade\/)/;
+const LEFT_OUT = /(\.test\.ts|index\.ts|[-/]schema\.ts|\/event\.ts|\/standard\/|\/upgrade\/)/;
 /** Figures below this only take up rounding: half as much again does the same, as a class. */
 const ROUNDING = 1e-4;
 /** Mutants that behave as the original does: a file, the line's text and the change. */
@@ -127,7 +130,7 @@ const PATIENCE_MS = 90_000;
 
 /** A process that keeps the tests warm in its own copy of core; resolves when the unchanged code passes them. */
 async function openLane(dir) {
-  const child = fork(path.join(ROOT, 'scripts/lib/mutant-lane.mjs'), [rooms.join(','), 'core/bench/judge'], {
+  const child = fork(path.join(ROOT, 'scripts/lib/mutant-lane.mjs'), [rooms.join(','), FURTHER], {
     cwd: dir,
     stdio: 'ignore',
     env: { ...process.env, CI: '1' },

@@ -177,6 +177,10 @@ export const holdWordings = {
     what: `Held again, it can run out ${u.len(p.value)} against its datum; the drawing allows ${u.len(p.limit)}.`,
     right: 'Turn both in one holding, hold it truer, or bring it true with the indicator.',
   }),
+  'hold.losesSquare': (p, u) => ({
+    what: `Held again, a face can stand ${u.len(p.value)} out of true to its datum; the drawing allows ${u.len(p.limit)}.`,
+    right: 'Turn both in one holding, seat it against a turned face, or clock the face in before it is cut.',
+  }),
   'hold.wantsRest': (p) => ({
     what: `The work stands out ${plain(p.value)} diameters: it wants a rest.`,
     right: `Beyond ${plain(p.limit)} diameters a tail centre alone is not enough.`,

@@ -1,5 +1,7 @@
-import { type Relation, surfaceName } from '../part/index.ts';
+import { inChuck } from '../hold/index.ts';
+import { faceId, outsides, PART, type Part, type Relation, surfaceName, surfaceOf } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
+import { reachOf } from '../work/index.ts';
 import { type PlannedSetup, trueToHole } from './setups.ts';
 
 /** What is turned in one holding is true among itself; how far it can be off what other holdings turned. */
@@ -21,6 +23,11 @@ const ARBOR_MM = 0.015;
 const BORED_JAWS_MM = 0.02;
 /** A piece clocked in on a faceplate or film, mm. */
 const CLOCKED_MM = 0.03;
+/** A turned face against a step of the jaws, a faceplate or a film, mm out of flat. Practice. */
+const SEATED_MM = 0.02;
+const SEATED: ReadonlySet<string> = new Set(['stepJaws', 'faceplate', 'adhesiveArbor']);
+/** Grips shorter than this say nothing of how square they hold, mm. */
+const SHORTEST_MM = 1;
 
 function runoutOf(setup: PlannedSetup): number {
   const method = setup.plan.held?.method;
@@ -62,26 +69,56 @@ export function acrossMm(setups: readonly PlannedSetup[], one: number, other: nu
   return Number(between.reduce((total, s) => total + runoutOf(s), 0).toFixed(4));
 }
 
-/** A round length by its own name; a face or an end has one of its own. */
-const onWhole = (id: string): string => {
-  const { what, of } = surfaceName(id);
-  return what === 'itself' ? of : id;
-};
+/**
+ * How far a face of that diameter can stand out of square to what the piece is held by, mm, as an indicator reads it: half the runout
+ * over the length of the hold; seated against a face that is turned, as flat as that lies.
+ * @source geometry, the worst case: one end of the grip true and the other off
+ */
+function tiltOf(setup: PlannedSetup, faceMm: number): number {
+  const { held } = setup.plan;
+  if (!held || SEATED.has(held.method)) return SEATED_MM;
+  const { zFromMm, zToMm } = reachOf(setup.piece);
+  const alongMm = inChuck(held.method) ? held.gripMm : zToMm - zFromMm;
+  return ((runoutOf(setup) / 2) * faceMm) / Math.max(alongMm, SHORTEST_MM);
+}
+
+/** How far a face that one holding turned can stand out of square or parallel against what another did, mm. */
+export function outOfSquareMm(setups: readonly PlannedSetup[], one: number, other: number, faceMm: number): number {
+  const [from, to] = [Math.min(one, other), Math.max(one, other)];
+  const between = setups.filter((s) => s.number > from && s.number <= to);
+  return Number(between.reduce((total, s) => total + tiltOf(s, faceMm), 0).toFixed(4));
+}
+
+/** A length of the outside ends the part where its face is the part's own. */
+function nameOf(part: Part, id: string): string {
+  const { of, end, what } = surfaceName(id);
+  if (what !== 'face' || !end) return id;
+  const lengths = outsides(part);
+  const last = end === part.tail ? lengths.at(-1) : lengths[0];
+  return last?.id === of ? faceId(PART, end) : id;
+}
 
 /** Truth that the drawing wants between surfaces of different holdings, or of a holding and the bar, closer than these can give. */
 export function checkTogether(setups: readonly PlannedSetup[], relations: readonly Relation[]): Problem[] {
-  const finished = setups.at(-1)?.plan.after.finished ?? {};
+  const last = setups.at(-1);
+  if (!last) return [];
+  const { part } = last.piece;
+  const { finished } = last.plan.after;
   const asBar = new Set(setups.flatMap((s) => s.plan.waiting.filter((w) => w.why === 'asBar').map((w) => w.id)));
   // what stays as the bar is was there before the first holding
   const numberOf = (id: string): number | undefined => finished[id]?.setup ?? (asBar.has(id) ? 0 : undefined);
   return relations.flatMap((g): Problem[] => {
-    const [one, other] = [numberOf(onWhole(g.on)), numberOf(onWhole(g.to))];
+    const [on, to] = [nameOf(part, g.on), nameOf(part, g.to)];
+    const [one, other] = [numberOf(on), numberOf(to)];
     if (one === undefined || other === undefined || one === other) return [];
-    const value = acrossMm(setups, one, other);
+    const face = surfaceOf(part, on);
+    const value =
+      face?.kind === 'face' ? outOfSquareMm(setups, one, other, face.outerMm) : acrossMm(setups, one, other);
     if (value <= g.toleranceMm) return [];
     return [
       {
-        ...{ code: 'hold.losesTruth', path: ['hold', 'setups', Math.max(one, other) - 1, 'grip'], value },
+        ...{ code: face?.kind === 'face' ? 'hold.losesSquare' : 'hold.losesTruth' },
+        ...{ path: ['hold', 'setups', Math.max(one, other) - 1, 'grip'], value },
         ...{ limit: g.toleranceMm, unit: 'mm', severity: 'warning' },
       },
     ];

@@ -7,7 +7,7 @@ import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
 import { feature } from '../testing/shop.ts';
 import { reachOf, type Workpiece } from '../work/index.ts';
 import { collectWorking } from '../working/index.ts';
-import { acrossMm, turnedTogether } from './concentric.ts';
+import { acrossMm, outOfSquareMm, turnedTogether } from './concentric.ts';
 import { nextSetup } from './next-setup.ts';
 import { freezeJob, planJob } from './plan-job.ts';
 import { type Job, jobSchema } from './schema.ts';
@@ -196,6 +196,47 @@ describe('truth across holdings', () => {
     // jaws bored to the size in their place are as true as that
     const soft = withFurther(spindle, { ...next(spindle, 1), grip: { kind: 'jaws', mm: 0, protect: 'softJaws' } });
     expect(acrossMm(planJob(soft, shop).setups, 1, 2)).toBe(0.02);
+  });
+  it.each([
+    ['squareness', 'f1.left', 'f3', 30],
+    ['squareness', 'f2.left', 'f3', 42],
+    ['parallelism', 'f2.left', 'f2.right', 42],
+    ['runout', 'f1.left', 'f3', 30],
+  ] as const)('of a face, %s of %s to %s: half the runout over the grip, across its Ø%i', (kind, on, to, faceMm) => {
+    const wanted = (tolerance: string, protect?: 'softJaws') => {
+      const drawing = {
+        ...turned.drawing,
+        datums: [{ letter: 'A', on: to }],
+        geometry: [{ ...geometry(tolerance)[0]!, kind, on }],
+      };
+      const grip = { kind: 'jaws' as const, mm: 0, ...(protect && { protect }) };
+      return planJob(withFurther({ ...turned, drawing }, { ...next(spindle, 1), grip }), shop);
+    };
+    const { setups, problems } = wanted('0.01');
+    const { held } = setups[1]!.plan;
+    const value = (0.04 * faceMm) / held!.gripMm;
+    const lost = problems.filter((p) => p.code === 'hold.losesSquare');
+    expect(lost).toMatchObject([{ path: ['hold', 'setups', 1, 'grip'], limit: 0.01, severity: 'warning' }]);
+    expect(lost[0]!.value).toBeCloseTo(value, 4);
+    expect(wanted(String(value + 0.001)).problems.filter((p) => p.code === 'hold.losesSquare')).toEqual([]);
+    // jaws bored in their place hold a quarter as far out
+    expect(wanted('0.001', 'softJaws').problems.find((p) => p.code === 'hold.losesSquare')!.value).toBeCloseTo(
+      value / 4,
+      4,
+    );
+  });
+  it('of a face is what its seat is, on a step or a faceplate, whatever its size', () => {
+    const { setups } = planJob(turned, shop);
+    const on = (grip: Setup['grip'], method: 'stepJaws' | 'faceplate' | 'betweenCentres') =>
+      setups.map((s) =>
+        s.number === 1
+          ? s
+          : { ...s, setup: { ...s.setup, grip }, plan: { ...s.plan, held: { ...s.plan.held!, method } } },
+      );
+    expect(outOfSquareMm(on({ kind: 'jaws', by: 'step', mm: 0 }, 'stepJaws'), 1, 2, 42)).toBe(0.02);
+    expect(outOfSquareMm(on({ kind: 'faceplate' }, 'faceplate'), 1, 2, 30)).toBe(0.02);
+    // between centres half of what they run out, over the whole length
+    expect(outOfSquareMm(on({ kind: 'centres' }, 'betweenCentres'), 1, 2, 42)).toBeCloseTo((0.005 * 42) / 133, 4);
   });
 });
 

@@ -91,6 +91,7 @@ export const PROBLEM_CODES = [
   'hold.longGrip',
   'hold.longerThanLathe',
   'hold.losesTruth',
+  'hold.losesSquare',
   'hold.noArbor',
   'hold.noCentreHoles',
   'hold.noCentreSize',
