@@ -126,7 +126,7 @@ function laneOf(index) {
 }
 
 /** How long one change may take before it counts as never ending. */
-const PATIENCE_MS = 90_000;
+const PATIENCE_MS = 240_000;
 
 /** A process that keeps the tests warm in its own copy of core; resolves when the unchanged code passes them. */
 async function openLane(dir) {

@@ -101,7 +101,8 @@ export const latheWork = [
       const { part, problems } = resolveDrawing(drawing);
       if (problems.some((p) => p.severity !== 'warning'))
         return { problems: problems.map((p) => ({ ...p, path: ['drawing', ...p.path] })) };
-      const gripMm = asked ?? usualGripMm(stockMm, jawLengthMm);
+      const outMm = blankFor(part, stockMm, allow, 0).lengthMm;
+      const gripMm = asked ?? usualGripMm(stockMm, jawLengthMm, outMm);
       const { lines, lengthMm } = blankFor(part, stockMm, allow, gripMm, record);
       return { lines: [...lines], lengthMm, gripMm };
     },
@@ -138,7 +139,8 @@ export const latheWork = [
       const { grip } = setup;
       const chuck = chuckOf(lathe, grip.kind === 'jaws' ? grip.chuckId : undefined);
       const onSpare = grip.kind === 'jaws' && grip.on === 'spare';
-      const spareMm = onSpare ? grip.mm || usualGripMm(stockMm, chuck.jawLengthMm) : 0;
+      const outMm = blankFor(part, stockMm, allow, 0).lengthMm;
+      const spareMm = onSpare ? grip.mm || usualGripMm(stockMm, chuck.jawLengthMm, outMm) : 0;
       const blank = blankFor(part, stockMm, allow, spareMm);
       const bar: BarSizes = {
         ...{ shape: 'round', acrossMm: stockMm, cornersMm: stockMm, boreMm: 0, lengthMm: blank.lengthMm, pieces: 1 },

@@ -56,9 +56,16 @@ export interface Held {
   readonly chuckId: string;
 }
 
-/** Grip that a bar wants: three quarters of its diameter, at least 10 mm, no more than the jaws are long. @source FIELD 2 */
-export function usualGripMm(diameterMm: number, jawLengthMm: number): number {
-  return Math.min(jawLengthMm, Math.max(SHORTEST_GRIP_MM, Math.ceil(diameterMm * 0.75)));
+/**
+ * Grip that a bar wants, mm: three quarters of its diameter, of a disc half of what stands out, at least 10 mm, no more than the jaws are
+ * long.
+ * @param outMm how far it stands out of the jaws, where that is known
+ * @source FIELD 2; for discs, for which there is no rule, practice
+ * @example usualGripMm(40, 45) // 30
+ */
+export function usualGripMm(diameterMm: number, jawLengthMm: number, outMm = Number.POSITIVE_INFINITY): number {
+  const wantedMm = Math.ceil(Math.min(diameterMm * 0.75, outMm / 2));
+  return Math.min(jawLengthMm, Math.max(SHORTEST_GRIP_MM, wantedMm));
 }
 
 /** Grip below which nothing is held, mm: plain jaws want something to press on, a thin shaft a third of its diameter. @source FIELD 14 */

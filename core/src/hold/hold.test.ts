@@ -35,6 +35,8 @@ describe('blank', () => {
   });
   it('grips at least ten millimetres and no more than the jaws are long', () => {
     expect([usualGripMm(6, 45), usualGripMm(40, 45), usualGripMm(100, 45)]).toEqual([10, 30, 45]);
+    // of a disc half of what stands out
+    expect([usualGripMm(120, 45, 29), usualGripMm(120, 45, 12), usualGripMm(40, 45, 59)]).toEqual([15, 10, 30]);
   });
   it('warns of a short grip and refuses what does not go in', () => {
     const codes = (mm: number, gripMm: number, lengthMm = 20) => {

@@ -3,21 +3,32 @@ import type { Setup } from '../hold/index.ts';
 import { jobOf, shopWith } from '../testing/jobs.ts';
 import { feature, metricLathe, mm } from '../testing/shop.ts';
 import { planJob } from './plan-job.ts';
+import { waysOfHolding } from './ways.ts';
 
 /** A tube with its bore drawn, put into the three-jaw in some way. */
-function planned(outsideMm: number, boreMm: number, longMm: number, protect?: 'softJaws' | 'plug' | 'strips') {
+function tubeOf(
+  [outsideMm, boreMm, longMm]: readonly [number, number, number],
+  limits: string,
+  protect?: 'softJaws' | 'plug' | 'strips',
+) {
   const shop = shopWith(String(outsideMm + 1), '900', metricLathe, 'low-carbon-steel');
   const [bar] = shop.bars;
   const tube = { ...bar!, shape: 'tube' as const, bore: mm(boreMm - 1) };
   const bore = {
-    ...{ id: 'h1', name: '', kind: 'bored', diameter: mm(boreMm), limits: '', length: mm(''), lengthLimits: '' },
+    ...{ id: 'h1', name: '', kind: 'bored', diameter: mm(boreMm), limits, length: mm(''), lengthLimits: '' },
     ...{ finish: '', details: [] },
   } as never;
   const job = jobOf([feature(1, outsideMm, longMm)], 1, { bores: { left: [bore], right: [] } });
   const [first] = job.hold.setups;
   const setup: Setup = { ...first!, grip: { kind: 'jaws', on: 'spare', mm: 0, ...(protect ? { protect } : {}) } };
-  const plan = planJob({ ...job, hold: { latheId: metricLathe.id, setups: [setup] } }, { ...shop, bars: [tube] })
-    .setups[0]!.plan;
+  return {
+    job: { ...job, hold: { latheId: metricLathe.id, setups: [setup] as typeof job.hold.setups } },
+    shop: { ...shop, bars: [tube] },
+  };
+}
+function planned(outsideMm: number, boreMm: number, longMm: number, protect?: 'softJaws' | 'plug' | 'strips') {
+  const { job, shop } = tubeOf([outsideMm, boreMm, longMm], '', protect);
+  const { plan } = planJob(job, shop).setups[0]!;
   return { plan, codes: plan.problems.map((p) => p.code) };
 }
 
@@ -32,6 +43,18 @@ describe('hollow work in single jaws', () => {
     expect(plan.operations[0]!.notes).toEqual([{ code: 'tightenLess', value: Math.round(gentleShare! * 100) }]);
     // whatever is cut is borne by what is left of the grip
     for (const o of plan.operations) expect(o.loads?.gripShare ?? 0).toBeLessThanOrEqual(1);
+  });
+  it('is charged for the lobes where ways of holding are weighed, and has its little force told', () => {
+    const told = (protect?: 'softJaws') => {
+      const { job, shop } = tubeOf([118, 108, 18], 'H8', protect);
+      const way = waysOfHolding(job, shop).find((w) => w.chosen)!;
+      return way.reasons.filter((r) => r.code.startsWith('hold.')).map((r) => [r.code, r.minutes]);
+    };
+    expect(told()).toEqual([
+      ['hold.tightenLess', 0],
+      ['hold.lobes', 30],
+    ]);
+    expect(told('softJaws')).toEqual([]);
   });
   it('bears the usual force where its wall is thick, or something spreads it or fills the bore', () => {
     expect(planned(60, 20, 60).plan.held!.gentleShare).toBeUndefined();

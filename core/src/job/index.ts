@@ -14,7 +14,6 @@ export {
   progressOf,
   STATIONS,
   type Station,
-  spareGripMm,
   stationOf,
 } from './plan-job.ts';
 export {

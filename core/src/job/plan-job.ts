@@ -61,11 +61,11 @@ export type PlannedJob = OpenJob | JobWithPlan;
 const USUAL_JAWS_MM = 40;
 
 /** How long spare stock is gripped, as the first setup of a job has it; 0 where the part itself is. @param stockMm of the bar */
-export function spareGripMm({ hold }: Job, lathe: Lathe | undefined, stockMm: number): number {
+function spareGripMm({ hold, stock }: Job, lathe: Lathe | undefined, part: Part, stockMm: number): number {
   const grip = hold.setups[0]?.grip;
   if (grip?.kind !== 'jaws' || grip.on !== 'spare') return 0;
   const jawsMm = lathe ? chuckOf(lathe, grip.chuckId).jawLengthMm : USUAL_JAWS_MM;
-  return grip.mm > 0 ? grip.mm : usualGripMm(stockMm, jawsMm);
+  return grip.mm > 0 ? grip.mm : usualGripMm(stockMm, jawsMm, blankFor(part, stockMm, stock.allow, 0).lengthMm);
 }
 
 /**
@@ -93,8 +93,8 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     const bare = sizes && checkBarFor(part, sizes, chuck?.runoutMm ?? 0, part.lengthMm);
     problems.push(...(bare?.problems ?? []));
     const allow = rough ? castAllowances(job.stock.allow, sizes!.allowanceMm!) : job.stock.allow;
-    const spareMm = rough || stockMm === undefined ? 0 : spareGripMm(job, lathe, stockMm);
     const lies = layFirst(part, job);
+    const spareMm = rough || stockMm === undefined ? 0 : spareGripMm(job, lathe, lies, stockMm);
     const blank = stockMm && part.lengthMm > 0 ? blankFor(lies, stockMm, allow, spareMm) : undefined;
     return {
       ...{ kind: 'open', part, problems, bar, stockMm, material, setups: [], barSizes: sizes, cleanUp: bare?.cleanUp },
@@ -102,10 +102,10 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     };
   }
   const wanted = rough ? castAllowances(job.stock.allow, sizes.allowanceMm!) : job.stock.allow;
-  const gripMm = rough ? 0 : spareGripMm(job, lathe, stockMm);
-  const sawnMm = (job.stock.sawn ?? 0) > 0 ? job.stock.sawnMm : undefined;
-  const least = Math.max(SHORTEST_GRIP_MM, stockMm / 2);
   const lies = layFirst(part, job);
+  const gripMm = rough ? 0 : spareGripMm(job, lathe, lies, stockMm);
+  const sawnMm = (job.stock.sawn ?? 0) > 0 ? job.stock.sawnMm : undefined;
+  const least = Math.min(gripMm, Math.max(SHORTEST_GRIP_MM, stockMm / 2));
   const sawn = sawnMm !== undefined && !rough ? asSawn(lies, stockMm, wanted, gripMm, least, sawnMm) : undefined;
   if (sawn && !sawn.ok)
     problems.push({

@@ -122,11 +122,21 @@ function plannedWay(
     { code: 'way.route', minutes: plan.minutes * count, values: { eachMin: plan.minutes, count } },
     ...(inChuck ? chuckReasons(inChuck.lathe, inChuck.chuck, plan, count) : []),
     ...restReasons(setup, planned.part),
+    ...pressedReasons(setup),
     ...(number === 1
       ? firstReasons(planned, setup, head.tailCentre, inChuck?.chuck, count)
       : laterReasons(planned, setup, head.kind, inChuck?.chuck, count)),
   ];
   return { ...head, does: true, reasons, costMin: reasons.reduce((total, r) => total + r.minutes, 0) };
+}
+
+/** What jaws do to thin work: it is bored lobed, or they may be tightened a little only. */
+function pressedReasons({ problems }: PlannedSetup): WayReason[] {
+  return problems.flatMap(({ code, value = '', limit = '', unit = '' }): WayReason[] =>
+    code === 'hold.lobes' || code === 'hold.tightenLess'
+      ? [{ code, minutes: code === 'hold.lobes' ? AT_RISK_MIN : 0, values: { value, limit, unit } }]
+      : [],
+  );
 }
 
 /** Whether a rest is wanted at all: by what stands out, or by how slender the part is. */

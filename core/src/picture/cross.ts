@@ -1,4 +1,4 @@
-import { crossHoles, faceGroovesOf, flatsOf, keywaysOf, outsides, type Part } from '../part/index.ts';
+import { crossHoles, faceGroovesOf, flatsOf, insides, keywaysOf, outsides, type Part } from '../part/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import type { Role, Shape } from './picture.ts';
 
@@ -48,7 +48,8 @@ export function crossShapes(part: Part, at: At): Shape[] {
   });
   const grooves = faceGroovesOf(part).flatMap((g): Shape[] => {
     const [face, floor] = g.towards === 'left' ? [g.zFromMm, g.zToMm] : [g.zToMm, g.zFromMm];
-    return [1, -1].map((side) =>
+    // where the part is cut open below the centreline they are seen there
+    return (insides(part).length > 0 ? [-1] : [1, -1]).map((side) =>
       line(
         side < 0 ? 'edge' : 'thin',
         ...[at(face, (side * g.outerMm) / 2), at(floor, (side * g.outerMm) / 2)],

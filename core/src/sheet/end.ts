@@ -14,7 +14,8 @@ export interface EndSheet {
   readonly shapes: readonly Shape[];
   readonly boxes: readonly Box[];
 }
-const AWAY = 6;
+/** Words stand so far beside the view, clear of its centrelines, mm. */
+const AWAY = 8.5;
 /** Roles that paint areas on screens; on paper there are lines only. */
 const PAINTED = new Set(['body', 'void']);
 

@@ -211,6 +211,12 @@ function outsideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLa
   });
 }
 
+/** The radius of an arc in a hole, and the diameter that it comes down to where that is not the axis. */
+function arcText({ end }: BoreStep, radius: TypedLength, ways: Ways): string {
+  const inner = end?.text.trim() ? ` to Ø${typedText(end, ways)}` : '';
+  return `R${typedText(radius, ways)}${inner}`;
+}
+
 function insideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLabel[] {
   const { part } = resolved;
   const holes = insides(part).flatMap((b): SizeLabel[] => {
@@ -224,7 +230,7 @@ function insideLabels(drawing: Drawing, resolved: Resolved, ways: Ways): SizeLab
     const whole = namedWhole(typed, b, made);
     const lines: LabelLine[] = [
       ...(whole ? [] : [{ text: angle ? `${size} × ${angle}` : size }]),
-      ...(isCurved(b.made) && typed.radius ? [{ text: `R${typedText(typed.radius, ways)}` }] : []),
+      ...(isCurved(b.made) && typed.radius ? [{ text: arcText(typed, typed.radius, ways) }] : []),
       ...(typed.corner?.trim() ? [{ text: edgeText(typed.corner.trim()) }] : []),
       ...geometryLines(b.id, drawing, resolved, ways),
     ];

@@ -101,7 +101,10 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
         <p className="muted text-sm">{schoolNotes[school]}</p>
       </div>
       <div className="px-5">
-        <Problems problems={planned.problems.filter((p) => p.severity === 'warning' || stationOf(p) === 'route')} />
+        <Problems
+          problems={planned.problems.filter((p) => p.severity === 'warning' || stationOf(p) === 'route')}
+          several={several}
+        />
       </div>
       {shown && plan && plan.operations.length > 0 ? (
         <>
