@@ -69,6 +69,26 @@ describe('drawing a flanged bush', () => {
     );
     const svg = await shop.ask('GET', `/api/jobs/${id}/drawing.svg`);
     expect(svg.text).toContain('stroke-width="0.18"');
+    // its mouth rounded instead, and a ring in the shoulder of its flange
+    await choose(page, 'h1-kind', 'arc');
+    await type(page, 'h1-radius', '1');
+    await type(page, 'h1-length', '5');
+    await sees(page, 'does not reach from one end to the other');
+    await type(page, 'h1-radius', '6');
+    await page.$$eval('button', (all) => all.filter((b) => b.textContent?.includes('Ring groove'))[1]!.click());
+    await choose(page, 'd2-on', 'f1.right');
+    await type(page, 'd2-outer', '56');
+    await type(page, 'd2-inner', '50');
+    await type(page, 'd2-depth', '9');
+    await sees(page, 'A groove 9 mm deep breaks through.');
+    await type(page, 'd2-depth', '2');
+    await page.waitForFunction(() => !document.body.innerText.includes('breaks through'));
+    await sees(page, '· saved');
+    expect((await load(id)).drawing).toMatchObject({
+      bores: { left: [{ kind: 'arc', end: { text: '30' }, radius: { text: '6' } }, {}] },
+      ends: { right: { grooves: [{ on: 'f1.right', depth: { text: '2' } }] } },
+    });
+    expect(await axe(page)).toEqual([]);
     expect(errors).toEqual([]);
     await page.close();
   });

@@ -43,6 +43,18 @@ export const holdWordings = {
     what: `A steady ${u.len(p.value)} from the end has no room on the work.`,
     right: `Between the jaws and the end there is room up to ${u.len(p.limit)} from it.`,
   }),
+  'hold.noRoomForRest': (p, u) => ({
+    what: `Only ${u.len(p.value)} stand out of the jaws: there is no room for a steady.`,
+    right: `Its fingers take ${u.len(p.limit)}; what is so short stands freely.`,
+  }),
+  'hold.restOnCorners': (p, u) => ({
+    what: `The corners of the bar, Ø${u.len(p.value)}, would strike the fingers of the steady.`,
+    right: 'They run on round metal: turn a track for them first, or hold it another way.',
+  }),
+  'hold.restOnSkin': () => ({
+    what: 'Where the steady stands the metal is still rough: it is not round, and wears the fingers.',
+    right: 'Turn a track for them first, or run them on a sleeve that is set true with screws.',
+  }),
   'hold.restOnStep': (p, u) => ({
     what: `Where the steady stands the work is not of one diameter, up to Ø${u.len(p.value)}.`,
     right: 'Its fingers want one straight length: move it along.',

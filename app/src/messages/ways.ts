@@ -44,7 +44,8 @@ const words: Record<WayCode, (v: V, u: InUnit) => string> = {
     `true to the hole within ${u.size(v.runoutMm, 3)} ${u.mm}, as long as the arbor stays where it was turned`,
   'way.across.adhesiveArbor': (v, u) => `clocked in, to about ${u.size(v.runoutMm, 2)} ${u.mm}`,
   'way.across.faceplate': (v, u) => `clocked in, to about ${u.size(v.runoutMm, 2)} ${u.mm}`,
-  'way.leaves': (v) => `leaves ${n(v.count, 0)} in the jaws for yet another holding`,
+  'way.leaves': (v) =>
+    `leaves ${v.count === 1 ? 'one surface' : `${n(v.count, 0)} surfaces`} that can be cut here for yet another holding`,
   'way.marks': () => 'jaws would mark a finished surface: soft sheet under them',
   'way.nothingReached': () => 'nothing of the part can be turned so',
   'way.staysTrue': () => 'everything turned so stays true to the same axis, end for end, as often as it is taken off',

@@ -5,7 +5,8 @@ import { diametersOut, hollowMm, isFinished, rawEndMm, reachOf, standingMm, type
 import type { GripAsked, HoldAnswer } from './grip/kind.ts';
 import { type EndsBy, FREE_DIAMETERS, type Held, onTailCentre, usualGripMm } from './held.ts';
 import { jawsRefuse } from './jaws-take.ts';
-import { NEAR_END_MM, REST_WIDTH_MM, steadyFor } from './rest.ts';
+import { NEAR_END_MM, REST_WIDTH_MM, steadyFor, steadyProblems } from './rest.ts';
+import { isEven, steadyFault } from './steady-place.ts';
 
 /** A bar that is drawn back stands out by its diameter, mm at the least; a thin one by no more than it stands freely. */
 const SHORT_OUT_MM = 12;
@@ -16,13 +17,6 @@ export const LIGHT_DIAMETERS = 5;
 function worksOnEnd(piece: Workpiece, held: Held, onlyEnds: boolean): boolean {
   const centred = isFinished(piece, centreId(piece.part.tail)) || hollowMm(piece, reachOf(piece).zToMm - PLACE_MM) > 0;
   return rawEndMm(piece, 'right') > 0 || (!centred && (onlyEnds || onTailCentre(held.method)));
-}
-
-/** Whether the metal between two places is of one diameter. */
-function isEven(piece: Workpiece, zFromMm: number, zToMm: number): boolean {
-  const [first, last] = [standingMm(piece, zFromMm, zFromMm + PLACE_MM), standingMm(piece, zToMm - PLACE_MM, zToMm)];
-  const middle = standingMm(piece, zFromMm, zToMm);
-  return Math.abs(first - middle) <= PLACE_MM && Math.abs(last - middle) <= PLACE_MM;
 }
 
 /** Drawn back through the spindle until a short end stands out of the jaws; undefined where it does not go through, or is too uneven to grip. */
@@ -50,7 +44,9 @@ function inSteady(asked: GripAsked, held: Held): Extract<EndsBy, { kind: 'steady
   const endMm = standingMm(piece, lengthMm - PLACE_MM, lengthMm);
   const zMm = Number((lengthMm - Math.max(NEAR_END_MM, endMm)).toFixed(6));
   const [from, to] = [zMm - REST_WIDTH_MM / 2, zMm + REST_WIDTH_MM / 2];
-  if (from < held.jawsMm || piece.section || !isEven(piece, from, to)) return undefined;
+  const fault = steadyFault(piece, from, to);
+  // on a skin it runs badly, which is told; elsewhere it does not run at all
+  if (from < held.jawsMm || (fault && fault !== 'skin')) return undefined;
   const onMm = standingMm(piece, from, to);
   return steadyFor(asked, onMm) ? { kind: 'steady', zMm, onMm } : undefined;
 }
@@ -105,5 +101,8 @@ export function withEnds(asked: GripAsked, answer: HoldAnswer): HoldAnswer {
   const steady = inSteady(asked, held);
   if (!steady) return told('hold.endStandsFree', FREE_DIAMETERS);
   const made = { ...held, ends: steady };
-  return { held: onlyEnds ? { ...whileEndIsMade(made), ends: undefined } : made, problems };
+  return {
+    held: onlyEnds ? { ...whileEndIsMade(made), ends: undefined } : made,
+    problems: [...problems, ...steadyProblems(piece, steady, ['support'])],
+  };
 }

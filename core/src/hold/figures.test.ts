@@ -4,6 +4,7 @@ import { emptyBoreStep, resolveDrawing } from '../part/index.ts';
 import { pieceOf, setupBy } from '../testing/pieces.ts';
 import { drawingOf, feature, metricLathe, mm } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
+import { centreForLoad } from './centre-load.ts';
 import { checkSwing } from './grip/kind.ts';
 import { inChuck } from './held.ts';
 import { heldIn } from './held-in.ts';
@@ -90,6 +91,59 @@ describe('arbors by their size', () => {
     expect([long('stubArbor', 59), long('stubArbor', 61)]).toEqual([[], ['hold.longForArbor']]);
     expect([long('expandingMandrel', 119), long('expandingMandrel', 121)]).toEqual([[], ['hold.longForArbor']]);
     expect([long('faceplate', 59), long('faceplate', 61)]).toEqual([[], ['hold.longForArbor']]);
+  });
+});
+
+describe('what presses where no jaws do', () => {
+  const on = (method: Parameters<typeof setupBy>[0], holeMm: number, long = 30, outside = 40) =>
+    heldIn(
+      pieceOf(partOf([[outside, long]], holeMm), outside + 5, { done: ['f1'], tailMm: 0 }),
+      setupBy(method),
+      arbors,
+      5,
+    ).held!;
+  it('is by kind, and each turns so fast at the most', () => {
+    const of = (method: Parameters<typeof setupBy>[0]) => [on(method, 30).forceN, on(method, 30).maxRpm];
+    expect(of('mandrel')).toEqual([16_000, 1200]);
+    expect(of('expandingMandrel')).toEqual([12_000, 1500]);
+    expect(of('stubArbor')).toEqual([9000, 1500]);
+    expect(of('faceplate')).toEqual([15_000, 450]);
+    expect(on('adhesiveArbor', 20, 15).maxRpm).toBe(800);
+    const plain = { ...arbors, holding: { ...arbors.holding, faceplate: { diameterMm: 300, maxRpm: null } } } as never;
+    const piece = pieceOf(partOf([[40, 30]], 20), 45, { done: ['f1'], tailMm: 0 });
+    expect(heldIn(piece, setupBy('faceplate'), plain, 5).held!.maxRpm).toBe(600);
+  });
+  it('of a film is by its ring, at two thirds of the radius', () => {
+    // 2 N/mm² on π/4·(40² − 20²), two thirds of it, for a friction that is trusted with 0.09
+    expect(on('adhesiveArbor', 20, 15).forceN).toBeCloseTo((2 * (Math.PI / 4) * 1200 * (2 / 3)) / 0.09, 6);
+    const disc = pieceOf(partOf([[40, 15]]), 45, { done: ['f1'], tailMm: 0 });
+    expect(heldIn(disc, setupBy('adhesiveArbor'), arbors, 5).held!.forceN).toBeCloseTo(
+      (2 * (Math.PI / 4) * 1600 * (2 / 3)) / 0.09,
+      6,
+    );
+  });
+  it('of a mandrel in a short hole is its press fit', () => {
+    expect(on('mandrel', 20, 3, 60).forceN).toBeCloseTo((1.2 * Math.PI * 20 * 3) / 0.09, 6);
+  });
+});
+
+describe('a centre hole by diameter and load', () => {
+  it('bears half the weight and the cut together, across each other', () => {
+    const { steps, record } = collectWorking();
+    centreForLoad(40, 40, 20, 300, 'plain', record);
+    // half of 20 kg at 9.81 is 98.1 N: √(98.1² + 300²)
+    expect(steps[0]!.values!.loadN).toBeCloseTo(315.63, 1);
+  });
+});
+
+describe('raw metal on its own', () => {
+  const bar = pieceOf(partOf([[30, 60]]), 35);
+  const held = (mmLong?: number) => heldIn(bar, setupBy('auto', { mm: mmLong }), metricLathe, 5).held!;
+  it('is gripped as long as is asked, by its very end, and as is usual where nothing is asked', () => {
+    expect(held(8)).toMatchObject({ gripMm: 8, jawsMm: 8 });
+    expect(held(0.8)).toMatchObject({ gripMm: 0.8, jawsMm: 0.8 });
+    // three quarters of Ø35
+    expect(held()).toMatchObject({ gripMm: 27, jawsMm: 27 });
   });
 });
 

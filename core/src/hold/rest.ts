@@ -3,6 +3,7 @@ import { PLACE_MM } from '../quantity/index.ts';
 import { reachOf, standingMm } from '../work/index.ts';
 import type { GripAsked, HoldAnswer } from './grip/kind.ts';
 import { FREE_DIAMETERS, type Held, type Rest } from './held.ts';
+import { steadyFault } from './steady-place.ts';
 
 /** What the fingers of a rest take of the work's length, mm. */
 export const REST_WIDTH_MM = 15;
@@ -45,31 +46,45 @@ export function withRest(asked: GripAsked, answer: HoldAnswer): HoldAnswer {
   const [from, to] = [zMm - REST_WIDTH_MM / 2, zMm + REST_WIDTH_MM / 2];
   const path = ['restMm'];
   const fits = from >= held.jawsMm - PLACE_MM && to <= Math.min(zToMm, piece.part.lengthMm) + PLACE_MM;
+  const outMm = Math.min(zToMm, piece.part.lengthMm) - held.jawsMm;
   if (!fits)
     return {
       held: undefined,
       problems: [
         ...answer.problems,
-        {
-          ...{ code: 'hold.restBeyond', path, value: Number((piece.part.lengthMm - zMm).toFixed(2)), unit: 'mm' },
-          limit: Number(Math.max(0, zToMm - held.jawsMm - REST_WIDTH_MM / 2).toFixed(1)),
-        },
+        outMm < REST_WIDTH_MM
+          ? { code: 'hold.noRoomForRest', path, value: Number(outMm.toFixed(1)), limit: REST_WIDTH_MM, unit: 'mm' }
+          : {
+              ...{ code: 'hold.restBeyond', path, value: Number((piece.part.lengthMm - zMm).toFixed(2)), unit: 'mm' },
+              limit: Number((outMm - REST_WIDTH_MM / 2).toFixed(1)),
+            },
       ],
     };
   const onMm = standingMm(piece, from, to);
-  const round = [from, zMm, to - PLACE_MM].every((z) => standingMm(piece, z, z + PLACE_MM) >= onMm - PLACE_MM);
   const outDiameters = (zToMm - zMm) / onMm;
   return {
     held: {
       ...{ ...held, method: 'chuckAndSteady', rest: { kind: 'steady', zMm, onMm }, wantsRest: false },
       overhangDiameters: outDiameters,
     },
-    problems: [
-      ...answer.problems,
-      ...(round ? [] : [{ code: 'hold.restOnStep' as const, path, value: onMm, unit: 'mm' as const }]),
-      ...owned(onMm),
-    ],
+    problems: [...answer.problems, ...steadyProblems(piece, { zMm, onMm }, path), ...owned(onMm)],
   };
+}
+
+const FAULTS = {
+  step: { code: 'hold.restOnStep' },
+  corners: { code: 'hold.restOnCorners' },
+  skin: { code: 'hold.restOnSkin', severity: 'warning' },
+} as const;
+
+/** What is wrong with where a steady stands. */
+export function steadyProblems(
+  piece: GripAsked['piece'],
+  { zMm, onMm }: { readonly zMm: number; readonly onMm: number },
+  path: Problem['path'],
+): Problem[] {
+  const fault = steadyFault(piece, zMm - REST_WIDTH_MM / 2, zMm + REST_WIDTH_MM / 2);
+  return fault ? [{ ...FAULTS[fault], path, value: Number(onMm.toFixed(3)), unit: 'mm' }] : [];
 }
 
 /** From where on a tool reaches the work: beyond the jaws, or beyond a steady that stands on the bed. zPart, mm. */

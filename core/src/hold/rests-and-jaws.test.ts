@@ -55,6 +55,45 @@ describe('a steady rest', () => {
   });
 });
 
+describe('fingers of a steady', () => {
+  const long = partOf([24, 300], [20, 150]);
+  const at = (piece: ReturnType<typeof pieceOf>, restMm: number) =>
+    codes(heldIn(piece, { ...setupBy('chuckAndSteady'), restMm }, lathe, 5).problems);
+  it('do not run on the corners of a bar, but on what was turned below them', () => {
+    const hexagon = { ...pieceOf(long, 27.71), section: { flats: 6, acrossMm: 24 } as const };
+    expect(at(hexagon, 130)).toEqual(['hold.restOnCorners']);
+    expect(at({ ...hexagon, contour: cutAway(hexagon.contour, ring(300, 460, 10, 20)) }, 130)).toEqual([]);
+    expect(at({ ...hexagon, contour: cutAway(hexagon.contour, ring(300, 460, 12, 20)) }, 130)).toEqual([]);
+    // its end is not faced in one either
+    const ends = { ...setupBy('chuck'), extent: 'ends' as const };
+    const thick = { ...lathe, spindle: { ...lathe.spindle, boreMm: 20 } };
+    expect(codes(heldIn(hexagon, ends, thick, 5).problems)).toEqual(['hold.endStandsFree']);
+    expect(codes(heldIn({ ...hexagon, section: undefined }, ends, thick, 5).problems)).toEqual([]);
+  });
+  it('are told of a skin until a track is turned, and that the end runs in them', () => {
+    const black = { ...pieceOf(long, 28), skinMm: 0.8 };
+    expect(at(black, 130)).toEqual(['hold.restOnSkin']);
+    expect(at({ ...pieceOf(long, 28, { done: ['f2'] }), skinMm: 0.8 }, 130)).toEqual([]);
+    expect(at({ ...black, skinMm: 0 }, 130)).toEqual([]);
+    // under both lengths, of which one is finished
+    const half = { ...pieceOf(long, 28, { edges: ['f2'] }), skinMm: 0.8 };
+    expect(at(half, 150)).toEqual(['hold.restOnSkin']);
+    const ends = { ...setupBy('chuck'), extent: 'ends' as const };
+    const thick = { ...lathe, spindle: { ...lathe.spindle, boreMm: 20 } };
+    const { held, problems } = heldIn(black, ends, thick, 5);
+    expect(held).toMatchObject({ rest: { kind: 'steady', zMm: 422, onMm: 28 } });
+    expect(problems).toMatchObject([{ code: 'hold.restOnSkin', severity: 'warning', path: ['support'], value: 28 }]);
+  });
+  it('want their own width, and say how much there is', () => {
+    const stub = pieceOf(partOf([30, 55]), 35);
+    const by = (mmLong: number) => heldIn(stub, { ...setupBy('chuckAndSteady', { mm: mmLong }), restMm: 5 }, lathe, 5);
+    expect(by(41).problems).toMatchObject([
+      { code: 'hold.noRoomForRest', value: expect.closeTo(14, 1), limit: 15, unit: 'mm' },
+    ]);
+    expect(by(30).problems).toMatchObject([{ code: 'hold.restBeyond', value: 5, limit: 17.5 }]);
+  });
+});
+
 describe('jaws opened into a hole', () => {
   const ringPart = partOf([80, 20], [70, 15]);
   const tube = { ...pieceOf(ringPart, 85), contour: ring(0, 36, 25, 42.5) };

@@ -81,6 +81,23 @@ describe('ways of holding', () => {
     // a chuck that the lathe has not got is passed over
     expect(planJob(inChuck('none'), shop).setups[0]!.plan.minutes).toBe(planJob(plain, shop).setups[0]!.plan.minutes);
   });
+  it('charge what one leaves and another cuts with a further holding, and with the time that it saves so', () => {
+    // a steady on the thin length leaves the thick one behind it
+    const ways = waysOfHolding(jobOf([feature(1, 24, 60), feature(2, 20, 60)], 3), shop);
+    const of = (method: string) => ways.find((w) => w.method === method && w.kind !== 'fourJaw')!;
+    const [all, steady] = [of('chuckAndCentre'), of('chuckAndSteady')];
+    expect(all.reasons.map((r) => r.code)).not.toContain('way.leaves');
+    const leaves = steady.reasons.find((r) => r.code === 'way.leaves')!;
+    const eachMin = ({ reasons }: typeof all) => Number(reasons[0]!.values!.eachMin);
+    const fullest = Math.min(...ways.filter((w) => w.does && w.owned && !w.reasons.includes(leaves)).map(eachMin));
+    expect(leaves.values!.count).toBeGreaterThan(0);
+    expect(leaves.minutes).toBeCloseTo(3 * (10 + fullest - eachMin(steady)), 6);
+    expect(steady.costMin).toBeCloseTo(
+      steady.reasons.reduce((sum, r) => sum + r.minutes, 0),
+      9,
+    );
+    expect(ways.indexOf(all)).toBeLessThan(ways.indexOf(steady));
+  });
   it('say why not, and put what is not owned last', () => {
     const ways = waysOfHolding(jobOf([feature(1, 24, 400)]), shopWith('25'));
     const of = (kind: string) => ways.find((w) => w.kind === kind)!;

@@ -11,7 +11,7 @@ import {
   throughHoleMm,
 } from '../hold/index.ts';
 import { type Chuck, chuckOf, chuckReachMm, type Lathe } from '../lathe/index.ts';
-import { insides, outsides, type Part } from '../part/index.ts';
+import { insides, outsides, type Part, surfaceOf } from '../part/index.ts';
 import type { Plan } from '../route/index.ts';
 import { acrossMm } from './concentric.ts';
 import { type PlannedJob, planJob } from './plan-job.ts';
@@ -73,7 +73,7 @@ export function waysOfHolding(job: Job, shop: Shop, number = 1): readonly Way[] 
       return plannedWay(job, head, tried({ ...held, grip }), number, { lathe, chuck });
     }),
   );
-  const byMeans = (number === 1 ? JAW_METHODS : HOLD_METHODS).flatMap((by): Way[] => {
+  const byMeans = (number === 1 ? JAW_METHODS : HOLD_METHODS).flatMap((by): TriedWay[] => {
     if (by === 'chuck' || by === 'chuckAndCentre') return [];
     const again = tried(heldBy(now, by));
     const owned = !again.problems.some((p) => LACKING.includes(p.code));
@@ -81,9 +81,12 @@ export function waysOfHolding(job: Job, shop: Shop, number = 1): readonly Way[] 
     const chuckOn = inChuck(by) ? { lathe, chuck: again.setups[number - 1]?.chuck ?? chuckOf(lathe) } : undefined;
     return [plannedWay(job, head, again, number, chuckOn)];
   });
-  const others = [...byMeans, ...(number === 1 ? otherWays(planned, lathe) : [])];
+  const ways = [
+    ...leftCharged([...inChucks, ...byMeans], job.quantity),
+    ...(number === 1 ? otherWays(planned, lathe) : []),
+  ];
   const rank = (way: Way) => (way.does ? 0 : 1) + (way.owned ? 0 : 4);
-  return [...inChucks, ...others].toSorted(
+  return ways.toSorted(
     (a, b) => rank(a) - rank(b) || (a.costMin ?? 1e6) - (b.costMin ?? 1e6) || a.reasons.length - b.reasons.length,
   );
 }
@@ -97,6 +100,33 @@ const LACKING = [
   'hold.noDog',
 ];
 
+/** A way with what is finished in it, and how long its route takes a piece. */
+interface TriedWay {
+  readonly way: Way;
+  readonly made: readonly string[];
+  readonly eachMin: number;
+}
+
+/** To put a piece in once more for what is left costs about so long, minutes. */
+const ANOTHER_MIN = 10;
+
+/**
+ * What one way leaves and another one cuts has to be cut all the same: each is charged with a further holding, and the time by which the
+ * quickest of those that cut most takes longer.
+ */
+function leftCharged(tried: readonly TriedWay[], count: number): readonly Way[] {
+  const good = tried.filter(({ way }) => way.does && way.owned);
+  const most = Math.max(0, ...good.map((t) => t.made.length));
+  const fullest = good.filter((t) => t.made.length === most).toSorted((a, b) => a.eachMin - b.eachMin)[0];
+  return tried.map(({ way, made, eachMin }) => {
+    const left = (fullest?.made ?? []).filter((id) => !made.includes(id)).length;
+    if (!way.does || left === 0) return way;
+    const minutes = (ANOTHER_MIN + Math.max(0, fullest!.eachMin - eachMin)) * count;
+    const reasons: readonly WayReason[] = [...way.reasons, { code: 'way.leaves', minutes, values: { count: left } }];
+    return { ...way, reasons, costMin: (way.costMin ?? 0) + minutes };
+  });
+}
+
 /** A way as its own plan shows it. */
 function plannedWay(
   job: Job,
@@ -104,7 +134,7 @@ function plannedWay(
   planned: PlannedJob,
   number: number,
   inChuck?: { readonly lathe: Lathe; readonly chuck: Chuck },
-): Way {
+): TriedWay {
   const setup = planned.setups[number - 1];
   // what is wrong with another setup does not speak against this way
   const error = (number === 1 ? planned.problems : (setup?.problems ?? [])).find((p) => p.severity !== 'warning');
@@ -114,7 +144,7 @@ function plannedWay(
     const why: WayReason = error
       ? { code: error.code, minutes: 0, values }
       : { code: 'way.nothingReached', minutes: 0 };
-    return { ...head, does: false, reasons: [why] };
+    return { way: { ...head, does: false, reasons: [why] }, made: [], eachMin: 0 };
   }
   const { plan } = setup;
   const count = job.quantity;
@@ -127,7 +157,13 @@ function plannedWay(
       ? firstReasons(planned, setup, head.tailCentre, inChuck?.chuck, count)
       : laterReasons(planned, setup, head.kind, inChuck?.chuck, count)),
   ];
-  return { ...head, does: true, reasons, costMin: reasons.reduce((total, r) => total + r.minutes, 0) };
+  const { finished } = plan.after;
+  return {
+    way: { ...head, does: true, reasons, costMin: reasons.reduce((total, r) => total + r.minutes, 0) },
+    // a centre hole that the drawing does not ask for is none of what is wanted
+    made: Object.keys(finished).filter((id) => finished[id]!.setup === number && surfaceOf(planned.part, id)),
+    eachMin: plan.minutes,
+  };
 }
 
 /** What jaws do to thin work: it is bored lobed, or they may be tightened a little only. */
@@ -216,8 +252,6 @@ function laterReasons(
   const bare = setup.grip.kind === 'jaws' && (setup.grip.protect ?? 'none') === 'none';
   if (bare && chuck && chuck.kind !== 'soft' && chuck.kind !== 'collet')
     reasons.push({ code: 'way.marks', minutes: MARKS_MIN * count });
-  const left = plan.waiting.filter((w) => w.why === 'inJaws').length;
-  if (left > 0) reasons.push({ code: 'way.leaves', minutes: 10 * count, values: { count: left } });
   return reasons;
 }
 
