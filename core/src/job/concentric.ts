@@ -1,5 +1,5 @@
 import { inChuck } from '../hold/index.ts';
-import { faceId, outsides, PART, type Part, type Relation, surfaceName, surfaceOf } from '../part/index.ts';
+import { faceId, facesOf, outsides, PART, type Part, type Relation, surfaceName } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import { reachOf } from '../work/index.ts';
 import { type PlannedSetup, trueToHole } from './setups.ts';
@@ -92,7 +92,7 @@ export function outOfSquareMm(setups: readonly PlannedSetup[], one: number, othe
 /** A length of the outside ends the part where its face is the part's own. */
 function nameOf(part: Part, id: string): string {
   const { of, end, what } = surfaceName(id);
-  if (what !== 'face' || !end) return id;
+  if (!end || what === 'edge') return id;
   const lengths = outsides(part);
   const last = end === part.tail ? lengths.at(-1) : lengths[0];
   return last?.id === of ? faceId(PART, end) : id;
@@ -111,13 +111,12 @@ export function checkTogether(setups: readonly PlannedSetup[], relations: readon
     const [on, to] = [nameOf(part, g.on), nameOf(part, g.to)];
     const [one, other] = [numberOf(on), numberOf(to)];
     if (one === undefined || other === undefined || one === other) return [];
-    const face = surfaceOf(part, on);
-    const value =
-      face?.kind === 'face' ? outOfSquareMm(setups, one, other, face.outerMm) : acrossMm(setups, one, other);
+    const face = facesOf(part).find((f) => f.id === on);
+    const value = face ? outOfSquareMm(setups, one, other, face.outerMm) : acrossMm(setups, one, other);
     if (value <= g.toleranceMm) return [];
     return [
       {
-        ...{ code: face?.kind === 'face' ? 'hold.losesSquare' : 'hold.losesTruth' },
+        ...{ code: face ? 'hold.losesSquare' : 'hold.losesTruth' },
         ...{ path: ['hold', 'setups', Math.max(one, other) - 1, 'grip'], value },
         ...{ limit: g.toleranceMm, unit: 'mm', severity: 'warning' },
       },
