@@ -128,9 +128,19 @@ describe('drawing shapes', () => {
     await sees(page, '· saved');
     const { drawing } = await load(id);
     expect(drawing.features[2]).toMatchObject({ kind: 'ball', radius: { text: '5' }, end: { text: '12' } });
+    // turned round it is the same part, once no limits belong to one end of a cone
+    await type(page, 'f2-limits', 'h9');
+    await press(page, 'Turn round');
+    await sees(page, 'has limits of its left diameter');
+    await type(page, 'f2-limits', ' ');
+    await press(page, 'Turn round');
+    await page.waitForFunction(() => !document.body.innerText.includes('has limits of its left diameter'));
+    await expect
+      .poll(async () => (await load(id)).drawing.features.map((f) => f.kind))
+      .toEqual(['ball', 'taper', 'cylinder']);
+    expect(await labels(page)).toEqual(expect.arrayContaining(['SØ24', 'Ø12–18', 'M20x1.5 LH']));
     // a job is planned as far as its plain diameters go, and says what its plan leaves
     await station(page, 'stock');
-    await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('main button, section button')].length);
     expect(await textOf(page)).toContain('Knob');
     expect(errors).toEqual([]);
     await page.close();
