@@ -20,8 +20,11 @@ const option = (name, usual) => {
 const COUNT = option('count', 300);
 const SEED = option('seed', 1);
 const withAt = args.indexOf('--with');
-const FURTHER = [...(withAt < 0 ? [] : [args.splice(withAt, 2)[1]]), 'core/bench/judge'].join(',');
+const asked = withAt < 0 ? [] : [args.splice(withAt, 2)[1]];
 const rooms = args.length > 0 ? args : ['core/src/run', 'core/src/gauge'];
+/** The judge cuts pieces by what these rooms decide. */
+const JUDGED = ['core/src/run', 'core/src/gauge'];
+const FURTHER = [...asked, ...(rooms.some((room) => JUDGED.includes(room)) ? ['core/bench/judge'] : [])].join(',');
 const LANES = Math.max(1, Math.min(4, os.availableParallelism()));
 /** Schemas and tables are held by the tests of what they let in, not by these; frozen old rules by their fixture, and nobody changes them. */
 const LEFT_OUT = /(\.test\.ts|index\.ts|[-/]schema\.ts|\/event\.ts|\/standard\/|\/upgrade\/)/;
@@ -45,6 +48,15 @@ const SWAPS = new Map([
   [ts.SyntaxKind.AmpersandAmpersandToken, '||'],
   [ts.SyntaxKind.BarBarToken, '&&'],
 ]);
+
+/** Calls that take whole numbers: half as much again is cut off, or only rounds a place further. */
+const WHOLE = new Set(['at', 'slice', 'toFixed']);
+function isWhole(literal) {
+  const said = ts.isPrefixUnaryExpression(literal.parent) ? literal.parent : literal;
+  const { parent } = said;
+  if (!ts.isCallExpression(parent) || !parent.arguments.includes(said) || Number(literal.text) === 0) return false;
+  return ts.isPropertyAccessExpression(parent.expression) && WHOLE.has(parent.expression.name.text);
+}
 
 /** All places of a file that can be changed, each with its text and what it becomes. */
 function placesOf(file) {
@@ -77,7 +89,7 @@ function placesOf(file) {
       add(node.getStart(), node.getStart() + 1, '+');
     if (ts.isPrefixUnaryExpression(node) && node.operator === ts.SyntaxKind.ExclamationToken)
       add(node.getStart(), node.getStart() + 1, '');
-    if (ts.isNumericLiteral(node) && !ts.isEnumMember(node.parent)) {
+    if (ts.isNumericLiteral(node) && !ts.isEnumMember(node.parent) && !isWhole(node)) {
       const value = Number(node.text);
       if (value === 0 || value >= ROUNDING)
         add(node.getStart(), node.getEnd(), value === 0 ? '1' : String(Number((value * 1.5).toPrecision(6))));

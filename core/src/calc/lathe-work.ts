@@ -7,7 +7,7 @@ import { chuckOf, dialMove, dialSchema, latheSchema, readDialNumber } from '../l
 import { materialById } from '../material/index.ts';
 import { centreHoleRows, drawingSchema, plainCentreDrills, resolveDrawing } from '../part/index.ts';
 import { planSetup } from '../route/index.ts';
-import { allowancesSchema, type BarSizes, blankFor, usualAllowances } from '../stock/index.ts';
+import { allowancesSchema, type BarSizes, beyondGripMm, blankFor, usualAllowances } from '../stock/index.ts';
 import { toolSchema } from '../tool/index.ts';
 import { blankPiece } from '../work/index.ts';
 import { calculation } from './entry.ts';
@@ -101,7 +101,7 @@ export const latheWork = [
       const { part, problems } = resolveDrawing(drawing);
       if (problems.some((p) => p.severity !== 'warning'))
         return { problems: problems.map((p) => ({ ...p, path: ['drawing', ...p.path] })) };
-      const outMm = blankFor(part, stockMm, allow, 0).lengthMm;
+      const outMm = beyondGripMm(part, stockMm, allow);
       const gripMm = asked ?? usualGripMm(stockMm, jawLengthMm, outMm);
       const { lines, lengthMm } = blankFor(part, stockMm, allow, gripMm, record);
       return { lines: [...lines], lengthMm, gripMm };
@@ -139,7 +139,7 @@ export const latheWork = [
       const { grip } = setup;
       const chuck = chuckOf(lathe, grip.kind === 'jaws' ? grip.chuckId : undefined);
       const onSpare = grip.kind === 'jaws' && grip.on === 'spare';
-      const outMm = blankFor(part, stockMm, allow, 0).lengthMm;
+      const outMm = beyondGripMm(part, stockMm, allow);
       const spareMm = onSpare ? grip.mm || usualGripMm(stockMm, chuck.jawLengthMm, outMm) : 0;
       const blank = blankFor(part, stockMm, allow, spareMm);
       const bar: BarSizes = {

@@ -134,7 +134,7 @@ export function gripPlaces(piece: Workpiece, by: GripWith): readonly GripPlace[]
     // raw metal is held by its very end, so that most of it stands free; finished as near to the cut as it goes
     const jawsMm = dog || !finished ? zFromMm + gripMm : run.zToMm - free;
     const outMm = reachOf(piece).zToMm - jawsMm;
-    const least = dog ? LEAST_DOG_MM : wantedGripMm(diameterMm, outMm);
+    const least = dog ? LEAST_DOG_MM : Math.min(longestMm, wantedGripMm(diameterMm, outMm));
     const poor =
       gripMm < least - ROUNDING
         ? 'short'

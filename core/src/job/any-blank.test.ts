@@ -16,7 +16,7 @@ import type { Operation } from '../route/index.ts';
 import type { Bar } from '../stock/index.ts';
 import { cutIn } from '../testing/cut-in.ts';
 import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
-import { feature, mm } from '../testing/shop.ts';
+import { feature, metricLathe, mm } from '../testing/shop.ts';
 import { isFinished } from '../work/index.ts';
 import { nextSetup } from './next-setup.ts';
 import { planJob } from './plan-job.ts';
@@ -126,6 +126,20 @@ describe('a part of any size from bar, tube or casting', () => {
       { numRuns: 60 },
     );
     expect(cut).toBeGreaterThan(40);
+  });
+  it('is gripped on spare stock as is usual, which nothing speaks against: of a disc by half of what stands out', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 4, max: 120 }), fc.integer({ min: 2, max: 150 }), (d, l) => {
+        const shop = shopWith(String(d + 2), '900', metricLathe);
+        const { problems, setups } = planJob(jobOf([feature(1, d, l)]), shop);
+        expect(problems.map((p) => p.code)).not.toContain('hold.shortGrip');
+        const held = setups[0]?.plan.held;
+        if (!held || held.ends) return;
+        const wanted = Math.ceil(Math.min(0.75 * (d + 2), held.overhangMm / 2) - 1e-9);
+        expect(held.gripMm).toBe(Math.min(45, Math.max(10, wanted)));
+      }),
+      { numRuns: 60 },
+    );
   });
   it('has nothing uncut that does not wait by its name', () => {
     let all = 0;

@@ -13,6 +13,7 @@ import {
   type BarSizes,
   type Blank,
   barSizes,
+  beyondGripMm,
   blankFor,
   type CleanUp,
   checkBar,
@@ -65,7 +66,7 @@ function spareGripMm({ hold, stock }: Job, lathe: Lathe | undefined, part: Part,
   const grip = hold.setups[0]?.grip;
   if (grip?.kind !== 'jaws' || grip.on !== 'spare') return 0;
   const jawsMm = lathe ? chuckOf(lathe, grip.chuckId).jawLengthMm : USUAL_JAWS_MM;
-  return grip.mm > 0 ? grip.mm : usualGripMm(stockMm, jawsMm, blankFor(part, stockMm, stock.allow, 0).lengthMm);
+  return grip.mm > 0 ? grip.mm : usualGripMm(stockMm, jawsMm, beyondGripMm(part, stockMm, stock.allow));
 }
 
 /**

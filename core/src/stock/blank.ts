@@ -80,3 +80,7 @@ export function blankFor(
   });
   return { lines, lengthMm, diameterMm, spareGripMm };
 }
+
+/** How far a blank goes beyond the spare stock that it is gripped by, mm. */
+export const beyondGripMm = (part: Part, diameterMm: number, allow: Allowances): number =>
+  Number((blankFor(part, diameterMm, allow, 1).lengthMm - 1).toFixed(6));

@@ -138,7 +138,8 @@ const thinForCentre = (endMm: number): Problem => ({
 function checkGrip(gripMm: number, outMm: number, diameterMm: number, grip: InJaws, chuck: Chuck): Problem[] {
   const problems: Problem[] = [];
   const path = ['grip', 'mm'];
-  const [floor, least] = [gripFloorMm(diameterMm), wantedGripMm(diameterMm, outMm)];
+  // longer than its jaws no chuck holds
+  const [floor, least] = [gripFloorMm(diameterMm), Math.min(chuck.jawLengthMm, wantedGripMm(diameterMm, outMm))];
   if (gripMm < floor - ROUNDING)
     problems.push({ code: 'hold.gripFloor', path, value: gripMm, limit: Number(floor.toFixed(2)), unit: 'mm' });
   else if (gripMm < least - ROUNDING)
