@@ -124,8 +124,10 @@ function shuffled(list) {
     .map((x) => x.value);
 }
 
-/** How long one change may take before it counts as never ending. */
+/** How long the unchanged tests may take, and so many times that, and at least so long, a change may, before it counts as never ending. */
 const PATIENCE_MS = 180_000;
+const TIMES = 8;
+const LEAST_PATIENCE_MS = 15_000;
 
 /** A process that tries one change after the other; resolves when the unchanged code passes its tests. */
 async function openLane() {
@@ -134,6 +136,8 @@ async function openLane() {
     stdio: 'ignore',
     env: { ...process.env, CI: '1' },
   });
+  let patienceMs = PATIENCE_MS;
+  const began = Date.now();
   const answer = () =>
     new Promise((resolve) => {
       const done = (value) => {
@@ -143,12 +147,13 @@ async function openLane() {
         resolve(value);
       };
       const gone = () => done(null);
-      const timer = setTimeout(() => child.kill('SIGKILL'), PATIENCE_MS);
+      const timer = setTimeout(() => child.kill('SIGKILL'), patienceMs);
       child.once('message', done);
       child.once('exit', gone);
     });
   const first = await answer();
   if (!first?.ready) throw new Plain('The tests of these rooms fail before anything is changed.');
+  patienceMs = Math.min(PATIENCE_MS, Math.max(LEAST_PATIENCE_MS, TIMES * (Date.now() - began)));
   return {
     /** true, false, or null when the change never ended and the process had to go */
     notices: (place) => {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { collectWorking } from '../working/index.ts';
 import { ringBearsN, ringGivesMm } from './ring.ts';
 import { tipUse } from './tipping.ts';
 
@@ -11,8 +12,15 @@ describe('tipping out of the jaws', () => {
     // friction that torque and feed use is not there twice: at the end of it only the length is left
     expect(tipUse(500, 0.18 * 18_000, tipping, 40, 18_000)).toBeCloseTo(30_000 / 45_000, 9);
     expect(tipUse(500, 99_000, tipping, 40, 18_000)).toBeCloseTo(30_000 / 45_000, 9);
+    // half of it used leaves √3/2 of it: 0.5 · (90 + 0.1559 · 180) = 59.03 N·m
+    expect(tipUse(500, 0.09 * 18_000, tipping, 40, 18_000)).toBeCloseTo(30_000 / 59_029.61, 6);
     // its weight turns with it
     expect(tipUse(0, 0, { ...tipping, weightNmm: 61_200 }, 40, 18_000)).toBeCloseTo(1, 9);
+  });
+  it('is told in newton metres', () => {
+    const { steps, record } = collectWorking();
+    tipUse(500, 0, { gripMm: 30, armMm: 60, weightNmm: 2000 }, 40, 18_000, record);
+    expect(steps[0]!.values).toMatchObject({ weightNm: 2, momentNm: 32, bearsNm: expect.closeTo(61.2, 6) });
   });
   it('comes sooner with a longer arm and a shorter grip', () => {
     const share = (armMm: number, gripMm: number) => tipUse(400, 900, { gripMm, armMm, weightNmm: 500 }, 30, 12_000);
