@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { usualTruing } from '../../lathe/index.ts';
 import { PretendChuck } from '../../testing/four-jaw.ts';
+import { collectWorking } from '../../working/index.ts';
 import { bedTwistOf } from './bed-twist.ts';
 import { castingRunoutMm, fromGaps } from './casting.ts';
 import { eccentricityOf, type FourReadings } from './eccentricity.ts';
@@ -118,7 +119,42 @@ describe('truing with four readings', () => {
   });
 });
 
+describe('what was worked out', () => {
+  it('is told as it came: of the four readings, of the move, and of a tilt', () => {
+    const { steps, record } = collectWorking();
+    truingRound([[0.5, 0.3, 0.1, 0.2]], 0.02, fourJaw, record);
+    expect(steps[0]!.values).toMatchObject({
+      ...{ towards1Mm: expect.closeTo(0.2, 9), towards2Mm: expect.closeTo(0.05, 9) },
+      ...{ offMm: expect.closeTo(Math.hypot(0.2, 0.05), 9), runoutMm: expect.closeTo(2 * Math.hypot(0.2, 0.05), 9) },
+    });
+    expect(steps[1]!.values).toMatchObject({ gotPair1Share: 1, gotPair2Share: 1 });
+    const leaning = collectWorking();
+    // 0.1 towards jaw 1 near the jaws, 0.3 there and 0.15 towards jaw 2 farther out: 0.2 and 0.15 more over 50 mm
+    const tilt = tiltOf([0.2, 0, 0, 0], [0.6, 0.3, 0, 0], 50, leaning.record);
+    expect(leaning.steps[0]!.values).toMatchObject({
+      ...{ towards1Mm: expect.closeTo(0.2, 9), towards2Mm: expect.closeTo(0.15, 9) },
+      perMetreMm: expect.closeTo((Math.hypot(0.2, 0.15) / 50) * 1000, 9),
+    });
+    expect(tilt).toMatchObject({ tapAt: 1, tapMm: expect.closeTo(0.2, 9) });
+    expect(tiltOf([0, 0, 0.2, 0], [0, 0, 0.2, 0.5], 50)).toMatchObject({ tapAt: 4, tapMm: expect.closeTo(0.25, 9) });
+  });
+  it('leaves a pair alone that is off by less than a tenth of what is wanted, and takes the next', () => {
+    const moved = (r2: number) => {
+      const next = truingRound([[0.5, r2, 0.1, 0]], 0.1, fourJaw);
+      return next.kind === 'move' ? next.moves.length : 0;
+    };
+    // half of 0.0198 and of 0.0202 against 0.2 · 0.1 / 2
+    expect([moved(0.0198), moved(0.0202)]).toEqual([1, 2]);
+  });
+});
+
 describe('the tailstock', () => {
+  it('turns so much taper over 100 mm', () => {
+    // 0.04 on the diameter over 200 mm of 400: off by 0.04, which makes 0.02 on 100 mm
+    expect(tailstockFromDiameters(30, 30.04, 200, 400, 0.005)).toMatchObject({
+      ...{ byMm: expect.closeTo(0.04, 9), way: 'tool', taperPer100Mm: expect.closeTo(0.02, 9) },
+    });
+  });
   it('comes towards the tool when the tail collar is larger', () => {
     const move = tailstockFromDiameters(30.02, 30.06, 150, 400, 0.005);
     expect(move).toMatchObject({ way: 'tool', byMm: expect.closeTo(0.0533, 4) });
