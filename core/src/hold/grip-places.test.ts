@@ -5,7 +5,7 @@ import { emptyDetail, type Feature, resolveDrawing } from '../part/index.ts';
 import { pieceOf, type Standing } from '../testing/pieces.ts';
 import { drawingOf, feature, metricLathe, mm } from '../testing/shop.ts';
 import { type GripWith, gripPlaces, placeOn } from './grip-places.ts';
-import { gripFloorMm, wantedGripMm } from './held.ts';
+import { gripFloorMm, leastGripMm, wantedGripMm } from './held.ts';
 import { jawsRefuse } from './jaws-take.ts';
 
 const [threeJaw] = metricLathe.holding.chucks as [Chuck];
@@ -157,6 +157,14 @@ describe('how long a grip must be', () => {
       20, 10, 6, 20,
     ]);
     expect([wantedGripMm(40, 39.9), wantedGripMm(6, 5)]).toEqual([3, 2]);
+  });
+});
+
+describe('a grip on a blank that came out short', () => {
+  it('may become half the diameter and 10 mm, but of a disc is as it was planned', () => {
+    expect([leastGripMm(30, 40), leastGripMm(18, 12), leastGripMm(14, 120), leastGripMm(0, 40)]).toEqual([
+      20, 10, 14, 0,
+    ]);
   });
 });
 

@@ -9,7 +9,7 @@ export const SEATED_GRIP_MM = 3;
 const PLAIN_FLOOR_MM = 3;
 const THIN_MM = 9;
 /** Shortest grip of a shaft that is usual, mm. FIELD 2: about 10 */
-export const SHORTEST_GRIP_MM = 10;
+const SHORTEST_GRIP_MM = 10;
 
 /** Why a setup holds the piece as it does; an end can be too thin for the centre that it would want. */
 export type WhyHeld = 'chosen' | 'shortOverhang' | 'longOverhang' | 'bends' | 'thinEnd' | 'hollowEnd';
@@ -67,6 +67,10 @@ export function usualGripMm(diameterMm: number, jawLengthMm: number, outMm = Num
   const wantedMm = Math.ceil(Math.min(diameterMm * 0.75, outMm / 2));
   return Math.min(jawLengthMm, Math.max(SHORTEST_GRIP_MM, wantedMm));
 }
+
+/** How short a grip that was planned may become where the blank came out short, mm: half the diameter and 10 mm, or as it was planned. */
+export const leastGripMm = (plannedMm: number, diameterMm: number): number =>
+  Math.min(plannedMm, Math.max(SHORTEST_GRIP_MM, diameterMm / 2));
 
 /** Grip below which nothing is held, mm: plain jaws want something to press on, a thin shaft a third of its diameter. @source FIELD 14 */
 export const gripFloorMm = (diameterMm: number): number =>

@@ -14,6 +14,7 @@ export {
   progressOf,
   STATIONS,
   type Station,
+  spareGripMm,
   stationOf,
 } from './plan-job.ts';
 export {

@@ -1,4 +1,4 @@
-import { checkBarFor, type Setup, SHORTEST_GRIP_MM, usualGripMm } from '../hold/index.ts';
+import { checkBarFor, leastGripMm, type Setup, usualGripMm } from '../hold/index.ts';
 import { type Chuck, chuckOf, type Lathe } from '../lathe/index.ts';
 import type { Material } from '../material/index.ts';
 import { type Means, withToolsOf } from '../means/index.ts';
@@ -62,7 +62,7 @@ export type PlannedJob = OpenJob | JobWithPlan;
 const USUAL_JAWS_MM = 40;
 
 /** How long spare stock is gripped, as the first setup of a job has it; 0 where the part itself is. @param stockMm of the bar */
-function spareGripMm({ hold, stock }: Job, lathe: Lathe | undefined, part: Part, stockMm: number): number {
+export function spareGripMm({ hold, stock }: Job, lathe: Lathe | undefined, part: Part, stockMm: number): number {
   const grip = hold.setups[0]?.grip;
   if (grip?.kind !== 'jaws' || grip.on !== 'spare') return 0;
   const jawsMm = lathe ? chuckOf(lathe, grip.chuckId).jawLengthMm : USUAL_JAWS_MM;
@@ -106,7 +106,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
   const lies = layFirst(part, job);
   const gripMm = rough ? 0 : spareGripMm(job, lathe, lies, stockMm);
   const sawnMm = (job.stock.sawn ?? 0) > 0 ? job.stock.sawnMm : undefined;
-  const least = Math.min(gripMm, Math.max(SHORTEST_GRIP_MM, stockMm / 2));
+  const least = leastGripMm(gripMm, stockMm);
   const sawn = sawnMm !== undefined && !rough ? asSawn(lies, stockMm, wanted, gripMm, least, sawnMm) : undefined;
   if (sawn && !sawn.ok)
     problems.push({

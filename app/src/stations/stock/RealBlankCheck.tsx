@@ -1,4 +1,4 @@
-import { largestTurnedMm } from '@whelk/core/hold';
+import { largestTurnedMm, leastGripMm } from '@whelk/core/hold';
 import type { Job, PlannedJob } from '@whelk/core/job';
 import { parseLength, shortLength } from '@whelk/core/quantity';
 import { type Blank, type RealBlank, realBlank } from '@whelk/core/stock';
@@ -34,7 +34,7 @@ export function RealBlankCheck({ job, planned, blank, onReal }: Props) {
           length.mm.valueOf(),
           diameter.mm.valueOf(),
           needMm,
-          Math.max(10, blank.diameterMm / 2),
+          leastGripMm(blank.spareGripMm, blank.diameterMm),
         )
       : undefined;
   const field = (key: 'diameter' | 'length', label: string) => {

@@ -37,7 +37,7 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
   const chuck = lathe && chuckOf(lathe, first?.grip.kind === 'jaws' ? first.grip.chuckId : undefined);
   const wantedBlank = (diameterMm: number, record?: Recorder) =>
-    blankFor(part, diameterMm, allow, spareGripMm(job, lathe, diameterMm), record);
+    blankFor(part, diameterMm, allow, spareGripMm(job, lathe, part, diameterMm), record);
   const blank =
     planned.blank ?? (planned.stockMm && outsides(part).length > 0 ? wantedBlank(planned.stockMm) : undefined);
   const lostMm = blank ? cutOffMm(allow, blank.diameterMm) : allow.kerfMm;
