@@ -4,7 +4,7 @@ import path from 'node:path';
 import { shopFileSchema } from '@whelk/core/job';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { TestShop } from './support/shop.ts';
-import { type ShownJob, shownBy, shownPlan } from './support/shown.ts';
+import { type ShownJob, shownBy, shownDrawing } from './support/shown.ts';
 
 const ROOT = path.resolve(import.meta.dirname, '../..');
 const kept = path.join(import.meta.dirname, 'fixtures');
@@ -22,7 +22,7 @@ beforeAll(async () => {
 afterAll(() => shop.end());
 
 /** A job's own part of what is shown, without its runs. */
-const planOf = (list: readonly ShownJob[], title: string) => {
+const drawingOf = (list: readonly ShownJob[], title: string) => {
   const { runs: _runs, ...job } = list.find((j) => j.title === title)!;
   return job;
 };
@@ -31,8 +31,8 @@ describe('a shop file of an earlier version', () => {
   const file = shopFileSchema.parse(JSON.parse(readFileSync(path.join(kept, 'november-shop.json'), 'utf8')));
   it.each(then.map((j) => j.title))('holds “%s” as it was', (title) => {
     const { job } = file.jobs.find((j) => j.job.title === title)!;
-    const plan = shownPlan(job, { ...file, materials: [] });
-    expect(plan).toEqual(planOf(then, title));
+    const drawing = shownDrawing(job, { ...file, materials: [] });
+    expect(drawing).toEqual(drawingOf(then, title));
   });
 });
 
@@ -41,8 +41,8 @@ describe('a backup of an earlier version', () => {
     expect(now.map((j) => [j.title, j.runs.length])).toEqual(then.map((j) => [j.title, j.runs.length]));
     expect(then.flatMap((j) => j.runs).length).toBeGreaterThan(15);
   });
-  it.each(then.map((j) => j.title))('shows the drawing and the plan of “%s” as they were', (title) => {
-    expect(planOf(now, title)).toEqual(planOf(then, title));
+  it.each(then.map((j) => j.title))('shows the drawing of “%s” as it was', (title) => {
+    expect(drawingOf(now, title)).toEqual(drawingOf(then, title));
   });
   it.each(then.map((j) => j.title))('tells at the lathe what it told, in every run of “%s”', (title) => {
     const of = (list: readonly ShownJob[]) => list.find((j) => j.title === title)!.runs;

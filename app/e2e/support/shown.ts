@@ -30,8 +30,8 @@ const told = (value: unknown): unknown =>
 
 const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(told(value)));
 
-/** What the pages show of a job by itself: its drawing as it is read, and its plan. */
-export function shownPlan(job: Job, shop: Shop): object {
+/** What the pages show of a job by itself: its drawing as it is read, and how many setups it has. */
+export function shownDrawing(job: Job, shop: Shop): object {
   const planned = planJob(job, shop);
   return plain({
     title: job.title,
@@ -43,17 +43,7 @@ export function shownPlan(job: Job, shop: Shop): object {
         return [b.id, b.made, mouth.diameterMm, bottom.diameterMm, mouth.zMm, bottom.zMm];
       }),
     },
-    problems: planned.problems.map((p) => p.code).toSorted(),
-    setups: planned.setups.map(({ plan }) => ({
-      holding: plan.held && [plan.held.method, plan.held.jawsMm, plan.held.gripMm],
-      minutes: plan.minutes,
-      operations: plan.operations.map((o) => [
-        ...[o.id, o.setting?.rpm, o.setting?.feedMmPerRev, o.targetMm],
-        o.passes.map((p) => p.diameterAfterMm),
-      ]),
-      waiting: plan.waiting.map((w) => [w.id, w.why]),
-    })),
-    blankMm: planned.blank?.lengthMm,
+    setups: planned.setups.length,
   }) as object;
 }
 
@@ -78,7 +68,7 @@ function shownRun(run: StoredRun): unknown {
 }
 
 /**
- * All that a shop's pages show of its jobs and runs, as plain data in an order of its own: drawings as they are read, plans, and
+ * All that a shop's pages show of its jobs and runs, as plain data in an order of its own: drawings as they are read, and
  * where each run stands.
  */
 export async function shownBy(databaseUrl: string): Promise<readonly ShownJob[]> {
@@ -91,7 +81,7 @@ export async function shownBy(databaseUrl: string): Promise<readonly ShownJob[]>
       const runs = (await loadRunsOf(db, [id])).toSorted(
         (a, b) => a.setup - b.setup || a.piece - b.piece || (a.id < b.id ? -1 : 1),
       );
-      shown.push({ ...shownPlan(job, shop), runs: runs.map((run) => plain(shownRun(run))) });
+      shown.push({ ...shownDrawing(job, shop), runs: runs.map((run) => plain(shownRun(run))) });
     }
     return shown as unknown as readonly ShownJob[];
   } finally {

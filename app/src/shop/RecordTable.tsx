@@ -23,6 +23,18 @@ export function RecordTable<T extends { id: string }>({
   const [editing, setEditing] = useState<Typing>();
   const [told, setTold] = useState<{ text: string; undo?: () => void }>();
   const listed = view.columns.filter((c) => !c.onlyTyped);
+  const [wanted, setWanted] = useState('');
+  const [group, setGroup] = useState('');
+  const { groups, groupOf } = view;
+  const there = groups?.filter(([id]) => records.some((r) => groupOf?.(r) === id)) ?? [];
+  const found = records.filter(
+    (r) =>
+      (group === '' || groupOf?.(r) === group) &&
+      wanted
+        .toLowerCase()
+        .split(/\s+/)
+        .every((word) => listed.some((c) => c.show(r).toLowerCase().includes(word))),
+  );
   const put = async (record: T) => {
     const result = await ask('PUT', `/api/records/${view.kind}`, { record });
     if (!result.ok)
@@ -75,8 +87,39 @@ export function RecordTable<T extends { id: string }>({
           onCancel={() => setEditing(undefined)}
         />
       )}
+      {there.length > 1 && (
+        <div className="mt-3 flex flex-wrap items-end gap-3">
+          <label className="text-sm">
+            Find
+            <input
+              className="input mt-0.5 flex w-56"
+              type="search"
+              value={wanted}
+              placeholder="size or name"
+              onChange={(e) => setWanted(e.target.value)}
+              data-field={`${view.kind}-find`}
+            />
+          </label>
+          <label className="text-sm">
+            Kind
+            <select className="select mt-0.5 flex" value={group} onChange={(e) => setGroup(e.target.value)}>
+              <option value="">all kinds</option>
+              {there.map(([id, name]) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
+          <span className="muted pb-2 text-sm" role="status">
+            {found.length === records.length ? `${records.length}` : `${found.length} of ${records.length}`}
+          </span>
+        </div>
+      )}
       {records.length === 0 ? (
         <p className="muted mt-2">Nothing here yet. Add the first one.</p>
+      ) : found.length === 0 ? (
+        <p className="muted mt-2">None of these. Look for something else, or add it.</p>
       ) : (
         <div className="overflow-x-auto">
           <table className="table mt-2">
@@ -93,7 +136,7 @@ export function RecordTable<T extends { id: string }>({
               </tr>
             </thead>
             <tbody>
-              {records.map((r) => (
+              {found.map((r) => (
                 <tr key={r.id}>
                   {listed.map((c, i) =>
                     i === 0 ? (

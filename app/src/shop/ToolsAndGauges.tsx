@@ -1,77 +1,13 @@
 import type { Instrument } from '@whelk/core/gauge';
-import { TOOL_MATERIALS } from '@whelk/core/material';
 import type { HolderRecord, InsertRecord, Tool } from '@whelk/core/tool';
 import { useMemo, useState } from 'react';
-import { toolMaterialNames } from '../messages/words.ts';
 import { ask } from '../ui/api.ts';
-import { fieldReader, same } from '../ui/records/read-fields.ts';
-import type { RecordKindView } from '../ui/records/record-view.ts';
 import { holdersView, insertsView } from './drawer.ts';
 import { GaugeZeros } from './GaugeZeros.tsx';
 import { gaugesWith } from './gauges.ts';
 import { RecordTable } from './RecordTable.tsx';
+import { toolsWith } from './tools.ts';
 
-const toolsWith = (known: readonly Tool[]): RecordKindView<Tool> => ({
-  kind: 'tool',
-  name: 'Tools',
-  columns: [
-    { key: 'name', label: 'Name', show: (t) => t.name, edit: (t) => t.name },
-    {
-      key: 'kind',
-      label: 'For',
-      show: (t) => t.kind,
-      edit: (t) => t.kind,
-      choices: same(['rougher', 'finisher', 'facing', 'chamfer', 'centre drill']),
-    },
-    {
-      key: 'material',
-      label: 'Material',
-      show: (t) => toolMaterialNames[t.material],
-      edit: (t) => t.material,
-      choices: TOOL_MATERIALS.map((t) => [t, toolMaterialNames[t]] as const),
-    },
-    { key: 'nose', label: 'Nose radius, mm', show: (t) => String(t.noseRadiusMm), edit: (t) => String(t.noseRadiusMm) },
-    { key: 'kappa', label: 'Setting angle, °', show: (t) => String(t.kappaDeg), edit: (t) => String(t.kappaDeg) },
-    { key: 'deepest', label: 'Deepest cut, mm', show: (t) => String(t.deepestMm), edit: (t) => String(t.deepestMm) },
-    {
-      key: 'edge',
-      label: 'Edge rounding, mm',
-      show: (t) => String(t.edgeRadiusMm),
-      edit: (t) => String(t.edgeRadiusMm),
-    },
-    {
-      key: 'flat',
-      label: 'Finishing flat, mm',
-      show: (t) => (t.flatMm ? String(t.flatMm) : ''),
-      edit: (t) => (t.flatMm ? String(t.flatMm) : '0'),
-    },
-    {
-      key: 'size',
-      label: 'Pilot of a centre drill, mm',
-      show: (t) => (t.sizeMm === undefined ? '' : String(t.sizeMm)),
-      edit: (t) => (t.sizeMm === undefined ? '' : String(t.sizeMm)),
-    },
-  ],
-  read: (texts, id) => {
-    const fields = fieldReader(texts);
-    const drill = texts.kind === 'centre drill';
-    const sharpenedAt = known.find((t) => t.id === id)?.sharpenedAt;
-    const record: Tool = {
-      ...(sharpenedAt ? { sharpenedAt } : {}),
-      id,
-      name: fields.text('name', 60),
-      kind: texts.kind as Tool['kind'],
-      material: texts.material as Tool['material'],
-      noseRadiusMm: fields.mm('nose', 'notNegative', 10),
-      kappaDeg: fields.degrees('kappa', 5, 120),
-      deepestMm: fields.mm('deepest', 'positive', 30),
-      edgeRadiusMm: fields.mm('edge', 'positive', 0.5),
-      ...(/^0*(\.0*)?$/.test((texts.flat ?? '').trim()) ? {} : { flatMm: fields.mm('flat', 'positive', 20) }),
-      ...(drill ? { sizeMm: fields.mm('size', 'positive', 30) } : {}),
-    };
-    return Object.keys(fields.problems).length > 0 ? { ok: false, problems: fields.problems } : { ok: true, record };
-  },
-});
 /** The drawer: cutting tools with what their edges have cut, and the gauges with what they are sure to. */
 export default function ToolsAndGauges({
   tools: ownTools,

@@ -1,5 +1,5 @@
 import type { Part } from '../part/index.ts';
-import type { Tool } from '../tool/index.ts';
+import type { EdgeTool } from '../tool/index.ts';
 import { halfOutline } from './outline.ts';
 import type { Picture, Shape } from './picture.ts';
 
@@ -31,7 +31,7 @@ export type CutPlace =
 export interface CutPlaceView {
   readonly width: number;
   readonly height: number;
-  readonly tool?: Pick<Tool, 'noseRadiusMm' | 'kappaDeg'>;
+  readonly tool?: Pick<EdgeTool, 'noseRadiusMm' | 'kappaDeg'>;
 }
 
 /** Picture units a millimetre takes at most and at least. */

@@ -5,7 +5,7 @@ import type { Means } from '../means/index.ts';
 import { tipUse } from '../mechanics/index.ts';
 import { insides, isStraight, outsides, spigotAt } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
-import { toolFor } from '../tool/index.ts';
+import { edgeFor } from '../tool/index.ts';
 import { isFinished, reachOf, type Workpiece, weightOutNmm } from '../work/index.ts';
 import { canTip } from './bending.ts';
 import { lobesMm, ringInJaws } from './gentle.ts';
@@ -46,7 +46,7 @@ const gentle = ({ gentleShare }: Held): Problem[] =>
 
 function tips(piece: Workpiece, held: Held, { material, tools }: Means): Problem[] {
   if (!canTip(held)) return [];
-  const tool = toolFor(tools, 'rougher');
+  const tool = edgeFor(tools, 'rougher');
   const edge = { kappaDeg: tool?.kappaDeg ?? 90, noseRadiusMm: tool?.noseRadiusMm ?? 0 };
   const { cuttingN, radialN } = cutForces(material, tool?.material ?? 'hss', { ...LIGHT, ...edge });
   const weightNmm = weightOutNmm(piece, held.jawsMm, material.densityKgPerM3);

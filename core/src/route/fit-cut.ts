@@ -1,7 +1,7 @@
 import { type CutHold, type CutSetup, type EvaluatedCut, evaluateCut, type School } from '../cutting/index.ts';
 import type { Feed } from '../lathe/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
-import type { Tool } from '../tool/index.ts';
+import type { EdgeTool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { cutToolOf } from './cut-tool.ts';
 import type { FitContext } from './fit-context.ts';
@@ -23,7 +23,7 @@ export interface CutWish {
   readonly toMm: number;
   readonly zFromMm: number;
   readonly zToMm: number;
-  readonly tool: Tool;
+  readonly tool: EdgeTool;
   /** how it is carried where it bends most, and how much it may */
   readonly hold: CutHold;
   readonly depthCapMm: number;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { materialById } from '../material/index.ts';
 import { feature, metricLathe, planInput, planRoute, tools } from '../testing/shop.ts';
-import type { Tool } from '../tool/index.ts';
+import type { Tool, TurningTool } from '../tool/index.ts';
 import { collectWorking } from '../working/index.ts';
 import type { Operation, OperationKind, OperationOf } from './operation/kinds.ts';
 import type { Plan } from './plan.ts';
@@ -76,9 +76,8 @@ describe('work by hand', () => {
 
 describe('the centre hole', () => {
   const drill = (n: number, sizeMm: number): Tool => ({
-    ...tools[4]!,
+    ...{ kind: 'centre drill', name: 'centre drill', material: 'hss', sizeMm },
     id: tools[n]!.id.replace(/..$/, `9${n}`),
-    sizeMm,
   });
   const withDrills = (...sizes: number[]) =>
     planOf({ tools: [...tools.slice(0, 4), ...sizes.map((s, i) => drill(i, s))] }, 300);
@@ -135,7 +134,7 @@ describe('feeds of the schools', () => {
     expect(Math.max(...Object.values(feedsBySchool(0.2)))).toBe(0.1);
   });
   it('finish as fine as the surface asks, below a ground flat as coarse as four fifths of it', () => {
-    const finishFeed = (more: Partial<Tool>, ra?: string) => {
+    const finishFeed = (more: Partial<TurningTool>, ra?: string) => {
       const own = tools.map((t) => (t.kind === 'finisher' ? { ...t, ...more } : t));
       const features = [feature(1, 40, 40), feature(2, 28, 50, 'h7', ra ? { finish: ra } : {})];
       const plan = planRoute(planInput(features, 45, { tools: own, school: 'machineFirst' }));

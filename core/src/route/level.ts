@@ -4,7 +4,7 @@ import { finenessesOf, latheGivesMmPerN } from '../lathe/index.ts';
 import { middleMm, toleranceMm } from '../limit/index.ts';
 import { SPRING_BOUND_FACTOR } from '../mechanics/index.ts';
 import type { Outside } from '../part/index.ts';
-import { toolFor } from '../tool/index.ts';
+import { edgeFor } from '../tool/index.ts';
 import { worstBendPerN } from './bending.ts';
 import { FINE_FEED, type FitContext, type RecorderFor } from './fit-context.ts';
 import { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
@@ -32,7 +32,7 @@ export function levelOf(
   recorderFor: RecorderFor,
 ): Level {
   const { means } = context;
-  const finisher = toolFor(means.tools, 'finisher')!;
+  const finisher = edgeFor(means.tools, 'finisher')!;
   const record = recorderFor(`${feature.id}-finish`);
   const targetMm = middleMm(feature.limits);
   const tolerance = toleranceMm(feature.limits);

@@ -6,7 +6,7 @@ import { toleranceMm } from '../limit/index.ts';
 import type { Means } from '../means/index.ts';
 import { type Outside, outsides } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
-import { toolFor } from '../tool/index.ts';
+import { edgeFor, toolsOf } from '../tool/index.ts';
 import { reachOf, type Workpiece, weightOutNmm } from '../work/index.ts';
 import { afterOperations } from './after.ts';
 import { finishedShaft, isStepped } from './bending.ts';
@@ -183,14 +183,14 @@ function push(operations: Operation[], operation: Operation | undefined): void {
 function checkMeans(piece: Workpiece, setup: Setup, means: Means, held: Held): Problem[] {
   const { part } = piece;
   const problems: Problem[] = [];
-  if (!toolFor(means.tools, 'rougher')) problems.push({ code: 'route.noTool', path: ['tools'], value: 'rougher' });
-  if (!toolFor(means.tools, 'finisher')) problems.push({ code: 'route.noTool', path: ['tools'], value: 'finisher' });
+  if (!edgeFor(means.tools, 'rougher')) problems.push({ code: 'route.noTool', path: ['tools'], value: 'rougher' });
+  if (!edgeFor(means.tools, 'finisher')) problems.push({ code: 'route.noTool', path: ['tools'], value: 'finisher' });
   const wanted = [
     ['chamfer', outsides(part).some((f) => chamferOf(part, f))],
     ['centre drill', wantsCentreHole({ piece, setup, held })],
   ] as const;
   for (const [kind, needed] of wanted)
-    if (needed && !toolFor(means.tools, kind))
+    if (needed && toolsOf(means.tools, kind).length === 0)
       problems.push({ code: 'route.noTool', path: ['tools'], value: kind, severity: 'warning' });
   if (held.wantsRest)
     problems.push({

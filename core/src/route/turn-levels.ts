@@ -3,7 +3,7 @@ import { freeFromMm, type Waiting } from '../hold/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import { edgeOf, type Outside, outsides } from '../part/index.ts';
 import { PLACE_MM, type Problem } from '../quantity/index.ts';
-import { toolFor } from '../tool/index.ts';
+import { edgeFor } from '../tool/index.ts';
 import { standingMm, type Workpiece } from '../work/index.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
 import { type Level, levelOf } from './level.ts';
@@ -90,7 +90,7 @@ export function turnLevels(
   }
   const plain = levels.map((l) => l.level);
   if (extent !== 'rough') wanted.push(...measureRoughed(context, plain, recorderFor));
-  const [rougher, finisher] = [toolFor(means.tools, 'rougher')!, toolFor(means.tools, 'finisher')!];
+  const [rougher, finisher] = [edgeFor(means.tools, 'rougher')!, edgeFor(means.tools, 'finisher')!];
   const byCompound = plain.some(({ last }) => last.kind === 'planned' && last.fineness.slide === 'compound');
   const last = plain.at(-1)?.feature;
   if (last && extent !== 'rough' && (finisher.id !== rougher.id || byCompound)) {

@@ -2,7 +2,7 @@ import { feedForRa, SCHOOLS, type School } from '../cutting/index.ts';
 import { FREE_DIAMETERS, onTailCentre } from '../hold/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
-import { type Tool, toolFor } from '../tool/index.ts';
+import { type EdgeTool, edgeFor } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { cutHold, roughedShaft } from './bending.ts';
 import { FINE_FEED, type FitContext, type RecorderFor } from './fit-context.ts';
@@ -23,7 +23,7 @@ const LIGHT_SHARE = 0.5;
 const ROUGH_OF_NOSE = { usual: 0.4, most: 0.6 } as const;
 const SHARP_FEED_MM = 0.2;
 
-function depthCap(context: FitContext, tool: Tool, school: School): { mm: number; by: Limiter } {
+function depthCap(context: FitContext, tool: EdgeTool, school: School): { mm: number; by: Limiter } {
   const { usualDepthMm, deepestCutMm } = context.means.lathe.rigidity;
   const wanted = school === 'machineFirst' ? deepestCutMm : usualDepthMm;
   const { method, overhangDiameters } = context.held;
@@ -66,7 +66,7 @@ function operationOf(
   kind: 'rough' | 'semiFinish' | 'finish',
   level: Level,
   zToMm: number,
-  tool: Tool,
+  tool: EdgeTool,
   cut: FittedCut,
   schools: Operation['schools'],
   rest: Partial<AnyOperation>,
@@ -99,7 +99,7 @@ export function roughLevel(
   recorderFor: RecorderFor,
 ): Operation | undefined {
   const toMm = Number((level.targetMm + level.allowanceMm).toFixed(9));
-  const tool = toolFor(context.means.tools, 'rougher');
+  const tool = edgeFor(context.means.tools, 'rougher');
   if (!tool || startMm - toMm < 0.02) return undefined;
   const zFromMm = level.shoulder ? level.zFromMm + SHOULDER_LEFT_MM : level.zFromMm;
   const shaft = roughedShaft(context.shaft, context.stepped, context.held, zFromMm, toMm);
@@ -149,7 +149,7 @@ export function roughLevel(
 const RA_AIMED_SHARE = 0.5;
 
 /** Coarsest feed of a finishing tool: below a ground flat the marks vanish; a nose leaves what its radius lets it. */
-function finishFeed(tool: Tool, raUm: number): { readonly mm: number; readonly by: 'finish' | 'usual' } {
+function finishFeed(tool: EdgeTool, raUm: number): { readonly mm: number; readonly by: 'finish' | 'usual' } {
   if (tool.flatMm) return { mm: tool.flatMm * 0.8, by: 'finish' };
   return tool.noseRadiusMm > 0
     ? { mm: feedForRa(raUm, tool.noseRadiusMm), by: 'finish' }
@@ -159,7 +159,7 @@ function finishFeed(tool: Tool, raUm: number): { readonly mm: number; readonly b
 /** Last cuts of a level with the measurements between and after; none where it cannot be brought to size here. */
 export function finishLevel(context: FitContext, level: Level, recorderFor: RecorderFor): Operation[] {
   const { feature, last } = level;
-  const tool = toolFor(context.means.tools, 'finisher');
+  const tool = edgeFor(context.means.tools, 'finisher');
   if (!tool || level.allowanceMm <= 0 || last.kind === 'tooFine') return [];
   const tolerance = toleranceMm(feature.limits);
   const bendAllowedMm = tolerance / 4;

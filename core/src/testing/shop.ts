@@ -7,7 +7,7 @@ import { type Drawing, emptyDrawing, emptyFeature, type Feature, type Part, reso
 import { typed } from '../quantity/index.ts';
 import { type Plan, planSetup, type Wishes } from '../route/index.ts';
 import { type Allowances, type BarSizes, blankFor, usualAllowances } from '../stock/index.ts';
-import type { Tool } from '../tool/index.ts';
+import type { Tool, TurningTool } from '../tool/index.ts';
 import { blankPiece, type Workpiece } from '../work/index.ts';
 import type { Recorder } from '../working/index.ts';
 
@@ -46,23 +46,17 @@ export const metricLathe: Lathe = {
   },
 };
 
-const tool = (n: number, kind: Tool['kind'], more: Partial<Tool> = {}): Tool => ({
-  id: id(n),
-  name: kind,
-  kind,
-  material: 'hss',
-  noseRadiusMm: 0.8,
-  kappaDeg: 90,
-  deepestMm: 4,
+const turningTool = (n: number, kind: TurningTool['kind']): TurningTool => ({
+  ...{ id: id(n), name: kind, kind, material: 'hss', noseRadiusMm: 0.8, kappaDeg: 90, deepestMm: 4 },
   edgeRadiusMm: 0.015,
-  ...more,
 });
+/** One turning tool of each kind, a chamfer tool and a centre drill. */
 export const tools: readonly Tool[] = [
-  tool(11, 'rougher'),
-  tool(12, 'finisher'),
-  tool(13, 'facing'),
-  tool(14, 'chamfer', { kappaDeg: 45 }),
-  tool(15, 'centre drill', { sizeMm: 2.5, noseRadiusMm: 0 }),
+  turningTool(11, 'rougher'),
+  turningTool(12, 'finisher'),
+  turningTool(13, 'facing'),
+  { id: id(14), name: 'chamfer', kind: 'chamfer', material: 'hss', kappaDeg: 45 },
+  { id: id(15), name: 'centre drill', kind: 'centre drill', material: 'hss', sizeMm: 2.5 },
 ];
 export const instruments: readonly Instrument[] = [
   {

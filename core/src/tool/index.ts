@@ -28,6 +28,17 @@ export {
   insertRecordSchema,
 } from './drawer.ts';
 export { BIT_SHAPES, type BitShape, type GrindingAngles, grindingAngles } from './grinding.ts';
+export { BAR_SHANKS, type BarShank, type BoringBar, facesFloors } from './kind/boring-bar.ts';
+export {
+  type CentreDrill,
+  type Countersink,
+  type Drill,
+  pointLengthMm,
+  type Reamer,
+  webMm,
+} from './kind/drilling.ts';
+export type { Blade, FormTool, InsideBlade, KnurlTool } from './kind/plunging.ts';
+export type { ChamferTool, TurningTool } from './kind/turning.ts';
 export { barKinds, barStyles, clampings, holderStyles, toolLengthsMm } from './standard/holder-letters.ts';
 export {
   insertClearancesDeg,
@@ -38,4 +49,15 @@ export {
   insertThicknessesMm,
   insertTolerances,
 } from './standard/insert-letters.ts';
-export { storedToolSchema, type Tool, toolFor, toolSchema, upgradeTool } from './tool.ts';
+export {
+  type EdgeTool,
+  edgeFor,
+  hasEdge,
+  storedToolSchema,
+  TOOL_KINDS,
+  type Tool,
+  type ToolKind,
+  toolSchema,
+  toolsOf,
+  upgradeTool,
+} from './tool.ts';

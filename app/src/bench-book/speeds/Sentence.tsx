@@ -1,5 +1,6 @@
 import { CUTTING_OPERATIONS, type Grade } from '@whelk/core/cutting';
 import { parseLength } from '@whelk/core/quantity';
+import { hasEdge } from '@whelk/core/tool';
 import { memo, useId, useMemo } from 'react';
 import { wordProblem } from '../../messages/problems.ts';
 import { cuttingOperationNames, gradeNames } from '../../messages/words.ts';
@@ -28,7 +29,7 @@ export function Sentence({ bench, words, unit, onChange }: Props) {
       material: bench.materials.map(
         (m) => [m.id, `${m.name.toLowerCase()}${m.designations[0] ? ` (${m.designations[0]})` : ''}`] as const,
       ),
-      tool: bench.tools.filter((t) => t.kind !== 'centre drill').map((t) => [t.id, t.name] as const),
+      tool: bench.tools.filter(hasEdge).map((t) => [t.id, t.name] as const),
       lathe: bench.lathes.map((l) => [l.id, l.name] as const),
       held: HELD,
     }),

@@ -2,6 +2,7 @@ import type { SchoolDecision } from '@whelk/core/cutting';
 import { chipLook, chipSize, decideCut, finishFeedMm, operationRules, raUm, rzUm } from '@whelk/core/cutting';
 import { nGradeOf, readFinish } from '@whelk/core/part';
 import { shortLength } from '@whelk/core/quantity';
+import { hasEdge } from '@whelk/core/tool';
 import { lazy, memo, Suspense, useMemo } from 'react';
 import { materialCautionText } from '../../messages/cautions.ts';
 import { inUnit } from '../../messages/in-unit.ts';
@@ -44,7 +45,7 @@ function SpeedsPage({ bench, taken }: { bench: Bench; taken?: Taken }) {
       standing,
     );
   const own = decisions?.find((d) => d.school === words.school);
-  if (bench.lathes.length === 0 || bench.tools.length === 0)
+  if (bench.lathes.length === 0 || !bench.tools.some(hasEdge))
     return (
       <div>
         <h1>Speeds and feeds</h1>

@@ -1,6 +1,7 @@
 import { decideCut, evaluateCut } from '@whelk/core/cutting';
 import { cutOf, materialsOf, planJob, type Shop, shopFileSchema } from '@whelk/core/job';
 import { materialById } from '@whelk/core/material';
+import { hasEdge } from '@whelk/core/tool';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import shopJson from '../../../../demo/shop.json' with { type: 'json' };
@@ -83,7 +84,7 @@ describe('the sentence', () => {
     expect(setup({}).hold.bendAllowedMm).toBe(0.1);
     expect(setup({}).hold.jawForceN).toBe(long!.holding.chucks[0]!.forceN);
     expect(setup({}).policy).toEqual(demo.settings.policy);
-    const flat = bench.tools.map((t) => ({ ...t, flatMm: 2 }));
+    const flat = bench.tools.map((t) => (hasEdge(t) ? { ...t, flatMm: 2 } : t));
     expect([setup({}).tool.flatMm, setup({}, flat).tool.flatMm]).toEqual([0, 2]);
   });
   it('answers only with what the lathe has, whatever is typed', () => {

@@ -15,7 +15,7 @@ import { chuckOf, feedsOf, type Lathe, type Positions } from '@whelk/core/lathe'
 import { familyOf, type Material } from '@whelk/core/material';
 import { readFinish } from '@whelk/core/part';
 import { parseLength, shortLength } from '@whelk/core/quantity';
-import type { Tool } from '@whelk/core/tool';
+import { type EdgeTool, hasEdge, type Tool } from '@whelk/core/tool';
 
 /** What the shop lends to the bench book. */
 export interface Bench {
@@ -52,7 +52,7 @@ export function firstWords(bench: Bench): Words {
     grade: 'rough',
     materialId: 'medium-carbon-steel',
     diameter: inch ? '1 1/4' : '40',
-    toolId: bench.tools.find((t) => t.kind === 'rougher')?.id ?? bench.tools[0]?.id ?? '',
+    toolId: (bench.tools.find((t) => t.kind === 'rougher') ?? bench.tools.find(hasEdge))?.id ?? '',
     depth: inch ? '.040' : '1',
     feed: inch ? '.008' : '0.2',
     latheId: lathe?.id ?? '',
@@ -158,7 +158,7 @@ export function asInJob(bench: Bench, words: Words, taken: Taken | undefined): t
 export interface Ready {
   readonly setup: CutSetup;
   readonly lathe: Lathe;
-  readonly tool: Tool;
+  readonly tool: EdgeTool;
   readonly depthMm: number;
   readonly feedMm: number;
 }
@@ -166,7 +166,7 @@ export interface Ready {
 /** Everything that the decision needs, once every word of the sentence makes sense. */
 export function setupOf(bench: Bench, words: Words, taken?: Taken): Ready | undefined {
   const lathe = bench.lathes.find((l) => l.id === words.latheId);
-  const tool = bench.tools.find((t) => t.id === words.toolId);
+  const tool = bench.tools.filter(hasEdge).find((t) => t.id === words.toolId);
   const material = bench.materials.find((m) => m.id === words.materialId);
   if (!lathe || !tool || !material) return undefined;
   const [diameterMm, depthMm, feedMm, overhangMm, bendMm] = lengthWords.map((w) => mmOf(words, w, lathe.unit));

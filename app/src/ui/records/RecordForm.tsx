@@ -28,7 +28,7 @@ export function RecordForm<T extends { id: string }>({
       }}
     >
       {view.columns.map((c) => {
-        if (c.onlyShown) return null;
+        if (c.onlyShown || c.when?.(editing.texts) === false) return null;
         const set = (text: string) => setEditing({ ...editing, texts: { ...editing.texts, [c.key]: text } });
         const value = editing.texts[c.key] ?? '';
         return c.choices ? (

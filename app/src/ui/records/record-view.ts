@@ -12,6 +12,10 @@ export interface Column<T> {
   readonly onlyTyped?: true;
   /** shown in the list and not typed */
   readonly onlyShown?: true;
+  /** only for records of which this holds while they are typed */
+  readonly when?: (texts: Readonly<Record<string, string>>) => boolean;
+  /** what stands in the field of a new record */
+  readonly begins?: string;
   /** so short that it stands on one line however narrow the page is */
   readonly short?: true;
 }
@@ -19,6 +23,9 @@ export interface RecordKindView<T> {
   readonly kind: 'bar' | 'tool' | 'instrument' | 'holder' | 'insert';
   readonly name: string;
   readonly columns: readonly Column<T>[];
+  /** kinds that a long list is looked through by, with their names, and the one that a record is of */
+  readonly groups?: readonly (readonly [string, string])[];
+  readonly groupOf?: (record: T) => string;
   /** typed texts into a record, or what is wrong with them by column */
   readonly read: (
     texts: Readonly<Record<string, string>>,
@@ -39,6 +46,9 @@ export function beginTyping<T extends { id: string }>(
   record?: T,
   known: Readonly<Record<string, string>> = {},
 ): Typing {
-  const texts = view.columns.map((c) => [c.key, record ? c.edit(record) : (known[c.key] ?? c.choices?.[0]?.[0] ?? '')]);
+  const texts = view.columns.map((c) => [
+    c.key,
+    record ? c.edit(record) : (known[c.key] ?? c.begins ?? c.choices?.[0]?.[0] ?? ''),
+  ]);
   return { id: record?.id ?? crypto.randomUUID(), fresh: !record, texts: Object.fromEntries(texts) };
 }

@@ -2,6 +2,7 @@ import { type Contour, ring } from '../../contour/index.ts';
 import { raUm } from '../../cutting/index.ts';
 import { roundOf } from '../../part/index.ts';
 import { ROUNDING } from '../../quantity/index.ts';
+import { hasEdge } from '../../tool/index.ts';
 import { reachOf, type Workpiece } from '../../work/index.ts';
 import type { Note } from './any.ts';
 import { AIR_MM, type KindOfOperation, type NotedOf, type OfKind, PAST_MM } from './kind.ts';
@@ -36,7 +37,7 @@ const TURNED_AT_BEST_UM = 0.4;
 /** A finish that this cut, or turning altogether, does not reach. */
 function finishNotes({ featureId = '', setting }: Finish, { piece, tool }: NotedOf): Note[] {
   const wanted = roundOf(piece.part, featureId)?.raUm;
-  if (wanted === undefined || !setting) return [];
+  if (wanted === undefined || !setting || !hasEdge(tool)) return [];
   const leavesUm = tool.noseRadiusMm > 0 && !tool.flatMm ? raUm(setting.feedMmPerRev, tool.noseRadiusMm) : 0;
   const bestUm = Math.max(TURNED_AT_BEST_UM, leavesUm);
   return wanted >= bestUm - ROUNDING ? [] : [{ code: 'finishBeyond', value: wanted, limit: Number(bestUm.toFixed(2)) }];

@@ -4,7 +4,7 @@ import { cutForces } from '../../cutting/index.ts';
 import { centreDepth, centreForLoad, centreHole, onTailCentre } from '../../hold/index.ts';
 import { centreHoleRows, centreId, outsides } from '../../part/index.ts';
 import { PLACE_MM } from '../../quantity/index.ts';
-import { toolFor } from '../../tool/index.ts';
+import { edgeFor, toolsOf } from '../../tool/index.ts';
 import { hollowMm, isFinished, reachOf } from '../../work/index.ts';
 import type { Recorder } from '../../working/index.ts';
 import type { FitContext } from '../fit-context.ts';
@@ -35,7 +35,7 @@ export function wantsCentreHole({ piece, setup, held }: Pick<FitContext, 'piece'
 function centreLoad({ piece, means }: FitContext): { massKg: number; forceN: number } {
   const { material, lathe, tools } = means;
   const massKg = (volumeMm3(piece.contour) * material.densityKgPerM3) / 1e9;
-  const rougher = toolFor(tools, 'rougher');
+  const rougher = edgeFor(tools, 'rougher');
   const cut = {
     ...{ depthMm: lathe.rigidity.usualDepthMm, feedMmPerRev: ROUGH_FEED },
     ...{ kappaDeg: rougher?.kappaDeg ?? 90, noseRadiusMm: rougher?.noseRadiusMm ?? 0 },
@@ -61,8 +61,8 @@ export function centreOperation(context: FitContext, record: Recorder | undefine
   const wanted = centreForLoad(stockMm, endMm, massKg, forceN, live ? 'live' : 'plain', record);
   // no room for any in so thin an end
   if (!wanted) return undefined;
-  const drills = tools
-    .filter((t) => t.kind === 'centre drill' && (t.sizeMm ?? 0) <= wanted.pilotMm)
+  const drills = toolsOf(tools, 'centre drill')
+    .filter((t) => (t.sizeMm ?? 0) <= wanted.pilotMm)
     .sort((a, b) => (b.sizeMm ?? 0) - (a.sizeMm ?? 0));
   const owned = drills[0]?.sizeMm;
   const hole = owned === undefined ? wanted : centreHole(owned);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Contour } from '../../contour/index.ts';
 import { type Chamfer, chamferDepthMm, edgeOf, type Outside, type Part, roundOf } from '../../part/index.ts';
-import { toolFor } from '../../tool/index.ts';
+import { toolsOf } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
 import { usualMinutes } from '../usual-minutes.ts';
@@ -18,7 +18,7 @@ export function chamferOperation(
   chamfer: Chamfer,
   recorderFor: RecorderFor,
 ): ChamferOperation | undefined {
-  const tool = toolFor(context.means.tools, 'chamfer');
+  const tool = toolsOf(context.means.tools, 'chamfer')[0];
   const record = recorderFor(`${feature.id}-chamfer`);
   const setting = handSetting(context, feature.diameterMm, 'form', tool, 0.05, record);
   if (record) chamferDepthMm(chamfer.lengthMm, chamfer.angleDeg, record);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ring } from '../../contour/index.ts';
-import { toolFor } from '../../tool/index.ts';
+import { edgeFor } from '../../tool/index.ts';
 import { faceTowards, rawEndMm, reachOf } from '../../work/index.ts';
 import type { Recorder } from '../../working/index.ts';
 import type { FitContext } from '../fit-context.ts';
@@ -26,7 +26,7 @@ function faceMinutes(stockMm: number, rpm: number, record?: Recorder): number {
 export function faceOperation(context: FitContext, record: Recorder | undefined): FaceOperation | undefined {
   const { piece, held, means, stockMm } = context;
   const offMm = rawEndMm(piece, 'right');
-  const tool = toolFor(means.tools, 'facing');
+  const tool = edgeFor(means.tools, 'facing');
   const setting = handSetting(context, stockMm, 'facing', tool, HAND_FEED, record);
   if (offMm <= 0 || !setting) return undefined;
   const zFromMm = piece.part.lengthMm;

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { ring } from '../../contour/index.ts';
 import { edgeOf, facesOf, type Part, roundOf, type SurfaceId } from '../../part/index.ts';
 import { ROUNDING } from '../../quantity/index.ts';
-import { toolFor } from '../../tool/index.ts';
+import { edgeFor, hasEdge } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
 import type { Level } from '../level.ts';
@@ -20,7 +20,7 @@ export function shoulderOperation(
   outsideMm: number,
   recorderFor: RecorderFor,
 ): ShoulderOperation | undefined {
-  const tool = toolFor(context.means.tools, 'finisher');
+  const tool = edgeFor(context.means.tools, 'finisher');
   const record = recorderFor(`${level.feature.id}-shoulder`);
   const setting = handSetting(context, outsideMm, 'facing', tool, 0.08, record);
   record?.({
@@ -63,7 +63,7 @@ function shouldersOf(part: Part): ReadonlyMap<number, SurfaceId> {
 function cornerNotes({ featureId = '' }: ShoulderOperation, { piece, tool }: NotedOf): Note[] {
   const corner = edgeOf(piece.part, featureId, 'left');
   const drawnMm = corner?.kind === 'round' && corner.inner ? corner.radiusMm : 0;
-  return tool.noseRadiusMm > drawnMm + ROUNDING
+  return hasEdge(tool) && tool.noseRadiusMm > drawnMm + ROUNDING
     ? [{ code: 'noseInCorner', value: tool.noseRadiusMm, limit: drawnMm }]
     : [];
 }

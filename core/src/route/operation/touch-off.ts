@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { FINE_ANGLE_DEG } from '../../lathe/index.ts';
 import type { Outside } from '../../part/index.ts';
-import { type Tool, toolFor } from '../../tool/index.ts';
+import { edgeFor, type Tool } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
 import { usualMinutes } from '../usual-minutes.ts';
@@ -20,7 +20,7 @@ export function touchOffOperation(
   endMm: number,
   recorderFor: RecorderFor,
 ): TouchOffOperation | undefined {
-  const tool = toolFor(context.means.tools, 'rougher');
+  const tool = edgeFor(context.means.tools, 'rougher');
   const setting = handSetting(context, context.stockMm, 'turning', tool, HAND_FEED, recorderFor('touchOff'));
   return (
     setting && {

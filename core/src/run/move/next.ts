@@ -3,6 +3,7 @@ import { type CutSide, limitsBySide, signOf } from '../../gauge/index.ts';
 import { FINE_ANGLE_SHARE, type Fineness, finenessOf, guardMm, TOUCH_MM } from '../../lathe/index.ts';
 import type { SpringShare } from '../../mechanics/index.ts';
 import { ROUNDING } from '../../quantity/index.ts';
+import { hasEdge } from '../../tool/index.ts';
 import type { Recorder } from '../../working/index.ts';
 import type { Told } from '../event.ts';
 import type { FrozenRun } from '../frozen.ts';
@@ -96,7 +97,7 @@ export function situationOf(
       guardMm: rough ? 0 : guardMm(reference.uncertaintyMm, fineness.setMm, angleMm),
       stepMm: fineness.stepMm,
       markMm: placeOf(run.means.lathe, { ...rings, [fineness.slide]: 0 }),
-      shallowestMm: tool ? shallowestCutMm(tool.material, tool.noseRadiusMm, tool.edgeRadiusMm) : 0.02,
+      shallowestMm: tool && hasEdge(tool) ? shallowestCutMm(tool.material, tool.noseRadiusMm, tool.edgeRadiusMm) : 0.02,
     },
   };
 }

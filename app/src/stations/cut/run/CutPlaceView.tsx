@@ -1,5 +1,6 @@
 import { type CutPlace, cutPlacePicture } from '@whelk/core/picture';
 import type { FrozenRun, Move, Step } from '@whelk/core/run';
+import { hasEdge } from '@whelk/core/tool';
 import { shownOf } from '../../../desks/operation/kinds.ts';
 import { PictureView } from '../../../ui/strip/PictureView.tsx';
 
@@ -23,7 +24,8 @@ export function CutPlaceView({
   const place = shownOf(step.kind).place?.(step as never, { frozen, move, beyondMm });
   if (!place) return null;
   const tool = frozen.means.tools.find((t) => t.id === step.toolId);
-  const picture = cutPlacePicture(frozen.piece.part, place, { width: WIDTH, height: HEIGHT, tool });
+  const edge = tool && hasEdge(tool) ? tool : undefined;
+  const picture = cutPlacePicture(frozen.piece.part, place, { width: WIDTH, height: HEIGHT, tool: edge });
   return (
     <figure className="cut-place">
       <PictureView picture={picture} label={`The place of the cut, grown, with the ${tool?.name ?? 'tool'}`} />

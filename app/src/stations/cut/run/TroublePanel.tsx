@@ -3,6 +3,7 @@ import { onTailCentre } from '@whelk/core/hold';
 import { feedsOf, fixedSpeeds } from '@whelk/core/lathe';
 import type { FrozenRun, RunState } from '@whelk/core/run';
 import { currentStep, stockOf } from '@whelk/core/run';
+import { hasEdge } from '@whelk/core/tool';
 import { builtUpBelowMPerMin, type Conditions } from '@whelk/core/trouble';
 import { KnownBeside, useKnownBeside } from '../../../desks/trouble/KnownBeside.tsx';
 import { TroubleList } from '../../../desks/trouble/TroubleList.tsx';
@@ -19,7 +20,7 @@ interface Props {
 function conditionsNow(frozen: FrozenRun, state: RunState): { conditions: Conditions; rpm: number; feedMm: number } {
   const step = currentStep(frozen.steps, state);
   const operation = frozen.plan.operations.find((o) => o.id === step?.operationId);
-  const tool = frozen.means.tools.find((t) => t.id === step?.toolId);
+  const tool = frozen.means.tools.filter(hasEdge).find((t) => t.id === step?.toolId);
   const { loads } = operation ?? {};
   const setting = step?.setting;
   const diameterMm = step?.fromMm ?? step?.targetMm ?? stockOf(frozen);
