@@ -1,39 +1,95 @@
 import type { Bar } from '../core/src/stock/index.ts';
-import type { HolderRecord, InsertRecord } from '../core/src/tool/index.ts';
+import type { HolderRecord, InsertRecord, Tool } from '../core/src/tool/index.ts';
 import { demoId, length } from './words.ts';
 
-const tool = (
-  k: string,
-  name: string,
-  kind: string,
-  material: string,
-  r: number,
-  kappa: number,
-  deep: number,
-  edge: number,
-  size?: number,
-) => ({
-  id: demoId(`tool${k}`),
-  name,
-  kind,
-  material,
-  noseRadiusMm: r,
-  kappaDeg: kappa,
-  deepestMm: deep,
-  edgeRadiusMm: edge,
-  ...(size ? { sizeMm: size } : {}),
+const steel = { material: 'hss' } as const;
+/** A turning tool or a bar: its edge. */
+const edge = (noseRadiusMm: number, kappaDeg: number, deepestMm: number, edgeRadiusMm: number) => ({
+  ...{ noseRadiusMm, kappaDeg, deepestMm, edgeRadiusMm },
+});
+const named = (k: string, name: string) => ({ id: demoId(`tool${k}`), name });
+/** How deep the flutes of an ordinary jobber drill go, mm: about so for its size. ISO 235, rounded */
+const FLUTES: readonly (readonly [diameterMm: number, fluteMm: number])[] = [
+  ...([
+    [3, 33],
+    [4, 43],
+    [5, 52],
+    [6, 57],
+    [7, 69],
+    [8, 75],
+    [8.5, 75],
+    [9.8, 87],
+    [10, 87],
+    [10.5, 87],
+  ] as const),
+  ...([
+    [11.8, 94],
+    [12, 101],
+    [13, 101],
+    [15.75, 120],
+    [18.5, 135],
+    [19.7, 140],
+    [22, 150],
+    [25, 160],
+  ] as const),
+];
+const drill = ([diameterMm, fluteMm]: readonly [number, number]): Tool => ({
+  ...{ ...named(`drill${diameterMm}`, `Drill ${diameterMm}`), ...steel },
+  ...{ kind: 'drill', diameterMm, fluteMm, pointDeg: 118 },
+});
+const reamer = (diameterMm: number, fluteMm: number, leadMm = 2): Tool => ({
+  ...{ ...named(`reamer${diameterMm}`, `Machine reamer ${diameterMm} H7`), ...steel },
+  ...{ kind: 'reamer', diameterMm, fluteMm, leadMm },
+});
+const boringBar = (
+  leastBoreMm: number,
+  shankMm: number,
+  reachMm: number,
+  of: 'hss' | 'coated',
+  more = edge(0.4, 93, 1.5, 0.015),
+): Tool => ({
+  ...named(`bar${leastBoreMm}`, `Boring bar ${shankMm}${of === 'hss' ? ', HSS bit' : ''}`),
+  ...{ kind: 'boring bar', material: of, ...more, leastBoreMm, shankMm, shank: 'steel', reachMm },
+});
+const blade = (widthMm: number, reachMm: number, frontDeg = 0): Tool => ({
+  ...named(
+    `blade${widthMm}${frontDeg ? 's' : ''}`,
+    frontDeg ? `Parting blade ${widthMm}, front ${frontDeg}°` : `Blade ${widthMm}`,
+  ),
+  ...{ ...steel, kind: 'blade', widthMm, reachMm, frontDeg },
 });
 /** Tools in the drawer. */
-export const tools = [
-  tool('1', 'HSS rougher, nose 0.8', 'rougher', 'hss', 0.8, 80, 4, 0.015),
-  tool('2', 'HSS finisher, nose 1', 'finisher', 'hss', 1, 90, 1.5, 0.01),
-  tool('3', 'HSS facing tool', 'facing', 'hss', 0.4, 90, 2, 0.015),
-  tool('4', 'HSS chamfering tool 45°', 'chamfer', 'hss', 0.2, 45, 3, 0.015),
-  tool('5', 'Centre drill 1.6', 'centre drill', 'hss', 0, 60, 5, 0.01, 1.6),
-  tool('6', 'Centre drill 2.5', 'centre drill', 'hss', 0, 60, 7, 0.01, 2.5),
-  tool('7', 'Centre drill 3.15', 'centre drill', 'hss', 0, 60, 9, 0.01, 3.15),
-  tool('8', 'Carbide rougher, nose 0.8', 'rougher', 'coated', 0.8, 95, 3, 0.03),
-  tool('9', 'Carbide finisher, nose 0.4', 'finisher', 'coated', 0.4, 93, 1.5, 0.02),
+export const tools: readonly Tool[] = [
+  { ...named('1', 'HSS rougher, nose 0.8'), kind: 'rougher', ...steel, ...edge(0.8, 80, 4, 0.015) },
+  { ...named('2', 'HSS finisher, nose 1'), kind: 'finisher', ...steel, ...edge(1, 90, 1.5, 0.01) },
+  { ...named('3', 'HSS facing tool'), kind: 'facing', ...steel, ...edge(0.4, 90, 2, 0.015) },
+  { ...named('4', 'HSS chamfering tool 45°'), kind: 'chamfer', ...steel, kappaDeg: 45 },
+  ...(
+    [
+      ['5', 1.6],
+      ['6', 2.5],
+      ['7', 3.15],
+    ] as const
+  ).map(([k, sizeMm]): Tool => ({ ...named(k, `Centre drill ${sizeMm}`), kind: 'centre drill', ...steel, sizeMm })),
+  { ...named('8', 'Carbide rougher, nose 0.8'), kind: 'rougher', material: 'coated', ...edge(0.8, 95, 3, 0.03) },
+  { ...named('9', 'Carbide finisher, nose 0.4'), kind: 'finisher', material: 'coated', ...edge(0.4, 93, 1.5, 0.02) },
+  ...FLUTES.map(drill),
+  ...[reamer(6, 26, 1), reamer(8, 33, 1), reamer(10, 38), reamer(12, 44), reamer(16, 52), reamer(20, 60)],
+  ...[
+    boringBar(8, 6, 30, 'hss', edge(0.2, 93, 0.8, 0.01)),
+    boringBar(12, 8, 45, 'hss'),
+    boringBar(18, 12, 70, 'hss'),
+    boringBar(25, 16, 90, 'hss'),
+  ],
+  { ...named('sink90', 'Countersink 90°'), kind: 'countersink', ...steel, diameterMm: 31, angleDeg: 90 },
+  ...[blade(2, 12), blade(3, 32), blade(2.5, 26, 8)],
+  {
+    ...{ ...named('inside2', 'Inside grooving bit 2'), ...steel, kind: 'inside blade' },
+    ...{ widthMm: 2, deepestMm: 3, leastBoreMm: 16, reachMm: 45 },
+  },
+  { ...named('form2', 'Radius tool 2, hollow'), ...steel, kind: 'form', radiusMm: 2, curve: 'hollow', widthMm: 8 },
+  { ...named('form3', 'Radius tool 3, round nose'), ...steel, kind: 'form', radiusMm: 3, curve: 'round', widthMm: 6 },
+  { ...named('knurl1', 'Knurls, diamond 1'), ...steel, kind: 'knurling', pattern: 'diamond', pitchMm: 1, widthMm: 10 },
 ];
 const inst = (
   k: string,
@@ -89,6 +145,10 @@ export const instruments = [
   inst('3', 'Micrometer 50–75', 'micrometer', 'mm', 50, 75, 0.001, 0.005),
   inst('4', 'Inch micrometer 0–1', 'micrometer', 'in', 0, 25.4, 0.00254, 0.004),
   inst('5', 'Digital caliper 150', 'caliper', 'mm', 0, 150, 0.01, 0.03),
+  inst('7', 'Bore gauge 10–18', 'bore gauge', 'mm', 10, 18, 0.001, 0.004),
+  inst('8', 'Bore gauge 18–50', 'bore gauge', 'mm', 18, 50, 0.001, 0.005),
+  inst('9', 'Telescopic gauges 8–90', 'telescopic gauge', 'mm', 8, 90, 0.01, 0.015),
+  inst('10', 'Depth micrometer 0–75', 'depth micrometer', 'mm', 0, 75, 0.01, 0.01),
   inst('6', 'Steel rule 300', 'rule', 'mm', 0, 300, 0.5, 0.25),
 ];
 const bar = (

@@ -1,4 +1,4 @@
-import { outsides } from '@whelk/core/part';
+import { roundOf } from '@whelk/core/part';
 import type { FrozenRun, RunState } from '@whelk/core/run';
 import Papa from 'papaparse';
 
@@ -11,7 +11,7 @@ export function guardCell(value: string | number): string | number {
 /** Readings of a run as CSV, one row each, with the limits they were taken for. */
 export function readingsCsv(run: FrozenRun, state: RunState, piece: number): string {
   const rows = state.readings.map((r) => {
-    const feature = outsides(run.piece.part).find((f) => f.id === r.featureId);
+    const feature = roundOf(run.piece.part, r.featureId);
     const instrument = run.means.instruments.find((i) => i.id === r.instrumentId);
     return [
       piece,

@@ -5,7 +5,9 @@ import { readingsCsv } from './csv.ts';
 
 const limits = { lowerMm: 27.979, upperMm: 28 };
 const run = {
-  piece: { part: { surfaces: [{ id: 'f1', kind: 'cylinder', side: 'outside', name: '=Bearing, "h7"', limits }] } },
+  piece: {
+    part: { surfaces: [{ id: 'f1', kind: 'cylinder', side: 'outside', leftMm: 28, name: '=Bearing, "h7"', limits }] },
+  },
   means: { instruments: [{ id: 'i1', name: 'Micrometer 25–50', uncertaintyMm: 0.004 }] },
 } as unknown as FrozenRun;
 const reading = (more: object) => ({

@@ -27,6 +27,14 @@ const cautions: Record<Caution, string> = {
   arborStays: 'Turn the arbor to the hole and leave it in the chuck: it is true only there.',
   filmCures: 'Clean, glue, press, let it cure. Light cuts, kept cool. Warm it to take it off: no fumes in the face.',
   clampsClear: 'Clamps over solid support, heads clear of tool and ways. Balance it; turn it by hand, then slowly.',
+  clearDrill:
+    'Lock the tailstock. Draw back and clear the chips with a brush, spindle stopped; no hand near it while it turns.',
+  breaksThrough:
+    'Lock the tailstock. As the point breaks through it grabs and pulls: feed slowly there. What lies behind must be clear of it.',
+  neverBackwards:
+    'Oil it. Slow and steady to the end, then out with the spindle still turning forward: backwards it breaks its edges.',
+  barClear:
+    'Stop before the bar is wound in or out. Its shank clear of the wall, its end clear of what lies behind. No finger in the hole while it turns.',
   edgesSharp: 'Edges and chips are sharp: brush or hook, never the hand.',
 };
 
@@ -69,6 +77,11 @@ const notes: Record<Note['code'], (note: Note, unit: LengthUnit) => string> = {
     'Corners strike the tool until they are off: a tough edge, firmly held, and no slower feed by hand.',
   finishBeyond: ({ value, limit }) =>
     `The drawing wants Ra ${value}; turned like this about ${limit} is the best. File, emery or grind it after, or take a finer feed and a larger nose.`,
+  quillAgain: ({ value }, unit) =>
+    `Deeper than the quill goes in one (${sized(value, unit)}): draw it back, bring the tailstock up with the drill in the hole, lock it and go on.`,
+  barLong: ({ value, limit }, unit) =>
+    `The bar stands ${sized(value, unit)} out on a shank of ${sized(limit, unit)}: it springs and may sing. Light cuts, spring passes, measure both ends of the hole.`,
+  letCool: () => 'Let it cool before it is measured.',
   noseInCorner: ({ value, limit }, unit) =>
     limit
       ? `The tool’s nose leaves ${sized(value, unit)} round in the corner, the drawing allows ${sized(limit, unit)}: take a sharper tool for it.`

@@ -24,7 +24,7 @@ describe('words', () => {
     expect(wordedCodes.toSorted()).toEqual([...PROBLEM_CODES, ...APP_CODES].toSorted());
     // and every code in the list is one that is answered somewhere
     const text = sources.join('\n');
-    const composed = /^(route\.(exceeds|tooFine))\./;
+    const composed = /^(route\.(exceeds|lacks|tooFine))\./;
     expect(PROBLEM_CODES.filter((code) => !composed.test(code) && text.split(`'${code}'`).length < 3)).toEqual([]);
   });
   it('stand for every working, caution and calculation', () => {

@@ -221,6 +221,27 @@ const wordings: Record<ProblemCode | AppCode, Wording> = {
     right: 'It wants an uncertainty of at most a quarter of the limits.',
   }),
   'route.noTool': (p) => ({ what: `The shop has no ${plain(p.value)}.`, right: 'Add one under Tools & gauges.' }),
+  'route.lacks.drill': (p, u) => ({
+    what: `No drill of the drawer makes the hole of Ø${u.len(p.value)} as deep as it is${p.limit === undefined ? '' : `; the nearest is ${u.len(p.limit)}`}.`,
+    right: 'Add that drill under Tools & gauges, or draw the hole as bored.',
+  }),
+  'route.lacks.reamer': (p, u) => ({
+    what: `No reamer of the drawer makes Ø${u.len(p.value)}${p.limit === undefined ? '' : `; the nearest is ${u.len(p.limit)}`}, and no bar bores it.`,
+    right: 'Add the reamer, or a bar that enters, under Tools & gauges.',
+  }),
+  'route.lacks.bar': (p, u) => ({
+    what: `No boring bar of the drawer enters Ø${u.len(p.value)} and reaches its bottom${p.limit === undefined ? '' : `; the nearest enters Ø${u.len(p.limit)}`}.`,
+    right:
+      'Add a smaller or longer bar, a larger drill to go before it, or a reamer of the size, under Tools & gauges.',
+  }),
+  'route.lacks.countersink': (p, u) => ({
+    what: `No countersink of the drawer makes a cone of ${plain(p.value)}° up to Ø${u.len(p.limit)}.`,
+    right: 'Add one under Tools & gauges.',
+  }),
+  'route.exceeds.bar': (p) => ({
+    what: `${text(p)} is not bored: even the lightest cut bends the bar more than its limits bear.`,
+    right: 'Take a stiffer or shorter bar, or ream it.',
+  }),
   'route.exceeds.power': (p) => ({
     what: `${text(p)} is not cut: even the lightest cut asks more than the motor gives.`,
     right: 'Choose a stronger lathe or a slower speed.',

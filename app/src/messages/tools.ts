@@ -15,7 +15,7 @@ export const toolKindNames: Record<ToolKind, string> = {
   blade: 'grooving and parting blade',
   'inside blade': 'inside grooving blade',
   form: 'radius tool',
-  knurl: 'knurling wheels',
+  knurling: 'knurling wheels',
 };
 export const shankNames: Record<BarShank, string> = {
   steel: 'steel',
@@ -53,7 +53,7 @@ export function toolText(tool: Tool): string {
       return `${len(tool.widthMm)} wide, ${len(tool.deepestMm)} deep, into Ø${len(tool.leastBoreMm)}, reaches ${len(tool.reachMm)}`;
     case 'form':
       return `R${len(tool.radiusMm)}, ${curveNames[tool.curve]}, ${len(tool.widthMm)} wide`;
-    case 'knurl':
+    case 'knurling':
       return `${patternNames[tool.pattern]}, pitch ${len(tool.pitchMm)}, ${len(tool.widthMm)} wide`;
   }
 }

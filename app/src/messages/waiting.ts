@@ -1,6 +1,6 @@
 import { type Waiting, type WaitsBecause, waitingWhat } from '@whelk/core/hold';
 import { belongsTo } from '@whelk/core/job';
-import { outsides, type Part, surfaceOf } from '@whelk/core/part';
+import { insides, outsides, type Part, surfaceOf } from '@whelk/core/part';
 import { wordsOf } from './surface.ts';
 
 /** Why a length, a hole or what is cut in is not cut in a setup. */
@@ -15,12 +15,16 @@ const whyText: Record<WaitsBecause, string> = {
   tooFine: 'finer than this lathe and these gauges can be sure of; roughed, with metal left on it',
   wontBear: 'even the lightest cut is too much, held like this',
   cutOff: 'after it is cut off',
+  behindNarrower: 'behind a narrower part of the hole',
+  behindCentre: 'the tail centre stands in the way of the hole',
+  onArbor: 'held by its hole',
+  noTool: 'nothing in the drawer makes it',
 };
 
 /** What waits, and why, in a line. @param name of a length or step of a hole */
 export function waitingText(waiting: Waiting, part: Part, name: (id: string | undefined) => string): string {
   const { id, why } = waiting;
-  const what = waitingWhat(id, new Set(outsides(part).map((f) => f.id)));
+  const what = waitingWhat(id, new Set([...outsides(part), ...insides(part)].map((f) => f.id)));
   if (what === 'face') {
     const face = surfaceOf(part, id);
     if (why !== 'cutOff') return 'Face the other end to length';

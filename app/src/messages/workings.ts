@@ -18,6 +18,7 @@ const SI = new Set([
   'cutting.force',
   'cutting.plunge',
   'cutting.drill',
+  'cutting.drillPower',
   'cutting.power',
   'mechanics.warming',
   'cutting.edgeLife',
@@ -58,6 +59,10 @@ const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>
   'cutting.drill': (v) => ({
     title: 'Drill',
     formula: `kc ${n(v.kcNPerMm2)} N/mm² × ${n(v.feedMmPerRev)} mm/rev × ${n(v.diameterMm)}²/8000 = ${n(v.torqueNm, 1)} N·m; thrust ${n(v.thrustN)} N`,
+  }),
+  'cutting.drillPower': (v) => ({
+    title: 'Power',
+    formula: `2π × ${n(v.rpm)} rpm × ${n(v.torqueNm, 1)} N·m ÷ 60000 = ${n(v.powerKw, 2)} kW of ${n(v.availableKw, 2)} kW at this speed`,
   }),
   'cutting.plunge': (v) => ({
     title: 'Cutting force, whole width',
@@ -271,6 +276,18 @@ const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>
   'route.grip': (v, u) => ({
     title: 'In the chuck',
     formula: `${u.size(v.gripMm, 2)} ${u.mm} gripped + ${u.size(v.overhangMm, 2)} ${u.mm} standing out = blank of ${u.size(v.lengthMm, 2)} ${u.mm}`,
+  }),
+  'route.drillDepth': (v, u) => ({
+    title: 'Depth',
+    formula: `${u.size(v.depthMm, 2)} ${u.mm} at full diameter + point ${u.size(v.diameterMm, 2)} ÷ 2 ÷ tan(${n(v.pointDeg)}° ÷ 2) = ${u.size(v.pointMm, 2)}: ${u.size(v.wholeMm, 2)} ${u.mm} to the tip`,
+  }),
+  'route.drillMinutes': (v) => ({
+    title: 'Time',
+    formula: `${n(v.handlingMin, 1)} to bring it up + ${n(v.cutMin, 2)} in the cut + ${n(v.pecks)} × ${n(v.peckMin, 1)} to clear the chips = ${n(v.minutes, 1)} min`,
+  }),
+  'route.reamMinutes': (v) => ({
+    title: 'Time',
+    formula: `${n(v.handlingMin, 1)} to bring it up, oil and wipe + ${n(v.cutMin, 2)} in the cut = ${n(v.minutes, 1)} min`,
   }),
   'route.shoulder': (v, u) => ({
     title: 'Shoulder',

@@ -58,7 +58,7 @@ const fieldsOf: Readonly<Record<ToolKind, readonly FieldKey[]>> = {
   blade: ['widthMm', 'reachMm', 'frontDeg'],
   'inside blade': ['widthMm', 'deepestMm', 'leastBoreMm', 'reachMm'],
   form: ['radiusMm', 'curve', 'widthMm'],
-  knurl: ['pattern', 'pitchMm', 'widthMm'],
+  knurling: ['pattern', 'pitchMm', 'widthMm'],
 };
 /** What stands in a field of a new tool. */
 const usual: Partial<Record<FieldKey, string>> = {

@@ -6,8 +6,9 @@ import { useUnit } from './unit.ts';
 interface Props {
   readonly powerKw: number;
   readonly availableKw: number;
-  readonly bendMm: number;
-  readonly bendAllowedMm: number;
+  /** none of a tool that cuts along the axis only */
+  readonly bendMm?: number;
+  readonly bendAllowedMm?: number;
   /** of what the jaws hold, 0 … */
   readonly gripShare: number;
 }
@@ -18,11 +19,13 @@ export function CutLoads({ powerKw, availableKw, bendMm, bendAllowedMm, gripShar
   return (
     <>
       <LoadBar name="Motor" share={powerKw / availableKw} text={powerOf(powerKw, availableKw, unit)} />
-      <LoadBar
-        name="Bends"
-        share={bendMm / bendAllowedMm}
-        text={`${inUnit(unit).size(bendMm / (unit === 'mm' ? 1 : 25.4), 3)} of ${inUnit(unit).len(bendAllowedMm)}`}
-      />
+      {bendMm !== undefined && bendAllowedMm !== undefined && (
+        <LoadBar
+          name="Bends"
+          share={bendMm / bendAllowedMm}
+          text={`${inUnit(unit).size(bendMm / (unit === 'mm' ? 1 : 25.4), 3)} of ${inUnit(unit).len(bendAllowedMm)}`}
+        />
+      )}
       <LoadBar name="Grip" share={gripShare} text={`${Math.round(gripShare * 100)} % of what the jaws hold`} />
     </>
   );

@@ -134,7 +134,7 @@ export function evaluateCut(
   const perN = bendPerN(setup);
   const bendMm = perN * forces.radialN;
   const gives = latheGivesMmPerN(lathe);
-  const springShare = (forces.radialN / depthMm) * (perN / 2 + gives.mmPerN);
+  const springShare = (forces.radialN / depthMm) * (perN / 2 + (hold.barMmPerN ?? 0) + gives.mmPerN);
   record?.({
     code: 'cutting.spring',
     values: {

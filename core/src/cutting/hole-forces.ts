@@ -16,6 +16,7 @@ export interface DrillLoad {
  * Torque and thrust of a twist drill.
  * @param diameterMm, feedMmPerRev both > 0
  * @param pointDeg included angle, 118 usually
+ * @param fromMm hole that it is drilled up from: the chisel edge then cuts nothing; 0 into the solid
  * @source Kienzle for two edges: fz = f/2, h = fz·sin(σ/2), M = kc1.1·h^−mc·fz·D²/4/1000 … each edge acts at D/4; thrust
  *   0.5·kc·D/2·f·sin(σ/2), more for the chisel edge
  */
@@ -25,13 +26,14 @@ export function drillLoad(
   feedMmPerRev: number,
   pointDeg = 118,
   record?: Recorder,
+  fromMm = 0,
 ): DrillLoad {
   const half = Math.sin(radians(pointDeg / 2));
   const perEdge = feedMmPerRev / 2;
   const kc = material.kc11NPerMm2 * (perEdge * half) ** -material.mc * WEAR;
-  // two edges, each a force kc·fz·D/2 at a quarter of the diameter
-  const torqueNm = (2 * kc * perEdge * (diameterMm / 2) * (diameterMm / 4)) / 1000;
-  const thrustN = 0.5 * kc * (diameterMm / 2) * feedMmPerRev * half * CHISEL;
+  // two edges, each a force kc·fz·(D − d)/2 at a quarter of D + d
+  const torqueNm = (2 * kc * perEdge * ((diameterMm - fromMm) / 2) * ((diameterMm + fromMm) / 4)) / 1000;
+  const thrustN = 0.5 * kc * ((diameterMm - fromMm) / 2) * feedMmPerRev * half * (fromMm > 0 ? 1 : CHISEL);
   record?.({
     code: 'cutting.drill',
     values: { kcNPerMm2: kc, diameterMm, feedMmPerRev, torqueNm, thrustN },

@@ -6,6 +6,7 @@ export {
   type SpeedPolicy,
   type SpeedReason,
   type SpeedTable,
+  slowerSpeed,
   speedPolicySchema,
   speedTable,
   switchRpm,
@@ -28,6 +29,7 @@ export { type CutMap, cutMap } from './map.ts';
 export {
   CUTTING_OPERATIONS,
   type CuttingOperation,
+  drillFeedMmPerRev,
   type Grade,
   type OperationRule,
   operationRules,

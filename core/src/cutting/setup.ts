@@ -40,6 +40,11 @@ export interface CutHold {
   readonly driven?: boolean;
   /** what would tip it out of its jaws, where nothing carries its end or seats its face */
   readonly tipping?: Tipping;
+  /**
+   * how far a boring bar gives at its edge, mm per N; none where a tool in the post cuts. It gives the same all along a hole: it springs
+   * as the lathe does, and makes no cone as bent work does
+   */
+  readonly barMmPerN?: number;
   /** error of diameter that the cut may make, mm */
   readonly bendAllowedMm: number;
 }

@@ -30,6 +30,7 @@ export {
   type WaitsBecause,
   waitingWhat,
 } from './reach.ts';
+export { holeFromTail, reachHoles } from './reach-holes.ts';
 export { FOLLOWS_MM, freeFromMm, REST_WIDTH_MM } from './rest.ts';
 export { runsAt } from './runs-at.ts';
 export {

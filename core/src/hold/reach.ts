@@ -30,6 +30,10 @@ export const WAITS = [
   'tooFine',
   'wontBear',
   'cutOff',
+  'behindNarrower',
+  'behindCentre',
+  'onArbor',
+  'noTool',
 ] as const;
 export type WaitsBecause = (typeof WAITS)[number];
 /** A surface that waits, by its name. */
@@ -37,8 +41,9 @@ export interface Waiting {
   readonly id: SurfaceId;
   readonly why: WaitsBecause;
 }
+const LEFT_TO_TURNER: ReadonlySet<WaitsBecause> = new Set(['shape', 'tooFine', 'asBar', 'noTool']);
 /** Whether another setup can bring it on; what is of a shape that is not planned, or too fine, is left to the turner. */
-export const helpedByHolding = ({ why }: Waiting): boolean => why !== 'shape' && why !== 'tooFine' && why !== 'asBar';
+export const helpedByHolding = ({ why }: Waiting): boolean => !LEFT_TO_TURNER.has(why);
 
 /** Whether a length keeps the section that its bar has there. */
 function keepsBar(piece: Workpiece, f: Outside): boolean {
@@ -83,10 +88,7 @@ export function reachFromTail(piece: Workpiece, held: Held, clearanceMm: number)
       else if (edge && end === 'left') wait(edge.id, 'otherEnd');
     }
   }
-  for (const step of insides(part)) {
-    wait(step.id, 'shape');
-    for (const d of cutInto(part, step.id)) wait(d.id, 'shape');
-  }
+  for (const step of insides(part)) for (const d of cutInto(part, step.id)) wait(d.id, 'shape');
   for (const { id } of [...faceGroovesOf(part), ...crossHoles(part), ...flatsOf(part), ...keywaysOf(part)])
     wait(id, 'shape');
   const headFace = faceTowards(part, 'left');

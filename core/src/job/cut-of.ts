@@ -1,6 +1,6 @@
 import type { CutHold } from '../cutting/index.ts';
 import { onTailCentre } from '../hold/index.ts';
-import { outsides } from '../part/index.ts';
+import { roundOf } from '../part/index.ts';
 import { holdOfCut } from '../route/index.ts';
 import { planJob } from './plan-job.ts';
 import type { Job, Shop } from './schema.ts';
@@ -37,11 +37,12 @@ export function cutOf(job: Job, shop: Shop, operationId: string): OperationCut |
   const [first] = operation?.passes ?? [];
   const held = setup?.plan.held;
   const hold = held && operation && holdOfCut(setup.piece, held, setup.means.material, operation);
-  if (!hold || !operation.setting || !operation.loads || !first || !operation.toolId) return undefined;
+  const bendAllowedMm = operation?.loads?.bendAllowedMm;
+  if (!hold || !operation?.setting || bendAllowedMm === undefined || !first || !operation.toolId) return undefined;
   return {
     operationId,
     kind: operation.kind === 'rough' ? 'rough' : 'finish',
-    feature: outsides(part).find((f) => f.id === operation.featureId)?.name ?? operation.featureId ?? '',
+    feature: roundOf(part, operation.featureId ?? '')?.name ?? operation.featureId ?? '',
     materialId: setup.means.material.id,
     latheId: setup.means.lathe.id,
     toolId: operation.toolId,
@@ -50,7 +51,7 @@ export function cutOf(job: Job, shop: Shop, operationId: string): OperationCut |
     feedMm: operation.setting.feedMmPerRev,
     overhangMm: held.overhangMm,
     tailCentre: onTailCentre(held.method),
-    bendAllowedMm: operation.loads.bendAllowedMm,
+    bendAllowedMm,
     hold,
     mostRpm: held.maxRpm,
   };

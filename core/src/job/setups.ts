@@ -1,7 +1,7 @@
 import { heldInside, runsAt, type Setup, type TruingRecord, type Waiting, waitingWhat } from '../hold/index.ts';
 import { type Chuck, chuckOf } from '../lathe/index.ts';
 import type { Means } from '../means/index.ts';
-import { outsides, type Part, surfaceName, surfaceOf } from '../part/index.ts';
+import { insides, outsides, type Part, surfaceName, surfaceOf } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
 import { type Plan, planSetup, putIn, type RecorderFor, type Wishes } from '../route/index.ts';
 import { isFinished, lying, type Mark, rawEndMm, type Workpiece } from '../work/index.ts';
@@ -86,7 +86,7 @@ export function stillWaiting(setups: readonly PlannedSetup[]): readonly Waiting[
 
 /** What of a piece waits, by what it is. */
 export function waitingOf(part: Part, waiting: readonly Waiting[]) {
-  const lengths = new Set(outsides(part).map((f) => f.id));
+  const lengths = new Set([...outsides(part), ...insides(part)].map((f) => f.id));
   return (kind: ReturnType<typeof waitingWhat>) => waiting.filter((w) => waitingWhat(w.id, lengths) === kind);
 }
 

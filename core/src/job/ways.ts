@@ -202,7 +202,7 @@ function firstReasons(
   if (!tailCentre && out > FREE_DIAMETERS)
     reasons.push({ code: 'way.overhang', minutes: AT_RISK_MIN / 3, values: { diameters: Number(out.toFixed(1)) } });
   // diameters that are turned in another holding; an end that is only faced there runs as it will
-  const lengths = new Set(outsides(part).map((f) => f.id));
+  const lengths = new Set([...outsides(part), ...insides(part)].map((f) => f.id));
   const again = plan.waiting.filter((w) => helpedByHolding(w) && lengths.has(w.id)).length;
   // where nothing is turned yet there is nothing that the rest could run out against
   const turnsHere = plan.operations.some((o) => o.passes.length > 0);
@@ -260,7 +260,7 @@ function chuckReasons(lathe: Lathe, chuck: Chuck, plan: Plan, count: number): Wa
   const cuts = plan.operations.filter((o) => o.loads);
   const worst = (pick: (o: (typeof cuts)[number]) => number) => Math.max(0, ...cuts.map(pick));
   const grip = worst((o) => o.loads!.gripShare);
-  const bend = worst((o) => o.loads!.bendMm / o.loads!.bendAllowedMm);
+  const bend = worst(({ loads }) => (loads!.bendMm ?? 0) / (loads!.bendAllowedMm ?? 1));
   const reasons: WayReason[] = [
     { code: `way.true.${chuck.kind}`, minutes: TRUE_MIN[chuck.kind] * count, values: { runoutMm: runsAt(chuck) } },
   ];

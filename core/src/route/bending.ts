@@ -9,7 +9,7 @@ import {
   shaftOf,
   thickerFrom,
 } from '../mechanics/index.ts';
-import { outsides } from '../part/index.ts';
+import { insides, outsides } from '../part/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import { hollowMm, isFinished, reachOf, standingMm, type Workpiece } from '../work/index.ts';
 
@@ -41,7 +41,15 @@ export function finishedShaft(piece: Workpiece, held: Held, modulusGPa: number):
   const from = originMm(held);
   const { zFromMm, largestMm } = reachOf(piece);
   const onArbor = held.method === 'mandrel';
-  const insideMm = (zMm: number): number => (onArbor ? 0 : hollowMm(piece, zMm));
+  // the hole that is there, or the wider one that will be
+  const drawnMm = (zMm: number): number =>
+    Math.max(
+      0,
+      ...insides(piece.part).flatMap((b) =>
+        b.zFromMm <= zMm && zMm <= b.zToMm ? [Math.min(b.leftMm, b.rightMm)] : [],
+      ),
+    );
+  const insideMm = (zMm: number): number => (onArbor ? 0 : Math.max(hollowMm(piece, zMm), drawnMm(zMm)));
   // before the part: spare stock, or the arbor that it sits on
   const first = lengthsOfPart[0]?.diameterMm ?? largestMm;
   const spareMm = onArbor ? held.onMm : Math.min(largestMm, first);
@@ -89,6 +97,8 @@ export function cutHold(
     readonly bendAllowedMm: number;
     /** of what stands out, as {@link weightOutNmm} tells */
     readonly weightNmm: number;
+    /** how far a boring bar gives, mm per N */
+    readonly barMmPerN?: number;
   },
 ): CutHold {
   const { aMm: atMm } = worstBendPerN(shaft, held, cut.zFromMm, cut.zToMm);
@@ -100,6 +110,7 @@ export function cutHold(
       tipping: { gripMm: held.gripMm, armMm: Math.max(0, cut.zToMm - held.jawsMm), weightNmm: cut.weightNmm },
     }),
     ...{ gripDiameterMm: held.onMm, jawForceN: held.forceN, bendAllowedMm: cut.bendAllowedMm },
+    ...(cut.barMmPerN === undefined ? {} : { barMmPerN: cut.barMmPerN }),
   };
 }
 

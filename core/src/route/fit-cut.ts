@@ -1,5 +1,6 @@
 import { type CutHold, type CutSetup, type EvaluatedCut, evaluateCut, type School } from '../cutting/index.ts';
 import type { Feed } from '../lathe/index.ts';
+import type { Sign } from '../mechanics/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import type { EdgeTool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -21,6 +22,8 @@ const THIN_WIDE = { feeds: 20, ofFeed: 0.5 } as const;
 export interface CutWish {
   readonly fromMm: number;
   readonly toMm: number;
+  /** +1 outside, −1 in a hole */
+  readonly sign: Sign;
   readonly zFromMm: number;
   readonly zToMm: number;
   readonly tool: EdgeTool;
@@ -81,7 +84,9 @@ function setupOf(context: FitContext, wish: CutWish): CutSetup {
   const { speeds, feeds, policy } = context;
   return {
     ...{ material, lathe, feeds, policy, table: speeds, tool: cutToolOf(wish.tool) },
-    ...{ operation: 'turning', diameterMm: wish.fromMm },
+    ...(wish.sign === 1
+      ? ({ operation: 'turning', diameterMm: wish.fromMm } as const)
+      : ({ operation: 'boring', diameterMm: wish.toMm } as const)),
     hold: wish.hold,
   };
 }
@@ -107,7 +112,7 @@ function fittedOf(found: Tried, wish: CutWish): FittedCut {
       ...{ cuttingSpeedMPerMin: cut.speedMPerMin, feedMmPerRev, feedLabel: feed?.label, feedAt: feed?.setting.at },
     },
     loads: { powerKw, availableKw, bendMm, bendAllowedMm, gripShare, springShare },
-    passes: passesOf(wish.fromMm, depths, passMin),
+    passes: passesOf(wish.sign, wish.fromMm, depths, passMin),
     ...{ decidedBy, exceeds, minutes },
   };
 }
@@ -141,7 +146,7 @@ export function fitCut(
   fixedPasses?: number,
   record?: Recorder,
 ): FittedCut | undefined {
-  const radialMm = (wish.fromMm - wish.toMm) / 2;
+  const radialMm = (wish.sign * (wish.fromMm - wish.toMm)) / 2;
   const { lineMm } = context;
   const setup = setupOf(context, wish);
   const fewest = fixedPasses ?? Math.max(1, Math.ceil(radialMm / wish.depthCapMm - ROUNDING));
@@ -201,7 +206,7 @@ function tellPlan(wish: CutWish, found: FittedCut, lengthMm: number, record: Rec
     values: {
       fromMm: wish.fromMm,
       toMm: wish.toMm,
-      radialMm: (wish.fromMm - wish.toMm) / 2,
+      radialMm: (wish.sign * (wish.fromMm - wish.toMm)) / 2,
       depthCapMm: wish.depthCapMm,
       count: passes.length,
       by: found.decidedBy,
@@ -229,11 +234,11 @@ function tellPlan(wish: CutWish, found: FittedCut, lengthMm: number, record: Rec
   });
 }
 
-function passesOf(fromMm: number, depths: readonly number[], minutes: number): Pass[] {
+function passesOf(sign: Sign, fromMm: number, depths: readonly number[], minutes: number): Pass[] {
   let diameter = fromMm;
   return depths.map((depthMm) => {
     const before = diameter;
-    diameter = Number((before - 2 * depthMm).toFixed(9));
+    diameter = Number((before - sign * 2 * depthMm).toFixed(9));
     return { depthMm, diameterBeforeMm: before, diameterAfterMm: diameter, minutes };
   });
 }

@@ -13,7 +13,8 @@ export function holdOfCut(
   operation: Operation,
 ): CutHold | undefined {
   const { loads, targetMm, kind, zFromMm, zToMm } = operation;
-  if (!loads || targetMm === undefined) return undefined;
+  const bendAllowedMm = loads?.bendAllowedMm;
+  if (bendAllowedMm === undefined || targetMm === undefined) return undefined;
   const finished = finishedShaft(piece, held, modulusGPa);
   const rough = kindOf(kind).act === 'rough';
   const shaft = rough ? roughedShaft(finished, isStepped(piece), held, zFromMm, targetMm) : finished;
@@ -21,7 +22,7 @@ export function holdOfCut(
     ...{
       zFromMm,
       zToMm,
-      bendAllowedMm: loads.bendAllowedMm,
+      bendAllowedMm,
       weightNmm: weightOutNmm(piece, held.jawsMm, densityKgPerM3),
     },
   });

@@ -2,6 +2,7 @@ export { type BentLine, bentLineOf } from './bending.ts';
 export type { RecorderFor } from './fit-context.ts';
 export { HANDLING_MIN, passDepths } from './fit-cut.ts';
 export { holdOfCut } from './hold-of-cut.ts';
+export { HOLE_SCHOOLS, type HoleSchool } from './hole/way-of-step.ts';
 export { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
 export {
   CARRIED,
@@ -25,6 +26,7 @@ export {
   type OperationKind,
   type OperationOf,
   type OwnOfKind,
+  openedBy,
   sweptBy,
 } from './operation/kinds.ts';
 export type { Plan } from './plan.ts';

@@ -22,7 +22,7 @@ export function withNotes({ piece, means }: FitContext, operations: readonly Ope
     said.add(tool.id);
     const notes: Note[] = [
       ...(first && coolant !== 'either' ? [{ code: coolant }] : []),
-      ...notesOf(operation, { piece, tool }),
+      ...notesOf(operation, { piece, tool, lathe: means.lathe }),
     ];
     return notes.length > 0 ? { ...operation, notes } : operation;
   });

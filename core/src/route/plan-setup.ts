@@ -1,6 +1,6 @@
 import { speedTable, usualPolicy } from '../cutting/index.ts';
 import { fitness, measures } from '../gauge/index.ts';
-import { checkSlides, type Held, reachFromTail, type Setup, type Waiting } from '../hold/index.ts';
+import { checkSlides, type Held, reachFromTail, reachHoles, type Setup, type Waiting } from '../hold/index.ts';
 import { checkLathe, dialScale, type Feed } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Means } from '../means/index.ts';
@@ -16,6 +16,7 @@ import { chamferOf, edgesNow } from './edges.ts';
 import { feedGroups } from './feed-groups.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
 import { heldHere } from './gentle.ts';
+import { planHoles } from './hole/plan-holes.ts';
 import { withNotes } from './notes.ts';
 import { centreHoleDepthMm, centreOperation, wantsCentreHole } from './operation/centre.ts';
 import { chamferOperation } from './operation/chamfer.ts';
@@ -62,6 +63,8 @@ export function planSetup(
     const lacks = next.problems.some((p) => p.code === 'hold.noRest');
     // an end that takes no centre bends as it does
     if (next.operations.length === 0 || lacks) return best;
+    // a centre stands in the way of a hole
+    if (next.waiting.length > best.waiting.length) return best;
     best = { ...next, held: next.held && { ...next.held, why: 'bends' } };
   }
   return best;
@@ -126,10 +129,14 @@ function planWith(
   const waiting: Waiting[] = onlyEnds
     ? [...within.reachable.map(({ id }): Waiting => ({ id, why: 'otherSetup' })), ...within.waiting]
     : [...within.waiting];
-  const wanted = opening(context, touchPlace(context, reachable.at(-1), number), recorderFor);
-  const turned = turnLevels(context, reachable, wanted, recorderFor);
-  waiting.push(...turned.waiting);
-  problems.push(...turned.problems);
+  const inHoles = reachHoles(piece, held, setup);
+  waiting.push(...inHoles.waiting);
+  const holes = planHoles(context, onlyEnds ? [] : inHoles.steps, recorderFor);
+  if (onlyEnds) waiting.push(...inHoles.steps.map(({ id }): Waiting => ({ id, why: 'otherSetup' })));
+  const wanted = opening(context, holes.drilled, touchPlace(context, reachable.at(-1), number), recorderFor);
+  const turned = turnLevels(context, reachable, wanted, holes.sized, recorderFor);
+  waiting.push(...holes.waiting, ...turned.waiting);
+  problems.push(...holes.problems, ...turned.problems);
   for (const feature of edgesNow(context, turned.cut))
     push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
   const settled = weighChanges(context, wanted, recorderFor).map((o) => withCarried(held, o));
@@ -153,12 +160,18 @@ function planWith(
   return { held, operations, after, waiting, problems, minutes, changes: changed.count };
 }
 
-/** What comes before anything is turned: putting in, facing, the centre hole where one is wanted, touching off. */
-function opening(context: FitContext, touchMm: number | undefined, recorderFor: RecorderFor): Operation[] {
+/** What comes before anything is turned: putting in, facing, the centre hole where one is wanted, drilling, touching off. */
+function opening(
+  context: FitContext,
+  drilled: readonly Operation[],
+  touchMm: number | undefined,
+  recorderFor: RecorderFor,
+): Operation[] {
   const operations: Operation[] = [mountOperation(context, recorderFor)];
   push(operations, faceOperation(context, recorderFor('face')));
   if (wantsCentreHole(context)) push(operations, centreOperation(context, recorderFor('centre')));
   push(operations, changeSupportOperation(context, recorderFor));
+  operations.push(...drilled);
   if (touchMm !== undefined) push(operations, touchOffOperation(context, touchMm, recorderFor));
   return operations;
 }

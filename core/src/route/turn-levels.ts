@@ -3,10 +3,9 @@ import { freeFromMm, type Waiting } from '../hold/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import { edgeOf, type Outside, outsides } from '../part/index.ts';
 import { PLACE_MM, type Problem } from '../quantity/index.ts';
-import { edgeFor } from '../tool/index.ts';
 import { standingMm, type Workpiece } from '../work/index.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
-import { type Level, levelOf } from './level.ts';
+import { type Level, leavingFor, levelOf, roughedMm, turningEdges } from './level.ts';
 import type { Operation } from './operation/kinds.ts';
 import { measureRoughed } from './operation/measure.ts';
 import { shoulderOperation } from './operation/shoulder.ts';
@@ -33,6 +32,7 @@ export interface Turned {
 }
 /** A length with all that is done on it, and how far out the shoulder beside it is squared. */
 interface Planned {
+  readonly feature: Outside;
   readonly level: Level;
   readonly outsideMm: number;
   readonly square: boolean;
@@ -42,12 +42,14 @@ interface Planned {
 
 /**
  * Roughs all that can be reached, measures, changes the tool, and finishes it; operations are put after those that are wanted already.
+ * @param afterRoughing what else is done between roughing and finishing the outside: holes bored while the rougher rests
  * What even the lightest cut asks more of motor, work or grip than they bear is not cut, and waits.
  */
 export function turnLevels(
   context: FitContext,
   reachable: readonly Outside[],
   wanted: Operation[],
+  afterRoughing: readonly Operation[],
   recorderFor: RecorderFor,
 ): Turned {
   const { piece, means, setup } = context;
@@ -85,14 +87,15 @@ export function turnLevels(
     }
     const { level, rough } = planned;
     if (rough) wanted.push(rough);
-    startMm = Math.min(startMm, Number((level.targetMm + level.allowanceMm).toFixed(9)));
+    startMm = Math.min(startMm, roughedMm(level));
     levels.push(planned);
   }
+  wanted.push(...afterRoughing);
   const plain = levels.map((l) => l.level);
   if (extent !== 'rough') wanted.push(...measureRoughed(context, plain, recorderFor));
-  const [rougher, finisher] = [edgeFor(means.tools, 'rougher')!, edgeFor(means.tools, 'finisher')!];
+  const { rougher, finisher } = turningEdges(means);
   const byCompound = plain.some(({ last }) => last.kind === 'planned' && last.fineness.slide === 'compound');
-  const last = plain.at(-1)?.feature;
+  const last = levels.at(-1)?.feature;
   if (last && extent !== 'rough' && (finisher.id !== rougher.id || byCompound)) {
     const again = touchAgainOperation(context, last, startMm, rawUpTo(piece, last), finisher, byCompound, recorderFor);
     if (again) wanted.push(again);
@@ -137,28 +140,18 @@ function planLevel(
   const cornerMm = corner?.kind === 'round' ? corner.radiusMm : 0;
   const runPast = runPastMm(context, left, shoulder);
   const zFromMm = Math.max(feature.zFromMm + cornerMm - runPast, freeFromMm(held) + 0.5);
-  const level = leavingFor(context, levelOf(context, feature, zFromMm, shoulder, startMm, recorderFor), startMm);
+  const level = leavingFor(
+    context,
+    levelOf(context, turningEdges(context.means), feature, zFromMm, shoulder, startMm, recorderFor),
+    startMm,
+  );
   return {
-    ...{ level, square: cornerMm === 0 },
+    ...{ feature, level, square: cornerMm === 0 },
     outsideMm: left ? Math.min(left.diameterMm, standingMm(piece, left.zFromMm, left.zToMm)) : context.stockMm,
     rough: roughLevel(context, level, startMm, endMm, raw, recorderFor),
     finish: finishLevel(context, level, recorderFor),
   };
 }
-
-/** What roughing alone leaves on the diameter for a later setup, which may run out a little, mm. FIELD 4 */
-const LEFT_FOR_LATER_MM = 0.8;
-
-/** A level that is only roughed keeps more on it: put in again it runs otherwise. */
-const leavingFor = ({ setup }: FitContext, level: Level, startMm: number): Level =>
-  setup.extent !== 'rough'
-    ? level
-    : {
-        ...level,
-        allowanceMm: Number(
-          Math.min(startMm - level.targetMm, Math.max(level.allowanceMm, LEFT_FOR_LATER_MM)).toFixed(9),
-        ),
-      };
 
 /** More than this on the diameter is not left for the last cuts, mm. */
 const MOST_TO_FINISH_MM = 1.2;

@@ -2,12 +2,12 @@ import { feedForRa, SCHOOLS, type School } from '../cutting/index.ts';
 import { FREE_DIAMETERS, onTailCentre } from '../hold/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
-import { type EdgeTool, edgeFor } from '../tool/index.ts';
+import type { EdgeTool } from '../tool/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { cutHold, roughedShaft } from './bending.ts';
 import { FINE_FEED, type FitContext, type RecorderFor } from './fit-context.ts';
 import { answerOf, type CutWish, type FittedCut, fitCut } from './fit-cut.ts';
-import type { Level } from './level.ts';
+import { type Level, roughedMm } from './level.ts';
 import type { AnyOperation, Limiter } from './operation/any.ts';
 import type { Operation } from './operation/kinds.ts';
 import { measureOperation } from './operation/measure.ts';
@@ -17,6 +17,8 @@ import type { OwnCut } from './wishes.ts';
 export const SHOULDER_LEFT_MM = 0.3;
 /** Deepest cut on work that a film holds, on the radius, mm. FIELD 14: light cuts */
 const FILM_DEPTH_MM = 0.3;
+/** Share of the usual depth that is cut in a hole. FIELD 5: bars spring */
+const BORING_SHARE = 0.5;
 /** What is left of the usual depth where more stands out than does freely. FIELD 2: light cuts */
 const LIGHT_SHARE = 0.5;
 /** Roughing feed as a share of the nose that leaves it whole: as is usual, and as far as it goes. A sharp point takes no more than this, mm. */
@@ -30,8 +32,10 @@ function depthCap(context: FitContext, tool: EdgeTool, school: School): { mm: nu
   if (method === 'chuck' && overhangDiameters > FREE_DIAMETERS)
     return { mm: Math.min(wanted, LIGHT_SHARE * usualDepthMm), by: 'overhang' };
   if (method === 'adhesiveArbor') return { mm: Math.min(wanted, FILM_DEPTH_MM), by: 'film' };
-  if (tool.deepestMm < wanted) return { mm: tool.deepestMm, by: 'tool' };
-  return { mm: wanted, by: school === 'machineFirst' ? 'lathe' : 'usual' };
+  // a bar springs and clears its chips less well: half of what the post bears
+  const most = tool.kind === 'boring bar' ? wanted * BORING_SHARE : wanted;
+  if (tool.deepestMm < most) return { mm: tool.deepestMm, by: 'tool' };
+  return { mm: most, by: school === 'machineFirst' ? 'lathe' : 'usual' };
 }
 
 function bySchools(
@@ -98,19 +102,23 @@ export function roughLevel(
   raw: boolean,
   recorderFor: RecorderFor,
 ): Operation | undefined {
-  const toMm = Number((level.targetMm + level.allowanceMm).toFixed(9));
-  const tool = edgeFor(context.means.tools, 'rougher');
-  if (!tool || startMm - toMm < 0.02) return undefined;
+  const { sign, edges } = level;
+  const toMm = roughedMm(level);
+  const tool = edges.rougher;
+  if (sign * (startMm - toMm) < 0.02) return undefined;
   const zFromMm = level.shoulder ? level.zFromMm + SHOULDER_LEFT_MM : level.zFromMm;
-  const shaft = roughedShaft(context.shaft, context.stepped, context.held, zFromMm, toMm);
+  // what is bored leaves the outside as it is
+  const shaft = sign === 1 ? roughedShaft(context.shaft, context.stepped, context.held, zFromMm, toMm) : context.shaft;
   const hold = cutHold(shaft, context.held, {
     ...{ zFromMm, zToMm: endMm, bendAllowedMm: level.allowanceMm / 2, weightNmm: context.weightNmm },
+    ...{ barMmPerN: edges.barMmPerN },
   });
   const wishFor = (school: School): CutWish => {
     const cap = depthCap(context, tool, school);
     return {
       fromMm: startMm,
       toMm,
+      sign,
       zFromMm,
       zToMm: endMm,
       tool,
@@ -136,11 +144,13 @@ export function roughLevel(
       targetMm: toMm,
       // until the bar's corners are off, the tool strikes them one after the other
       caution:
-        startMm > (context.piece.section?.acrossMm ?? startMm)
-          ? 'cornersFirst'
-          : level.shoulder
-            ? 'throwOutShort'
-            : 'nearJaws',
+        sign === -1
+          ? 'barClear'
+          : startMm > (context.piece.section?.acrossMm ?? startMm)
+            ? 'cornersFirst'
+            : level.shoulder
+              ? 'throwOutShort'
+              : 'nearJaws',
     })
   );
 }
@@ -159,13 +169,14 @@ function finishFeed(tool: EdgeTool, raUm: number): { readonly mm: number; readon
 /** Last cuts of a level with the measurements between and after; none where it cannot be brought to size here. */
 export function finishLevel(context: FitContext, level: Level, recorderFor: RecorderFor): Operation[] {
   const { feature, last } = level;
-  const tool = edgeFor(context.means.tools, 'finisher');
-  if (!tool || level.allowanceMm <= 0 || last.kind === 'tooFine') return [];
+  const { sign, edges } = level;
+  const tool = edges.finisher;
+  if (level.allowanceMm <= 0 || last.kind === 'tooFine') return [];
   const tolerance = toleranceMm(feature.limits);
   const bendAllowedMm = tolerance / 4;
   const { zFromMm } = level;
   const hold = cutHold(context.shaft, context.held, {
-    ...{ zFromMm, zToMm: feature.zToMm, bendAllowedMm, weightNmm: context.weightNmm },
+    ...{ zFromMm, zToMm: feature.zToMm, bendAllowedMm, weightNmm: context.weightNmm, barMmPerN: edges.barMmPerN },
   });
   const feed = {
     sure: finishFeed(tool, feature.raUm * RA_AIMED_SHARE),
@@ -175,11 +186,12 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
     const wishFor = (school: School): CutWish => ({
       fromMm,
       toMm,
+      sign,
       zFromMm,
       zToMm: feature.zToMm,
       tool,
       hold,
-      depthCapMm: (fromMm - toMm) / 2,
+      depthCapMm: (sign * (fromMm - toMm)) / 2,
       depthCapBy: 'finish',
       feedCapMm: feed[school === 'machineFirst' ? 'most' : 'sure'].mm,
       feedCapBy: feed[school === 'machineFirst' ? 'most' : 'sure'].by,
@@ -189,8 +201,9 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
   };
   const centre = onTailCentre(context.held.method);
   const round = (mm: number) => Number(mm.toFixed(9));
-  const startMm = round(level.targetMm + level.allowanceMm);
-  const nearMm = last.nearMm === undefined ? startMm : round(level.targetMm + Math.min(last.nearMm, level.allowanceMm));
+  const startMm = roughedMm(level);
+  const nearMm =
+    last.nearMm === undefined ? startMm : round(level.targetMm + sign * Math.min(last.nearMm, level.allowanceMm));
   const betweenMm = last.cuts === 2 ? round((nearMm + level.targetMm) / 2) : nearMm;
   const operations: Operation[] = [];
   const add = (
@@ -209,12 +222,15 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
     );
   };
   const { means } = last.fineness;
-  const first = centre ? 'easeCentre' : 'throwOutShort';
-  if (nearMm < startMm - ROUNDING)
+  const first = sign === -1 ? 'barClear' : centre ? 'easeCentre' : 'throwOutShort';
+  if (sign * (startMm - nearMm) > ROUNDING)
     add('semiFinish', startMm, nearMm, 'near', {
-      ...{ fineness: 'lines', leavesMm: round(nearMm - level.targetMm), caution: first },
+      ...{ fineness: 'lines', leavesMm: round(sign * (nearMm - level.targetMm)), caution: first },
     });
   if (last.cuts === 2) add('semiFinish', nearMm, betweenMm, 'semi', { fineness: means, caution: first });
-  add('finish', betweenMm, level.targetMm, 'finish', { fineness: means, caution: 'throwOutShort' });
+  add('finish', betweenMm, level.targetMm, 'finish', {
+    fineness: means,
+    caution: sign === -1 ? 'barClear' : 'throwOutShort',
+  });
   return operations;
 }

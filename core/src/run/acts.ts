@@ -72,5 +72,6 @@ function actsAfterMeasuring({ step, measured, next, inside }: StepAdvice): reado
   if (decision.left !== 'metalOn') return [accept];
   const again: Act = { code: 'cutAgain', body: { kind: 'cutAgain', stepId } };
   if (next?.kind === 'move') return [again, accept];
+  if (step.after === 'ream') return [accept];
   return [{ code: 'byHand', body: { kind: 'byHand', stepId, with: 'emery' } }, accept];
 }

@@ -91,6 +91,8 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
 /** The cut that follows an accepted size: the step's own again after a check, the next planned, or a further one. */
 function stepAfter(run: FrozenRun, state: RunState, step: Step): Step | undefined {
   if (state.extra?.kind === 'measure') return run.steps[state.stepIndex];
+  // a reamer has one size: what it left too small is no cut of a ring
+  if (step.last && step.after === 'ream') return undefined;
   if (step.last) return currentStep(run.steps, { ...state, extra: { kind: 'cut', stepId: step.id, fromMm: 0 } });
   return run.steps.slice(state.stepIndex + 1).find((s) => s.featureId === step.featureId && isPass(s));
 }

@@ -1,10 +1,11 @@
 import { type Doubt, doubtReading, uncertaintyOf } from '../gauge/index.ts';
 import { dialScale } from '../lathe/index.ts';
-import { outsides } from '../part/index.ts';
+import { insides, outsides } from '../part/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import { checkCut, STILL_HOLDS_MM } from './living.ts';
 import { metalOn } from './move/next.ts';
+import { sideOf } from './side-of.ts';
 import type { Reading, RunState } from './state.ts';
 import type { Step } from './step.ts';
 import { stockOf } from './stock-of.ts';
@@ -56,7 +57,9 @@ export function doubtOf(
   if (!expected) return { kind: 'believed' };
   const { crossSlide } = run.means.lathe.slides;
   const turnMm = 2 * dialScale(crossSlide).lineTravelMm.mul(crossSlide.divisions).valueOf();
-  const others = outsides(run.piece.part)
+  const { part } = run.piece;
+  const rounds = sideOf(run, featureId) === 'inside' ? insides(part) : outsides(part);
+  const others = rounds
     .filter((f) => f.id !== featureId && state.metal[f.id] !== undefined)
     .map((f) => ({ name: f.name, mm: state.metal[f.id]!.diameterMm }));
   const boundMm = expected.boundMm + uncertaintyOf(run.means.instruments, instrumentId);

@@ -15,7 +15,7 @@ import {
   surfaceIdSchema,
 } from '../part/index.ts';
 import { PLACE_MM } from '../quantity/index.ts';
-import { CARRIED, CAUTIONS, kindOf, NOTES, OPERATION_KINDS, ownCutSchema } from '../route/index.ts';
+import { CARRIED, CAUTIONS, HOLE_SCHOOLS, kindOf, NOTES, OPERATION_KINDS, ownCutSchema } from '../route/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import type { Step } from './step.ts';
@@ -142,7 +142,7 @@ const anyStep = {
   limits: limits.optional(),
   instrumentId: short.optional(),
   last: z.boolean().optional(),
-  after: z.enum(['rough', 'near', 'semi', 'finish']).optional(),
+  after: z.enum(['rough', 'near', 'semi', 'finish', 'ream']).optional(),
   fineness: z.enum(['lines', 'halfLines', 'halfLinesWithCare', 'compound']).optional(),
   leavesMm: number.positive().optional(),
   springShare: number.min(0).optional(),
@@ -234,6 +234,7 @@ const frozenNow = z
       standing: z.record(short, short).optional(),
       clearanceMm: number,
       centreSpeed: z.enum(CENTRE_SPEEDS).optional(),
+      holes: z.enum(HOLE_SCHOOLS).optional(),
     }),
     known: z.array(z.strictObject({ toolId: z.uuid(), share: number, uncertaintyShare: number.positive() })).max(2000),
     living: z

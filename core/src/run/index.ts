@@ -24,6 +24,7 @@ export { believedOf } from './move/spring.ts';
 export { type LockChange, locksThrough, type StandChange, standAfter, standChanges, standNeeded } from './needs.ts';
 export { orderEvents } from './order.ts';
 export { replay } from './replay.ts';
+export { sideOf } from './side-of.ts';
 export { sizesTaken } from './sizes-taken.ts';
 export {
   currentStep,

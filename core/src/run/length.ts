@@ -1,7 +1,7 @@
 import { chooseInstrument, type Decision, decide, uncertaintyOf } from '../gauge/index.ts';
 import { dialScale, type Lathe } from '../lathe/index.ts';
 import { type Limits, parseLimits } from '../limit/index.ts';
-import { lengthLimitsOf, outsides } from '../part/index.ts';
+import { lengthLimitsOf, roundOf } from '../part/index.ts';
 import { PLACE_MM, ROUNDING, rational } from '../quantity/index.ts';
 import { kindOf } from '../route/index.ts';
 import { rawEndMm } from '../work/index.ts';
@@ -39,7 +39,7 @@ function generalLimits(run: FrozenRun, lengthMm: number): Limits | undefined {
 
 /** Limits of the distance from the faced end to a shoulder: the length's own where it is that length alone. */
 function shoulderLimits(run: FrozenRun, step: Step, wantedMm: number): Limits | undefined {
-  const feature = outsides(run.piece.part).find((f) => f.id === step.featureId);
+  const feature = roundOf(run.piece.part, step.featureId ?? '');
   if (feature && Math.abs(feature.zToMm - run.piece.part.lengthMm) < PLACE_MM)
     return lengthLimitsOf(run.piece.part, feature.id);
   return generalLimits(run, wantedMm);

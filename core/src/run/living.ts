@@ -1,6 +1,8 @@
+import { signOf } from '../gauge/index.ts';
 import { dialNumber, finenessOf } from '../lathe/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import { type Hands, handsTo, placeOf, ringNumber } from './move/hands.ts';
+import { sideOf } from './side-of.ts';
 import type { LivingReference, RunState } from './state.ts';
 import type { Step } from './step.ts';
 import { stockOf } from './stock-of.ts';
@@ -37,6 +39,7 @@ export function checkCut(run: FrozenRun, state: RunState, step: Step): CheckCut 
   const { rings, diameterMm } = living.reference;
   const fineness = finenessOf(run.means.lathe, 'lines');
   const metal = state.metal[step.featureId ?? ''];
+  const sign = signOf(sideOf(run, step.featureId));
   const wantedMm = step.targetMm === undefined ? stockOf(run) - LIGHT_MM : (metal?.diameterMm ?? step.targetMm);
   const place = placeOf(run.means.lathe, rings) + (wantedMm - diameterMm) / 2;
   const zero = placeOf(run.means.lathe, { ...rings, crossSlide: 0 });
@@ -45,7 +48,7 @@ export function checkCut(run: FrozenRun, state: RunState, step: Step): CheckCut 
   const from = state.crossLines ?? living.crossLines ?? rings.crossSlide;
   const { carriage } = run.means.lathe.slides;
   return {
-    hands: handsTo(run.means.lathe, 'crossSlide', from, lines),
+    hands: handsTo(run.means.lathe, 'crossSlide', from, lines, sign),
     diameterMm:
       diameterMm + 2 * (placeOf(run.means.lathe, { ...rings, crossSlide: lines }) - placeOf(run.means.lathe, rings)),
     number: ringNumber(run.means.lathe.slides.crossSlide, lines),

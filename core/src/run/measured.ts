@@ -10,6 +10,7 @@ import {
 import type { Recorder } from '../working/index.ts';
 import { doubtOfReading, expectedOf } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
+import { sideOf } from './side-of.ts';
 import type { Reading, RunState } from './state.ts';
 import type { Step } from './step.ts';
 
@@ -34,13 +35,15 @@ export function measured(run: FrozenRun, state: RunState, step: Step, record?: R
   const sizes = readings.map((r) => ({
     ...{ mm: r.mm, uncertaintyMm: uncertaintyOf(run.means.instruments, r.instrumentId), place: r.place, feel: r.feel },
   }));
+  const cut = sideOf(run, step.featureId);
   const numbers = sizes.filter((s) => s.feel === undefined);
   // a number says more than how a gauge went on
   const expected = expectedOf(run, state, step.featureId);
   const combined =
-    numbers.length > 0 ? combineReadings(numbers, record) : combineFelt(sizes as Felt[], expected, record);
+    numbers.length > 0 ? combineReadings(numbers, record, cut) : combineFelt(sizes as Felt[], expected, record, cut);
   const decision =
-    step.limits && decideBetween(combined.smallestMm, combined.largestMm, combined.uncertaintyMm, step.limits, record);
+    step.limits &&
+    decideBetween(combined.smallestMm, combined.largestMm, combined.uncertaintyMm, step.limits, record, cut);
   const doubts = readings.flatMap((reading) => {
     const doubt = doubtOfReading(run, state, reading);
     return doubt.kind === 'doubted' ? [{ reading, doubt }] : [];

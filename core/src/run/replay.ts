@@ -1,8 +1,8 @@
-import { type Decision, decide, tellsNumber, uncertaintyOf } from '../gauge/index.ts';
+import { type Decision, decide, measures, signOf, tellsNumber, uncertaintyOf } from '../gauge/index.ts';
 import { finenessOf, readDialNumber } from '../lathe/index.ts';
-import { outsides } from '../part/index.ts';
+import { insides, outsides } from '../part/index.ts';
 import { PLACE_MM, plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
-import { kindOf } from '../route/index.ts';
+import { kindOf, openedBy } from '../route/index.ts';
 import type { RunEvent, Told, Took } from './event.ts';
 import { doubtOf, doubtOfReading, expectedOf, expectedTouch } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -13,6 +13,7 @@ import { metalOn, ringsOf } from './move/next.ts';
 import { reckonedShare, sampleOf } from './move/spring.ts';
 import { besidesAfter, standNeeded } from './needs.ts';
 import { orderEvents } from './order.ts';
+import { sideOf } from './side-of.ts';
 import { currentStep, type MeasuredCut, type Metal, type Reading, type RunState, startState } from './state.ts';
 import { actOf, isPass, type Step } from './step.ts';
 
@@ -57,8 +58,28 @@ function cutDone(run: FrozenRun, draft: Draft, step: Step, told: Told, trial: bo
     step.zEndMm !== undefined &&
     f.zFromMm >= step.zStopMm - SHOULDER_MM &&
     f.zToMm <= step.zEndMm + PLACE_MM;
-  const cut = outsides(run.piece.part).filter((f) => f.id === step.featureId || (actOf(step) === 'rough' && within(f)));
+  const side = sideOf(run, step.featureId);
+  const rounds = side === 'inside' ? insides(run.piece.part) : outsides(run.piece.part);
+  // what was opened wider already stays so
+  const cuts = (f: { id: string }): boolean =>
+    signOf(side) * (metalOn(run, draft, f.id).diameterMm - comesToMm) > 0 || f.id === step.featureId;
+  const cut = rounds.filter((f) => f.id === step.featureId || (actOf(step) === 'rough' && within(f) && cuts(f)));
   draft.metal = { ...draft.metal, ...Object.fromEntries(cut.map((f) => [f.id, metal])) };
+}
+
+/** A drill is out by so much at the most, on the diameter, mm: it cuts wide and wanders. */
+const DRILLED_DOUBT_MM = 0.3;
+
+/** A tool in the tailstock opens holes: what stands of their walls afterwards is known from it. */
+function openHoles(run: FrozenRun, draft: Draft, step: Step): void {
+  const operation = run.plan.operations.find((o) => o.id === step.operationId);
+  const opened = operation && openedBy(operation);
+  if (!opened) return;
+  const metal: Metal = { diameterMm: opened.diameterMm, doubtMm: DRILLED_DOUBT_MM, by: 'expected' };
+  const wider = insides(run.piece.part).filter(
+    (s) => s.zToMm > opened.zFromMm && metalOn(run, draft, s.id).diameterMm < opened.diameterMm,
+  );
+  draft.metal = { ...draft.metal, ...Object.fromEntries(wider.map((s) => [s.id, metal])) };
 }
 
 /** A measured size makes the rings' numbers worth a diameter, and shows what the last cut sprang. */
@@ -73,7 +94,8 @@ function takeSize(
   const expected = expectedOf(run, draft, featureId);
   const { lastCut } = draft;
   if (lastCut?.featureId === featureId && draft.crossLines !== undefined) {
-    const depthMm = Math.max(0, (lastCut.beforeMm - sizeMm) / 2);
+    const sign = signOf(sideOf(run, featureId));
+    const depthMm = Math.max(0, (sign * (lastCut.beforeMm - sizeMm)) / 2);
     const rings = ringsOf(draft);
     const now: MeasuredCut = {
       ...{ featureId, placeMm: placeOf(run.means.lathe, rings), diameterMm: sizeMm, depthMm, uncertaintyMm },
@@ -81,7 +103,7 @@ function takeSize(
       setMm: finenessOf(run.means.lathe, lastCut.told.slide === 'compound' ? 'compound' : 'lines').setMm,
     };
     const before = draft.cuts.at(-1);
-    const sample = before && lastCut.toolId ? sampleOf(1, before, now, lastCut.toolId) : undefined;
+    const sample = before && lastCut.toolId ? sampleOf(sign, before, now, lastCut.toolId) : undefined;
     if (sample) draft.samples.push(sample);
     draft.cuts.push(now);
     draft.reference = {
@@ -130,8 +152,11 @@ function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOf
     return true;
   }
   draft.touchDoubted = undefined;
-  const outside = run.means.instruments.filter((i) => tellsNumber(i) && i.fromMm <= mm && mm <= i.toMm);
-  const best = outside.toSorted((a, b) => a.uncertaintyMm - b.uncertaintyMm)[0];
+  const side = sideOf(run, step.featureId);
+  const fit = run.means.instruments.filter(
+    (i) => measures(i, side) && tellsNumber(i) && i.fromMm <= mm && mm <= i.toMm,
+  );
+  const best = fit.toSorted((a, b) => a.uncertaintyMm - b.uncertaintyMm)[0];
   const uncertaintyMm = uncertaintyOf(run.means.instruments, best?.id);
   draft.crossLines = cross.lines;
   draft.compoundLines = fine?.ok ? fine.lines : undefined;
@@ -231,7 +256,7 @@ function sizeTaken(run: FrozenRun, draft: Draft, step: Step, took: Took | undefi
   if (!found) return undefined;
   const changed = found.all.some((r) => (later.changedAt.get(r.eventId) ?? -1) > at);
   if (took && !changed && step.limits) {
-    const decided = decide(took.sizeMm, took.uncertaintyMm, step.limits);
+    const decided = decide(took.sizeMm, took.uncertaintyMm, step.limits, undefined, sideOf(run, step.featureId));
     const decision: Decision = { ...decided, verdict: took.verdict };
     return { sizeMm: took.sizeMm, uncertaintyMm: took.uncertaintyMm, decision };
   }
@@ -291,6 +316,7 @@ function done(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>, at: n
   const act = actOf(step);
   if (act === 'touchOff') return false;
   if (act === 'measure') return measureDone(run, draft, step, event, at, later);
+  openHoles(run, draft, step);
   if (event.told && isPass(step)) cutDone(run, draft, step, event.told, false);
   else if (isPass(step)) draft.leftSo.push({ stepId: step.id, featureId: step.featureId });
   const { extra } = draft;

@@ -118,8 +118,8 @@ export interface AskedMore extends Partial<Means>, Partial<Wishes> {
 }
 
 /** A part of these lengths from a bar, on spare stock in the first chuck, planned as usual. */
-export function planInput(features: readonly Feature[], stockMm: number, more: AskedMore = {}): Asked {
-  const { part } = resolveDrawing(drawingOf(features));
+export function planInput(drawn: readonly Feature[] | Drawing, stockMm: number, more: AskedMore = {}): Asked {
+  const { part } = resolveDrawing('features' in drawn ? drawn : drawingOf(drawn));
   const allow = { ...usualAllowances, ...more.allow };
   const lathe = more.lathe ?? metricLathe;
   const setup = { ...firstSetup(id(900)), ...more.setup };
@@ -138,7 +138,7 @@ export function planInput(features: readonly Feature[], stockMm: number, more: A
     },
     wishes: {
       ...{ school: more.school ?? 'conditions', policy: more.policy, own: more.own, standing: more.standing },
-      ...{ centreSpeed: more.centreSpeed, clearanceMm: allow.clearanceMm },
+      ...{ centreSpeed: more.centreSpeed, holes: more.holes, clearanceMm: allow.clearanceMm },
     },
   };
 }

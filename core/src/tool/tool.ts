@@ -24,7 +24,7 @@ export type ToolKind = Tool['kind'];
 export const TOOL_KINDS = [
   ...TURNING_KINDS,
   ...(['chamfer', 'centre drill', 'drill', 'reamer', 'countersink', 'boring bar'] as const),
-  ...(['blade', 'inside blade', 'form', 'knurl'] as const),
+  ...(['blade', 'inside blade', 'form', 'knurling'] as const),
 ] as const satisfies readonly ToolKind[];
 /** A tool whose edge cuts along the work or a hole. */
 export type EdgeTool = TurningTool | BoringBar;

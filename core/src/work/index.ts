@@ -10,6 +10,7 @@ export {
   lying,
   type Mark,
   type MeasuredSize,
+  openMm,
   rawEndMm,
   reachOf,
   standingMm,

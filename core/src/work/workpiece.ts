@@ -6,6 +6,7 @@ import {
   mirrored,
   outerBetween,
   outerProfile,
+  placesOf,
   ring,
   ringsAt,
 } from '../contour/index.ts';
@@ -80,6 +81,22 @@ export function allRound({ contour, section }: Pick<Workpiece, 'contour' | 'sect
 /** Diameter of the hole that is there at a place, mm; 0 where it is solid. */
 export const hollowMm = ({ contour }: Pick<Workpiece, 'contour'>, zMm: number): number =>
   2 * holeOf(ringsAt(contour, zMm, 'after'));
+
+/** Diameter of the narrowest hole between two places, mm; 0 where anything of it is solid. */
+export function openMm({ contour }: Pick<Workpiece, 'contour'>, zFromMm: number, zToMm: number): number {
+  const inside = placesOf(contour).filter((z) => z > zFromMm && z < zToMm);
+  const bounds = [zFromMm, ...inside, zToMm];
+  // a wall is straight or bulges little between its corners: its ends and the middle of each stretch tell
+  const holes = bounds.slice(1).flatMap((to, i) => {
+    const from = bounds[i]!;
+    return [
+      holeOf(ringsAt(contour, from, 'after')),
+      holeOf(ringsAt(contour, (from + to) / 2, 'after')),
+      holeOf(ringsAt(contour, to, 'before')),
+    ];
+  });
+  return Number((2 * Math.min(...holes)).toFixed(6));
+}
 
 /** What is still to come off an end of the piece, mm. */
 export function rawEndMm(piece: Workpiece, towards: End): number {

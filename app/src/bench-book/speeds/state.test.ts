@@ -179,10 +179,10 @@ describe('an operation of a job', () => {
       const made = setupOf(bench, w, taken)!;
       return evaluateCut(made.setup, made.depthMm, made.feedMm, job.route.school)!;
     };
-    expect(again(words).bendMm).toBeCloseTo(planned.loads!.bendMm, 3);
+    expect(again(words).bendMm).toBeCloseTo(planned.loads!.bendMm!, 3);
     expect(again(words).gripShare).toBeCloseTo(planned.loads!.gripShare, 2);
     expect(again(words).chosen.speed.label).toBe(planned.setting!.speedLabel);
-    expect(again({ ...words, overhang: '200' }).bendMm).not.toBeCloseTo(planned.loads!.bendMm, 3);
+    expect(again({ ...words, overhang: '200' }).bendMm).not.toBeCloseTo(planned.loads!.bendMm!, 3);
   });
   it('is told in inches on a lathe in inches', () => {
     const words = wordsOf(bench, { ...taken, latheId: grey!.id, diameterMm: 25.4, depthMm: 1.27, feedMm: 0.127 });

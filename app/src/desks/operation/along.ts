@@ -1,10 +1,11 @@
 import type { CutPlace } from '@whelk/core/picture';
-import type { Step } from '@whelk/core/run';
+import { type Step, sideOf } from '@whelk/core/run';
 import { aimed } from '../../ui/format.ts';
 import type { PlaceAbout, ShownOperation } from './shown.ts';
 
 /** At the end of its travel, with what it takes off as far as that is known. */
-function place(step: Step, { move, beyondMm }: PlaceAbout): CutPlace | undefined {
+function place(step: Step, { move, beyondMm, frozen }: PlaceAbout): CutPlace | undefined {
+  if (sideOf(frozen, step.featureId) === 'inside') return undefined;
   const beforeMm = move?.beforeMm ?? step.fromMm;
   const afterMm = move?.told.comesToMm ?? step.targetMm;
   if (beforeMm === undefined || afterMm === undefined || step.zStopMm === undefined) return undefined;

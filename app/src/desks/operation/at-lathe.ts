@@ -18,6 +18,7 @@ export const inJawsFirst = ({ number, setup }: Pick<FrozenRun, 'number' | 'setup
 /** What a measurement follows. */
 export function measuredAfterText(step: Step): string {
   if (step.id.includes('-check-')) return 'before the rest is cut';
+  if (step.after === 'ream') return 'after the reamer';
   if (step.last) return 'after the last cut';
   if (step.after === 'rough') return 'after roughing';
   return step.after === 'near' ? 'before the compound takes over' : 'between the two equal cuts';

@@ -5,16 +5,21 @@ import { nameOf } from './at-lathe.ts';
 import { centre } from './centre.tsx';
 import { chamfer } from './chamfer.tsx';
 import { changeSupport } from './change-support.tsx';
+import { countersink } from './countersink.tsx';
+import { drill } from './drill.tsx';
 import { face } from './face.tsx';
 import { measure } from './measure.tsx';
 import { mount } from './mount.tsx';
+import { ream } from './ream.tsx';
 import { shoulder } from './shoulder.tsx';
 import type { RowAbout, ShownOperation } from './shown.ts';
+import { spot } from './spot.tsx';
 import { touchOff } from './touch-off.ts';
 
 /** The one list of kinds: what is said and shown of each is in its own file. */
 const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
   ...{ mount, face, centre, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer },
+  ...{ spot, drill, ream, countersink },
 };
 
 /** What is said and shown of a kind; that operation and kind belong together the compiler cannot follow. */

@@ -1,4 +1,4 @@
-import { stockOf } from '@whelk/core/run';
+import { sideOf, stockOf } from '@whelk/core/run';
 import type { ShownOperation } from './shown.ts';
 
 /** What a touching cut may be deep, mm on the diameter: only to be seen. */
@@ -6,14 +6,21 @@ const TOUCH_MM = 0.3;
 
 export const touchOff: ShownOperation<'touchOff'> = {
   name: 'Touch off',
-  title: ({ targetMm }) => (targetMm === undefined ? 'Touch off' : 'Touch off again, finishing tool'),
-  stepTitle: ({ targetMm, compoundDeg }) => {
+  title: ({ targetMm, id }, { name }) =>
+    id === 'touchOff-finisher'
+      ? 'Touch off again, finishing tool'
+      : targetMm === undefined
+        ? 'Touch off'
+        : `Touch off the bar in ${name}`,
+  stepTitle: ({ targetMm, compoundDeg, featureId }, { name, frozen }) => {
+    if (sideOf(frozen, featureId) === 'inside') return `Touch off the boring bar in ${name}`;
     if (targetMm === undefined) return 'Touch off: a short cut, measure it, note the dials';
     return compoundDeg === undefined
       ? 'Touch off again with the finishing tool'
       : 'Swing the compound to 5.74°, then touch off with the finishing tool';
   },
-  place: ({ targetMm, zStopMm }, { frozen }) => {
+  place: ({ targetMm, zStopMm, featureId }, { frozen }) => {
+    if (sideOf(frozen, featureId) === 'inside') return undefined;
     const beforeMm = targetMm ?? stockOf(frozen);
     const zMm = zStopMm ?? frozen.piece.part.lengthMm;
     return { way: 'along', zMm, beforeMm, afterMm: beforeMm - TOUCH_MM, beyondMm: beforeMm };

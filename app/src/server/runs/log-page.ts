@@ -1,4 +1,4 @@
-import { outsides } from '@whelk/core/part';
+import { roundOf } from '@whelk/core/part';
 import { replay, sizesRead } from '@whelk/core/run';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
@@ -40,12 +40,12 @@ export async function loadLog(db: Knex, find: string) {
         ended: state.ended,
         outcomes: state.outcomes.map((o) => ({
           ...o,
-          name: outsides(frozen.piece.part).find((f) => f.id === o.featureId)?.name ?? o.featureId,
+          name: roundOf(frozen.piece.part, o.featureId)?.name ?? o.featureId,
         })),
         // of lengths that were never judged: what was read last, as it was typed
         read: sizesRead(state).map((r) => ({
           ...r,
-          name: outsides(frozen.piece.part).find((f) => f.id === r.featureId)?.name ?? r.featureId,
+          name: roundOf(frozen.piece.part, r.featureId)?.name ?? r.featureId,
         })),
         notes: state.notes.map((n) => n.text),
         tools: used,

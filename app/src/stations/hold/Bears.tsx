@@ -1,11 +1,15 @@
 import type { LengthUnit } from '@whelk/core/quantity';
-import type { Plan } from '@whelk/core/route';
+import type { Loads, Plan } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
 import { measure, powerOf } from '../../ui/format.ts';
 import { LoadBar } from '../../ui/LoadBar.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 
 type Cut = Plan['operations'][number];
+
+/** Share of what a cut may bend the work that it does bend it; none of a tool that cuts along the axis only. */
+const bendShare = ({ bendMm, bendAllowedMm }: Partial<Loads> = {}): number =>
+  bendMm === undefined || !bendAllowedMm ? 0 : bendMm / bendAllowedMm;
 
 /** The cut of a plan that asks most of something. */
 export function worstCut(plan: Plan | undefined, pick: (o: Cut) => number): Cut | undefined {
@@ -30,7 +34,7 @@ export function Bears({
   drawn?: { readonly awayMm: number; readonly inRoughing: boolean };
 }) {
   const byPower = worstCut(plan, (o) => o.loads!.powerKw / o.loads!.availableKw);
-  const byBend = worstCut(plan, (o) => o.loads!.bendMm / o.loads!.bendAllowedMm);
+  const byBend = worstCut(plan, (o) => bendShare(o.loads));
   const byGrip = worstCut(plan, (o) => o.loads!.gripShare);
   if (!byPower?.loads || !byBend?.loads || !byGrip?.loads) return null;
   const bends = ['cutting.force', 'mechanics.chuckCentre', 'mechanics.cantilever', 'mechanics.betweenCentres'];
@@ -44,8 +48,8 @@ export function Bears({
       />
       <LoadBar
         name="Bends"
-        share={byBend.loads.bendMm / byBend.loads.bendAllowedMm}
-        text={`${measure(byBend.loads.bendMm, unit)} of ${measure(byBend.loads.bendAllowedMm, unit)} ${unit} on the diameter, at ${nameOf(byBend.featureId)}`}
+        share={bendShare(byBend.loads)}
+        text={`${measure(byBend.loads.bendMm ?? 0, unit)} of ${measure(byBend.loads.bendAllowedMm ?? 0, unit)} ${unit} on the diameter, at ${nameOf(byBend.featureId)}`}
         after={<Working of="bending" tell={tell(byBend.id, bends)} />}
       />
       {drawn && (

@@ -237,10 +237,10 @@ function Further({
 /** How the work bends under the cut that bends it most; undefined where it is nothing to look at. */
 function bentUnder(setup: PlannedSetup | undefined) {
   const plan = setup?.plan;
-  const worst = worstCut(plan, (o) => o.loads!.bendMm);
+  const worst = worstCut(plan, (o) => o.loads!.bendMm ?? 0);
   if (!setup || !plan?.held || !worst?.loads) return undefined;
   const { piece, means } = setup;
-  const cut = { ...worst, bendMm: worst.loads.bendMm };
+  const cut = { ...worst, bendMm: worst.loads.bendMm ?? 0 };
   const line = bentLineOf(piece, plan.held, means.material.modulusGPa, cut);
   const awayMm = Math.max(...line.points.map((p) => Math.abs(p.awayMm)));
   // less than the last figure shows is nothing to look at

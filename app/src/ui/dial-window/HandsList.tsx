@@ -28,29 +28,34 @@ export function wayText(fullTurns: number, rest: string): string {
   return nothing ? turnsText(fullTurns) : `${turnsText(fullTurns, false)} and ${rest}`;
 }
 
-/** A move of a wheel as the hands make it: out first, then in to a number, both told alike, and the ring rolled to that number. */
+/**
+ * A move of a wheel as the hands make it: away from the metal first, then to a number, both told alike, and the ring rolled to that
+ * number. In a hole away is inwards, and the hands go the other way.
+ */
 export function HandsList({ name, dial, hands, note }: { name: string; dial: Dial; hands: Hands; note?: string }) {
   const { lineNumber } = dialScale(dial);
   const { outTurns, outHand, number, fullTurns, rest, hand, now } = hands;
+  const inside = hands.cuts === 'out';
   return (
     <section aria-label={name} className="hands">
       <h3 className="text-xl font-bold">
         {name}{' '}
         <span className="muted text-sm font-normal">
           {dial.kind === 'diameter' ? 'diameter' : 'radius'} dial, {lineNumber.valueOf()} {dial.unit} a line
+          {inside ? '; in a hole it cuts outwards' : ''}
           {note ? `; ${note}` : ''}
         </span>
       </h3>
       <ol className="hands-list">
         <li>
-          <span className="hands-verb">Out</span>
+          <span className="hands-verb">{inside ? 'In' : 'Out'}</span>
           <span className="hands-value">{turnsText(outTurns)}</span>
           <span className="hands-how">
             {outHand}: it reads {now} again
           </span>
         </li>
         <li>
-          <span className="hands-verb">In to</span>
+          <span className="hands-verb">{inside ? 'Out to' : 'In to'}</span>
           <span className="hands-value" data-told={number}>
             {number}
             <span className="unit">{dial.unit}</span>

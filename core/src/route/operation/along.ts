@@ -13,10 +13,15 @@ type SemiFinish = OfKind<'semiFinish', typeof own>;
 type Finish = OfKind<'finish', typeof own>;
 type Along = Rough | SemiFinish | Finish;
 
-/** Passes along a length: what lies outside the diameter that they come to, up to the end of the metal where they begin there. */
-function outside({ zFromMm, zToMm, targetMm = 0 }: Along, piece: Workpiece): Contour {
+/**
+ * Passes along a length or a wall: what lies outside the diameter that they come to, or inside it in a hole, up to the end of the metal
+ * where they begin there.
+ */
+function sweptAlong({ zFromMm, zToMm, targetMm = 0, featureId = '' }: Along, piece: Workpiece): Contour {
   const { zToMm: endMm, largestMm } = reachOf(piece);
   const fromEnd = zToMm >= piece.part.lengthMm - ROUNDING;
+  if (roundOf(piece.part, featureId)?.side === 'inside')
+    return ring(zFromMm, fromEnd ? endMm + PAST_MM : zToMm, 0, targetMm / 2);
   return ring(zFromMm, fromEnd ? endMm + PAST_MM : zToMm, targetMm / 2, largestMm / 2 + AIR_MM);
 }
 
@@ -43,7 +48,7 @@ function finishNotes({ featureId = '', setting }: Finish, { piece, tool }: Noted
   return wanted >= bestUm - ROUNDING ? [] : [{ code: 'finishBeyond', value: wanted, limit: Number(bestUm.toFixed(2)) }];
 }
 
-const along = { own, turns: true, tailstock: 'carries', feeds: 'along', swept: outside } as const;
+const along = { own, turns: true, tailstock: 'carries', feeds: 'along', swept: sweptAlong } as const;
 
 export const rough = {
   ...{ ...along, kind: 'rough', act: 'rough' },

@@ -2,8 +2,8 @@ import type { School, SpeedReason } from '../../cutting/index.ts';
 import type { Fineness } from '../../lathe/index.ts';
 import type { Limits } from '../../limit/index.ts';
 
-/** What a measurement follows: roughing, the cut that leaves the rest to the compound, the first of two equal cuts, the last cut. */
-export type MeasuredAfter = 'rough' | 'near' | 'semi' | 'finish';
+/** What a measurement follows: roughing, the cut that leaves the rest to the compound, the first of two equal cuts, the last cut, the reamer. */
+export type MeasuredAfter = 'rough' | 'near' | 'semi' | 'finish' | 'ream';
 
 /** Usual cautions, told at the step where the act is; each has words of its own outside core. */
 export const CAUTIONS = [
@@ -28,11 +28,26 @@ export const CAUTIONS = [
   'filmCures',
   'clampsClear',
   'edgesSharp',
+  'clearDrill',
+  'breaksThrough',
+  'neverBackwards',
+  'barClear',
 ] as const;
 export type Caution = (typeof CAUTIONS)[number];
 
 /** What is worth knowing at an operation, with the figure it is about: mm, µm of Ra, or per cent; each has words of its own outside core. */
-export const NOTES = ['tightenLess', 'wet', 'dry', 'belowSkin', 'interrupted', 'finishBeyond', 'noseInCorner'] as const;
+export const NOTES = [
+  'tightenLess',
+  'wet',
+  'dry',
+  'belowSkin',
+  'interrupted',
+  'finishBeyond',
+  'noseInCorner',
+  'quillAgain',
+  'barLong',
+  'letCool',
+] as const;
 export interface Note {
   readonly code: (typeof NOTES)[number];
   /** what is, in mm or µm */
@@ -67,8 +82,9 @@ export interface Setting {
 export interface Loads {
   readonly powerKw: number;
   readonly availableKw: number;
-  readonly bendMm: number;
-  readonly bendAllowedMm: number;
+  /** error of diameter, of what cuts along a wall; none of a drill */
+  readonly bendMm?: number;
+  readonly bendAllowedMm?: number;
   readonly gripShare: number;
   /** share of a cut's depth by which work, tool and lathe are reckoned to spring; missing in plans of earlier versions */
   readonly springShare?: number;

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { Contour } from '../../contour/index.ts';
+import type { Lathe } from '../../lathe/index.ts';
 import type { Part, SurfaceId } from '../../part/index.ts';
 import type { Tool } from '../../tool/index.ts';
 import type { Workpiece } from '../../work/index.ts';
@@ -18,8 +19,16 @@ export type OfKind<Kind extends string, Own extends z.ZodRawShape> = AnyOperatio
  */
 export type Act = 'rough' | 'half' | 'last' | 'touchOff' | 'measure' | 'plain';
 
+/** A hole as a tool in the tailstock leaves it. zPart, mm. */
+export interface Opened {
+  readonly diameterMm: number;
+  readonly zFromMm: number;
+  readonly zToMm: number;
+}
+
 /** What a kind's notes are made from. */
 export interface NotedOf {
+  readonly lathe: Lathe;
   readonly piece: Workpiece;
   readonly tool: Tool;
 }
@@ -41,6 +50,8 @@ export interface KindOfOperation<O extends AnyOperation & { readonly kind: strin
   readonly makes?: 'overall' | 'shoulder';
   /** what the tool goes through, as a half-section; of it only metal is cut */
   readonly swept?: (operation: O, piece: Workpiece) => Contour | undefined;
+  /** the hole that it leaves, where a tool in the tailstock makes one */
+  readonly opens?: (operation: O) => Opened;
   /** what is worth knowing at it */
   readonly notes?: (operation: O, about: NotedOf) => readonly Note[];
   /** surfaces that are finished when it is done */

@@ -6,15 +6,22 @@ import type { AnyOperation, Note } from './any.ts';
 import { centre } from './centre.ts';
 import { chamfer } from './chamfer.ts';
 import { changeSupport } from './change-support.ts';
+import { countersink } from './countersink.ts';
+import { drill } from './drill.ts';
 import { face } from './face.ts';
-import type { KindOfOperation, NotedOf, OfKind, OwnOf } from './kind.ts';
+import type { KindOfOperation, NotedOf, OfKind, Opened, OwnOf } from './kind.ts';
 import { measure } from './measure.ts';
 import { mount } from './mount.ts';
+import { ream } from './ream.ts';
 import { shoulder } from './shoulder.ts';
+import { spot } from './spot.ts';
 import { touchOff } from './touch-off.ts';
 
 /** The one list of kinds, in the order in which they usually come: what is known of each is in its own file. */
-const kinds = { mount, face, centre, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer };
+const kinds = {
+  ...{ mount, face, centre, spot, drill, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder },
+  ...{ ream, countersink, chamfer },
+};
 
 export type OperationKind = keyof typeof kinds;
 /** Every kind. */
@@ -39,6 +46,9 @@ export const sweptBy = (piece: Workpiece, operation: Operation): Contour | undef
 /** Surfaces that an operation finishes. */
 export const finishedBy = (part: Part, operation: Operation): readonly SurfaceId[] =>
   kindOf(operation.kind).finishes?.(operation, part) ?? [];
+
+/** The hole that a tool in the tailstock leaves; undefined for what makes none. */
+export const openedBy = (operation: Operation): Opened | undefined => kindOf(operation.kind).opens?.(operation);
 
 /** What is worth knowing at an operation with its tool. */
 export const notesOf = (operation: Operation, about: NotedOf): readonly Note[] =>

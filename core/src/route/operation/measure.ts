@@ -1,7 +1,7 @@
 import { chooseInstrument } from '../../gauge/index.ts';
 import { toleranceMm } from '../../limit/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
-import type { Level } from '../level.ts';
+import { type Level, roughedMm } from '../level.ts';
 import { usualMinutes } from '../usual-minutes.ts';
 import type { MeasuredAfter } from './any.ts';
 import type { KindOfOperation, OfKind } from './kind.ts';
@@ -12,13 +12,13 @@ type MeasureOperation = OfKind<'measure', typeof own>;
 /** The measurement of a level after one of its cuts. */
 export function measureOperation(
   context: FitContext,
-  level: Level,
+  level: Pick<Level, 'feature'>,
   after: MeasuredAfter,
   aimMm: number,
   recorderFor: RecorderFor,
 ): MeasureOperation {
   const { feature } = level;
-  const suffix = { rough: 'roughed', near: 'neared', semi: 'between', finish: 'after' }[after];
+  const suffix = { rough: 'roughed', near: 'neared', semi: 'between', finish: 'after', ream: 'after' }[after];
   const { instruments, lathe } = context.means;
   return {
     id: `${feature.id}-${suffix}`,
@@ -33,9 +33,14 @@ export function measureOperation(
     caution: 'stopToMeasure',
     limits: feature.limits,
     targetMm: aimMm,
-    instrumentId: chooseInstrument(instruments, 'outside', feature.diameterMm, toleranceMm(feature.limits), lathe.unit)
-      ?.id,
-    last: after === 'finish',
+    instrumentId: chooseInstrument(
+      instruments,
+      feature.side,
+      feature.diameterMm,
+      toleranceMm(feature.limits),
+      lathe.unit,
+    )?.id,
+    last: after === 'finish' || after === 'ream',
     after,
   };
 }
@@ -48,9 +53,7 @@ export function measureRoughed(
 ): MeasureOperation[] {
   return levels
     .filter(({ last }) => last.kind === 'planned' && last.afterRough)
-    .map((level) =>
-      measureOperation(context, level, 'rough', Number((level.targetMm + level.allowanceMm).toFixed(9)), recorderFor),
-    );
+    .map((level) => measureOperation(context, level, 'rough', roughedMm(level), recorderFor));
 }
 
 export const measure = {

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { ring } from '../../contour/index.ts';
-import { edgeOf, facesOf, type Part, roundOf, type SurfaceId } from '../../part/index.ts';
+import { edgeOf, facesOf, floorId, type Part, roundOf, type SurfaceId, surfaceOf } from '../../part/index.ts';
 import { ROUNDING } from '../../quantity/index.ts';
-import { edgeFor, hasEdge } from '../../tool/index.ts';
+import { hasEdge } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
 import type { Level } from '../level.ts';
@@ -13,21 +13,25 @@ import { bare, type KindOfOperation, type NotedOf, type OfKind, PAST_MM } from '
 const own = { fromDiameterMm: z.number(), toDiameterMm: z.number() };
 type ShoulderOperation = OfKind<'shoulder', typeof own>;
 
-/** Squaring a shoulder with the cross-slide, fed outwards by hand. `fromMm`: diameter inside, `toMm`: diameter outside. */
+/**
+ * Squaring a shoulder with the cross-slide, fed outwards by hand from the diameter beside it; the floor of a hole the other way, from
+ * its wall inwards.
+ * @param otherMm diameter at which it ends: of the length beside it, of the hole in the floor
+ */
 export function shoulderOperation(
   context: FitContext,
   level: Level,
-  outsideMm: number,
+  otherMm: number,
   recorderFor: RecorderFor,
 ): ShoulderOperation | undefined {
-  const tool = edgeFor(context.means.tools, 'finisher');
+  const tool = level.edges.finisher;
   const record = recorderFor(`${level.feature.id}-shoulder`);
-  const setting = handSetting(context, outsideMm, 'facing', tool, 0.08, record);
+  const setting = handSetting(context, Math.max(level.targetMm, otherMm), 'facing', tool, 0.08, record);
   record?.({
     code: 'route.shoulder',
     values: {
       fromDiameterMm: level.targetMm,
-      toDiameterMm: outsideMm,
+      toDiameterMm: otherMm,
       fromEndMm: context.piece.part.lengthMm - level.feature.zFromMm,
     },
   });
@@ -42,8 +46,8 @@ export function shoulderOperation(
       toolId: tool?.id,
       setting,
       minutes: usualMinutes(1.2, record),
-      caution: 'feedOutwards',
-      ...{ fromDiameterMm: level.targetMm, toDiameterMm: outsideMm },
+      caution: level.sign === 1 ? 'feedOutwards' : 'barClear',
+      ...{ fromDiameterMm: level.targetMm, toDiameterMm: otherMm },
     }
   );
 }
@@ -77,10 +81,11 @@ export const shoulder = {
   tailstock: 'carries',
   makes: 'shoulder',
   notes: cornerNotes,
-  swept: ({ zFromMm, fromDiameterMm, toDiameterMm }) =>
-    ring(zFromMm, zFromMm + PAST_MM, fromDiameterMm / 2, toDiameterMm / 2),
+  swept: ({ zFromMm, zToMm, fromDiameterMm: a, toDiameterMm: b }) =>
+    ring(zFromMm, Math.max(zToMm, zFromMm + PAST_MM), Math.min(a, b) / 2, Math.max(a, b) / 2),
   finishes: ({ featureId = '' }, part) => {
     const round = roundOf(part, featureId);
+    if (round?.side === 'inside') return surfaceOf(part, floorId(featureId)) ? [floorId(featureId)] : [];
     const id = round && shouldersOf(part).get(round.zFromMm);
     return id === undefined ? [] : [id];
   },

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { FINE_ANGLE_DEG } from '../../lathe/index.ts';
-import type { Outside } from '../../part/index.ts';
+import type { Inside, Outside } from '../../part/index.ts';
 import { edgeFor, type Tool } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
@@ -70,6 +70,29 @@ export function touchAgainOperation(
       caution: 'stopToMeasure',
       targetMm: diameterMm,
       ...(byCompound ? { compoundDeg: FINE_ANGLE_DEG } : {}),
+    }
+  );
+}
+
+/**
+ * Touching off a boring bar: a short cut in the mouth of the hole, measured.
+ * @param step the one nearest to the face that it bores, `diameterMm` wide by now
+ */
+export function touchBoreOperation(
+  context: FitContext,
+  step: Inside,
+  diameterMm: number,
+  bar: Tool,
+  recorderFor: RecorderFor,
+): TouchOffOperation | undefined {
+  const id = `${step.id}-touchOff`;
+  const record = recorderFor(id);
+  const setting = handSetting(context, step.diameterMm, 'boring', bar, HAND_FEED, record);
+  return (
+    setting && {
+      ...{ ...bare, id, kind: 'touchOff', featureId: step.id, toolId: bar.id, setting },
+      ...{ zFromMm: Math.max(step.zFromMm, step.zToMm - SHORT_MM), zToMm: step.zToMm, targetMm: diameterMm },
+      ...{ minutes: usualMinutes(3, record), caution: 'stopToMeasure' },
     }
   );
 }

@@ -1,21 +1,27 @@
 import { type Dial, dialNumber, dialScale, type Fineness, type Lathe, senseIn } from '../../lathe/index.ts';
+import type { Sign } from '../../mechanics/index.ts';
 import { PLACE_MM, ROUNDING } from '../../quantity/index.ts';
 import type { Rings } from '../state.ts';
 
-/** A move as both hands make it, in their order: out by whole turns, so that the slack is taken up, then in to a number. */
+/**
+ * A move as both hands make it, in their order: away from the metal by whole turns, so that the slack is taken up, then to a number.
+ * Away is outwards from an outside and inwards from the wall of a hole: there the hands go the other way round.
+ */
 export interface Hands {
   readonly slide: 'crossSlide' | 'compound';
   readonly fromLines: number;
   readonly toLines: number;
-  /** number that the ring stands at now, and still after whole turns out */
+  /** number that the ring stands at now, and still after whole turns away */
   readonly now: string;
   readonly number: string;
   readonly outTurns: number;
   readonly outHand: 'clockwise' | 'anticlockwise';
-  /** then in: whole turns and the rest, as a number on the ring */
+  /** then towards the metal: whole turns and the rest, as a number on the ring */
   readonly fullTurns: number;
   readonly rest: string;
   readonly hand: 'clockwise' | 'anticlockwise';
+  /** which way the slide goes as it cuts deeper; missing in answers of earlier versions: in */
+  readonly cuts?: 'in' | 'out';
 }
 
 /** A number on a ring; half a line shows no digit more than it needs. */
@@ -43,27 +49,32 @@ export function linesFor(lathe: Pick<Lathe, 'slides'>, fineness: Fineness, place
   return Math.round(marks) * fineness.everyLines;
 }
 
-/** The move of a ring from where it stands to a line of it, come to from outside. @source FIELD 0, slack */
+/**
+ * The move of a ring from where it stands to a line of it, come to from where there is no metal.
+ * @param sign +1 outside, −1 in a hole: what is deeper there lies farther out
+ * @source FIELD 0, slack; inside work reverses the hand
+ */
 export function handsTo(
   lathe: Pick<Lathe, 'slides'>,
   slide: Hands['slide'],
   fromLines: number,
   toLines: number,
+  sign: Sign = 1,
 ): Hands {
   const dial = lathe.slides[slide];
   const { lineTravelMm, lineNumber, decimals } = dialScale(dial);
   const lineMm = lineTravelMm.valueOf();
-  const sense = senseIn(dial);
+  const sense = sign * senseIn(dial);
   const inLines = sense * (toLines - fromLines);
   const slackLines = dial.slackMm / lineMm;
   const outTurns = Math.max(1, Math.ceil((slackLines - inLines) / dial.divisions + ROUNDING));
   const gone = inLines + outTurns * dial.divisions;
-  const hand = dial.clockwiseMoves === 'in' ? 'clockwise' : 'anticlockwise';
+  const hand = (dial.clockwiseMoves === 'in') === (sign === 1) ? 'clockwise' : 'anticlockwise';
   const restLines = gone % dial.divisions;
   const between = Math.abs(restLines - Math.round(restLines)) > PLACE_MM ? 1 : 0;
   const rest = (restLines * lineNumber.valueOf()).toFixed(decimals + between);
   return {
-    ...{ slide, fromLines, toLines, outTurns, hand },
+    ...{ slide, fromLines, toLines, outTurns, hand, ...(sign === 1 ? {} : { cuts: 'out' as const }) },
     now: ringNumber(dial, fromLines),
     number: ringNumber(dial, toLines),
     outHand: hand === 'clockwise' ? 'anticlockwise' : 'clockwise',

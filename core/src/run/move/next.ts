@@ -1,5 +1,5 @@
 import { shallowestCutMm } from '../../cutting/index.ts';
-import { type CutSide, limitsBySide, signOf } from '../../gauge/index.ts';
+import { limitsBySide, signOf } from '../../gauge/index.ts';
 import { FINE_ANGLE_SHARE, type Fineness, finenessOf, guardMm, TOUCH_MM } from '../../lathe/index.ts';
 import type { SpringShare } from '../../mechanics/index.ts';
 import { ROUNDING } from '../../quantity/index.ts';
@@ -7,6 +7,7 @@ import { hasEdge } from '../../tool/index.ts';
 import type { Recorder } from '../../working/index.ts';
 import type { Told } from '../event.ts';
 import type { FrozenRun } from '../frozen.ts';
+import { sideOf } from '../side-of.ts';
 import type { Metal, RunState } from '../state.ts';
 import { actOf, isPass, type Step } from '../step.ts';
 import { stockOf } from '../stock-of.ts';
@@ -70,16 +71,16 @@ export function situationOf(
   const tool = run.means.tools.find((t) => t.id === step.toolId);
   const onThis = reference.featureId === step.featureId && reference.by === 'measured';
   const rings = ringsOf(state);
-  // the route cuts outsides; a bore is the same with the other side
-  const side: CutSide = 'outside';
+  const side = sideOf(run, step.featureId);
+  const sign = signOf(side);
   const bySide = limitsBySide(step.limits ?? { lowerMm: step.targetMm, upperMm: step.targetMm }, side);
-  const leftMm = Math.max(0, (metal.diameterMm - step.targetMm) / 2);
+  const leftMm = Math.max(0, (sign * (metal.diameterMm - step.targetMm)) / 2);
   const angleMm = fineness.slide === 'compound' ? FINE_ANGLE_SHARE * leftMm : 0;
   return {
     fineness,
     same: onThis && !reference.trial ? placeOf(run.means.lathe, rings) : undefined,
     s: {
-      sign: signOf(side),
+      sign,
       known: {
         xMm: placeOf(run.means.lathe, reference.rings),
         rMm: reference.diameterMm / 2,
@@ -143,7 +144,7 @@ export function moveFor(
   const lines = linesFor(run.means.lathe, fineness, comes.xMm, rings);
   return {
     kind: 'move',
-    hands: handsTo(run.means.lathe, fineness.slide, rings[fineness.slide] ?? 0, lines),
+    hands: handsTo(run.means.lathe, fineness.slide, rings[fineness.slide] ?? 0, lines, s.sign),
     fineness,
     told: {
       ...{ slide: fineness.slide, lines, cut: trial ? 'half' : cutOf(step, choice) },

@@ -31,7 +31,7 @@ export type FormTool = z.infer<typeof formToolSchema>;
 
 /** A pair of knurling wheels, or one, by pattern and pitch along the round. */
 export const knurlToolSchema = z.strictObject({
-  ...{ ...anyTool, kind: z.literal('knurl'), pattern: z.enum(['straight', 'diamond']) },
+  ...{ ...anyTool, kind: z.literal('knurling'), pattern: z.enum(['straight', 'diamond']) },
   ...{ pitchMm: z.number().positive().max(5), widthMm: width },
 });
 export type KnurlTool = z.infer<typeof knurlToolSchema>;

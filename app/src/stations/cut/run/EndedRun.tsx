@@ -1,4 +1,4 @@
-import { outsides } from '@whelk/core/part';
+import { roundOf } from '@whelk/core/part';
 import { explainSize, type FrozenRun, type RunState, sizesRead } from '@whelk/core/run';
 import { cutOffText, nameOf } from '../../../desks/operation/at-lathe.ts';
 import { outcomeText, verdictText } from '../../../messages/words.ts';
@@ -25,7 +25,7 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
   const read = sizesRead(state);
   const left = [...new Set(state.leftSo.map((l) => l.featureId ?? ''))].filter((id) => id !== '');
   const limitsOf = (id: string): string => {
-    const feature = outsides(frozen.piece.part).find((x) => x.id === id);
+    const feature = roundOf(frozen.piece.part, id);
     return feature ? `${f(feature.limits.lowerMm)} … ${f(feature.limits.upperMm)}` : '';
   };
   return (

@@ -1,7 +1,7 @@
 import { chooseInstrument } from '@whelk/core/gauge';
 import { type Problem, parseLength } from '@whelk/core/quantity';
 import type { FrozenRun, RunState, StepAdvice } from '@whelk/core/run';
-import { stockOf } from '@whelk/core/run';
+import { sideOf, stockOf } from '@whelk/core/run';
 import { useState } from 'react';
 import { nameOf } from '../../../desks/operation/at-lathe.ts';
 import { measure } from '../../../ui/format.ts';
@@ -31,7 +31,8 @@ export function MeasureNow({ frozen, state, advice, onTake, onClose }: Props) {
   const { lastCut } = state;
   const sizeMm = told?.told.comesToMm ?? step.fromMm ?? stockOf(frozen);
   const usual =
-    chooseInstrument(frozen.means.instruments, 'outside', sizeMm, 0.3, frozen.means.lathe.unit)?.id ?? UNLISTED;
+    chooseInstrument(frozen.means.instruments, sideOf(frozen, step.featureId), sizeMm, 0.3, frozen.means.lathe.unit)
+      ?.id ?? UNLISTED;
   const [instrumentId, setInstrumentId] = useState(usual);
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState<TakenNow['of']>();

@@ -1,5 +1,5 @@
 import { fitness } from '@whelk/core/gauge';
-import { outsides } from '@whelk/core/part';
+import { roundOf } from '@whelk/core/part';
 import {
   type Act,
   actsOf,
@@ -54,7 +54,7 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
   const { step, measured, next } = advice;
   const { limits } = step;
   const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
-  const feature = outsides(frozen.piece.part).find((f) => f.id === step.featureId)!;
+  const feature = roundOf(frozen.piece.part, step.featureId ?? '')!;
   const [ending, setEnding] = useState(false);
   const taking = useReading({ keepAs, frozen, advice, add });
   const { instrumentId, unit, uncertaintyMm, focusField, shownPlaces, feels } = taking;

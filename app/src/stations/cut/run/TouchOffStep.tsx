@@ -1,5 +1,5 @@
 import { type Dial, numbersPerTurn } from '@whelk/core/lathe';
-import type { FrozenRun, RunState, StepAdvice } from '@whelk/core/run';
+import { type FrozenRun, type RunState, type StepAdvice, sideOf } from '@whelk/core/run';
 import { useEffect, useRef } from 'react';
 import { diameter as diameterOf } from '../../../desks/operation/at-lathe.ts';
 import { stepTitle } from '../../../desks/operation/kinds.ts';
@@ -42,7 +42,8 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
   const touched = useTouched({ keepAs, frozen, state, advice, add, again, byCompound });
   const { diameter, farOff } = touched;
   const roughed = again ? diameterOf(advice.step.targetMm!, lathe.unit) : '';
-  const turnHand = crossSlide.clockwiseMoves === 'in' ? 'clockwise' : 'anticlockwise';
+  const inside = sideOf(frozen, advice.step.featureId) === 'inside';
+  const turnHand = (crossSlide.clockwiseMoves === 'in') !== inside ? 'clockwise' : 'anticlockwise';
   return (
     <form ref={form} className="flex flex-1 flex-col" onSubmit={touched.save}>
       <div className="grid flex-1 content-start lg:grid-cols-[minmax(230px,300px)_1fr] lg:content-stretch">
@@ -64,7 +65,7 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
           <div className={check ? 'grid gap-x-8 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]' : ''}>
             <div>
               {check && <CheckFirst frozen={frozen} check={check} again={again} />}
-              {!check && <HowToTouch frozen={frozen} again={again} roughed={roughed} />}
+              {!check && <HowToTouch {...{ frozen, again, roughed, inside, turnHand }} />}
             </div>
             <div
               className={`mt-5 grid max-w-4xl content-start gap-4 ${byCompound ? 'sm:grid-cols-4' : 'sm:grid-cols-3'} ${check ? 'lg:grid-cols-1' : ''}`}
@@ -89,7 +90,7 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
             <TouchDoubt doubt={farOff} unit={lathe.unit} text={diameter} sure={touched.sure} onSure={touched.beSure} />
           )}
           <p className="muted mt-3">
-            Come to every later number the same way: winding in, {turnHand}. Its slack of{' '}
+            Come to every later number the same way: winding {inside ? 'out' : 'in'}, {turnHand}. Its slack of{' '}
             {measure(crossSlide.slackMm, lathe.unit, lathe.unit === 'mm' ? 2 : 3)} {lathe.unit} is taken up so.
           </p>
         </section>
@@ -110,16 +111,30 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
 }
 
 /** How it is done, where no numbers live on from the piece before. */
-function HowToTouch({ frozen, again, roughed }: { frozen: FrozenRun; again: boolean; roughed: string }) {
+function HowToTouch({
+  frozen,
+  again,
+  roughed,
+  inside,
+  turnHand,
+}: {
+  frozen: FrozenRun;
+  again: boolean;
+  roughed: string;
+  inside: boolean;
+  turnHand: string;
+}) {
   const { lathe } = frozen.means;
   const { crossSlide, carriage } = lathe.slides;
-  const turnHand = crossSlide.clockwiseMoves === 'in' ? 'clockwise' : 'anticlockwise';
+  const short = lathe.unit === 'mm' ? '6 mm' : '1/4 in';
   return (
     <ol className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg">
       <li>
-        {again
-          ? `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`
-          : `Take a light cut about ${lathe.unit === 'mm' ? '6 mm' : '1/4 in'} long at the tail end, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`}
+        {inside
+          ? `Bar on centre, as short as the hole lets it be. In the mouth of the hole, about ${roughed}, take a light cut about ${short} long, just enough to clean up: wind out ${turnHand}, towards you; do not turn the cross-slide back.`
+          : again
+            ? `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`
+            : `Take a light cut about ${short} long at the tail end, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`}
       </li>
       <li>
         Run the carriage off to the right.{' '}
@@ -127,7 +142,10 @@ function HowToTouch({ frozen, again, roughed }: { frozen: FrozenRun; again: bool
           ? 'Hold the handle and set the ring to 0.'
           : 'Leave the ring alone: note the number as it stands.'}
       </li>
-      <li>Stop the spindle and {again ? 'measure that diameter.' : 'measure the short diameter.'}</li>
+      <li>
+        Stop the spindle and{' '}
+        {inside ? 'measure the hole there.' : again ? 'measure that diameter.' : 'measure the short diameter.'}
+      </li>
       <li>
         {carriage.means === 'dial'
           ? `Bring the tool’s side to touch the faced end, and ${carriage.resettable ? 'set the carriage’s ring to 0' : 'note the carriage’s number'}.`

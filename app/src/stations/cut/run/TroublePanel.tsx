@@ -50,7 +50,7 @@ function conditionsNow(frozen: FrozenRun, state: RunState): { conditions: Condit
           chipThicknessMm: chipSize({ ...tool, depthMm, feedMmPerRev: feedMm }).thicknessMm,
         }),
       ...(loads && { powerShare: loads.powerKw / loads.availableKw, gripShare: loads.gripShare }),
-      ...(loads && { bendShare: loads.bendMm / loads.bendAllowedMm }),
+      ...(loads?.bendMm !== undefined && loads.bendAllowedMm && { bendShare: loads.bendMm / loads.bendAllowedMm }),
     },
   };
 }

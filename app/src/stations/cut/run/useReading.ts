@@ -1,5 +1,5 @@
 import { chooseInstrument, tellsNumber, uncertaintyOf } from '@whelk/core/gauge';
-import { outsides } from '@whelk/core/part';
+import { roundOf } from '@whelk/core/part';
 import { decimalsOf, parseLength } from '@whelk/core/quantity';
 import type { FrozenRun, StepAdvice } from '@whelk/core/run';
 import { useEffect, useRef, useState } from 'react';
@@ -25,10 +25,11 @@ export function useReading({
   const { step, measured } = advice;
   const { limits } = step;
   const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
-  const feature = outsides(frozen.piece.part).find((f) => f.id === step.featureId)!;
+  const feature = roundOf(frozen.piece.part, step.featureId ?? '')!;
   const usual =
     step.instrumentId ??
-    chooseInstrument(frozen.means.instruments, 'outside', feature.diameterMm, tolerance, frozen.means.lathe.unit)?.id ??
+    chooseInstrument(frozen.means.instruments, feature.side, feature.diameterMm, tolerance, frozen.means.lathe.unit)
+      ?.id ??
     UNLISTED;
   const [instrumentId, setInstrumentId] = useState(measured?.readings.at(-1)?.instrumentId ?? usual);
   const [text, setText, dropText] = useKeptText(`${keepAs}.${step.id}.reading`);

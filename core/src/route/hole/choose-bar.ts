@@ -1,0 +1,61 @@
+import { BAR_SHANKS, type BoringBar, facesFloors, type Tool, toolsOf } from '../../tool/index.ts';
+import type { Edges } from '../level.ts';
+
+/** What of a bar stands between its holder and the face, mm. */
+const HOLDER_CLEAR_MM = 3;
+
+/** A bar set for a hole: how far it stands out, and how far it gives at its edge. */
+export interface SetBar {
+  readonly bar: BoringBar;
+  readonly overhangMm: number;
+  readonly givesMmPerN: number;
+  /** beyond what its shank is good for */
+  readonly long: boolean;
+}
+
+/** What a bar has to do. */
+export interface BarWish {
+  /** diameter of the hole that it enters, and how far its edge goes in from the face, mm */
+  readonly entersMm: number;
+  readonly deepMm: number;
+  /** whether it leaves a square floor */
+  readonly floor: boolean;
+}
+
+/** A bar of that overhang as a cantilever. @source F·a³/(3·E·I), I = π·d⁴/64 */
+export function barGivesMmPerN({ shankMm, shank }: Pick<BoringBar, 'shankMm' | 'shank'>, overhangMm: number): number {
+  const inertiaMm4 = (Math.PI * shankMm ** 4) / 64;
+  return overhangMm ** 3 / (3 * BAR_SHANKS[shank].modulusGPa * 1000 * inertiaMm4);
+}
+
+function setFor(bar: BoringBar, { deepMm }: BarWish): SetBar {
+  const overhangMm = deepMm + HOLDER_CLEAR_MM;
+  return {
+    ...{ bar, overhangMm, givesMmPerN: barGivesMmPerN(bar, overhangMm) },
+    long: overhangMm > BAR_SHANKS[bar.shank].diameters * bar.shankMm,
+  };
+}
+
+/**
+ * The stiffest bar of the drawer that enters, reaches, and leaves the floor that is wanted.
+ * @returns undefined where none does
+ * @source FIELD 5: largest shank that enters with room for chips, least overhang
+ */
+export function barFor(tools: readonly Tool[], wish: BarWish): SetBar | undefined {
+  return toolsOf(tools, 'boring bar')
+    .filter(
+      (bar) =>
+        bar.leastBoreMm <= wish.entersMm &&
+        bar.reachMm >= wish.deepMm + HOLDER_CLEAR_MM &&
+        (!wish.floor || facesFloors(bar)),
+    )
+    .map((bar) => setFor(bar, wish))
+    .toSorted((a, b) => Number(a.long) - Number(b.long) || a.givesMmPerN - b.givesMmPerN)[0];
+}
+
+/** A bar as the edges of a step. */
+export const edgesOf = ({ bar, givesMmPerN }: SetBar): Edges => ({
+  rougher: bar,
+  finisher: bar,
+  barMmPerN: givesMmPerN,
+});

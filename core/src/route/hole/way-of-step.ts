@@ -1,0 +1,136 @@
+import type { Inside } from '../../part/index.ts';
+import { type Drill, type Reamer, type Tool, toolsOf } from '../../tool/index.ts';
+import { type BarWish, barFor, type SetBar } from './choose-bar.ts';
+import { boredForReamerMm, LEFT_TO_BAR_MM, reamerTakesMm } from './leave.ts';
+
+/** How a step of a hole is brought to size with what the drawer has. Diameters in mm. */
+export type WayOfStep =
+  | { readonly kind: 'drill'; readonly drill: Drill }
+  | { readonly kind: 'bore'; readonly drill: Drill | undefined; readonly bar: SetBar }
+  | {
+      readonly kind: 'ream';
+      readonly drill: Drill | undefined;
+      /** bores what the drill leaves to this diameter first */
+      readonly bar?: SetBar;
+      readonly boredMm?: number;
+      readonly reamer: Reamer;
+    }
+  /** nothing in the drawer does it: what would, and the nearest that there is */
+  | {
+      readonly kind: 'none';
+      readonly lacks: 'drill' | 'reamer' | 'bar';
+      readonly wantedMm: number;
+      readonly nearestMm?: number;
+    };
+
+/** Which school of sizing holes: as the drawing says, reamed where a reamer fits, or bored where a bar enters. */
+export const HOLE_SCHOOLS = ['asDrawn', 'ream', 'bore'] as const;
+export type HoleSchool = (typeof HOLE_SCHOOLS)[number];
+
+/** What of the drawer serves a step. */
+export interface Serving {
+  readonly tools: readonly Tool[];
+  /** drills that reach this step's depth, largest first */
+  readonly drills: readonly Drill[];
+  /** diameter that is open there already; 0 where it is solid */
+  readonly openMm: number;
+  /** how far a tool's edge and a reamer's full diameter go in from the face, mm */
+  readonly deepMm: number;
+  readonly floor: boolean;
+}
+
+/** A drill makes its own size and a little more: it is taken from the lower limit up to so much of the tolerance below the upper one. */
+const DRILL_KEEPS_SHARE = 0.1;
+/** A reamer of the nominal size makes it: a little under the lower limit still counts, mm. */
+const REAMER_UNDER_MM = 0.002;
+
+const nearest = (sizes: readonly number[], wantedMm: number): number | undefined =>
+  sizes.toSorted((a, b) => Math.abs(a - wantedMm) - Math.abs(b - wantedMm))[0];
+
+function byDrill({ limits, diameterMm }: Inside, { drills, openMm }: Serving): WayOfStep | undefined {
+  const { lowerMm, upperMm } = limits;
+  const most = upperMm - DRILL_KEEPS_SHARE * (upperMm - lowerMm);
+  const fit = drills.filter((d) => d.diameterMm >= lowerMm && d.diameterMm <= most && d.diameterMm > openMm);
+  const drill = fit.toSorted((a, b) => Math.abs(a.diameterMm - diameterMm) - Math.abs(b.diameterMm - diameterMm))[0];
+  return drill && { kind: 'drill', drill };
+}
+
+/** The largest drill below a size behind which a bar enters; none where what is open is wide enough. */
+function boredTo(
+  toMm: number,
+  { tools, drills, openMm, deepMm, floor }: Serving,
+): { drill: Drill | undefined; bar: SetBar } | undefined {
+  const wish = (entersMm: number): BarWish => ({ entersMm, deepMm, floor });
+  for (const drill of drills) {
+    if (drill.diameterMm > toMm - LEFT_TO_BAR_MM || drill.diameterMm <= openMm) continue;
+    const bar = barFor(tools, wish(drill.diameterMm));
+    if (bar) return { drill, bar };
+  }
+  const bar = openMm > 0 && openMm < toMm ? barFor(tools, wish(openMm)) : undefined;
+  return bar && { drill: undefined, bar };
+}
+
+function byReamer(step: Inside, serving: Serving): WayOfStep | undefined {
+  const { lowerMm, upperMm } = step.limits;
+  const reamer = toolsOf(serving.tools, 'reamer').find(
+    (r) => r.diameterMm >= lowerMm - REAMER_UNDER_MM && r.diameterMm < upperMm && r.fluteMm > 0,
+  );
+  // what tapers in at its nose never comes to size at the bottom of a blind hole
+  if (!reamer || (serving.floor && reamer.leadMm > 1)) return undefined;
+  const { leastMm, mostMm } = reamerTakesMm(reamer.diameterMm);
+  const takes = (fromMm: number): boolean => {
+    const mm = reamer.diameterMm - fromMm;
+    return mm >= leastMm - 1e-6 && mm <= mostMm + 1e-6;
+  };
+  if (takes(serving.openMm)) return { kind: 'ream', drill: undefined, reamer };
+  const drill = serving.drills.find((d) => takes(d.diameterMm) && d.diameterMm > serving.openMm);
+  if (drill) return { kind: 'ream', drill, reamer };
+  const boredMm = Number((reamer.diameterMm - boredForReamerMm(reamer.diameterMm)).toFixed(3));
+  const bored = boredTo(boredMm, serving);
+  return bored && { kind: 'ream', ...bored, boredMm, reamer };
+}
+
+function byBar(step: Inside, serving: Serving): WayOfStep | undefined {
+  const bored = boredTo(step.limits.lowerMm, serving);
+  return bored && { kind: 'bore', ...bored };
+}
+
+/** What is lacking, by how the step is made. */
+function lacking(step: Inside, { tools, drills }: Serving): WayOfStep {
+  const { diameterMm } = step;
+  if (step.made === 'drilled')
+    return {
+      kind: 'none',
+      lacks: 'drill',
+      wantedMm: diameterMm,
+      nearestMm: nearest(
+        drills.map((d) => d.diameterMm),
+        diameterMm,
+      ),
+    };
+  if (step.made === 'reamed') {
+    const sizes = toolsOf(tools, 'reamer').map((r) => r.diameterMm);
+    return { kind: 'none', lacks: 'reamer', wantedMm: diameterMm, nearestMm: nearest(sizes, diameterMm) };
+  }
+  const wantedMm = Number((diameterMm - LEFT_TO_BAR_MM).toFixed(2));
+  const sizes = toolsOf(tools, 'boring bar').map((b) => b.leastBoreMm);
+  return { kind: 'none', lacks: 'bar', wantedMm, nearestMm: nearest(sizes, wantedMm) };
+}
+
+/**
+ * How a straight step of a hole is made from what is open there now: as the drawing asks, or as the school prefers where the drawer
+ * has what it takes; the other ways where it has not.
+ * @source FIELD 5, both schools: boring straightens and locates, a reamer only sizes
+ */
+export function wayOfStep(step: Inside, serving: Serving, school: HoleSchool): WayOfStep {
+  const ways = { drill: byDrill, ream: byReamer, bore: byBar };
+  const drawn = { drilled: 'drill', reamed: 'ream', bored: 'bore', counterbored: 'bore' } as const;
+  const asked = drawn[step.made as keyof typeof drawn] ?? 'bore';
+  const first = asked === 'drill' || school === 'asDrawn' ? asked : school;
+  const order = [first, asked, 'bore', 'ream'] as const;
+  for (const way of order) {
+    const found = ways[way](step, serving);
+    if (found) return found;
+  }
+  return lacking(step, serving);
+}
