@@ -35,6 +35,11 @@ const cautions: Record<Caution, string> = {
     'Oil it. Slow and steady to the end, then out with the spindle still turning forward: backwards it breaks its edges.',
   barClear:
     'Stop before the bar is wound in or out. Its shank clear of the wall, its end clear of what lies behind. No finger in the hole while it turns.',
+  partOff:
+    'Carriage locked, guard down, oil on the blade. As it comes through, let it drop on a tray or a rod through its hole: hot, never caught by hand.',
+  partStub:
+    'Never right through on a centre: the part climbs on the blade. Stop at the stub; the rest with the spindle stopped and locked.',
+  sawStopped: 'Spindle stopped and locked, out of gear. Cover the bed; hold the part so that it does not fall on it.',
   edgesSharp: 'Edges and chips are sharp: brush or hook, never the hand.',
 };
 

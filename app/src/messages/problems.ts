@@ -4,6 +4,7 @@ import { drawingWordings } from './drawing-problems.ts';
 import { exchangeWordings } from './exchange.ts';
 import { holdWordings } from './hold-problems.ts';
 import { inUnit } from './in-unit.ts';
+import { routeWordings } from './route-problems.ts';
 import { shopWordings } from './shop-problems.ts';
 import { plain, text, type Worded, type Wording } from './wording.ts';
 
@@ -14,6 +15,7 @@ const wordings: Record<ProblemCode | AppCode, Wording> = {
   ...drawingWordings,
   ...exchangeWordings,
   ...holdWordings,
+  ...routeWordings,
   ...shopWordings,
   'length.empty': () => ({ what: 'Nothing is typed here.', right: 'Give a length such as 12.5, 1/2" or 30 thou.' }),
   'length.tooLong': () => ({ what: 'That is longer than any length.', right: 'Use at most 64 characters.' }),
@@ -167,18 +169,6 @@ const wordings: Record<ProblemCode | AppCode, Wording> = {
     what: `The usual depth of ${u.len(p.value)} is more than the deepest cut.`,
     right: `At most ${u.len(p.limit)}.`,
   }),
-  'route.tooFine.ring': (p, u) => ({
-    what: `Limits of ${u.len(p.value)} are finer than this lathe’s rings are sure to hit, the swung compound’s too.`,
-    right: 'It is roughed and left with metal on it: a finer lathe, a grinder, or wider limits.',
-  }),
-  'route.tooFine.gauge': (p, u) => ({
-    what: `Limits of ${u.len(p.value)} are finer than any gauge here can judge.`,
-    right: 'It is roughed and left with metal on it: add a finer gauge under Tools & gauges, or widen the limits.',
-  }),
-  'route.tooFine.edge': (p, u) => ({
-    what: `Limits of ${u.len(p.value)} want last cuts finer than the finishing edge takes.`,
-    right: 'It is roughed and left with metal on it: add a keen HSS finisher, or widen the limits.',
-  }),
   'material.idTaken': () => ({
     what: 'That is one of the materials that come along.',
     right: 'Change its figures, or give yours another name.',
@@ -219,40 +209,6 @@ const wordings: Record<ProblemCode | AppCode, Wording> = {
   'gauge.noneFineEnough': (p, u) => ({
     what: `No gauge of the shop can judge ${u.len(p.value)} at this size.`,
     right: 'It wants an uncertainty of at most a quarter of the limits.',
-  }),
-  'route.noTool': (p) => ({ what: `The shop has no ${plain(p.value)}.`, right: 'Add one under Tools & gauges.' }),
-  'route.lacks.drill': (p, u) => ({
-    what: `No drill of the drawer makes the hole of Ø${u.len(p.value)} as deep as it is${p.limit === undefined ? '' : `; the nearest is ${u.len(p.limit)}`}.`,
-    right: 'Add that drill under Tools & gauges, or draw the hole as bored.',
-  }),
-  'route.lacks.reamer': (p, u) => ({
-    what: `No reamer of the drawer makes Ø${u.len(p.value)}${p.limit === undefined ? '' : `; the nearest is ${u.len(p.limit)}`}, and no bar bores it.`,
-    right: 'Add the reamer, or a bar that enters, under Tools & gauges.',
-  }),
-  'route.lacks.bar': (p, u) => ({
-    what: `No boring bar of the drawer enters Ø${u.len(p.value)} and reaches its bottom${p.limit === undefined ? '' : `; the nearest enters Ø${u.len(p.limit)}`}.`,
-    right:
-      'Add a smaller or longer bar, a larger drill to go before it, or a reamer of the size, under Tools & gauges.',
-  }),
-  'route.lacks.countersink': (p, u) => ({
-    what: `No countersink of the drawer makes a cone of ${plain(p.value)}° up to Ø${u.len(p.limit)}.`,
-    right: 'Add one under Tools & gauges.',
-  }),
-  'route.exceeds.bar': (p) => ({
-    what: `${text(p)} is not bored: even the lightest cut bends the bar more than its limits bear.`,
-    right: 'Take a stiffer or shorter bar, or ream it.',
-  }),
-  'route.exceeds.power': (p) => ({
-    what: `${text(p)} is not cut: even the lightest cut asks more than the motor gives.`,
-    right: 'Choose a stronger lathe or a slower speed.',
-  }),
-  'route.exceeds.bend': (p) => ({
-    what: `${text(p)} is not cut: even the lightest cut bends the work more than its limits bear.`,
-    right: 'Carry it nearer to the cut: a tail centre, a rest, or less standing out.',
-  }),
-  'route.exceeds.grip': (p) => ({
-    what: `${text(p)} is not cut: even the lightest cut slips or tips it in the jaws.`,
-    right: 'Grip more of it, carry its end, or use a stronger chuck.',
   }),
   'gauge.outOfRange': (p) => ({
     what: `${text(p)} is outside what this gauge reaches.`,

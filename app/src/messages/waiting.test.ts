@@ -17,7 +17,7 @@ describe('what waits', () => {
   it('is told by what it is and the length it is on', () => {
     expect(said('Winding spindle')).toEqual([
       ...['Thread', 'Left edge of Collar', 'Journal: behind a larger diameter', 'Left edge of Journal', 'Flat'],
-      'Cut the part off its grip, face that end to length',
+      'Face the other end to length',
     ]);
     expect(said('Hinge bush')).toContain('Round at the right of Flange');
     for (const { job } of demo.jobs)

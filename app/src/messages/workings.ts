@@ -2,6 +2,7 @@ import type { LengthUnit } from '@whelk/core/quantity';
 import type { Limiter } from '@whelk/core/route';
 import type { WorkingCode, WorkingStep } from '@whelk/core/working';
 import { figure, type InUnit, inUnit, valuesIn } from './in-unit.ts';
+import { plungeWorkings } from './plunge-workings.ts';
 import { limiterText } from './words.ts';
 
 /** A derivation's line: a title and the formula with the values in it. */
@@ -25,6 +26,7 @@ const SI = new Set([
 ]);
 
 const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>> = {
+  ...plungeWorkings,
   'cutting.tableSpeed': (v, u) => ({
     title: 'Cutting speed from the table',
     formula:
@@ -55,18 +57,6 @@ const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>
   'cutting.stay': (v) => ({
     title: v.stay ? 'Stay where it stands' : 'Worth changing',
     formula: `${v.setting}, ${n(v.rpm)} rpm, is ${Number(v.offPercent) < 0 ? '−' : '+'}${n(Math.abs(Number(v.offPercent)), 0)} % of the ideal: ${Number(v.slowerMin) < 0 ? `${n(-Number(v.slowerMin), 1)} min quicker` : `${n(v.slowerMin, 1)} min longer`}; changing costs ${n(v.changeMin, 1)} min`,
-  }),
-  'cutting.drill': (v) => ({
-    title: 'Drill',
-    formula: `kc ${n(v.kcNPerMm2)} N/mm² × ${n(v.feedMmPerRev)} mm/rev × ${n(v.diameterMm)}²/8000 = ${n(v.torqueNm, 1)} N·m; thrust ${n(v.thrustN)} N`,
-  }),
-  'cutting.drillPower': (v) => ({
-    title: 'Power',
-    formula: `2π × ${n(v.rpm)} rpm × ${n(v.torqueNm, 1)} N·m ÷ 60000 = ${n(v.powerKw, 2)} kW of ${n(v.availableKw, 2)} kW at this speed`,
-  }),
-  'cutting.plunge': (v) => ({
-    title: 'Cutting force, whole width',
-    formula: `${n(v.kc11NPerMm2)} × ${n(v.widthMm)} × ${n(v.feedMmPerRev)}^(1−${n(v.mc, 2)}) × wear ${n(v.wear, 2)} = ${n(v.forceN)} N`,
   }),
   'cutting.edgeLife': (v) => ({
     title: 'Life of the edge',
@@ -276,18 +266,6 @@ const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>
   'route.grip': (v, u) => ({
     title: 'In the chuck',
     formula: `${u.size(v.gripMm, 2)} ${u.mm} gripped + ${u.size(v.overhangMm, 2)} ${u.mm} standing out = blank of ${u.size(v.lengthMm, 2)} ${u.mm}`,
-  }),
-  'route.drillDepth': (v, u) => ({
-    title: 'Depth',
-    formula: `${u.size(v.depthMm, 2)} ${u.mm} at full diameter + point ${u.size(v.diameterMm, 2)} ÷ 2 ÷ tan(${n(v.pointDeg)}° ÷ 2) = ${u.size(v.pointMm, 2)}: ${u.size(v.wholeMm, 2)} ${u.mm} to the tip`,
-  }),
-  'route.drillMinutes': (v) => ({
-    title: 'Time',
-    formula: `${n(v.handlingMin, 1)} to bring it up + ${n(v.cutMin, 2)} in the cut + ${n(v.pecks)} × ${n(v.peckMin, 1)} to clear the chips = ${n(v.minutes, 1)} min`,
-  }),
-  'route.reamMinutes': (v) => ({
-    title: 'Time',
-    formula: `${n(v.handlingMin, 1)} to bring it up, oil and wipe + ${n(v.cutMin, 2)} in the cut = ${n(v.minutes, 1)} min`,
   }),
   'route.shoulder': (v, u) => ({
     title: 'Shoulder',

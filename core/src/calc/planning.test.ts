@@ -13,7 +13,6 @@ interface Told {
   readonly waiting: readonly { id: string; why: string }[];
   readonly setups: readonly {
     readonly held?: { method: string; onId?: string };
-    readonly cutOff?: string;
     readonly before: Outline;
     readonly after: Outline;
     readonly operations: readonly { id: string; passes: readonly { diameterAfterMm: number }[] }[];
@@ -50,7 +49,7 @@ describe('a whole job planned', () => {
     expect([told.kind, told.problems, told.blank?.lengthMm]).toEqual(['planned', [], 244]);
     const [first, second] = told.setups;
     expect(first!.held).toMatchObject({ method: 'chuckAndCentre' });
-    expect(second).toMatchObject({ held: { method: 'chuck', onId: 'f3' }, cutOff: 'saw' });
+    expect(second).toMatchObject({ held: { method: 'chuck', onId: 'f3' } });
     // a bar of 45 by 244 goes in; each setup leaves less, and the second begins with what was sawn off the first
     expect(areaOf(first!.before)).toBeCloseTo(22.5 * 244, 3);
     const areas = [first!.before, first!.after, second!.before, second!.after].map(areaOf);

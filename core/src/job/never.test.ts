@@ -166,7 +166,7 @@ describe('whatever is drawn and however it is held', () => {
             if (o.setting) expect(o.setting.rpm).toBeLessThanOrEqual(plan.held!.maxRpm + 1e-6);
             if (!o.loads) continue;
             expect(o.loads.powerKw).toBeLessThanOrEqual(o.loads.availableKw + 1e-9);
-            expect(o.loads.bendMm).toBeLessThanOrEqual(o.loads.bendAllowedMm + 1e-9);
+            expect(o.loads.bendMm).toBeLessThanOrEqual(o.loads.bendAllowedMm! + 1e-9);
             expect(o.loads.gripShare).toBeLessThanOrEqual(1 + 1e-9);
           }
       }),

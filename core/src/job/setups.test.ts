@@ -123,7 +123,7 @@ describe('holdings of a job', () => {
     const { setups, problems } = planJob(job, owned);
     expect(problems.filter((p) => p.severity !== 'warning')).toEqual([]);
     const kinds = (n: number) => setups[n]!.plan.operations.map((o) => o.kind);
-    expect(kinds(0)).toEqual(['mount', 'face', 'centre']);
+    expect(kinds(0)).toEqual(['mount', 'face', 'centre', 'saw']);
     expect(kinds(1)).toEqual(['mount', 'face', 'centre']);
     expect(setups[2]!.plan.operations.filter((o) => o.kind === 'finish').map((o) => o.featureId)).toEqual([
       'f2',

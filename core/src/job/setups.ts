@@ -33,6 +33,9 @@ function placed(problem: Problem, index: number): Problem {
   return root === 'setup' ? under(['hold', 'setups', index], { ...problem, path: rest }) : problem;
 }
 
+/** Whether a setup grips spare stock. */
+const gripsSpare = ({ grip }: Setup): boolean => grip.kind === 'jaws' && grip.on === 'spare';
+
 /** Plans the setups of a job in their order, each on what those before it have left. @param blank before the first */
 export function planSetups(
   blank: Workpiece,
@@ -47,7 +50,8 @@ export function planSetups(
   for (const [i, setup] of setups.entries()) {
     const piece = putIn(before, setup);
     const number = i + 1;
-    const plan = planSetup(piece, setup, means, wishes, number, recorderFor(number));
+    const cutsOff = !setups.slice(i + 1).some(gripsSpare);
+    const plan = planSetup(piece, setup, means, { ...wishes, cutsOff }, number, recorderFor(number));
     // what the shop lacks for a size was said when the piece was put in first
     const told =
       i === 0 ? plan.problems : plan.problems.filter((p) => p.path[0] !== 'drawing' && p.path[0] !== 'tools');
@@ -55,7 +59,18 @@ export function planSetups(
     const problems = told.map((p) => placed(p, i));
     const cutOff = piece.marks.length < before.marks.length ? before.marks[0]?.by : undefined;
     const runoutMm = runsAt(chuck, truings, means.lathe.id);
-    planned.push({ number, setup, piece, ...(cutOff && { cutOff }), means, chuck, runoutMm, wishes, plan, problems });
+    planned.push({
+      number,
+      setup,
+      piece,
+      ...(cutOff && { cutOff }),
+      means,
+      chuck,
+      runoutMm,
+      wishes: { ...wishes, cutsOff },
+      plan,
+      problems,
+    });
     before = plan.after;
     // nothing can follow on what could not be cut at all
     if (i === 0 && plan.operations.length === 0) break;

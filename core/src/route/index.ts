@@ -2,7 +2,7 @@ export { type BentLine, bentLineOf } from './bending.ts';
 export type { RecorderFor } from './fit-context.ts';
 export { HANDLING_MIN, passDepths } from './fit-cut.ts';
 export { holdOfCut } from './hold-of-cut.ts';
-export { HOLE_SCHOOLS, type HoleSchool } from './hole/way-of-step.ts';
+export { HOLE_SCHOOLS, type HoleSchool } from './hole/school.ts';
 export { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
 export {
   CARRIED,

@@ -253,7 +253,7 @@ describe('properties of a plan', () => {
         for (const { loads, exceeds } of plan.operations) {
           if (!loads) continue;
           expect(loads.powerKw > loads.availableKw).toBe(exceeds.includes('power'));
-          expect(loads.bendMm > loads.bendAllowedMm).toBe(exceeds.includes('bend'));
+          expect(loads.bendMm! > loads.bendAllowedMm!).toBe(exceeds.includes('bend'));
           expect(loads.gripShare > 1).toBe(exceeds.includes('grip'));
         }
       }),

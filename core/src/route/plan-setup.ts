@@ -22,8 +22,10 @@ import { centreHoleDepthMm, centreOperation, wantsCentreHole } from './operation
 import { chamferOperation } from './operation/chamfer.ts';
 import { changeSupportOperation } from './operation/change-support.ts';
 import { faceOperation } from './operation/face.ts';
-import type { Operation } from './operation/kinds.ts';
+import { finishedBy, type Operation } from './operation/kinds.ts';
 import { mountOperation } from './operation/mount.ts';
+import { partOperation } from './operation/part-off.ts';
+import { sawOperation } from './operation/saw.ts';
 import { touchOffOperation } from './operation/touch-off.ts';
 import type { Plan } from './plan.ts';
 import { putIn } from './put-in.ts';
@@ -139,6 +141,7 @@ function planWith(
   problems.push(...holes.problems, ...turned.problems);
   for (const feature of edgesNow(context, turned.cut))
     push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
+  push(wanted, cutOff(context, wanted, waiting, number, recorderFor));
   const settled = weighChanges(context, wanted, recorderFor).map((o) => withCarried(held, o));
   const operations = withNotes(context, settled);
   const slides = checkSlides(
@@ -174,6 +177,28 @@ function opening(
   operations.push(...drilled);
   if (touchMm !== undefined) push(operations, touchOffOperation(context, touchMm, recorderFor));
   return operations;
+}
+
+/** Taking the piece off its spare stock at the end, by blade or saw; its face then waits for the other end, or is done. */
+function cutOff(
+  context: FitContext,
+  wanted: readonly Operation[],
+  waiting: Waiting[],
+  number: number,
+  recorderFor: RecorderFor,
+): Operation | undefined {
+  if (!context.wishes.cutsOff) return undefined;
+  const after = afterOperations(context.piece, wanted, number);
+  const parted = partOperation(context, after, recorderFor);
+  const made = typeof parted === 'string' ? sawOperation(context, parted, recorderFor) : parted;
+  if (!made) return undefined;
+  const done = finishedBy(context.piece.part, made);
+  for (const [i, w] of [...waiting.entries()].toReversed())
+    if (w.why === 'cutOff') {
+      if (done.includes(w.id)) waiting.splice(i, 1);
+      else waiting[i] = { id: w.id, why: 'otherEnd' };
+    }
+  return made;
 }
 
 /** Where the end of the raw metal is touched off: that of the length nearest to the tail; of the bar, if only its ends are made. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { School, SpeedPolicy } from '../cutting/index.ts';
 import type { CentreSpeed } from '../hold/index.ts';
-import type { HoleSchool } from './hole/way-of-step.ts';
+import type { HoleSchool } from './hole/school.ts';
 
 /** The turner's own choice for an operation: at most so deep, fed so; the speed follows from both. */
 export const ownCutSchema = z.strictObject({
@@ -21,6 +21,8 @@ export interface Wishes {
   readonly standing?: Readonly<Record<string, string>>;
   /** what the tool keeps from the jaws, mm */
   readonly clearanceMm: number;
+  /** whether this setup is the last that grips the spare stock: the piece is cut off it at the end */
+  readonly cutsOff?: boolean;
   /** how holes are brought to size; as the drawing asks where it is not given */
   readonly holes?: HoleSchool;
   /** by which diameter a centre drill's speed is chosen; by its mouth where it is not given */

@@ -235,6 +235,7 @@ const frozenNow = z
       clearanceMm: number,
       centreSpeed: z.enum(CENTRE_SPEEDS).optional(),
       holes: z.enum(HOLE_SCHOOLS).optional(),
+      cutsOff: z.boolean().optional(),
     }),
     known: z.array(z.strictObject({ toolId: z.uuid(), share: number, uncertaintyShare: number.positive() })).max(2000),
     living: z

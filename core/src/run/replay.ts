@@ -2,7 +2,7 @@ import { type Decision, decide, measures, signOf, tellsNumber, uncertaintyOf } f
 import { finenessOf, readDialNumber } from '../lathe/index.ts';
 import { insides, outsides } from '../part/index.ts';
 import { PLACE_MM, plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
-import { kindOf, openedBy } from '../route/index.ts';
+import { kindOf } from '../route/index.ts';
 import type { RunEvent, Told, Took } from './event.ts';
 import { doubtOf, doubtOfReading, expectedOf, expectedTouch } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -12,6 +12,7 @@ import { placeOf } from './move/hands.ts';
 import { metalOn, ringsOf } from './move/next.ts';
 import { reckonedShare, sampleOf } from './move/spring.ts';
 import { besidesAfter, standNeeded } from './needs.ts';
+import { openedWalls } from './opened.ts';
 import { orderEvents } from './order.ts';
 import { sideOf } from './side-of.ts';
 import { currentStep, type MeasuredCut, type Metal, type Reading, type RunState, startState } from './state.ts';
@@ -65,21 +66,6 @@ function cutDone(run: FrozenRun, draft: Draft, step: Step, told: Told, trial: bo
     signOf(side) * (metalOn(run, draft, f.id).diameterMm - comesToMm) > 0 || f.id === step.featureId;
   const cut = rounds.filter((f) => f.id === step.featureId || (actOf(step) === 'rough' && within(f) && cuts(f)));
   draft.metal = { ...draft.metal, ...Object.fromEntries(cut.map((f) => [f.id, metal])) };
-}
-
-/** A drill is out by so much at the most, on the diameter, mm: it cuts wide and wanders. */
-const DRILLED_DOUBT_MM = 0.3;
-
-/** A tool in the tailstock opens holes: what stands of their walls afterwards is known from it. */
-function openHoles(run: FrozenRun, draft: Draft, step: Step): void {
-  const operation = run.plan.operations.find((o) => o.id === step.operationId);
-  const opened = operation && openedBy(operation);
-  if (!opened) return;
-  const metal: Metal = { diameterMm: opened.diameterMm, doubtMm: DRILLED_DOUBT_MM, by: 'expected' };
-  const wider = insides(run.piece.part).filter(
-    (s) => s.zToMm > opened.zFromMm && metalOn(run, draft, s.id).diameterMm < opened.diameterMm,
-  );
-  draft.metal = { ...draft.metal, ...Object.fromEntries(wider.map((s) => [s.id, metal])) };
 }
 
 /** A measured size makes the rings' numbers worth a diameter, and shows what the last cut sprang. */
@@ -316,7 +302,7 @@ function done(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>, at: n
   const act = actOf(step);
   if (act === 'touchOff') return false;
   if (act === 'measure') return measureDone(run, draft, step, event, at, later);
-  openHoles(run, draft, step);
+  draft.metal = { ...draft.metal, ...openedWalls(run, draft, step) };
   if (event.told && isPass(step)) cutDone(run, draft, step, event.told, false);
   else if (isPass(step)) draft.leftSo.push({ stepId: step.id, featureId: step.featureId });
   const { extra } = draft;

@@ -1,5 +1,5 @@
 import type { Part } from '../part/index.ts';
-import { spigotAt } from '../part/index.ts';
+import { endFace, spigotAt } from '../part/index.ts';
 import { rational, sum } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { Allowances } from './allowances.ts';
@@ -44,6 +44,10 @@ export function cutOffMm(allow: Pick<Allowances, 'cutOff' | 'kerfMm'>, diameterM
   return allow.cutOff === 'slot' ? slotMm(allow.kerfMm, diameterMm / 2) : allow.kerfMm;
 }
 
+/** What is left to be faced off the end at the headstock: nothing where it is parted off to its length. */
+export const facingHeadMm = (part: Part, { cutOff, faceHeadMm }: Pick<Allowances, 'cutOff' | 'faceHeadMm'>): number =>
+  cutOff === 'slot' && endFace(part, 'left')?.made === 'parted' ? 0 : faceHeadMm;
+
 /**
  * Length of the blank to cut from the bar.
  * On spare stock: finished + facing both ends + cutting off + clearance to the jaws + grip. On the part: finished + facing both ends.
@@ -60,7 +64,7 @@ export function blankFor(
   const ends: BlankLine[] = [
     { part: 'finished', mm: part.lengthMm },
     { part: 'faceTail', mm: allow.faceTailMm },
-    { part: 'faceHead', mm: allow.faceHeadMm },
+    { part: 'faceHead', mm: facingHeadMm(part, allow) },
     { part: 'spigotTail', mm: spigotAt(part, 'right')?.lengthMm ?? 0 },
     { part: 'spigotHead', mm: spigotAt(part, 'left')?.lengthMm ?? 0 },
   ];

@@ -12,7 +12,7 @@ export {
   cornersOver,
   sectionMm2,
 } from './bar.ts';
-export { type Blank, type BlankLine, beyondGripMm, blankFor, cutOffMm, slotMm } from './blank.ts';
+export { type Blank, type BlankLine, beyondGripMm, blankFor, cutOffMm, facingHeadMm, slotMm } from './blank.ts';
 export { bookBar, USUAL_KEEP_MM } from './book.ts';
 export { checkCasting, type RoughShape, roughShape } from './casting.ts';
 export { type CleanUp, cleanUpOf } from './clean-up.ts';

@@ -138,7 +138,7 @@ export function planInput(drawn: readonly Feature[] | Drawing, stockMm: number, 
     },
     wishes: {
       ...{ school: more.school ?? 'conditions', policy: more.policy, own: more.own, standing: more.standing },
-      ...{ centreSpeed: more.centreSpeed, holes: more.holes, clearanceMm: allow.clearanceMm },
+      ...{ centreSpeed: more.centreSpeed, holes: more.holes, cutsOff: more.cutsOff, clearanceMm: allow.clearanceMm },
     },
   };
 }

@@ -1,6 +1,6 @@
 import { type Contour, cutAway, ring, unite } from '../contour/index.ts';
 import { outsides, type Part, spigotAt } from '../part/index.ts';
-import { type Allowances, type BarSizes, type Blank, cutOffMm, roughShape } from '../stock/index.ts';
+import { type Allowances, type BarSizes, type Blank, cutOffMm, facingHeadMm, roughShape } from '../stock/index.ts';
 import type { Mark, Workpiece } from './workpiece.ts';
 
 /** How much a casting of a workshop's size is out of round and shape by itself, mm. Recalled of sand castings */
@@ -14,7 +14,7 @@ const CAST_OFF_MM = 0.5;
 export function blankPiece(part: Part, sizes: BarSizes, blank: Blank, allow: Allowances): Workpiece {
   const rough = roughShape(part, sizes);
   const tailMm = part.lengthMm + allow.faceTailMm + (spigotAt(part, 'right')?.lengthMm ?? 0);
-  const headMm = -(allow.faceHeadMm + (spigotAt(part, 'left')?.lengthMm ?? 0));
+  const headMm = -(facingHeadMm(part, allow) + (spigotAt(part, 'left')?.lengthMm ?? 0));
   const marks: Mark[] = [];
   let fromMm = headMm;
   if (blank.spareGripMm > 0) {

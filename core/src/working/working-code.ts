@@ -59,6 +59,8 @@ export const WORKING_CODES = [
   'route.handFeed',
   'route.lastCuts',
   'route.minutes',
+  'route.partMinutes',
+  'route.partTravel',
   'route.passes',
   'route.shoulder',
   'route.total',

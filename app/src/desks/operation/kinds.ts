@@ -10,7 +10,9 @@ import { drill } from './drill.tsx';
 import { face } from './face.tsx';
 import { measure } from './measure.tsx';
 import { mount } from './mount.tsx';
+import { part } from './part.tsx';
 import { ream } from './ream.tsx';
+import { saw } from './saw.tsx';
 import { shoulder } from './shoulder.tsx';
 import type { RowAbout, ShownOperation } from './shown.ts';
 import { spot } from './spot.tsx';
@@ -19,7 +21,7 @@ import { touchOff } from './touch-off.ts';
 /** The one list of kinds: what is said and shown of each is in its own file. */
 const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
   ...{ mount, face, centre, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer },
-  ...{ spot, drill, ream, countersink },
+  ...{ spot, drill, ream, countersink, part, saw },
 };
 
 /** What is said and shown of a kind; that operation and kind belong together the compiler cannot follow. */

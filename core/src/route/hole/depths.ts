@@ -25,20 +25,31 @@ export function throughToMm(piece: Workpiece): number {
   return reachOf(piece).zFromMm - BEYOND_MM;
 }
 
+/** How far what is as wide as a step runs on through the wider ones behind it, zPart, mm: to the next floor, or right through. */
+export function runsToMm(piece: Workpiece, step: Inside, behind: readonly Inside[]): number {
+  const wideMm = Math.max(step.leftMm, step.rightMm);
+  let last = step;
+  for (const next of behind) {
+    if (Math.min(next.leftMm, next.rightMm) < wideMm - PLACE_MM) return last.zFromMm;
+    last = next;
+  }
+  return hasFloor(last, undefined, piece.part) ? last.zFromMm : throughToMm(piece);
+}
+
 /**
  * How far the full diameter of a drill goes in a step of a hole, zPart, mm: right through, to the depth that is drawn, or so far that
  * its point stays clear of a floor that is to be flat. What of the point lies in the narrower hole behind does not count.
- * @param behindMm diameter of the hole behind that is there already or drilled before
+ * @param behind steps that follow it, from the face inwards @param behindMm diameter of the hole behind that is there already or drilled before
  */
 export function fullDepthMm(
   piece: Workpiece,
   step: Inside,
-  deeper: Inside | undefined,
+  behind: readonly Inside[],
   drill: Drill,
   behindMm: number,
 ): number {
-  if (!hasFloor(step, deeper, piece.part)) return deeper ? step.zFromMm : throughToMm(piece);
-  if (step.made === 'drilled' && !deeper) return step.zFromMm;
+  if (!hasFloor(step, behind[0], piece.part)) return runsToMm(piece, step, behind);
+  if (step.made === 'drilled' && behind.length === 0) return step.zFromMm;
   const inMetalMm = pointLengthMm(drill) * (1 - Math.min(1, behindMm / drill.diameterMm));
   return step.zFromMm + KEEP_MM + inMetalMm;
 }

@@ -1,6 +1,6 @@
 import { holeFromTail, type Waiting } from '../../hold/index.ts';
 import { toleranceMm } from '../../limit/index.ts';
-import { edgeOf, type Inside } from '../../part/index.ts';
+import { edgeOf, type Inside, isStraight } from '../../part/index.ts';
 import { PLACE_MM, type Problem } from '../../quantity/index.ts';
 import { type Drill, toolsOf } from '../../tool/index.ts';
 import { openMm } from '../../work/index.ts';
@@ -18,7 +18,7 @@ import { touchBoreOperation } from '../operation/touch-off.ts';
 import { finishLevel, roughLevel } from '../turning.ts';
 import { edgesOf, type SetBar } from './choose-bar.ts';
 import { drillsReaching, drillsUpTo } from './choose-drill.ts';
-import { fullDepthMm, hasFloor, throughToMm } from './depths.ts';
+import { fullDepthMm, hasFloor, runsToMm } from './depths.ts';
 import { drillCut } from './drill-cut.ts';
 import { type WayOfStep, wayOfStep } from './way-of-step.ts';
 
@@ -45,7 +45,6 @@ interface Chosen {
 }
 
 /** Steps that are planned: straight ones, and a cone at the mouth for which there is a countersink. */
-const isStraightStep = ({ kind }: Inside): boolean => kind === 'cylinder';
 export const isMouthCone = (step: Inside, lengthMm: number): boolean =>
   step.kind === 'taper' &&
   step.made === 'countersunk' &&
@@ -53,8 +52,7 @@ export const isMouthCone = (step: Inside, lengthMm: number): boolean =>
   step.rightMm > step.leftMm;
 
 /** Whether a step is of a shape that is planned at all. */
-export const plansStep = (step: Inside, lengthMm: number): boolean =>
-  isStraightStep(step) || isMouthCone(step, lengthMm);
+export const plansStep = (step: Inside, lengthMm: number): boolean => isStraight(step) || isMouthCone(step, lengthMm);
 
 /** Included angle of a cone at the mouth, degrees. */
 const coneDeg = ({ leftMm, rightMm, zFromMm, zToMm }: Inside): number =>
@@ -92,9 +90,9 @@ class HolePlanner {
     // from the deepest outwards: each is the pilot of the next
     for (const step of steps.toReversed()) {
       if (!plansStep(step, lengthMm)) this.waiting.push({ id: step.id, why: 'shape' });
-      else if (!isStraightStep(step)) cones.push(step);
+      else if (!isStraight(step)) cones.push(step);
       else {
-        const made = this.#choose(step, all[all.indexOf(step) + 1]);
+        const made = this.#choose(step, all.slice(all.indexOf(step) + 1));
         if (made) chosen.push(made);
       }
     }
@@ -102,9 +100,9 @@ class HolePlanner {
       for (const { step } of chosen) this.waiting.push({ id: step.id, why: 'otherSetup' });
       for (const step of cones) this.waiting.push({ id: step.id, why: 'otherSetup' });
     }
-    this.#bore(chosen.filter((c) => c.way.kind !== 'drill'));
+    this.#bore(chosen.filter((c) => c.way.kind !== 'drilled'));
     if (setup.extent === 'rough') return;
-    for (const c of chosen) if (c.way.kind === 'ream' && !this.#left.has(c.step.id)) this.#ream(c, c.way);
+    for (const c of chosen) if (c.way.kind === 'reamed' && !this.#left.has(c.step.id)) this.#ream(c, c.way);
     for (const step of cones) {
       // a cone at the mouth is cut where its hole is
       const behind = all[all.indexOf(step) + 1];
@@ -114,19 +112,27 @@ class HolePlanner {
   }
 
   /** The way of a step, with its drills put in. */
-  #choose(step: Inside, deeper: Inside | undefined): Chosen | undefined {
+  #choose(step: Inside, behindIt: readonly Inside[]): Chosen | undefined {
+    const [deeper] = behindIt;
     const { piece, means, wishes } = this.#context;
     const { lengthMm } = piece.part;
     const floor = hasFloor(step, deeper, piece.part);
-    const toMm = floor ? step.zFromMm : deeper ? step.zFromMm : throughToMm(piece);
+    const toMm = floor ? step.zFromMm : runsToMm(piece, step, behindIt);
     const open = openAt(this.#context, step, this.#opened);
     const behind = deeper ? openAt(this.#context, deeper, this.#opened) : 0;
-    const depthOf = (drill: Drill): number => lengthMm - fullDepthMm(piece, step, deeper, drill, behind);
+    const depthOf = (drill: Drill): number => lengthMm - fullDepthMm(piece, step, behindIt, drill, behind);
     const reaching = drillsReaching(means.tools, depthOf);
     const bears = (d: Drill, openBy: number): boolean => drillCut(this.#context, d, openBy)?.exceeds.length === 0;
     // what motor and jaws bear of them, led up to as they may be
     const drills = reaching.filter((d) => d.diameterMm <= open || drillsUpTo(d, open, reaching, bears));
-    const serving = { tools: means.tools, drills, openMm: open, deepMm: lengthMm - toMm, floor };
+    const serving = {
+      tools: means.tools,
+      drills,
+      openMm: open,
+      deepMm: lengthMm - toMm,
+      floor,
+      goesOn: deeper !== undefined,
+    };
     const school = wishes.holes ?? 'asDrawn';
     const way = wayOfStep(step, serving, school);
     if (way.kind === 'none') {
@@ -140,7 +146,7 @@ class HolePlanner {
       const id = d === drill ? `${step.id}-drill` : `${step.id}-drill-${d.diameterMm}`;
       this.#drill({
         ...{ id, featureId: step.id, drill: d, zFullMm: lengthMm - depthOf(d), fromMm: from },
-        through: !floor && !deeper,
+        through: !floor && toMm < 0,
       });
       from = d.diameterMm;
     }
@@ -187,7 +193,7 @@ class HolePlanner {
   /** With as few bars as do, from the deepest outwards: touched off, roughed everywhere, then finished. */
   #bore(chosen: readonly Chosen[]): void {
     const bored = chosen.flatMap((c) =>
-      c.way.kind !== 'drill' && c.way.kind !== 'none' && c.way.bar ? [{ c, bar: c.way.bar }] : [],
+      c.way.kind !== 'drilled' && c.way.kind !== 'none' && c.way.bar ? [{ c, bar: c.way.bar }] : [],
     );
     let first = 0;
     while (first < bored.length) {
@@ -224,7 +230,7 @@ class HolePlanner {
       levels.push({ c, bar, level });
     }
     // a reamer sizes what is bored for it
-    const here = levels.filter(({ c }) => c.way.kind === 'bore' && setup.extent !== 'rough');
+    const here = levels.filter(({ c }) => c.way.kind === 'bored' && setup.extent !== 'rough');
     this.sized.push(
       ...measureRoughed(
         this.#context,
@@ -254,29 +260,29 @@ class HolePlanner {
   #levelOf({ step, toMm, floor, fromMm, way }: Chosen, bar: SetBar): Level {
     const corner = edgeOf(this.#context.piece.part, step.id, 'left');
     // a round in the corner keeps its metal
-    const zFromMm = floor && corner?.kind === 'round' ? toMm + corner.radiusMm : toMm;
+    const zFromMm = floor && corner && 'radiusMm' in corner ? toMm + corner.radiusMm : toMm;
     const level = leavingFor(
       this.#context,
       levelOf(this.#context, edgesOf(bar), step, zFromMm, floor, fromMm, this.#recorderFor),
       fromMm,
     );
-    if (way.kind !== 'ream' || way.boredMm === undefined) return level;
+    if (way.kind !== 'reamed' || way.boredMm === undefined) return level;
     const { diameterMm } = way.reamer;
     return { ...level, targetMm: diameterMm, allowanceMm: Number((diameterMm - way.boredMm).toFixed(6)) };
   }
 
   /** A bar that stands out farther than its shank is good for is told of. */
   #withBar(operation: Operation, bar: SetBar): Operation {
-    if (!bar.long || operation.kind === 'measure') return operation;
+    if (!bar.long || operation.toolId === undefined) return operation;
     const note = { code: 'barLong', value: bar.overhangMm, limit: bar.bar.shankMm } as const;
     return { ...operation, notes: [...(operation.notes ?? []), note] };
   }
 
-  #ream({ step, toMm, fromMm }: Chosen, way: Extract<WayOfStep, { kind: 'ream' }>): void {
+  #ream({ step, toMm, fromMm }: Chosen, way: Extract<WayOfStep, { kind: 'reamed' }>): void {
     const beforeMm = way.boredMm ?? fromMm;
     const takesMm = way.reamer.diameterMm - beforeMm;
     // its nose tapers in: it runs on by that where the end is open
-    const zFullMm = step.through && toMm < PLACE_MM ? toMm : step.zFromMm;
+    const zFullMm = Math.min(toMm, step.zFromMm);
     const operation = reamOperation(this.#context, step, way.reamer, zFullMm, takesMm, this.#recorderFor);
     if (!operation) return;
     this.sized.push(

@@ -2,13 +2,14 @@ import type { Inside } from '../../part/index.ts';
 import { type Drill, type Reamer, type Tool, toolsOf } from '../../tool/index.ts';
 import { type BarWish, barFor, type SetBar } from './choose-bar.ts';
 import { boredForReamerMm, LEFT_TO_BAR_MM, reamerTakesMm } from './leave.ts';
+import type { HoleSchool } from './school.ts';
 
 /** How a step of a hole is brought to size with what the drawer has. Diameters in mm. */
 export type WayOfStep =
-  | { readonly kind: 'drill'; readonly drill: Drill }
-  | { readonly kind: 'bore'; readonly drill: Drill | undefined; readonly bar: SetBar }
+  | { readonly kind: 'drilled'; readonly drill: Drill }
+  | { readonly kind: 'bored'; readonly drill: Drill | undefined; readonly bar: SetBar }
   | {
-      readonly kind: 'ream';
+      readonly kind: 'reamed';
       readonly drill: Drill | undefined;
       /** bores what the drill leaves to this diameter first */
       readonly bar?: SetBar;
@@ -23,10 +24,6 @@ export type WayOfStep =
       readonly nearestMm?: number;
     };
 
-/** Which school of sizing holes: as the drawing says, reamed where a reamer fits, or bored where a bar enters. */
-export const HOLE_SCHOOLS = ['asDrawn', 'ream', 'bore'] as const;
-export type HoleSchool = (typeof HOLE_SCHOOLS)[number];
-
 /** What of the drawer serves a step. */
 export interface Serving {
   readonly tools: readonly Tool[];
@@ -37,12 +34,17 @@ export interface Serving {
   /** how far a tool's edge and a reamer's full diameter go in from the face, mm */
   readonly deepMm: number;
   readonly floor: boolean;
+  /** whether a narrower step goes on behind it */
+  readonly goesOn: boolean;
 }
 
 /** A drill makes its own size and a little more: it is taken from the lower limit up to so much of the tolerance below the upper one. */
 const DRILL_KEEPS_SHARE = 0.1;
 /** A reamer of the nominal size makes it: a little under the lower limit still counts, mm. */
 const REAMER_UNDER_MM = 0.002;
+
+/** Longest nose of a reamer that may stop at a shoulder, mm. */
+const MOST_LEAD_MM = 1;
 
 const nearest = (sizes: readonly number[], wantedMm: number): number | undefined =>
   sizes.toSorted((a, b) => Math.abs(a - wantedMm) - Math.abs(b - wantedMm))[0];
@@ -52,7 +54,7 @@ function byDrill({ limits, diameterMm }: Inside, { drills, openMm }: Serving): W
   const most = upperMm - DRILL_KEEPS_SHARE * (upperMm - lowerMm);
   const fit = drills.filter((d) => d.diameterMm >= lowerMm && d.diameterMm <= most && d.diameterMm > openMm);
   const drill = fit.toSorted((a, b) => Math.abs(a.diameterMm - diameterMm) - Math.abs(b.diameterMm - diameterMm))[0];
-  return drill && { kind: 'drill', drill };
+  return drill && { kind: 'drilled', drill };
 }
 
 /** The largest drill below a size behind which a bar enters; none where what is open is wide enough. */
@@ -75,24 +77,25 @@ function byReamer(step: Inside, serving: Serving): WayOfStep | undefined {
   const reamer = toolsOf(serving.tools, 'reamer').find(
     (r) => r.diameterMm >= lowerMm - REAMER_UNDER_MM && r.diameterMm < upperMm && r.fluteMm > 0,
   );
-  // what tapers in at its nose never comes to size at the bottom of a blind hole
-  if (!reamer || (serving.floor && reamer.leadMm > 1)) return undefined;
+  // what tapers in at its nose never comes to size at a floor, and cuts none: only where the hole goes on behind
+  if (!reamer || (serving.floor && !(step.made === 'reamed' && serving.goesOn && reamer.leadMm <= MOST_LEAD_MM)))
+    return undefined;
   const { leastMm, mostMm } = reamerTakesMm(reamer.diameterMm);
   const takes = (fromMm: number): boolean => {
     const mm = reamer.diameterMm - fromMm;
     return mm >= leastMm - 1e-6 && mm <= mostMm + 1e-6;
   };
-  if (takes(serving.openMm)) return { kind: 'ream', drill: undefined, reamer };
+  if (takes(serving.openMm)) return { kind: 'reamed', drill: undefined, reamer };
   const drill = serving.drills.find((d) => takes(d.diameterMm) && d.diameterMm > serving.openMm);
-  if (drill) return { kind: 'ream', drill, reamer };
+  if (drill) return { kind: 'reamed', drill, reamer };
   const boredMm = Number((reamer.diameterMm - boredForReamerMm(reamer.diameterMm)).toFixed(3));
   const bored = boredTo(boredMm, serving);
-  return bored && { kind: 'ream', ...bored, boredMm, reamer };
+  return bored && { kind: 'reamed', ...bored, boredMm, reamer };
 }
 
 function byBar(step: Inside, serving: Serving): WayOfStep | undefined {
   const bored = boredTo(step.limits.lowerMm, serving);
-  return bored && { kind: 'bore', ...bored };
+  return bored && { kind: 'bored', ...bored };
 }
 
 /** What is lacking, by how the step is made. */

@@ -32,6 +32,9 @@ export const CAUTIONS = [
   'breaksThrough',
   'neverBackwards',
   'barClear',
+  'partOff',
+  'partStub',
+  'sawStopped',
 ] as const;
 export type Caution = (typeof CAUTIONS)[number];
 

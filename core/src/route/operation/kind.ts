@@ -50,6 +50,8 @@ export interface KindOfOperation<O extends AnyOperation & { readonly kind: strin
   readonly makes?: 'overall' | 'shoulder';
   /** what the tool goes through, as a half-section; of it only metal is cut */
   readonly swept?: (operation: O, piece: Workpiece) => Contour | undefined;
+  /** whether the piece is off its spare stock when it is done */
+  readonly cutsOff?: true;
   /** the hole that it leaves, where a tool in the tailstock makes one */
   readonly opens?: (operation: O) => Opened;
   /** what is worth knowing at it */

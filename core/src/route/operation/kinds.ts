@@ -12,7 +12,9 @@ import { face } from './face.ts';
 import type { KindOfOperation, NotedOf, OfKind, Opened, OwnOf } from './kind.ts';
 import { measure } from './measure.ts';
 import { mount } from './mount.ts';
+import { part } from './part-off.ts';
 import { ream } from './ream.ts';
+import { saw } from './saw.ts';
 import { shoulder } from './shoulder.ts';
 import { spot } from './spot.ts';
 import { touchOff } from './touch-off.ts';
@@ -20,7 +22,7 @@ import { touchOff } from './touch-off.ts';
 /** The one list of kinds, in the order in which they usually come: what is known of each is in its own file. */
 const kinds = {
   ...{ mount, face, centre, spot, drill, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder },
-  ...{ ream, countersink, chamfer },
+  ...{ ream, countersink, chamfer, part, saw },
 };
 
 export type OperationKind = keyof typeof kinds;

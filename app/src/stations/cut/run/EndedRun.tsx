@@ -1,4 +1,5 @@
 import { roundOf } from '@whelk/core/part';
+import { kindOf } from '@whelk/core/route';
 import { explainSize, type FrozenRun, type RunState, sizesRead } from '@whelk/core/run';
 import { cutOffText, nameOf } from '../../../desks/operation/at-lathe.ts';
 import { outcomeText, verdictText } from '../../../messages/words.ts';
@@ -103,7 +104,7 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
             <h3 className="font-bold">
               {ended && ended.outcome !== 'finished' ? 'Was still to come' : 'Left undone in this holding'}
             </h3>
-            {!ended && frozen.piece.marks.length > 0 && (
+            {!ended && frozen.piece.marks.length > 0 && !frozen.steps.some((s) => kindOf(s.kind).cutsOff) && (
               <p className="mb-2 text-lg">
                 <b>Next:</b> {cutOffText(frozen)}
               </p>

@@ -1,0 +1,39 @@
+import { type InUnit, figure as n } from './in-unit.ts';
+
+type Told = (v: Record<string, number | string>, u: InUnit) => { readonly title: string; readonly formula: string };
+
+/** Workings of what goes into the work along or across the axis: drills, reamers, blades. */
+export const plungeWorkings = {
+  'cutting.drillPower': (v) => ({
+    title: 'Power',
+    formula: `2π × ${n(v.rpm)} rpm × ${n(v.torqueNm, 1)} N·m ÷ 60000 = ${n(v.powerKw, 2)} kW of ${n(v.availableKw, 2)} kW at this speed`,
+  }),
+  'cutting.drill': (v) => ({
+    title: 'Drill',
+    formula: `kc ${n(v.kcNPerMm2)} N/mm² × ${n(v.feedMmPerRev)} mm/rev × ${n(v.diameterMm)}²/8000 = ${n(v.torqueNm, 1)} N·m; thrust ${n(v.thrustN)} N`,
+  }),
+  'route.drillDepth': (v, u) => ({
+    title: 'Depth',
+    formula: `${u.size(v.depthMm, 2)} ${u.mm} at full diameter + point ${u.size(v.diameterMm, 2)} ÷ 2 ÷ tan(${n(v.pointDeg)}° ÷ 2) = ${u.size(v.pointMm, 2)}: ${u.size(v.wholeMm, 2)} ${u.mm} to the tip`,
+  }),
+  'route.drillMinutes': (v) => ({
+    title: 'Time',
+    formula: `${n(v.handlingMin, 1)} to bring it up + ${n(v.cutMin, 2)} in the cut + ${n(v.pecks)} × ${n(v.peckMin, 1)} to clear the chips = ${n(v.minutes, 1)} min`,
+  }),
+  'route.reamMinutes': (v) => ({
+    title: 'Time',
+    formula: `${n(v.handlingMin, 1)} to bring it up, oil and wipe + ${n(v.cutMin, 2)} in the cut = ${n(v.minutes, 1)} min`,
+  }),
+  'route.partTravel': (v, u) => ({
+    title: 'Carriage',
+    formula: `left edge on the finished face: part ${u.size(v.partMm, 3)} + to be faced ${u.size(v.facingMm, 3)} + blade ${u.size(v.widthMm, 3)} = ${u.size(v.travelMm, 3)} ${u.mm} towards the chuck`,
+  }),
+  'route.partMinutes': (v) => ({
+    title: 'Time',
+    formula: `${n(v.handlingMin, 1)} to set it square and zero it + ${n(v.cutMin, 2)} in the cut + ${n(v.pecks)} × ${n(v.peckMin, 2)} drawn back = ${n(v.minutes, 1)} min`,
+  }),
+  'cutting.plunge': (v) => ({
+    title: 'Cutting force, whole width',
+    formula: `${n(v.kc11NPerMm2)} × ${n(v.widthMm)} × ${n(v.feedMmPerRev)}^(1−${n(v.mc, 2)}) × wear ${n(v.wear, 2)} = ${n(v.forceN)} N`,
+  }),
+} as const satisfies Readonly<Record<string, Told>>;

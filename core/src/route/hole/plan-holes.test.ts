@@ -1,0 +1,228 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { areaMm2, cutAway, outlineMm } from '../../contour/index.ts';
+import { contourOf, insides } from '../../part/index.ts';
+import { barOf, boreStep, drawer, drillOf, holeGauges, hollow, reamerOf } from '../../testing/drawer.ts';
+import { type AskedMore, feature, planInput, planRoute, tools } from '../../testing/shop.ts';
+import { pointLengthMm } from '../../tool/index.ts';
+import { pecksMm } from '../operation/drill.ts';
+import type { OperationKind, OperationOf } from '../operation/kinds.ts';
+import type { Plan } from '../plan.ts';
+import { barFor, barGivesMmPerN } from './choose-bar.ts';
+import { drillsUpTo } from './choose-drill.ts';
+
+type Drawn = ReturnType<typeof hollow>;
+const planOf = (drawn: Drawn, stockMm: number, more: AskedMore = {}): Plan =>
+  planRoute(planInput(drawn, stockMm, { tools: drawer, instruments: holeGauges, ...more }));
+const of = <K extends OperationKind>(plan: Plan, kind: K) =>
+  plan.operations.filter((o): o is OperationOf<K> => o.kind === kind);
+const ids = (plan: Plan) => plan.operations.map((o) => o.id);
+const waits = (plan: Plan) => Object.fromEntries(plan.waiting.map((w) => [w.id, w.why]));
+const bush = (steps: ReturnType<typeof boreStep>[]) => hollow([feature(1, 40, 6), feature(2, 34, 30)], steps);
+
+describe('a hole that is reamed', () => {
+  const plan = planOf(bush([boreStep('b1', 20, '', { limits: 'H7', kind: 'reamed' })]), 42);
+  it('is spotted, drilled up to what the reamer takes, and reamed through, before the outside is finished', () => {
+    expect(ids(plan).filter((id) => id.startsWith('b1') || id === 'spot')).toEqual([
+      ...['spot', 'b1-drill-11.7', 'b1-drill', 'b1-ream', 'b1-after'],
+    ]);
+    expect(of(plan, 'drill').at(-1)).toMatchObject({ diameterMm: 19.7, fromMm: 11.7, through: true });
+    expect(of(plan, 'ream')[0]).toMatchObject({ diameterMm: 20, takesMm: 0.3 });
+    expect(ids(plan).indexOf('face')).toBeLessThan(ids(plan).indexOf('spot'));
+    expect(ids(plan).indexOf('f2-rough')).toBeLessThan(ids(plan).indexOf('b1-ream'));
+    expect(ids(plan).indexOf('b1-ream')).toBeLessThan(ids(plan).indexOf('f2-finish'));
+  });
+  it('is half the drill’s speed, fed two and a half times as fast', () => {
+    const [ream, drill] = [of(plan, 'ream')[0]!, of(plan, 'drill').at(-1)!];
+    expect(ream.setting!.rpm).toBeLessThan(0.75 * drill.setting!.rpm);
+    expect(ream.setting!.feedMmPerRev).toBeGreaterThan(0.5);
+  });
+  it('is bored for the reamer where no drill leaves what it takes, and bored to size where there is no reamer', () => {
+    const without = (...sizes: number[]) =>
+      drawer.filter(
+        (t) => !('diameterMm' in t && (t.kind === 'drill' || t.kind === 'reamer') && sizes.includes(t.diameterMm)),
+      );
+    const drawn = bush([boreStep('b1', 20, '', { limits: 'H7', kind: 'reamed' })]);
+    const prepared = planOf(drawn, 42, { tools: without(19.7) });
+    expect(ids(prepared)).toEqual(expect.arrayContaining(['b1-touchOff', 'b1-rough', 'b1-ream']));
+    expect(of(prepared, 'rough').find((o) => o.id === 'b1-rough')!.targetMm).toBeCloseTo(20 - 0.325, 6);
+    const bored = planOf(drawn, 42, { tools: without(20) });
+    expect(ids(bored)).toContain('b1-finish');
+    expect(ids(bored)).not.toContain('b1-ream');
+  });
+  it('follows the school: a reamer where one fits, or a bar where one enters', () => {
+    const drawn = (kind: 'bored' | 'reamed') => bush([boreStep('b1', 20, '', { limits: 'H7', kind })]);
+    expect(ids(planOf(drawn('bored'), 42, { holes: 'ream' }))).toContain('b1-ream');
+    expect(ids(planOf(drawn('reamed'), 42, { holes: 'bore' }))).not.toContain('b1-ream');
+  });
+});
+
+describe('a stepped hole', () => {
+  const plan = planOf(bush([boreStep('b1', 26, 12, { limits: 'H7' }), boreStep('b2', 20, '', { limits: 'H7' })]), 42);
+  it('is drilled from the narrow step outwards, each the pilot of the next, its point clear of the shoulder', () => {
+    const drills = of(plan, 'drill');
+    expect(drills.map((d) => [d.featureId, d.diameterMm, d.fromMm ?? 0])).toEqual([
+      ...[
+        ['b2', 10, 0],
+        ['b2', 16, 10],
+        ['b1', 25, 16],
+      ],
+    ]);
+    // of the point of 25 what lies outside the hole of 16 stays 0.3 above the shoulder at 24
+    const last = drills[2]!;
+    expect(last.zFromMm - (1 - 16 / 25) * pointLengthMm(drillOf(25))).toBeCloseTo(24.3, 9);
+  });
+  it('is bored wider with each pass, and ends at the middle of its limits', () => {
+    for (const id of ['b1', 'b2']) {
+      const passes = plan.operations.filter((o) => o.featureId === id).flatMap((o) => o.passes);
+      for (const p of passes) expect(p.diameterAfterMm).toBeGreaterThan(p.diameterBeforeMm);
+      expect(passes.at(-1)!.diameterAfterMm).toBeCloseTo((id === 'b1' ? 26 : 20) + 0.0105, 4);
+    }
+  });
+  it('has its shoulder faced inwards from the wall to the narrower hole', () => {
+    const floor = of(plan, 'shoulder').find((o) => o.featureId === 'b1')!;
+    expect(floor.fromDiameterMm).toBeCloseTo(26.0105, 4);
+    expect(floor.toDiameterMm).toBe(20);
+    expect(plan.after.finished).toHaveProperty(['b1.floor']);
+  });
+});
+
+describe('a blind hole', () => {
+  it('of a drill is as deep as is drawn at its full diameter; the way back is counted in diameters', () => {
+    const plan = planOf(hollow([feature(1, 40, 60)], [boreStep('b1', 10, 45, { kind: 'drilled' })]), 42);
+    const [drill] = of(plan, 'drill');
+    expect(drill).toMatchObject({ depthMm: 45, through: false, pecksMm: [30, 40, 48] });
+    expect(plan.after.finished).toHaveProperty('b1');
+  });
+  it('that is bored keeps the drill’s point off its floor', () => {
+    const plan = planOf(hollow([feature(1, 40, 40)], [boreStep('b1', 20, 25, { limits: 'H8' })]), 42);
+    for (const d of of(plan, 'drill')) expect(d.zFromMm - d.pointMm).toBeCloseTo(15.3, 2);
+    expect(of(plan, 'shoulder').find((o) => o.featureId === 'b1')).toMatchObject({ zFromMm: 15, toDiameterMm: 0 });
+  });
+  it('is not bored by a bar that cannot face its floor', () => {
+    const leaning = drawer.map((t) => (t.kind === 'boring bar' ? { ...t, kappaDeg: 75 } : t));
+    const plan = planOf(hollow([feature(1, 40, 40)], [boreStep('b1', 20, 25)]), 42, { tools: leaning });
+    expect(waits(plan)).toMatchObject({ b1: 'noTool' });
+    expect(
+      planOf(hollow([feature(1, 40, 40)], [boreStep('b1', 20, '')]), 42, { tools: leaning }).waiting,
+    ).not.toContainEqual(expect.objectContaining({ id: 'b1' }));
+  });
+});
+
+describe('what cannot be made', () => {
+  it('waits for a tool, and the nearest owned is named', () => {
+    const plan = planOf(hollow([feature(1, 12, 10)], [boreStep('b1', 4.2, '', { limits: 'H7' })]), 14);
+    expect(waits(plan)).toMatchObject({ b1: 'noTool' });
+    expect(plan.problems).toContainEqual(expect.objectContaining({ code: 'route.lacks.bar', value: 3.2, limit: 8 }));
+    const drilled = planOf(
+      hollow([feature(1, 30, 20)], [boreStep('b1', 7, '', { kind: 'drilled', limits: '±0.05' })]),
+      32,
+    );
+    expect(drilled.problems).toContainEqual(expect.objectContaining({ code: 'route.lacks.drill', value: 7 }));
+  });
+  it('waits behind a narrower step, for the other end, and behind the tail centre', () => {
+    const waisted = hollow([feature(1, 40, 60)], [boreStep('b1', 12, 40)], [boreStep('b2', 20, 20)]);
+    expect(waits(planOf(waisted, 42))).toMatchObject({ b2: 'behindNarrower' });
+    const blind = hollow([feature(1, 40, 60)], [], [boreStep('b2', 20, 20)]);
+    expect(waits(planOf(blind, 42))).toMatchObject({ b2: 'otherEnd' });
+    const centred = planOf(hollow([feature(1, 40, 60)], [boreStep('b1', 20, 20)]), 42, {
+      setup: { support: 'centre' },
+    });
+    expect(waits(centred)).toMatchObject({ b1: 'behindCentre' });
+  });
+  it('is no cone at the mouth of a hole that is not there', () => {
+    const drawn = hollow(
+      [feature(1, 30, 40)],
+      [
+        boreStep('c', 9, '', { kind: 'countersunk', end: { text: '7', unit: 'mm' } }),
+        boreStep('b1', 7, '', { kind: 'drilled', limits: '±0.05' }),
+      ],
+    );
+    expect(ids(planOf(drawn, 32))).not.toContain('c-countersink');
+    const tools7 = [...drawer, drillOf(7)];
+    expect(ids(planOf(drawn, 32, { tools: tools7 }))).toContain('c-countersink');
+  });
+});
+
+describe('drills', () => {
+  it('clear their chips after three diameters, then every diameter, deep down every half', () => {
+    expect(pecksMm(10, 29)).toEqual([29]);
+    expect(pecksMm(10, 45)).toEqual([30, 40, 45]);
+    expect(pecksMm(10, 75)).toEqual([30, 40, 50, 60, 65, 70, 75]);
+  });
+  it('are led up to by the largest that what is open lets run', () => {
+    const drills = [28, 25, 16, 11.7, 6].map((d) => drillOf(d));
+    const run = (open: number, bears: (d: number, open: number) => boolean = () => true) =>
+      drillsUpTo(drills[0]!, open, drills, (d, o) => bears(d.diameterMm, o))?.map((d) => d.diameterMm);
+    expect(run(0)).toEqual([11.7, 28]);
+    expect(run(14)).toEqual([28]);
+    expect(run(0, (d, open) => d - open <= 12)).toEqual([11.7, 16, 28]);
+    expect(run(0, (d) => d < 20)).toBeUndefined();
+  });
+});
+
+describe('boring bars', () => {
+  it('give as a cantilever of their shank does', () => {
+    // Ø16 steel, 64 out: 64³ ÷ (3 · 210000 · π·16⁴/64)
+    expect(barGivesMmPerN({ shankMm: 16, shank: 'steel' }, 64)).toBeCloseTo(262144 / (3 * 210000 * 3216.99), 9);
+    expect(barGivesMmPerN({ shankMm: 16, shank: 'carbide' }, 64)).toBeLessThan(
+      barGivesMmPerN({ shankMm: 16, shank: 'steel' }, 64) / 2.5,
+    );
+  });
+  it('are the stiffest that enter and reach', () => {
+    const bars = [barOf(8), barOf(12), barOf(18), barOf(25)];
+    const found = (entersMm: number, deepMm: number, floor = false) =>
+      barFor(bars, { entersMm, deepMm, floor })?.bar.leastBoreMm;
+    expect([found(7, 20), found(11, 20), found(20, 30), found(40, 30)]).toEqual([undefined, 8, 18, 25]);
+    // 5 × 12 reach
+    expect(found(12, 58)).toBeUndefined();
+    expect(barFor([barOf(12)], { entersMm: 12, deepMm: 40, floor: false })!.long).toBe(true);
+    expect(barFor([barOf(12, { kappaDeg: 75 })], { entersMm: 12, deepMm: 20, floor: true })).toBeUndefined();
+  });
+});
+
+describe('any bush', () => {
+  const sizes = fc.record({
+    flange: fc.integer({ min: 30, max: 60 }),
+    wall: fc.integer({ min: 4, max: 12 }),
+    long: fc.integer({ min: 8, max: 40 }),
+    made: fc.constantFrom('bored' as const, 'reamed' as const),
+    bore: fc.constantFrom(10, 12, 16, 20),
+    counter: fc.option(fc.integer({ min: 3, max: 6 })),
+  });
+  it('is left without metal in its hole, none of it too deep, and cut off its stock', () => {
+    fc.assert(
+      fc.property(sizes, ({ flange, wall, long, made, bore, counter }) => {
+        const body = bore + 2 * wall + 6;
+        const steps = [
+          ...(counter ? [boreStep('b0', bore + 5, counter)] : []),
+          boreStep('b1', bore, '', { limits: made === 'reamed' ? 'H7' : '', kind: made }),
+        ];
+        const drawn = hollow([feature(1, Math.max(flange, body + 4), 6), feature(2, body, long)], steps);
+        const plan = planOf(drawn, Math.max(flange, body + 4) + 3, {
+          tools: [...drawer, reamerOf(bore)],
+          cutsOff: true,
+        });
+        const done = insides(plan.after.part).filter((s) => s.id in plan.after.finished);
+        expect(plan.waiting.filter((w) => w.id.startsWith('b'))).toEqual([]);
+        expect(done).toHaveLength(steps.length);
+        // half the largest tolerance of the outline that stands, and the millimetre that is faced from the other end
+        const whole = contourOf(plan.after.part);
+        const missing = areaMm2(cutAway(whole, plan.after.contour));
+        expect(missing).toBeLessThan(0.25 * outlineMm(whole));
+        const inHole = cutAway(plan.after.contour, whole);
+        const head = plan.after.part.largestMm / 2;
+        expect(areaMm2(inHole)).toBeLessThan(1.05 * head + 0.25 * outlineMm(whole));
+      }),
+      { numRuns: 40 },
+    );
+  });
+});
+
+describe('a drawer without tools for holes', () => {
+  it('leaves the outside planned as it was', () => {
+    const plan = planOf(bush([boreStep('b1', 20, '')]), 42, { tools });
+    expect(waits(plan)).toMatchObject({ b1: 'noTool' });
+    expect(ids(plan)).toContain('f2-finish');
+  });
+});
