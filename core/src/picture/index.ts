@@ -2,6 +2,7 @@ export { centreHolePicture } from './centre-hole.ts';
 export { comparePicture } from './compare.ts';
 export { crossShapes, outerAt } from './cross.ts';
 export { type CutPlace, cutPlacePicture, toolPoint } from './cut-place.ts';
+export type { StripCut } from './cut-shapes.ts';
 export { cuttingListPicture } from './cutting-list.ts';
 export { endViewPicture, endViewShapes } from './end-view.ts';
 export type { FeatureEnd } from './ends.ts';

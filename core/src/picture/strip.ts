@@ -3,6 +3,7 @@ import type { Held } from '../hold/index.ts';
 import { insides, outsides, type Part, spigotAt } from '../part/index.ts';
 import type { BentLine } from '../route/index.ts';
 import { crossShapes } from './cross.ts';
+import { cutShapes, type StripCut } from './cut-shapes.ts';
 import { endShapes, type FeatureEnd } from './ends.ts';
 import { faceShapes } from './faces.ts';
 import { holdRoom, holdShapes } from './hold.ts';
@@ -28,13 +29,8 @@ export interface StripView {
   /** how it is held, and the metal as it stands */
   readonly held?: Held;
   readonly metal?: Contour;
-  /** the cut now: zPart stop, diameter before and after */
-  readonly cut?: {
-    readonly zFromMm: number;
-    readonly zToMm: number;
-    readonly beforeMm: number;
-    readonly afterMm: number;
-  };
+  /** the cut now, and the tool that makes it */
+  readonly cut?: StripCut;
   /** how the axis bends under the worst cut */
   readonly bent?: BentLine;
 }
@@ -200,8 +196,6 @@ function besideShapes(part: Part, view: StripView, x: (z: number) => number, y: 
   return [...stack(outside, 1), ...stack(inside, -1)];
 }
 
-type Box = (z1: number, z2: number, r1: number, r2: number) => [number, number][];
-
 /** The metal as it stands, both sides of the centreline; what reaches the axis is one shape, a tube two. */
 function metalShapes(metal: Contour, at: (z: number, r: number) => readonly [number, number]): Shape[] {
   return metal.loops.flatMap((loop): Shape[] => {
@@ -237,39 +231,6 @@ function bentShapes(bent: NonNullable<StripView['bent']>, x: (z: number) => numb
         [force + 4, oy - 12],
         [force, oy - 2],
         [force, oy - 26],
-      ],
-    },
-  ];
-}
-
-function cutShapes(
-  cut: NonNullable<StripView['cut']>,
-  x: (z: number) => number,
-  y: (r: number) => number,
-  box: Box,
-): Shape[] {
-  const after = y(cut.afterMm / 2);
-  const at = x(cut.zToMm);
-  return [
-    { kind: 'polygon', role: 'cut', points: box(cut.zFromMm, cut.zToMm, cut.beforeMm / 2, cut.afterMm / 2) },
-    {
-      kind: 'polyline',
-      role: 'cut',
-      points: [
-        [x(cut.zFromMm), after],
-        [at, after],
-      ],
-    },
-    {
-      kind: 'polygon',
-      role: 'tool',
-      points: [
-        [at + 2, after],
-        [at + 14, after - 12],
-        [at + 30, after - 12],
-        [at + 30, Math.max(2, after - 40)],
-        [at, Math.max(2, after - 40)],
-        [at - 2, after - 10],
       ],
     },
   ];

@@ -86,7 +86,7 @@ export function DialWindow({ name, dial, fromLines, toLines, fullTurns, rest, ha
           ) : (
             <path className="dial-from" d={`M${end + towards * 8} 94l${-towards * 10} -6v12z`} />
           )}
-          <text className="ladder-small" x={Math.min(width - 50, Math.max(4, end - 12))} y={116}>
+          <text className="ladder-small" x={Math.min(width - 66, Math.max(4, end - 12))} y={116}>
             now {dialNumber(dial, fromLines)}
           </text>
         </>

@@ -1,8 +1,8 @@
 import { outerBetween } from '@whelk/core/contour';
 import { type Held, inChuck, onTailCentre, whileEndIsMade } from '@whelk/core/hold';
-import { stripPicture } from '@whelk/core/picture';
-import { kindOf } from '@whelk/core/route';
-import { actOf, type FrozenRun, type Move, metalNow, type RunState, type Step } from '@whelk/core/run';
+import { type StripCut, stripPicture } from '@whelk/core/picture';
+import { kindOf, openedBy } from '@whelk/core/route';
+import { actOf, type FrozenRun, type Move, metalNow, type RunState, type Step, sideOf } from '@whelk/core/run';
 import { useMemo } from 'react';
 import { PictureView } from '../../../ui/strip/PictureView.tsx';
 import { useWidth } from '../../../ui/useWidth.ts';
@@ -10,6 +10,29 @@ import { CutPlaceView } from './CutPlaceView.tsx';
 
 /** So far beyond the end of a cut the metal there is looked at, mm. */
 const BESIDE_MM = 0.05;
+
+/** What the step takes off, and what tool does it; undefined where it cuts nothing that is drawn. */
+function cutOf(frozen: FrozenRun, step: Step, zToMm: number): StripCut | undefined {
+  const { fromMm, targetMm, zStopMm } = step;
+  if (fromMm !== undefined && targetMm !== undefined && zStopMm !== undefined) {
+    const by = sideOf(frozen, step.featureId) === 'inside' ? ({ by: 'bar' } as const) : {};
+    return { zFromMm: zStopMm, zToMm, beforeMm: fromMm, afterMm: targetMm, ...by };
+  }
+  const operation = frozen.plan.operations.find((o) => o.id === step.operationId);
+  if (!operation) return undefined;
+  const opened = openedBy(operation);
+  const pointMm = 'pointMm' in operation ? operation.pointMm : 0;
+  if (opened)
+    return {
+      ...{ zFromMm: opened.zFromMm, zToMm: opened.zToMm, beforeMm: 0, afterMm: opened.diameterMm },
+      ...{ by: 'tailstock', pointMm },
+    };
+  const { cutsOff, turns } = kindOf(operation.kind);
+  if (!cutsOff || !turns || !('toDiameterMm' in operation)) return undefined;
+  const { zFromMm } = operation;
+  const beforeMm = 2 * outerBetween(metalNow(frozen, frozen.steps.indexOf(step)), zFromMm, operation.zToMm);
+  return { zFromMm, zToMm: operation.zToMm, beforeMm, afterMm: operation.toDiameterMm, by: 'blade' };
+}
 
 /** The work as it stands: what has been turned, and the cut now. */
 export function CutStrip({
@@ -31,10 +54,7 @@ export function CutStrip({
   const centred = done.some((s) => s.kind === 'centre');
   const metal = useMemo(() => metalNow(frozen, state.stepIndex), [frozen, state.stepIndex]);
   const endOf = (s: Step) => frozen.plan.operations.find((o) => o.id === s.operationId)?.zToMm ?? end;
-  const cut =
-    step?.fromMm !== undefined && step.targetMm !== undefined && step.zStopMm !== undefined
-      ? { zFromMm: step.zStopMm, zToMm: endOf(step), beforeMm: step.fromMm, afterMm: step.targetMm }
-      : undefined;
+  const cut = step && cutOf(frozen, step, endOf(step));
   const stopMm = step?.zStopMm ?? end;
   const beyondMm = 2 * outerBetween(metal, stopMm - BESIDE_MM, stopMm);
   const { held } = frozen.plan;

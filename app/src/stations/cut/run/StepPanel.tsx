@@ -123,13 +123,14 @@ function Takes({
   const f = (mm: number) => measure(mm, unit, placesOf(move, unit));
   const { comesToMm, cut } = move.told;
   const { smallestMm, largestMm } = move.likely;
+  const inside = move.hands.cuts === 'out';
   const { spring } = move;
   const percent = (share: number) => `${(100 * share).toFixed(0)} %`;
   return (
     <>
       <p className="mt-1 text-lg">
-        Takes <b>{f(move.beforeMm - comesToMm)}</b> {unit} off the diameter: Ø{f(move.beforeMm)} →{' '}
-        <b>Ø{f(comesToMm)}</b>
+        {inside ? 'Opens the hole by' : 'Takes'} <b>{f(Math.abs(move.beforeMm - comesToMm))}</b> {unit}
+        {inside ? '' : ' off the diameter'}: Ø{f(move.beforeMm)} → <b>Ø{f(comesToMm)}</b>
         {cut === 'half' && !trial ? ', half of what is left; then measure' : ''}
         {cut === 'springPass' ? ': the same number again, for what still springs' : ''}
         <Working of="this cut" tell={tell} />
