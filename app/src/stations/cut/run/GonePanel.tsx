@@ -1,8 +1,10 @@
+import type { CutSide } from '@whelk/core/gauge';
 import { Panel } from './Panel.tsx';
 
 /** A size beyond the limit that cannot be put back: the reading is doubted first, then it is said what is lost, then it is asked. */
 export function GonePanel({
   name,
+  side,
   read,
   limit,
   onReadAgain,
@@ -11,6 +13,7 @@ export function GonePanel({
   onClose,
 }: {
   name: string;
+  side: CutSide;
   read: string;
   limit: string;
   onReadAgain: () => void;
@@ -18,10 +21,11 @@ export function GonePanel({
   onAccept: () => void;
   onClose: () => void;
 }) {
+  const which = side === 'outside' ? 'lower' : 'upper';
   return (
-    <Panel title={`${name}: below its limit?`} onClose={onClose}>
+    <Panel title={`${name}: ${side === 'outside' ? 'below' : 'above'} its limit?`} onClose={onClose}>
       <p className="text-lg">
-        It was read as <b>{read}</b>; the lower limit is <b>{limit}</b>. Has it been read twice, at two places, clean
+        It was read as <b>{read}</b>; the {which} limit is <b>{limit}</b>. Has it been read twice, at two places, clean
         and cool, with a gauge whose zero is right?
       </p>
       <p className="mt-2">
@@ -35,7 +39,7 @@ export function GonePanel({
         <button type="button" className="act" onClick={onAccept}>
           Keep the piece, go on
         </button>
-        <button type="button" className="act" onClick={() => onEnd(`${name} ${read}, lower limit ${limit}`)}>
+        <button type="button" className="act" onClick={() => onEnd(`${name} ${read}, ${which} limit ${limit}`)}>
           End this piece
         </button>
       </div>

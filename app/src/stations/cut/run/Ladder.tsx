@@ -1,3 +1,4 @@
+import { type CutSide, signOf } from '@whelk/core/gauge';
 import type { Limits } from '@whelk/core/limit';
 import { measure } from '../../../ui/format.ts';
 
@@ -8,6 +9,8 @@ interface Props {
   readonly nowMm: number | undefined;
   readonly uncertaintyMm: number;
   readonly targetMm: number | undefined;
+  /** which side is cut: metal that is still on lies on top, larger outside, smaller in a hole */
+  readonly side?: CutSide;
   /** decimals that the gauge shows */
   readonly places?: number;
 }
@@ -19,7 +22,14 @@ const X = 132;
  * The tolerance ladder. The limits always take at least a fifth of it; a size far above them is shown at the top with a
  * break in the line, so that the zone stays readable.
  */
-export function Ladder({ limits, unit, readingsMm, nowMm, uncertaintyMm, targetMm, places }: Props) {
+export function Ladder({ unit, side = 'outside', uncertaintyMm, places, ...sizes }: Props) {
+  // a hole is drawn with its sizes turned over, so that cutting goes down the ladder there too
+  const sign = signOf(side);
+  const turned = (mm: number | undefined) => (mm === undefined ? undefined : sign * mm);
+  const { limits: given } = sizes;
+  const limits = sign === 1 ? given : { ...given, upperMm: -given.lowerMm, lowerMm: -given.upperMm };
+  const [nowMm, targetMm] = [turned(sizes.nowMm), turned(sizes.targetMm)];
+  const readingsMm = sizes.readingsMm.map((mm) => sign * mm);
   const zone = limits.upperMm - limits.lowerMm;
   const reach = zone * 1.15;
   const highest = Math.max(limits.upperMm + reach, ...(nowMm !== undefined ? [nowMm + zone * 0.25] : []));
@@ -34,9 +44,10 @@ export function Ladder({ limits, unit, readingsMm, nowMm, uncertaintyMm, targetM
     const from = broken ? breakY + 24 : top;
     return from + ((upTo - mm) / (upTo - lowest)) * (bottom - from);
   };
-  const f = (mm: number) => measure(mm, unit, places ?? (unit === 'mm' ? 3 : 4));
+  const f = (mm: number) => measure(sign * mm, unit, places ?? (unit === 'mm' ? 3 : 4));
   // limits are the drawing's and keep all their digits
-  const limit = (mm: number) => measure(mm, unit, unit === 'mm' ? 3 : 4);
+  const limit = (mm: number) => measure(sign * mm, unit, unit === 'mm' ? 3 : 4);
+  const size = (mm: number) => measure(mm, unit, places ?? (unit === 'mm' ? 3 : 4));
   const upper = y(limits.upperMm);
   const lower = y(limits.lowerMm);
   const now = nowMm === undefined ? undefined : y(nowMm);
@@ -46,11 +57,11 @@ export function Ladder({ limits, unit, readingsMm, nowMm, uncertaintyMm, targetM
       ? 7
       : Math.max(3, Math.abs(y(limits.upperMm) - y(limits.upperMm - uncertaintyMm)));
   const nowLabelY = now === undefined ? 0 : spread(now, [upper, lower]);
-  const text = `Limits ${limit(limits.lowerMm)} to ${limit(limits.upperMm)} ${unit}.${nowMm === undefined ? ' No reading yet.' : ` Measured ${f(nowMm)} plus or minus ${f(uncertaintyMm)}.`}${targetMm === undefined ? '' : ` To take off: ${f((nowMm ?? 0) - targetMm)}.`}`;
+  const text = `Limits ${limit(sign === 1 ? limits.lowerMm : limits.upperMm)} to ${limit(sign === 1 ? limits.upperMm : limits.lowerMm)} ${unit}.${nowMm === undefined ? ' No reading yet.' : ` Measured ${f(nowMm)} plus or minus ${size(uncertaintyMm)}.`}${targetMm === undefined ? '' : ` To take off: ${size((nowMm ?? 0) - targetMm)}.`}`;
   return (
     <svg className="pic" viewBox={`0 0 ${W} ${H}`} role="img" aria-label={text}>
       <text className="ladder-small" x={W / 2} y={20} textAnchor="middle">
-        too big: metal can still come off
+        {sign === 1 ? 'too big' : 'too small'}: metal can still come off
       </text>
       <line className="ladder-line" x1={X} x2={X} y1={top} y2={broken ? breakY - 6 : bottom} />
       {broken && <path className="ladder-line" d={`M${X} ${breakY - 6}l-9 7l18 8l-9 7V${bottom}`} fill="none" />}
@@ -89,12 +100,13 @@ export function Ladder({ limits, unit, readingsMm, nowMm, uncertaintyMm, targetM
           <path className="dial-path" d={`M${X - 52} ${now}V${y(targetMm) - 8}`} />
           <path className="ladder-mark" d={`M${X - 52} ${y(targetMm)}l-6 -11h12z`} />
           <text className="ladder-now" x={X - 58} y={(now + y(targetMm)) / 2} textAnchor="end">
-            −{f(nowMm - targetMm)}
+            {sign === 1 ? '−' : '+'}
+            {size(nowMm - targetMm)}
           </text>
         </>
       )}
       <text className="ladder-small" x={W / 2} y={H - 10} textAnchor="middle">
-        too small: cannot be put back
+        {sign === 1 ? 'too small' : 'too big'}: cannot be put back
       </text>
     </svg>
   );

@@ -85,6 +85,7 @@ export function MeasureNow({ frozen, state, advice, onTake, onClose }: Props) {
           instruments={frozen.means.instruments}
           value={instrumentId}
           unit={frozen.means.lathe.unit}
+          what={sideOf(frozen, step.featureId)}
           onChange={setInstrumentId}
         />
         <TextField

@@ -1,4 +1,4 @@
-import { fitness } from '@whelk/core/gauge';
+import { fitness, limitsBySide } from '@whelk/core/gauge';
 import { roundOf } from '@whelk/core/part';
 import {
   type Act,
@@ -79,6 +79,7 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
             instruments={frozen.means.instruments}
             value={instrumentId}
             unit={frozen.means.lathe.unit}
+            what={feature.side}
             onChange={taking.setInstrumentId}
           />
           {limits && (
@@ -123,6 +124,7 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
                 uncertaintyMm={measured?.combined.uncertaintyMm ?? uncertaintyMm}
                 targetMm={next?.kind === 'move' && !advice.inside ? next.told.comesToMm : undefined}
                 places={shownPlaces}
+                side={feature.side}
               />
             </div>
           </section>
@@ -153,8 +155,9 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
       {ending && measured && limits && (
         <GonePanel
           name={nameOf(frozen, step.featureId)}
+          side={feature.side}
           read={`${measure(measured.combined.guardMm, unit, shownPlaces)} ${unit}`}
-          limit={`${measure(limits.lowerMm, unit, shownPlaces)} ${unit}`}
+          limit={`${measure(limitsBySide(limits, feature.side).goneMm, unit, shownPlaces)} ${unit}`}
           onClose={() => setEnding(false)}
           onReadAgain={() => {
             setEnding(false);

@@ -1,5 +1,5 @@
-import type { Combined, Decision } from '@whelk/core/gauge';
-import { adviseStep, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
+import type { Combined, CutSide, Decision } from '@whelk/core/gauge';
+import { adviseStep, type FrozenRun, type RunState, type StepAdvice, sideOf } from '@whelk/core/run';
 import { verdictText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
@@ -23,23 +23,25 @@ export function Verdict({
   if (!measured)
     return <p className="muted text-lg">Take a reading: the verdict and the next dial move follow at once.</p>;
   const { decision, combined } = measured;
+  const side = sideOf(frozen, step.featureId);
+  // what comes off outside is opened in a hole
+  const off = (toMm: number): string => measure(Math.abs(combined.guardMm - toMm), unit, places);
   return (
     <>
-      <h2 className="text-2xl">{headline(advice)}</h2>
-      {decision && <p className="mt-1 text-lg">{sentence(decision, step.last === true, inside === true)}</p>}
+      <h2 className="text-2xl">{headline(advice, side)}</h2>
+      {decision && <p className="mt-1 text-lg">{sentence(decision, step.last === true, inside === true, side)}</p>}
       {combined.disagreement && <Disagrees combined={combined} unit={unit} places={places} />}
       {next?.kind === 'move' && !inside && (
         <div className="mt-4">
           <p className="mb-2 text-lg">
             {next.told.cut === 'springPass' ? (
               <>
-                The same number again: what still springs comes off, about{' '}
-                <b>{measure(combined.guardMm - next.told.comesToMm, unit, places)}</b> {unit}
+                The same number again: what still springs comes off, about <b>{off(next.told.comesToMm)}</b> {unit}
               </>
             ) : (
               <>
-                Take <b>{measure(combined.guardMm - next.told.comesToMm, unit, places)}</b> {unit} off the diameter for{' '}
-                <b>{measure(next.told.comesToMm, unit, places)}</b>
+                {side === 'outside' ? 'Take' : 'Open it by'} <b>{off(next.told.comesToMm)}</b> {unit}
+                {side === 'outside' ? ' off the diameter' : ''} for <b>{measure(next.told.comesToMm, unit, places)}</b>
                 {next.told.cut === 'half' ? ', half of what is left; then it is measured' : ''}
               </>
             )}
@@ -56,27 +58,29 @@ export function Verdict({
   );
 }
 
-function headline({ step, measured, inside }: StepAdvice): string {
+function headline({ step, measured, inside }: StepAdvice, side: CutSide): string {
   const decision = measured?.decision;
   if (!decision) return 'Measured';
-  if (decision.left === 'gone' && decision.verdict === 'doesNotFit') return 'Too small: read it once more';
+  if (decision.left === 'gone' && decision.verdict === 'doesNotFit')
+    return `${side === 'outside' ? 'Too small' : 'Too large'}: read it once more`;
   if (step.last) return verdictText[decision.verdict];
   return inside ? 'It is inside already' : 'One more cut, as planned';
 }
 
-function sentence({ verdict, left }: Decision, last: boolean, inside: boolean): string {
+function sentence({ verdict, left }: Decision, last: boolean, inside: boolean, side: CutSide): string {
+  const [beyond, metal] = side === 'outside' ? ['below the lower', 'large'] : ['above the upper', 'small'];
   if (left === 'gone' && verdict === 'doesNotFit')
-    return 'It is below the lower limit by more than the gauge can err. Wipe it, read it again at another place, with another gauge if there is one, before believing it.';
+    return `It is ${beyond} limit by more than the gauge can err. Wipe it, read it again at another place, with another gauge if there is one, before believing it.`;
   if (left === 'gone')
-    return 'It reads below the lower limit, by less than the gauge can err. Measure again, or with a finer gauge, before deciding.';
+    return `It reads ${beyond} limit, by less than the gauge can err. Measure again, or with a finer gauge, before deciding.`;
   if (inside) return 'Nothing more has to come off. Stop here, or cut on to the middle of the limits.';
   if (!last) return 'The next cut is as deep as the one before, so that the spring of both is the same and cancels.';
   if (verdict === 'fits') return 'Inside the limits even if the gauge errs.';
   if (left === 'metalOn' && verdict === 'cannotSay')
-    return 'It reads a little too large, by less than the gauge can err. Metal can still come off.';
+    return `It reads a little too ${metal}, by less than the gauge can err. Metal can still come off.`;
   if (verdict === 'cannotSay')
     return 'So near to a limit that the gauge cannot tell. Measure again or with a finer gauge; or take it as it is.';
-  return 'Too large: metal can still come off.';
+  return `Too ${metal}: metal can still come off.`;
 }
 
 /** Readings that do not agree are not averaged: what they tell of the work, and where to look. */

@@ -19,7 +19,7 @@ export function refusalText(
     };
   return {
     title: 'This ring and gauge cannot finish it safely',
-    reason: `${left} is left on the diameter, and no mark of the ring is sure to stay above the limit that cannot be put back.`,
+    reason: `${left} is left on the diameter, and no mark of the ring is sure to keep clear of the limit that cannot be put back.`,
     ways: [
       'Swing the compound to 5.74° from the bed, touch off anew, and set the last cuts with it.',
       'An indicator against the cross-slide, read to a tenth of a line.',
