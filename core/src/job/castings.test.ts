@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { type Bar, barSizes, checkBar, checkCasting, roughShape } from '../stock/index.ts';
+import { drawer, drillOf, holeGauges } from '../testing/drawer.ts';
 import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
 import { feature, mm } from '../testing/shop.ts';
 import { standingMm } from '../work/index.ts';
@@ -18,7 +19,12 @@ const lathe = {
     arbors: [{ name: 'mandrel 20', kind: 'mandrel' as const, fromMm: 19.9, toMm: 20.1 }],
   },
 };
-const shop = { ...shopWith('102', '70', lathe), bars: [casting] };
+const shop = {
+  ...shopWith('102', '70', lathe),
+  bars: [casting],
+  tools: [...drawer, drillOf(18.5, 135)],
+  instruments: holeGauges,
+};
 const bore = {
   ...{ id: 'h1', kind: 'bored' as const, name: '', limits: 'H8', finish: '', details: [] },
   ...{ diameter: mm(20), length: mm(''), end: mm(''), through: true },
@@ -67,7 +73,7 @@ describe('a casting that follows its part', () => {
     const { setups } = planJob(done, shop);
     expect(setups.map((s) => s.plan.held!.method)).toEqual(['chuck', 'mandrel']);
     expect(setups.map((s) => s.plan.operations.filter((o) => o.kind === 'finish').map((o) => o.featureId))).toEqual([
-      ['f3'],
+      ['h1', 'f3'],
       ['f2', 'f1'],
     ]);
     expect(setups[1]!.plan.operations.find((o) => o.id === 'f2-rough')!.passes[0]!.diameterBeforeMm).toBe(102);

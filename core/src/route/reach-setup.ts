@@ -1,12 +1,13 @@
 import { cutAway, ring } from '../contour/index.ts';
-import { type Held, helpedByHolding, reachFromTail, type Setup } from '../hold/index.ts';
+import { type Held, helpedByHolding, reachFromTail, reachHoles, type Setup } from '../hold/index.ts';
 import type { Means } from '../means/index.ts';
 import type { SurfaceId } from '../part/index.ts';
-import type { Problem } from '../quantity/index.ts';
+import { PLACE_MM, type Problem } from '../quantity/index.ts';
 import { faceTowards, rawEndMm, reachOf, type Workpiece } from '../work/index.ts';
 import { checkHold } from './check-hold.ts';
 import { chamferOf, edgesNow } from './edges.ts';
 import { heldHere } from './gentle.ts';
+import { plansStep } from './hole/plan-holes.ts';
 import { putIn } from './put-in.ts';
 
 /** What a setup could finish, and what would be left for others. */
@@ -32,14 +33,19 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
   const against = [...problems, ...checkHold(piece, setup, held, means)];
   if (against.some((p) => p.severity !== 'warning')) return undefined;
   const { reachable, waiting } = reachFromTail(piece, held, clearanceMm);
+  const inHoles = reachHoles(piece, held, setup);
+  const opened = inHoles.steps.filter((s) => plansStep(s, piece.part.lengthMm));
   const now = new Set(reachable.map((f) => f.id));
   const faced = rawEndMm(piece, 'right') > 0 ? [faceTowards(piece.part, 'right')] : [];
   const edges = edgesNow({ piece, setup, held }, now).map((f) => chamferOf(piece.part, f)!.id);
-  const done = [...now, ...faced, ...edges];
+  const done = [...now, ...faced, ...edges, ...opened.map((s) => s.id)];
   const by = { setup: 0, operationId: 'reach' };
   const { zToMm, largestMm } = reachOf(piece);
   const off = [
     ...reachable.map((f) => ring(f.zFromMm, zToMm + 1, f.diameterMm / 2, largestMm)),
+    ...opened.map((s) =>
+      ring(s.zFromMm, s.zToMm + (s.zToMm > piece.part.lengthMm - PLACE_MM ? zToMm : 0), 0, s.diameterMm / 2),
+    ),
     ...(faced.length > 0 ? [ring(piece.part.lengthMm, zToMm + 1, 0, largestMm)] : []),
   ];
   const after: Workpiece = {
@@ -48,6 +54,6 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
     finished: { ...piece.finished, ...Object.fromEntries(done.map((id) => [id, by])) },
   };
   const gone = new Set(done);
-  const left = waiting.filter((w) => helpedByHolding(w) && !gone.has(w.id)).map((w) => w.id);
+  const left = [...waiting, ...inHoles.waiting].filter((w) => helpedByHolding(w) && !gone.has(w.id)).map((w) => w.id);
   return { held, after, against, finishes: done, left };
 }
