@@ -17,17 +17,38 @@ describe('tools and gauges', () => {
     await press(page, 'Add');
     expect(await page.$eval('form.sheet button[type=submit]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
     await type(page, 'tool-name', 'Round-nosed rougher');
-    await type(page, 'tool-nose', '1.2');
-    await type(page, 'tool-kappa', '200');
+    await type(page, 'tool-noseRadiusMm', '1.2');
+    await type(page, 'tool-kappaDeg', '200');
     await sees(page, 'At most 120°');
-    await type(page, 'tool-kappa', '75');
-    await type(page, 'tool-deepest', '3');
-    await type(page, 'tool-edge', '0.02');
+    await type(page, 'tool-kappaDeg', '75');
+    await type(page, 'tool-deepestMm', '3');
+    await type(page, 'tool-edgeRadiusMm', '0.02');
     await submit();
     await sees(page, 'Round-nosed rougher');
     await page.reload();
     await hydrated(page);
     await sees(page, 'Round-nosed rougher');
+  });
+  it('asks of each kind what it is told by, and finds it by size and kind', async () => {
+    await visit(page, `${shop.url}/tools`);
+    await press(page, 'Add');
+    expect(await page.$('[data-field="tool-noseRadiusMm"]')).not.toBeNull();
+    await page.select('form.sheet select', 'drill');
+    await page.waitForSelector('[data-field="tool-pointDeg"]');
+    expect(await page.$('[data-field="tool-noseRadiusMm"]')).toBeNull();
+    await type(page, 'tool-name', 'Drill 14.25, long');
+    await type(page, 'tool-diameterMm', '14.25');
+    await type(page, 'tool-fluteMm', '160');
+    await submit();
+    await sees(page, 'Ø14.25 mm, flutes 160 mm, point 118°');
+    await type(page, 'tool-find', '14.25 long');
+    await page.waitForFunction(
+      () =>
+        document.querySelectorAll('#list-tool ~ * tbody tr, section[aria-labelledby="list-tool"] tbody tr').length ===
+        1,
+    );
+    await type(page, 'tool-find', 'nothing like it');
+    await sees(page, 'None of these');
   });
   it('changes a gauge, and the drawing says what it can no longer judge', async () => {
     for (const name of ['Micrometer 0–25', 'Micrometer 25–50', 'Micrometer 50–75', 'Inch micrometer 0–1']) {

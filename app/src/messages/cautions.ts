@@ -40,6 +40,10 @@ const cautions: Record<Caution, string> = {
   partStub:
     'Never right through on a centre: the part climbs on the blade. Stop at the stub; the rest with the spindle stopped and locked.',
   sawStopped: 'Spindle stopped and locked, out of gear. Cover the bed; hold the part so that it does not fall on it.',
+  bladeSquare:
+    'Lock the carriage. Blade square, on centre, short; oil. Draw back as soon as it sings: it is rubbing or the slide is loose.',
+  formSqueals:
+    'Lock the carriage. Slow, steady feed, oil: a wide edge chatters, grabs, and pulls itself in where a slide is loose.',
   edgesSharp: 'Edges and chips are sharp: brush or hook, never the hand.',
 };
 

@@ -36,4 +36,8 @@ export const plungeWorkings = {
     title: 'Cutting force, whole width',
     formula: `${n(v.kc11NPerMm2)} × ${n(v.widthMm)} × ${n(v.feedMmPerRev)}^(1−${n(v.mc, 2)}) × wear ${n(v.wear, 2)} = ${n(v.forceN)} N`,
   }),
+  'route.grooveMinutes': (v) => ({
+    title: 'Time',
+    formula: `${n(v.handlingMin, 1)} to set it + ${n(v.plunges)} × ${n(v.plungeMin, 1)} back and to the next + ${n(v.cutMin, 2)} in the cut = ${n(v.minutes, 1)} min`,
+  }),
 } as const satisfies Readonly<Record<string, Told>>;

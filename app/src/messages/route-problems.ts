@@ -16,6 +16,14 @@ export const routeWordings = {
     right:
       'Add a smaller or longer bar, a larger drill to go before it, or a reamer of the size, under Tools & gauges.',
   }),
+  'route.lacks.blade': (p, u) => ({
+    what: `No square blade of the drawer goes into a groove ${u.len(p.value)} wide and ${u.len(p.limit)} deep.`,
+    right: 'Add a narrower or longer one under Tools & gauges; it can be ground from a bit.',
+  }),
+  'route.lacks.form': (p, u) => ({
+    what: `No tool of the drawer has the form of a groove ${u.len(p.value)} wide and ${u.len(p.limit)} deep.`,
+    right: 'Grind one to its form and add it under Tools & gauges, or draw the groove square.',
+  }),
   'route.lacks.countersink': (p, u) => ({
     what: `No countersink of the drawer makes a cone of ${plain(p.value)}° up to Ø${u.len(p.limit)}.`,
     right: 'Add one under Tools & gauges.',

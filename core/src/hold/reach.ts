@@ -1,11 +1,9 @@
 import {
   barSection,
   crossHoles,
-  cutInto,
   edgeOf,
   faceGroovesOf,
   flatsOf,
-  insides,
   isStraight,
   keywaysOf,
   type Outside,
@@ -81,14 +79,12 @@ export function reachFromTail(piece: Workpiece, held: Held, clearanceMm: number)
     else if (f.zFromMm < freeFromMm(held) + Math.min(clearanceMm, 1)) wait(f.id, 'behindRest');
     else if (f.diameterMm >= standingMm(piece, f.zFromMm, f.zToMm) - ROUNDING) wait(f.id, 'asBar');
     else reachable.push(f);
-    for (const d of cutInto(part, f.id)) wait(d.id, 'shape');
     for (const end of ['left', 'right'] as const) {
       const edge = edgeOf(part, f.id, end);
       if (edge?.kind === 'round') wait(edge.id, 'shape');
       else if (edge && end === 'left') wait(edge.id, 'otherEnd');
     }
   }
-  for (const step of insides(part)) for (const d of cutInto(part, step.id)) wait(d.id, 'shape');
   for (const { id } of [...faceGroovesOf(part), ...crossHoles(part), ...flatsOf(part), ...keywaysOf(part)])
     wait(id, 'shape');
   const headFace = faceTowards(part, 'left');

@@ -54,7 +54,7 @@ export { evenAngles } from './shape/angles.ts';
 export { type BoreStep, isCurved, isSloped } from './shape/bore.ts';
 export { wallBulge } from './shape/bore-arc.ts';
 export { type PaperWays, type Seen, surfaceAt, type ThinLine, withLimits } from './shape/detail.ts';
-export { type CutIn, DETAIL_KINDS, type Detail, detailShape, emptyDetail } from './shape/details.ts';
+export { type CutIn, DETAIL_KINDS, type Detail, detailCorners, detailShape, emptyDetail } from './shape/details.ts';
 export type { PartEnd } from './shape/end.ts';
 export type { EndView } from './shape/end-view.ts';
 export { END_VIEW_LISTS } from './shape/end-view.ts';

@@ -12,6 +12,7 @@ import { afterOperations } from './after.ts';
 import { finishedShaft, isStepped } from './bending.ts';
 import { withCarried } from './carried.ts';
 import { checkHold } from './check-hold.ts';
+import { planCutIns } from './cut-in/plan-cut-ins.ts';
 import { chamferOf, edgesNow } from './edges.ts';
 import { feedGroups } from './feed-groups.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
@@ -139,6 +140,11 @@ function planWith(
   const turned = turnLevels(context, reachable, wanted, holes.sized, recorderFor);
   waiting.push(...holes.waiting, ...turned.waiting);
   problems.push(...holes.problems, ...turned.problems);
+  const cutNow = new Set([...turned.cut, ...wanted.flatMap((o) => finishedBy(part, o))]);
+  const cutIns = planCutIns(context, cutNow, waiting, recorderFor);
+  wanted.push(...cutIns.operations);
+  waiting.push(...cutIns.waiting);
+  problems.push(...cutIns.problems);
   for (const feature of edgesNow(context, turned.cut))
     push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
   push(wanted, cutOff(context, wanted, waiting, number, recorderFor));

@@ -5,6 +5,7 @@ import type { SurfaceId } from '../part/index.ts';
 import { PLACE_MM, type Problem } from '../quantity/index.ts';
 import { faceTowards, rawEndMm, reachOf, type Workpiece } from '../work/index.ts';
 import { checkHold } from './check-hold.ts';
+import { cutInsNow } from './cut-in/plan-cut-ins.ts';
 import { chamferOf, edgesNow } from './edges.ts';
 import { heldHere } from './gentle.ts';
 import { plansStep } from './hole/plan-holes.ts';
@@ -39,6 +40,8 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
   const faced = rawEndMm(piece, 'right') > 0 ? [faceTowards(piece.part, 'right')] : [];
   const edges = edgesNow({ piece, setup, held }, now).map((f) => chamferOf(piece.part, f)!.id);
   const done = [...now, ...faced, ...edges, ...opened.map((s) => s.id)];
+  const cutIns = cutInsNow({ piece, setup, held }, new Set(done), [...waiting, ...inHoles.waiting]);
+  done.push(...cutIns.now.map(([made]) => made.id));
   const by = { setup: 0, operationId: 'reach' };
   const { zToMm, largestMm } = reachOf(piece);
   const off = [
@@ -54,6 +57,8 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
     finished: { ...piece.finished, ...Object.fromEntries(done.map((id) => [id, by])) },
   };
   const gone = new Set(done);
-  const left = [...waiting, ...inHoles.waiting].filter((w) => helpedByHolding(w) && !gone.has(w.id)).map((w) => w.id);
+  const left = [...waiting, ...inHoles.waiting, ...cutIns.waiting]
+    .filter((w) => helpedByHolding(w) && !gone.has(w.id))
+    .map((w) => w.id);
   return { held, after, against, finishes: done, left };
 }

@@ -56,6 +56,7 @@ export const WORKING_CODES = [
   'route.drillMinutes',
   'route.drillDepth',
   'route.grip',
+  'route.grooveMinutes',
   'route.handFeed',
   'route.lastCuts',
   'route.minutes',

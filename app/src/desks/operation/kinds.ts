@@ -8,6 +8,7 @@ import { changeSupport } from './change-support.tsx';
 import { countersink } from './countersink.tsx';
 import { drill } from './drill.tsx';
 import { face } from './face.tsx';
+import { groove } from './groove.tsx';
 import { measure } from './measure.tsx';
 import { mount } from './mount.tsx';
 import { part } from './part.tsx';
@@ -21,7 +22,7 @@ import { touchOff } from './touch-off.ts';
 /** The one list of kinds: what is said and shown of each is in its own file. */
 const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
   ...{ mount, face, centre, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer },
-  ...{ spot, drill, ream, countersink, part, saw },
+  ...{ spot, drill, ream, countersink, part, saw, groove },
 };
 
 /** What is said and shown of a kind; that operation and kind belong together the compiler cannot follow. */

@@ -35,6 +35,8 @@ export const CAUTIONS = [
   'partOff',
   'partStub',
   'sawStopped',
+  'bladeSquare',
+  'formSqueals',
 ] as const;
 export type Caution = (typeof CAUTIONS)[number];
 

@@ -9,6 +9,7 @@ import { changeSupport } from './change-support.ts';
 import { countersink } from './countersink.ts';
 import { drill } from './drill.ts';
 import { face } from './face.ts';
+import { groove } from './groove.ts';
 import type { KindOfOperation, NotedOf, OfKind, Opened, OwnOf } from './kind.ts';
 import { measure } from './measure.ts';
 import { mount } from './mount.ts';
@@ -22,7 +23,7 @@ import { touchOff } from './touch-off.ts';
 /** The one list of kinds, in the order in which they usually come: what is known of each is in its own file. */
 const kinds = {
   ...{ mount, face, centre, spot, drill, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder },
-  ...{ ream, countersink, chamfer, part, saw },
+  ...{ groove, ream, countersink, chamfer, part, saw },
 };
 
 export type OperationKind = keyof typeof kinds;

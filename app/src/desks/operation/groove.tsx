@@ -1,0 +1,105 @@
+import { dialMove } from '@whelk/core/lathe';
+import { cutInto } from '@whelk/core/part';
+import { ROUNDING } from '@whelk/core/quantity';
+import { carriageMove } from '@whelk/core/run';
+import { inUnit } from '../../messages/in-unit.ts';
+import { wordsOf } from '../../messages/surface.ts';
+import { wayText } from '../../ui/dial-window/HandsList.tsx';
+import { aimed, measure } from '../../ui/format.ts';
+import { Working } from '../../ui/working/Working.tsx';
+import type { ShownOperation } from './shown.ts';
+
+const floor = (floorMm: number, unit: 'mm' | 'in'): string => `Ø${inUnit(unit).size(floorMm, 2)}`;
+
+export const groove: ShownOperation<'groove'> = {
+  name: 'Groove',
+  title: ({ widthMm, floorMm, radiusMm }, { name, unit }) =>
+    radiusMm === undefined
+      ? `Groove on ${name}: ${inUnit(unit).size(widthMm, 2)} wide, floor ${floor(floorMm, unit)}`
+      : `Round groove on ${name}: R${inUnit(unit).size(radiusMm, 2)}, floor ${floor(floorMm, unit)}`,
+  Detail: ({ operation: o, unit, tell }) => (
+    <>
+      <p>
+        {o.radiusMm === undefined
+          ? `${o.plungesMm.length === 1 ? 'One plunge' : `${o.plungesMm.length} plunges`} with a blade of ${inUnit(unit).len(o.toolMm, 2)}${o.sweep ? ', then the floor swept from wall to wall' : ''}.`
+          : 'Its whole form at once: long contact, slow, a thin chip.'}{' '}
+        <Working of="time" tell={tell('route.grooveMinutes', 'cutting.plunge')} />
+      </p>
+      {o.floorLimits && (
+        <p>
+          Floor between Ø{aimed(o.floorLimits.lowerMm, unit)} and Ø{aimed(o.floorLimits.upperMm, unit)} {unit}.
+        </p>
+      )}
+    </>
+  ),
+  stepTitle: ({ grooveId, featureId = '', widthMm, floorMm }, { frozen, name }) => {
+    const { unit } = frozen.means.lathe;
+    const drawn = cutInto(frozen.piece.part, featureId).find((d) => d.id === grooveId);
+    return `${drawn ? wordsOf(drawn, name) : `Groove on ${name}`}: ${inUnit(unit).size(widthMm, 2)} wide, floor ${floor(floorMm, unit)} ${unit}`;
+  },
+  Panel: ({ step, frozen, tell }) => {
+    const { lathe } = frozen.means;
+    const { unit, slides } = lathe;
+    const end = frozen.piece.part.lengthMm;
+    const inside = step.floorMm > step.fromDiameterMm;
+    const f = (mm: number) => measure(mm, unit, unit === 'mm' ? 2 : 3);
+    const into = dialMove(slides.crossSlide, 0, step.depthMm);
+    const form = step.radiusMm !== undefined;
+    // with the edge towards the chuck touched on the finished face
+    const travels = form ? [end - (step.zStopMm ?? 0) - step.widthMm / 2] : step.plungesMm.map((zMm) => end - zMm);
+    return (
+      <div className="flex max-w-3xl flex-col gap-2 text-lg">
+        <p>
+          {form
+            ? 'The tool on centre, its middle square to the work.'
+            : 'The blade square to the work, on centre, no more of it out than the groove is deep.'}{' '}
+          Spindle stopped: bring its {form ? <b>left side</b> : <b>left edge</b>} to the finished face and note the
+          carriage there{form ? `; its middle lies half its width farther on` : ''}.
+        </p>
+        <p>
+          {travels.length === 1 ? 'Carriage towards the chuck ' : 'Plunge at, carriage towards the chuck: '}
+          <b className="figure">{travels.map(f).join(', ')}</b> {unit}
+          {form ? ' to the middle of the groove' : ''}
+          {travels.length > 1 ? ', each less than the blade’s width from the one before' : ''}.{' '}
+          <Turns lathe={lathe} travelMm={travels[0]!} />
+        </p>
+        <p>
+          Touch Ø{f(step.fromDiameterMm)} and note the cross-slide: {inside ? 'out' : 'in'} <b>{f(step.depthMm)}</b>{' '}
+          {unit} of its travel, {wayText(into.fullTurns, into.rest)} {slides.crossSlide.unit} on its ring
+          {slides.crossSlide.kind === 'diameter' ? ', which counts the diameter' : ''}, to a floor of Ø{f(step.floorMm)}
+          . <Working of="force" tell={tell('cutting.plunge')} />
+        </p>
+        {step.sweep && (
+          <p>
+            Stop a tenth short in every plunge; then to the depth, and sweep the floor from wall to wall by the
+            carriage.
+          </p>
+        )}
+        {step.floorLimits && (
+          <p>
+            Measure the floor: Ø{f(step.floorLimits.lowerMm)} … <b>Ø{f(step.floorLimits.upperMm)}</b> {unit}.
+          </p>
+        )}
+        {form && (
+          <p className="muted">
+            It squeals: slower, more feed, shorter overhang. It stalls or digs in: less feed, keener, on centre. Look at
+            the surface, not at the noise.
+          </p>
+        )}
+      </div>
+    );
+  },
+};
+
+/** A travel of the carriage as turns of its wheel, where it has a dial. */
+function Turns({ lathe, travelMm }: { lathe: Parameters<typeof carriageMove>[0]; travelMm: number }) {
+  const move = carriageMove(lathe, 0, travelMm);
+  const { carriage } = lathe.slides;
+  if (!move || carriage.means !== 'dial' || travelMm < ROUNDING)
+    return <span className="muted">By a scribed line.</span>;
+  return (
+    <span className="muted">
+      The first is {wayText(move.fullTurns, move.rest)} {carriage.unit} on its wheel, {move.hand}.
+    </span>
+  );
+}

@@ -1,0 +1,142 @@
+import { plungeForceN, usualFeedMmPerRev } from '../../cutting/index.ts';
+import { type CutIn, type Inside, type Outside, outsides } from '../../part/index.ts';
+import { PLACE_MM, type Problem } from '../../quantity/index.ts';
+import { type Blade, type FormTool, type InsideBlade, type Tool, toolsOf } from '../../tool/index.ts';
+import type { FitContext, RecorderFor } from '../fit-context.ts';
+import { handSetting } from '../hand-setting.ts';
+import type { GrooveOperation } from '../operation/groove.ts';
+import { bare } from '../operation/kind.ts';
+import type { CutInPlan, PlansCutIn } from './kind.ts';
+
+type Groove = Extract<CutIn, { kind: 'groove' }>;
+
+/** Plunges lie so much of the blade's width apart: each takes a little of the one before. FIELD 6: step by less than the width */
+const STEP_SHARE = 0.8;
+/** Setting a tool square and to its place; drawing back and going to the next plunge, minutes. */
+const SET_MIN = 2;
+const PLUNGE_MIN = 0.3;
+/** A form tool's radius may differ from the drawn one by so much, as a share of it. */
+const RADIUS_SHARE = 0.02;
+const FORM_FEED = 0.03;
+
+/** A tool that makes a groove, with the width that it cuts. */
+interface Grooving {
+  readonly tool: Blade | InsideBlade | FormTool;
+  readonly widthMm: number;
+  readonly radiusMm?: number;
+}
+
+/** What is lacking for a groove: a blade of its width and depth, or a tool of its form. */
+const lacks = (what: 'blade' | 'form', wantedMm: number, limitMm: number): Problem => ({
+  ...{ code: `route.lacks.${what}`, path: ['tools'], value: Number(wantedMm.toFixed(2)) },
+  ...{ limit: Number(limitMm.toFixed(2)), unit: 'mm', severity: 'warning' },
+});
+
+/** The widest square blade that goes into it and reaches its floor. */
+function bladeFor(
+  tools: readonly Tool[],
+  { zFromMm, zToMm, depthMm }: Groove,
+  on: Outside | Inside,
+  faceMm: number,
+): Grooving | undefined {
+  const wideMm = zToMm - zFromMm;
+  const fits = (b: Blade | InsideBlade): boolean => b.widthMm <= wideMm + PLACE_MM;
+  const blades: readonly (Blade | InsideBlade)[] =
+    on.side === 'outside'
+      ? toolsOf(tools, 'blade').filter((b) => fits(b) && b.frontDeg === 0 && b.reachMm >= depthMm)
+      : toolsOf(tools, 'inside blade').filter(
+          (b) =>
+            fits(b) &&
+            b.deepestMm >= depthMm &&
+            b.leastBoreMm <= Math.min(on.leftMm, on.rightMm) &&
+            b.reachMm >= faceMm - zFromMm,
+        );
+  const tool = blades.toSorted((a, b) => b.widthMm - a.widthMm)[0];
+  return tool && { tool, widthMm: tool.widthMm };
+}
+
+/** The round-nosed tool whose radius it is, where its own width comes down beside what is larger there. */
+function formFor(context: FitContext, { zFromMm, zToMm, depthMm }: Groove, on: Outside | Inside): Grooving | undefined {
+  if (on.side === 'inside') return undefined;
+  const chordMm = zToMm - zFromMm;
+  // of a segment by its chord and depth
+  const radiusMm = (chordMm ** 2 / 4 + depthMm ** 2) / (2 * depthMm);
+  const middleMm = (zFromMm + zToMm) / 2;
+  const tool = toolsOf(context.means.tools, 'form').find((t) => {
+    const [from, to] = [middleMm - t.widthMm / 2, middleMm + t.widthMm / 2];
+    const beside = outsides(context.piece.part).some(
+      (f) => f.diameterMm > on.diameterMm + PLACE_MM && f.zToMm > from && f.zFromMm < to,
+    );
+    return t.curve === 'round' && Math.abs(t.radiusMm - radiusMm) <= RADIUS_SHARE * radiusMm && !beside;
+  });
+  return tool && { tool, widthMm: chordMm, radiusMm };
+}
+
+/** Where the blade's edge towards the head stands for each plunge, zPart: from the middle or the tail wall to the other one. */
+export function plungesMm(zFromMm: number, zToMm: number, bladeMm: number): readonly number[] {
+  const last = zToMm - bladeMm;
+  const count = 1 + Math.ceil(Math.max(0, last - zFromMm - PLACE_MM) / (STEP_SHARE * bladeMm));
+  if (count === 1) return [zFromMm];
+  return Array.from({ length: count }, (_, i) => Number((last - ((last - zFromMm) * i) / (count - 1)).toFixed(4)));
+}
+
+/** Plans a groove: a square one with a blade in plunges, a round one with its form; others want a tool that is ground for them. */
+export const planGroove: PlansCutIn<Groove> = (context, made, on, recorderFor): CutInPlan => {
+  const { lengthMm } = context.piece.part;
+  const square = made.shape === 'square';
+  const found = square
+    ? bladeFor(context.means.tools, made, on, lengthMm)
+    : made.shape === 'round'
+      ? formFor(context, made, on)
+      : undefined;
+  if (!found)
+    return {
+      why: 'noTool',
+      problem: square
+        ? lacks('blade', made.zToMm - made.zFromMm, made.depthMm)
+        : lacks('form', made.zToMm - made.zFromMm, made.depthMm),
+    };
+  const operation = grooveOperation(context, made, on, found, recorderFor);
+  return operation ? { operations: [operation] } : { why: 'noTool' };
+};
+
+function grooveOperation(
+  context: FitContext,
+  made: Groove,
+  on: Outside | Inside,
+  { tool, widthMm, radiusMm }: Grooving,
+  recorderFor: RecorderFor,
+): GrooveOperation | undefined {
+  const { material } = context.means;
+  const { zFromMm, zToMm, depthMm, floorMm, floorLimits } = made;
+  const id = `${made.id}-groove`;
+  const record = recorderFor(id);
+  const form = radiusMm !== undefined;
+  const aroundMm = on.side === 'outside' ? on.diameterMm : floorMm;
+  const feedMmPerRev = form ? FORM_FEED : (usualFeedMmPerRev('grooving', 'finish', aroundMm, material) ?? FORM_FEED);
+  const setting = handSetting(context, aroundMm, form ? 'form' : 'grooving', tool, feedMmPerRev, record);
+  if (!setting) return undefined;
+  plungeForceN(material, widthMm, feedMmPerRev, record);
+  const plunges = form ? [zFromMm] : plungesMm(zFromMm, zToMm, widthMm);
+  const sweep = plunges.length > 1;
+  const sweepMin = sweep ? (zToMm - zFromMm) / (setting.feedMmPerRev * setting.rpm) : 0;
+  const cutMin = (plunges.length * depthMm) / (setting.feedMmPerRev * setting.rpm) + sweepMin;
+  const minutes = SET_MIN + PLUNGE_MIN * plunges.length + cutMin;
+  record?.({
+    code: 'route.grooveMinutes',
+    values: { handlingMin: SET_MIN, plunges: plunges.length, plungeMin: PLUNGE_MIN, cutMin, minutes },
+  });
+  return {
+    ...{ ...bare, id, kind: 'groove', featureId: on.id, grooveId: made.id, zFromMm, zToMm, toolId: tool.id, setting },
+    ...{
+      minutes,
+      shape: made.shape,
+      widthMm: Number((zToMm - zFromMm).toFixed(4)),
+      toolMm: Number(widthMm.toFixed(4)),
+    },
+    ...{ floorMm, depthMm: Number(depthMm.toFixed(4)), fromDiameterMm: on.diameterMm, plungesMm: [...plunges], sweep },
+    ...(form ? { radiusMm: Number(radiusMm.toFixed(3)) } : {}),
+    ...(floorLimits ? { floorLimits: { lowerMm: floorLimits.lowerMm, upperMm: floorLimits.upperMm } } : {}),
+    caution: on.side === 'inside' ? 'barClear' : form ? 'formSqueals' : 'bladeSquare',
+  };
+}

@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import { type Contour, ring } from '../../contour/index.ts';
+import { cutInto, detailCorners, roundOf } from '../../part/index.ts';
+import { AIR_MM, type KindOfOperation, type OfKind } from './kind.ts';
+
+/** Lengths in mm. Where each plunge begins with the edge towards the head, zPart; what is floor and wall; the tool's own width. */
+const own = {
+  grooveId: z.string(),
+  shape: z.string(),
+  widthMm: z.number(),
+  toolMm: z.number(),
+  floorMm: z.number(),
+  depthMm: z.number(),
+  /** diameter beside it */
+  fromDiameterMm: z.number(),
+  plungesMm: z.array(z.number()).max(200),
+  /** whether the floor is swept from wall to wall after the plunges */
+  sweep: z.boolean(),
+  /** of a tool whose form it is: its radius */
+  radiusMm: z.number().optional(),
+  floorLimits: z.object({ lowerMm: z.number(), upperMm: z.number() }).optional(),
+};
+export type GrooveOperation = OfKind<'groove', typeof own>;
+
+/** What is taken out: the groove as it is drawn, from its floor to the air over it, or to the axis in a hole. */
+function takenOut(
+  { featureId = '', grooveId }: GrooveOperation,
+  part: Parameters<typeof roundOf>[0],
+): Contour | undefined {
+  const on = roundOf(part, featureId);
+  const drawn = cutInto(part, featureId).filter((d) => d.id === grooveId);
+  const out = on?.side === 'inside' ? -1 : 1;
+  const [corners] = on ? detailCorners(drawn, on, out) : [];
+  const [first, last] = [corners?.[0], corners?.at(-1)];
+  if (!on || !corners || !first || !last) return undefined;
+  if (out === 1) {
+    const airMm = Math.max(first.rMm, last.rMm) + AIR_MM;
+    return { loops: [[...corners, { zMm: last.zMm, rMm: airMm }, { zMm: first.zMm, rMm: airMm }]] };
+  }
+  // in a hole the floor lies farther out: gone through from right to left it turns the same way
+  const back = corners.toReversed().map((c, i) => {
+    const { bulge } = corners[corners.length - 2 - i] ?? {};
+    return { zMm: c.zMm, rMm: c.rMm, ...(bulge ? { bulge: -bulge } : {}) };
+  });
+  return { loops: [[...back, { zMm: first.zMm, rMm: 0 }, { zMm: last.zMm, rMm: 0 }]] };
+}
+
+export const groove = {
+  ...{ kind: 'groove', own, act: 'plain', turns: true, holds: 'carriage', tailstock: 'carries' },
+  swept: (operation, { part }) => takenOut(operation, part) ?? ring(0, 0, 0, 0),
+  finishes: ({ grooveId }) => [grooveId],
+} as const satisfies KindOfOperation<GrooveOperation>;
