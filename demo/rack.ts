@@ -87,6 +87,18 @@ export const tools: readonly Tool[] = [
     ...{ ...named('inside2', 'Inside grooving bit 2'), ...steel, kind: 'inside blade' },
     ...{ widthMm: 2, deepestMm: 3, leastBoreMm: 16, reachMm: 45 },
   },
+  {
+    ...{ ...named('inside15', 'Inside round bit R1.5'), ...steel, kind: 'inside blade' },
+    ...{ widthMm: 3, deepestMm: 3, leastBoreMm: 16, reachMm: 45, radiusMm: 1.5 },
+  },
+  {
+    ...named('form15', 'Radius tool 1.5, round nose'),
+    ...steel,
+    kind: 'form',
+    radiusMm: 1.5,
+    curve: 'round',
+    widthMm: 5,
+  },
   { ...named('form2', 'Radius tool 2, hollow'), ...steel, kind: 'form', radiusMm: 2, curve: 'hollow', widthMm: 8 },
   { ...named('form3', 'Radius tool 3, round nose'), ...steel, kind: 'form', radiusMm: 3, curve: 'round', widthMm: 6 },
   { ...named('knurl1', 'Knurls, diamond 1'), ...steel, kind: 'knurling', pattern: 'diamond', pitchMm: 1, widthMm: 10 },

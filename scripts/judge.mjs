@@ -46,7 +46,7 @@ function broken({ row, setBy, refused, before, learned }) {
     ['learned', learned],
   ]) {
     const least = when === 'learned' ? 0.99 : 0.96;
-    if (!hands && counted.undersize / counted.count > (slips ? 0.005 : 0.002)) faults.push(`undersize ${when}`);
+    if (!hands && counted.spoiled / counted.count > (slips ? 0.005 : 0.002)) faults.push(`spoiled ${when}`);
     if (!hands && !slips && counted.inside / counted.count < least) faults.push(`inside ${when}`);
     if (hands && counted.asked / counted.slipped < 0.95) faults.push(`asked ${when}`);
     if (!hands && !slips && counted.measurements / counted.count > (row.limits === '±0.1' ? 2 : 4))
@@ -69,10 +69,10 @@ await run(async () => {
     )
     .sort((a, b) => a.i - b.i);
   say(
-    `Ø30, ring 0.02 mm on the radius, micrometer ±0.004 (k = 2), touch ±0.02, ${features} features a row, half of them once the spring is learned`,
+    `Ø30 outside and inside, ring 0.02 mm on the radius, micrometer ±0.004 (k = 2), touch ±0.02, ${features} features a row, half of them once the spring is learned`,
   );
   say(
-    'limits  spring  set by               inside    oversize   UNDERSIZE measured again | learned: inside  UNDERSIZE measured | inside and UNDERSIZE by: dial only | half the difference | measure and halve',
+    'limits  spring  set by               inside    metal on     SPOILED measured again | learned: inside    SPOILED measured | inside and spoiled by: dial only | half the difference | measure and halve',
   );
   let faults = 0;
   for (const answer of rows) {
@@ -80,7 +80,7 @@ await run(async () => {
     const slip = row.readingSlips ? ' reading slips 3 %' : row.handSlips ? ' hand slips 3 %' : '';
     const head = `${row.limits.padEnd(6)} ${`${(100 * row.springShare).toFixed(0)} %`.padStart(6)}  ${(setBy ?? `refused (${refused})`).padEnd(18)}`;
     const mine = before
-      ? `${percent(before.inside / before.count)} ${percent(before.oversize / before.count)} ${percent(before.undersize / before.count)} ${(before.measurements / before.count).toFixed(2)} ${(before.extraCuts / before.count).toFixed(2)} | ${percent(learned.inside / learned.count)} ${percent(learned.undersize / learned.count)} ${(learned.measurements / learned.count).toFixed(2)}`
+      ? `${percent(before.inside / before.count)} ${percent(before.left / before.count)} ${percent(before.spoiled / before.count)} ${(before.measurements / before.count).toFixed(2)} ${(before.extraCuts / before.count).toFixed(2)} | ${percent(learned.inside / learned.count)} ${percent(learned.spoiled / learned.count)} ${(learned.measurements / learned.count).toFixed(2)}`
       : '';
     const others = plain.map((p) => `${percent(p.inside)} ${percent(p.undersize)}`).join(' | ');
     const asked = row.handSlips ? ` asked about at the next reading: ${percent(before.asked / before.slipped)}` : '';

@@ -50,7 +50,7 @@ export function toolText(tool: Tool): string {
     case 'blade':
       return `${len(tool.widthMm)} wide, reaches ${len(tool.reachMm)}${tool.frontDeg > 0 ? `, front leans ${tool.frontDeg}°` : ', square'}`;
     case 'inside blade':
-      return `${len(tool.widthMm)} wide, ${len(tool.deepestMm)} deep, into Ø${len(tool.leastBoreMm)}, reaches ${len(tool.reachMm)}`;
+      return `${tool.radiusMm === undefined ? `${len(tool.widthMm)} wide` : `round, R${len(tool.radiusMm)}`}, ${len(tool.deepestMm)} deep, into Ø${len(tool.leastBoreMm)}, reaches ${len(tool.reachMm)}`;
     case 'form':
       return `R${len(tool.radiusMm)}, ${curveNames[tool.curve]}, ${len(tool.widthMm)} wide`;
     case 'knurling':

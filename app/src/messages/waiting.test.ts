@@ -16,8 +16,8 @@ describe('what waits', () => {
   };
   it('is told by what it is and the length it is on', () => {
     expect(said('Winding spindle')).toEqual([
-      ...['Thread', 'Left edge of Collar', 'Journal: behind a larger diameter', 'Left edge of Journal', 'Flat'],
-      'Face the other end to length',
+      ...['Left edge of Collar', 'Journal: behind a larger diameter', 'Left edge of Journal', 'Flat'],
+      ...['Face the other end to length', 'Thread'],
     ]);
     expect(said('Hinge bush')).toContain('Round at the right of Flange');
     for (const { job } of demo.jobs)

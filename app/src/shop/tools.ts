@@ -56,7 +56,7 @@ const fieldsOf: Readonly<Record<ToolKind, readonly FieldKey[]>> = {
   countersink: ['angleDeg', 'diameterMm'],
   'boring bar': ['leastBoreMm', 'shankMm', 'shank', 'reachMm', ...edge],
   blade: ['widthMm', 'reachMm', 'frontDeg'],
-  'inside blade': ['widthMm', 'deepestMm', 'leastBoreMm', 'reachMm'],
+  'inside blade': ['widthMm', 'deepestMm', 'leastBoreMm', 'reachMm', 'radiusMm'],
   form: ['radiusMm', 'curve', 'widthMm'],
   knurling: ['pattern', 'pitchMm', 'widthMm'],
 };
@@ -65,6 +65,9 @@ const usual: Partial<Record<FieldKey, string>> = {
   ...{ pointDeg: '118', angleDeg: '90', kappaDeg: '90', leadMm: '2', frontDeg: '0', edgeRadiusMm: '0.015' },
   ...{ shank: 'steel' satisfies BarShank, curve: 'round', pattern: 'diamond' },
 };
+
+/** A blade for holes is square where no radius is typed; a radius tool has one. */
+const mayMiss = (kind: ToolKind, key: FieldKey): boolean => kind === 'inside blade' && key === 'radiusMm';
 
 const kindIn = (texts: Readonly<Record<string, string>>): ToolKind =>
   TOOL_KINDS.find((kind) => kind === texts.kind) ?? 'rougher';
@@ -119,7 +122,8 @@ export const toolsWith = (known: readonly Tool[]): RecordKindView<Tool> => ({
       const text = (texts[key] ?? '').trim();
       if (field.as === 'angle') own[key] = reader.degrees(key, field.least, field.most);
       else if (field.as === 'choice') own[key] = text;
-      else if (field.may !== 'miss' || !/^0*([.,]0*)?$/.test(text)) own[key] = reader.mm(key, field.sign, field.most);
+      else if ((field.may !== 'miss' && !mayMiss(kind, key)) || !/^0*([.,]0*)?$/.test(text))
+        own[key] = reader.mm(key, field.sign, field.most);
     }
     const record = {
       ...(sharpenedAt ? { sharpenedAt } : {}),

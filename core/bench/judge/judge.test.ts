@@ -30,11 +30,24 @@ describe('a turner who does exactly what he is told', () => {
   it.each(rows)('ends inside $limits where it springs by $springShare of the depth, and never below', (row) => {
     const { run } = runOf(row, twoChucks);
     const counted = cutMany(row, run, PIECES, limitsOf(run));
-    expect(counted.undersize).toBe(0);
+    expect(counted.spoiled).toBe(0);
     expect(counted.unfinished).toBe(0);
     expect(counted.inside).toBeGreaterThanOrEqual(PIECES - 2);
     // measure after roughing and halve takes three
     expect(counted.measurements / PIECES).toBeLessThanOrEqual(4);
+  });
+  it.each(
+    ['H7', 'H8', 'H9', '±0.1'].flatMap((limits) =>
+      [0.05, 0.12].map(
+        (springShare): Row => ({ limits, springShare, handLines: limits === 'H8' ? 0.05 : 0.1, inside: true }),
+      ),
+    ),
+  )('ends inside $limits in a hole where the bar springs by $springShare of the depth, and never above', (row) => {
+    const { run } = runOf(row, twoChucks);
+    const surfaces = (run as { piece: { part: { surfaces: Turned[] } } }).piece.part.surfaces;
+    const counted = cutMany(row, run, PIECES, surfaces.find((s) => s.id === 'b1')!.limits);
+    expect([counted.spoiled, counted.unfinished]).toEqual([0, 0]);
+    expect(counted.inside).toBeGreaterThanOrEqual(PIECES - 2);
   });
   it('is told beforehand what cannot be held, and does not cut it in hope', () => {
     const { run, warnings } = runOf({ limits: 'h6', springShare: 0, handLines: 0.1 }, twoChucks);
@@ -45,7 +58,7 @@ describe('a turner who does exactly what he is told', () => {
     const row = { limits: 'h9', springShare: 0.05, handLines: 0.1, readingSlips: 0.15 };
     const { run } = runOf(row, twoChucks);
     const counted = cutMany(row, run, 2 * PIECES, limitsOf(run));
-    expect([counted.undersize, counted.unfinished]).toEqual([0, 0]);
+    expect([counted.spoiled, counted.unfinished]).toEqual([0, 0]);
   });
   it('is asked at the next reading about what his hand did wrong', () => {
     const row = { limits: 'h9', springShare: 0.05, handLines: 0.1, handSlips: 0.1 };

@@ -1,6 +1,7 @@
 import { calculate, calculationNamed } from '../../src/calc/index.ts';
 import type { Lathe } from '../../src/lathe/index.ts';
 import { chanceOf, PretendedLathe, type World } from '../../src/simulate/index.ts';
+import { boreStep, drawer, holeGauges } from '../../src/testing/drawer.ts';
 import { jobOf, shopWith } from '../../src/testing/jobs.ts';
 import { feature, instruments } from '../../src/testing/shop.ts';
 import { type Made, type Piece, turnPiece } from './turner.ts';
@@ -12,11 +13,17 @@ export interface Row {
   readonly handLines: number;
   readonly readingSlips?: number;
   readonly handSlips?: number;
+  /** of a hole, bored and measured inside */
+  readonly inside?: true;
 }
 
 /** The world of the table. Spread of everything that differs from piece to piece is drawn anew for each. */
 export const LINE_MM = 0.02;
 const BAR_MM = 33;
+const THICK_BAR_MM = 63;
+/** What is measured in holes, and with what. */
+export const HOLE_GAUGE = { resolutionMm: 0.001, sigmaMm: 0.0025 };
+const HOLE_GAUGE_ID = holeGauges.find((g) => g.kind === 'bore gauge')!.id;
 const LENGTH_MM = 60;
 export const GAUGE = { resolutionMm: 0.001, sigmaMm: 0.002 };
 const TOUCH_MM = 0.02;
@@ -38,7 +45,8 @@ export function worldOf(row: Row, seed: number): World {
       risesClockwise: true,
       across: 0.1,
     },
-    barMm: BAR_MM,
+    barMm: row.inside ? THICK_BAR_MM : BAR_MM,
+    ...(row.inside ? { drillsWideMm: 0.08 } : {}),
     lengthMm: LENGTH_MM,
     shortMm: chance.between(0, SHORT_MM),
     springShare: () => row.springShare,
@@ -54,8 +62,10 @@ export function runOf(
   lathe: Lathe,
   known: Made['samples'] = [],
 ): { run: object; warnings: readonly string[] } {
-  const job = jobOf([feature(1, 30, 40, row.limits)]);
-  const shop = shopWith(String(BAR_MM), '900', lathe, 'medium-carbon-steel');
+  const drawn = row.inside ? { bores: { left: [], right: [boreStep('b1', 30, '', { limits: row.limits })] } } : {};
+  const job = jobOf([feature(1, row.inside ? 60 : 30, 40, row.inside ? '±0.2' : row.limits)], 1, drawn);
+  const plain = shopWith(String(row.inside ? THICK_BAR_MM : BAR_MM), '900', lathe, 'medium-carbon-steel');
+  const shop = row.inside ? { ...plain, tools: drawer, instruments: holeGauges } : plain;
   const answer = calculate(begin, {
     ...{ job: { ...job, hold: { ...job.hold, latheId: lathe.id } }, shop, known },
   });
@@ -68,7 +78,12 @@ export function pieceOf(row: Row, run: object, seed: number): Piece {
   return {
     ...{ run, world: worldOf(row, seed), gauge: GAUGE, instrumentId: instruments[0]!.id },
     rings: { crossSlide: { lineNumber: LINE_MM, divisions: 100 }, compound: { lineNumber: LINE_MM, divisions: 100 } },
-    features: [{ id: 'f1', zFromMm: 0, zToMm: 40 }],
+    features: [
+      ...(row.inside
+        ? [{ id: 'b1', zFromMm: 0, zToMm: 40, inside: { gauge: HOLE_GAUGE, instrumentId: HOLE_GAUGE_ID } }]
+        : []),
+      { id: 'f1', zFromMm: 0, zToMm: 40 },
+    ],
     habits: { readingSlips: row.readingSlips ?? 0, handSlips: row.handSlips ?? 0 },
   };
 }
@@ -76,8 +91,9 @@ export function pieceOf(row: Row, run: object, seed: number): Piece {
 export interface Counted {
   readonly count: number;
   readonly inside: number;
-  readonly oversize: number;
-  readonly undersize: number;
+  /** with metal still on it, and beyond what can be put back: too large and too small outside, the other way round in a hole */
+  readonly left: number;
+  readonly spoiled: number;
   readonly measurements: number;
   readonly extraCuts: number;
   readonly slipped: number;
@@ -94,8 +110,8 @@ export function cutMany(
   from = 1,
 ): Counted {
   let inside = 0;
-  let oversize = 0;
-  let undersize = 0;
+  let left = 0;
+  let spoiled = 0;
   let measurements = 0;
   let extraCuts = 0;
   let slipped = 0;
@@ -104,8 +120,9 @@ export function cutMany(
   for (let i = 0; i < count; i++) {
     const made = turnPiece(pieceOf(row, run, from + i));
     const [f] = made.features;
-    if (f!.smallestMm < limits.lowerMm) undersize++;
-    else if (f!.largestMm > limits.upperMm) oversize++;
+    const [small, large] = [f!.smallestMm < limits.lowerMm, f!.largestMm > limits.upperMm];
+    if (row.inside ? large : small) spoiled++;
+    else if (small || large) left++;
     else inside++;
     measurements += f!.measurements;
     extraCuts += f!.extraCuts;
@@ -113,7 +130,7 @@ export function cutMany(
     asked += made.askedAfterSlip;
     if (!made.finished) unfinished++;
   }
-  return { count, inside, oversize, undersize, measurements, extraCuts, slipped, asked, unfinished };
+  return { count, inside, left, spoiled, measurements, extraCuts, slipped, asked, unfinished };
 }
 
 /** Cuts of a stiff bar, a shallow and a deep one by turns, as a lathe is calibrated. */
@@ -122,9 +139,9 @@ const LEARNING_BARS = 6;
 
 /** What the finishing tool shows of its spring on a stiff bar cut at two depths, as a share of what the plan reckons. */
 export function learn(row: Row, run: object): Made['samples'] {
-  const finish = (run as { steps: { kind: string; toolId?: string; springShare?: number }[] }).steps.find(
-    (s) => s.kind === 'finish',
-  )!;
+  const finish = (
+    run as { steps: { kind: string; featureId?: string; toolId?: string; springShare?: number }[] }
+  ).steps.find((s) => s.kind === 'finish' && s.featureId === (row.inside ? 'b1' : 'f1'))!;
   return Array.from({ length: LEARNING_BARS }, (_, i) => {
     const world = worldOf(row, 900_000 + i);
     const lathe = new PretendedLathe(world);

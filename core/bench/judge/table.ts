@@ -15,14 +15,23 @@ const rows: Row[] = [
   ),
   { limits: 'h9', springShare: 0.05, handLines: 0.1, readingSlips: 0.03 },
   { limits: 'h9', springShare: 0.05, handLines: 0.1, handSlips: 0.03 },
+  // bars spring more
+  ...['H7', 'H8', 'H9', 'H10', '±0.1'].flatMap((limits) =>
+    [0.05, 0.12].map(
+      (springShare): Row => ({ limits, springShare, handLines: limits === 'H8' ? 0.05 : 0.1, inside: true }),
+    ),
+  ),
 ];
 
 interface Frozen {
   readonly piece: {
-    readonly part: { readonly surfaces: readonly { readonly limits: { upperMm: number; lowerMm: number } }[] };
+    readonly part: {
+      readonly surfaces: readonly { readonly id: string; readonly limits: { upperMm: number; lowerMm: number } }[];
+    };
   };
   readonly steps: readonly {
     readonly kind: string;
+    readonly featureId?: string;
     readonly fineness?: string;
     readonly toolId?: string;
     readonly springShare?: number;
@@ -33,8 +42,9 @@ for (const [i, row] of rows.entries()) {
   if (i % shares !== share) continue;
   const { run, warnings } = runOf(row, twoChucks);
   const { piece, steps } = run as Frozen;
-  const { limits } = piece.part.surfaces[0]!;
-  const setBy = steps.find((s) => s.kind === 'finish')?.fineness;
+  const of = row.inside ? 'b1' : 'f1';
+  const { limits } = piece.part.surfaces.find((s) => s.id === of)!;
+  const setBy = steps.find((s) => s.kind === 'finish' && s.featureId === of)?.fineness;
   const half = Math.floor(features / 2);
   const began = performance.now();
   const refused = setBy === undefined ? warnings.find((w) => w.startsWith('route.tooFine')) : undefined;
@@ -45,7 +55,8 @@ for (const [i, row] of rows.entries()) {
     learned = cutMany(row, { ...run, known: learn(row, run) }, half, limits, 500_000);
   }
   const middleMm = (limits.upperMm + limits.lowerMm) / 2;
-  const plain = PLAIN_RULES.map((rule) => {
+  // the plain rules are told of outsides only
+  const plain = (row.inside ? [] : PLAIN_RULES).map((rule) => {
     let inside = 0;
     let undersize = 0;
     for (let seed = 1; seed <= features; seed++) {

@@ -21,7 +21,13 @@ export interface Piece {
   readonly rings: { readonly crossSlide: Ring; readonly compound: Ring };
   readonly gauge: Gauge;
   readonly instrumentId: string;
-  readonly features: readonly { readonly id: string; readonly zFromMm: number; readonly zToMm: number }[];
+  readonly features: readonly {
+    readonly id: string;
+    readonly zFromMm: number;
+    readonly zToMm: number;
+    /** in a hole, with the gauge for it */
+    readonly inside?: { readonly gauge: Gauge; readonly instrumentId: string };
+  }[];
   readonly habits: Habits;
 }
 export interface CutFeature {
@@ -78,6 +84,7 @@ export function turnPiece(piece: Piece): Made {
   };
   const counts = new Map(piece.features.map((f) => [f.id, { measurements: 0, extraCuts: 0 }]));
   const placeOf = (id: string) => piece.features.find((f) => f.id === id)!;
+  const isInside = (id: string | undefined): boolean => piece.features.some((f) => f.id === id && f.inside);
   const refused: string[] = [];
   let tool = '';
   let slips = 0;
@@ -92,7 +99,9 @@ export function turnPiece(piece: Piece): Made {
 
   const read = (featureId: string): { text: string; true: string } => {
     const { zFromMm, zToMm } = placeOf(featureId);
-    const mm = lathe.measure((zFromMm + zToMm) / 2, gauge);
+    const { inside } = placeOf(featureId);
+    const middleMm = (zFromMm + zToMm) / 2;
+    const mm = inside ? lathe.measureHole(middleMm, inside.gauge) : lathe.measure(middleMm, gauge);
     const honest = mm.toFixed(3);
     const slip = chance.even() < habits.readingSlips;
     return { text: slip ? slipped(mm, honest, turnMm, chance.even) : honest, true: honest };
@@ -131,9 +140,12 @@ export function turnPiece(piece: Piece): Made {
     const told = ask();
     if (told.over) return finish(true, told);
     const { step } = told;
-    if (step.toolId && step.toolId !== tool && step.kind !== 'measure') {
+    // what comes from the tailstock changes nothing in the post
+    const fromTailstock = step.kind === 'spot' || step.kind === 'drill' || step.kind === 'ream';
+    if (step.toolId && step.toolId !== tool && step.kind !== 'measure' && !fromTailstock) {
       tool = step.toolId;
-      lathe.putIn(tool);
+      if (isInside(step.featureId)) lathe.putInHole(tool, world.lengthMm - 2);
+      else lathe.putIn(tool);
     }
     if (told.asks.length > 0) {
       asked += open;
@@ -155,7 +167,7 @@ export function turnPiece(piece: Piece): Made {
         kind: 'reading',
         stepId: step.id,
         raw: { text, unit: 'mm' },
-        instrumentId: piece.instrumentId,
+        instrumentId: placeOf(step.featureId).inside?.instrumentId ?? piece.instrumentId,
         place: 'middle',
       });
       continue;
@@ -173,8 +185,10 @@ export function turnPiece(piece: Piece): Made {
     if (told.move?.kind === 'move') {
       const wound = wind(told.move);
       if (step.id.includes('-again-') || body.follows === 'measure') counts.get(step.featureId)!.extraCuts++;
-      if (wound) lathe.cut(step.zStopMm);
+      if (wound && isInside(step.featureId)) lathe.bore(step.zStopMm);
+      else if (wound) lathe.cut(step.zStopMm);
     }
+    if (step.kind === 'drill' || step.kind === 'ream') lathe.drill(step.diameterMm, step.zStopMm);
     add(body);
   }
   return finish(false, ask());
@@ -194,10 +208,16 @@ export function turnPiece(piece: Piece): Made {
     } else add({ kind: 'confirmed', readingId: doubt.eventId });
   }
   function touch(step: Answer, lookedAgain = false): void {
+    const inHole = piece.features.find((f) => f.id === step.featureId)?.inside;
     const again = step.targetMm !== undefined;
     const last = piece.features.at(-1)!;
     const zMm = again ? (last.zFromMm + last.zToMm) / 2 : world.lengthMm - 2;
-    if (!lookedAgain) {
+    if (!lookedAgain && inHole) {
+      lathe.touchWall(world.lengthMm - 2);
+      const outwards = world.cross.clockwiseIn ? flip.clockwise : 'clockwise';
+      lathe.turnTo('cross', 0.15 / world.cross.lineMm, outwards);
+      lathe.bore(world.lengthMm - 6);
+    } else if (!lookedAgain) {
       lathe.touch(zMm);
       if (!again) {
         // a light cut, to clean up the end
@@ -205,7 +225,7 @@ export function turnPiece(piece: Piece): Made {
         lathe.cut(world.lengthMm - 6);
       }
     }
-    const mm = lathe.measure(zMm, gauge);
+    const mm = inHole ? lathe.measureHole(world.lengthMm - 2, inHole.gauge) : lathe.measure(zMm, gauge);
     const honest = mm.toFixed(3);
     const text =
       !lookedAgain && chance.even() < habits.readingSlips ? slipped(mm, honest, turnMm, chance.even) : honest;
@@ -218,7 +238,8 @@ export function turnPiece(piece: Piece): Made {
   }
   function finish(finished: boolean, told: Answer): Made {
     const features = piece.features.map((f) => ({
-      ...{ id: f.id, ...lathe.truth(f.zFromMm + 1, f.zToMm - 1), ...counts.get(f.id)! },
+      ...{ id: f.id, ...counts.get(f.id)! },
+      ...(f.inside ? lathe.truthOfHole(f.zFromMm + 1, f.zToMm - 1) : lathe.truth(f.zFromMm + 1, f.zToMm - 1)),
     }));
     return { features, samples: told.samples, slipped: slips, askedAfterSlip: asked, finished, refused };
   }

@@ -32,6 +32,8 @@ const move = z.discriminatedUnion('kind', [
     fullTurns: number,
     rest: text,
     hand: text,
+    /** which way it cuts deeper: out in a hole */
+    cuts: z.enum(['in', 'out']),
     number: text,
     comesToMm: number,
     smallestMm: number,
@@ -62,6 +64,8 @@ const after = z.object({
       last: z.boolean().optional(),
       limits: z.object({ upperMm: number, lowerMm: number }).optional(),
       compoundDeg: number.optional(),
+      /** of a drill or reamer, to where it stops */
+      diameterMm: number.optional(),
     })
     .optional(),
   levers: z.array(z.object({ id: text, to: text })),
@@ -120,6 +124,7 @@ function told(found: Move | NoMove | undefined): z.input<typeof move> | undefine
   const { comesToMm, smallestMm, largestMm, cut } = number;
   return {
     ...{ kind: 'move', slide, now, outTurns, outHand, fullTurns, rest, hand, number: hands.number },
+    cuts: hands.cuts ?? 'in',
     ...{ comesToMm, smallestMm, largestMm, aimMm, beforeMm, guardMm, cut, setTo: fineness.means },
   };
 }
@@ -130,6 +135,7 @@ function stepOf(advice: StepAdvice): z.input<typeof after>['step'] {
     ...{ id, kind, featureId, toolId, instrumentId, fromMm, targetMm, zStopMm, zEndMm, last },
     limits: limits && { upperMm: limits.upperMm, lowerMm: limits.lowerMm },
     compoundDeg: advice.step.kind === 'touchOff' ? advice.step.compoundDeg : undefined,
+    diameterMm: 'diameterMm' in advice.step ? advice.step.diameterMm : undefined,
   };
 }
 

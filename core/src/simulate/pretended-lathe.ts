@@ -39,6 +39,8 @@ export interface World {
   readonly angleError?: number;
   /** growth of a warm diameter, as a share of it, while it is measured */
   readonly warmth?: number;
+  /** how much larger a drill cuts than it is, on the radius */
+  readonly drillsWideMm?: number;
   /** the edge wears: radius grows by so much for each metre cut */
   readonly wearMmPerM?: number;
 }
@@ -60,6 +62,8 @@ export class PretendedLathe {
   readonly #chance: Chance;
   /** radius of the work at even places along it */
   readonly #metal: number[];
+  /** radius of the hole at the same places; 0 where it is solid */
+  readonly #hole: number[];
   /** lines of each ring in its rising sense, and where screw and slide stand, mm inwards */
   readonly #ring: Record<Slide, number> = { cross: 0, compound: 0 };
   readonly #screw: Record<Slide, number> = { cross: 0, compound: 0 };
@@ -73,6 +77,7 @@ export class PretendedLathe {
     this.#world = world;
     this.#chance = chanceOf(world.seed);
     this.#metal = Array.from({ length: PLACES }, () => world.barMm / 2);
+    this.#hole = Array.from({ length: PLACES }, () => 0);
     this.#pointMm = world.barMm / 2 + 5;
     this.#ring.cross = Math.floor(this.#chance.even() * world.cross.linesPerTurn);
     if (world.compound) this.#ring.compound = Math.floor(this.#chance.even() * world.compound.linesPerTurn);
@@ -149,6 +154,64 @@ export class PretendedLathe {
     // to where it marks, the slack taken up
     for (let guard = 0; guard < 4 && this.#pointNow() - (this.#metal[this.#place(zMm)]! + errorMm) > 1e-9; guard++)
       this.turn('cross', (this.#pointNow() - (this.#metal[this.#place(zMm)]! + errorMm)) / lineMm, inwards!);
+  }
+
+  /** A boring bar in the post: its edge stands in the hole, clear of the wall. */
+  putInHole(tool: string, zMm: number): void {
+    this.#tool = tool;
+    this.#wornMm = 0;
+    this.#pointMm += this.#hole[this.#place(zMm)]! - 2 + this.#chance.between(-0.7, 0.7) - this.#pointNow();
+  }
+
+  /** A drill or a reamer from the tailstock, to a place from the tail: it cuts a little wider than it is. */
+  drill(diameterMm: number, zToMm: number): void {
+    const r = diameterMm / 2 + (this.#world.drillsWideMm ?? 0) * this.#chance.even();
+    for (let i = 0; i < PLACES; i++) if (this.#zOf(i) >= zToMm) this.#hole[i] = Math.max(this.#hole[i]!, r);
+  }
+
+  /** Winds the cross-slide outwards until the bar marks the wall there. */
+  touchWall(zMm: number): void {
+    const errorMm = this.#chance.between(-this.#world.touchMm, this.#world.touchMm);
+    const { lineMm, slackMm, clockwiseIn } = this.#world.cross;
+    const outwards: Hand = clockwiseIn ? 'anticlockwise' : 'clockwise';
+    // first inwards, so that the slack is taken up the same way
+    this.turn('cross', (2 * slackMm + 1) / lineMm, clockwiseIn ? 'clockwise' : 'anticlockwise');
+    for (let guard = 0; guard < 6; guard++) {
+      const left = this.#hole[this.#place(zMm)]! + errorMm - this.#pointNow();
+      if (left <= 1e-9) return;
+      this.turn('cross', left / lineMm, outwards);
+    }
+  }
+
+  /** Runs a bar along from the tail to a place: metal that its edge does not reach stays. */
+  bore(zFromMm: number, zToMm = this.#world.lengthMm): void {
+    const { springShare, shortMm, taper = 0, wearMmPerM = 0 } = this.#world;
+    // a worn edge stands back from the wall as it does from an outside
+    const x = this.#pointNow() - 2 * this.#wornMm - shortMm;
+    for (let i = 0; i < PLACES; i++) {
+      const z = this.#zOf(i);
+      if (z < zFromMm || z > zToMm) continue;
+      const k = springShare(z, this.#tool);
+      const before = this.#hole[i]!;
+      const after = (x + taper * z + k * before) / (1 + k);
+      if (after > before) this.#hole[i] = after;
+    }
+    this.#wornMm += wearMmPerM * ((Math.PI * 2 * x * (zToMm - zFromMm)) / 0.1 / 1_000_000);
+  }
+
+  /** Where a place of the work lies along it. */
+  #zOf = (i: number): number => ((i + 0.5) / PLACES) * this.#world.lengthMm;
+
+  /** What a gauge that goes into the hole shows of it at a place. */
+  measureHole(zMm: number, gauge: Gauge): number {
+    const trueMm = 2 * this.#hole[this.#place(zMm)]! * (1 + (this.#world.warmth ?? 0));
+    return Math.round((trueMm + this.#chance.bell() * gauge.sigmaMm) / gauge.resolutionMm) * gauge.resolutionMm;
+  }
+
+  /** Smallest and largest true diameter of the hole between two places. */
+  truthOfHole(zFromMm: number, zToMm: number): { smallestMm: number; largestMm: number } {
+    const along = this.#hole.filter((_, i) => this.#zOf(i) > zFromMm && this.#zOf(i) < zToMm);
+    return { smallestMm: 2 * Math.min(...along), largestMm: 2 * Math.max(...along) };
   }
 
   /** Runs along from the tail to a place: metal that the point does not reach stays. */

@@ -24,9 +24,9 @@ export const bladeOf = (widthMm: number, reachMm: number, frontDeg = 0): Blade =
   ...{ id: id(4, Math.round(widthMm * 100)), name: `blade ${widthMm}`, kind: 'blade', material: 'hss' },
   ...{ widthMm, reachMm, frontDeg },
 });
-export const insideBladeOf = (widthMm: number, leastBoreMm: number): InsideBlade => ({
+export const insideBladeOf = (widthMm: number, leastBoreMm: number, radiusMm?: number): InsideBlade => ({
   ...{ id: id(6, Math.round(widthMm * 100)), name: `inside blade ${widthMm}`, kind: 'inside blade', material: 'hss' },
-  ...{ widthMm, deepestMm: 4, leastBoreMm, reachMm: 60 },
+  ...{ widthMm, deepestMm: 4, leastBoreMm, reachMm: 60, ...(radiusMm ? { radiusMm } : {}) },
 });
 const countersink: Countersink = {
   ...{ id: id(5, 1), name: 'countersink 90', kind: 'countersink', material: 'hss', diameterMm: 31, angleDeg: 90 },

@@ -135,6 +135,20 @@ describe('a groove in a hole', () => {
   });
 });
 
+describe('a round groove in a hole', () => {
+  it('is made by a bit that is ground round, and a square one is not', () => {
+    const drawn = hollow(
+      [feature(1, 40, 40)],
+      [boreStep('b1', 20, '', { details: [grooveAt(10, '4', '24', { shape: 'round' })] })],
+    );
+    const by = (...blades: ReturnType<typeof insideBladeOf>[]) =>
+      groove(planOf(drawn, { tools: [...drawer.filter((t) => t.kind !== 'inside blade'), ...blades] }))?.toolId;
+    expect(by(insideBladeOf(4, 14, 2))).toBe(insideBladeOf(4, 14, 2).id);
+    expect(by(insideBladeOf(4, 14))).toBeUndefined();
+    expect(by(insideBladeOf(4, 14, 2.1))).toBeUndefined();
+  });
+});
+
 describe('a thread', () => {
   it('takes no place yet: its length keeps its blank', () => {
     const thread = { ...emptyDetail('t1', 'thread', 'mm'), designation: 'M30' } as Feature['details'][number];

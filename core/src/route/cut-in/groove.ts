@@ -32,43 +32,43 @@ const lacks = (what: 'blade' | 'form', wantedMm: number, limitMm: number): Probl
   ...{ limit: Number(limitMm.toFixed(2)), unit: 'mm', severity: 'warning' },
 });
 
+/** Whether a blade for holes enters this one, reaches the groove and its floor. */
+const entersFor =
+  ({ zFromMm, depthMm }: Groove, on: Outside | Inside, faceMm: number) =>
+  (b: InsideBlade): boolean =>
+    b.deepestMm >= depthMm && b.leastBoreMm <= Math.min(on.leftMm, on.rightMm) && b.reachMm >= faceMm - zFromMm;
+
 /** The widest square blade that goes into it and reaches its floor. */
-function bladeFor(
-  tools: readonly Tool[],
-  { zFromMm, zToMm, depthMm }: Groove,
-  on: Outside | Inside,
-  faceMm: number,
-): Grooving | undefined {
-  const wideMm = zToMm - zFromMm;
-  const fits = (b: Blade | InsideBlade): boolean => b.widthMm <= wideMm + PLACE_MM;
+function bladeFor(tools: readonly Tool[], made: Groove, on: Outside | Inside, faceMm: number): Grooving | undefined {
+  const wideMm = made.zToMm - made.zFromMm;
   const blades: readonly (Blade | InsideBlade)[] =
     on.side === 'outside'
-      ? toolsOf(tools, 'blade').filter((b) => fits(b) && b.frontDeg === 0 && b.reachMm >= depthMm)
-      : toolsOf(tools, 'inside blade').filter(
-          (b) =>
-            fits(b) &&
-            b.deepestMm >= depthMm &&
-            b.leastBoreMm <= Math.min(on.leftMm, on.rightMm) &&
-            b.reachMm >= faceMm - zFromMm,
-        );
-  const tool = blades.toSorted((a, b) => b.widthMm - a.widthMm)[0];
+      ? toolsOf(tools, 'blade').filter((b) => b.frontDeg === 0 && b.reachMm >= made.depthMm)
+      : toolsOf(tools, 'inside blade').filter((b) => b.radiusMm === undefined && entersFor(made, on, faceMm)(b));
+  const tool = blades.filter((b) => b.widthMm <= wideMm + PLACE_MM).toSorted((a, b) => b.widthMm - a.widthMm)[0];
   return tool && { tool, widthMm: tool.widthMm };
 }
 
-/** The round-nosed tool whose radius it is, where its own width comes down beside what is larger there. */
-function formFor(context: FitContext, { zFromMm, zToMm, depthMm }: Groove, on: Outside | Inside): Grooving | undefined {
-  if (on.side === 'inside') return undefined;
+/** The tool whose round nose it is, where it comes down beside what is larger there; in a hole one that enters. */
+function formFor({ piece, means }: FitContext, made: Groove, on: Outside | Inside): Grooving | undefined {
+  const { zFromMm, zToMm, depthMm } = made;
   const chordMm = zToMm - zFromMm;
   // of a segment by its chord and depth
   const radiusMm = (chordMm ** 2 / 4 + depthMm ** 2) / (2 * depthMm);
+  const isIt = (mm: number | undefined): boolean =>
+    mm !== undefined && Math.abs(mm - radiusMm) <= RADIUS_SHARE * radiusMm;
   const middleMm = (zFromMm + zToMm) / 2;
-  const tool = toolsOf(context.means.tools, 'form').find((t) => {
-    const [from, to] = [middleMm - t.widthMm / 2, middleMm + t.widthMm / 2];
-    const beside = outsides(context.piece.part).some(
-      (f) => f.diameterMm > on.diameterMm + PLACE_MM && f.zToMm > from && f.zFromMm < to,
-    );
-    return t.curve === 'round' && Math.abs(t.radiusMm - radiusMm) <= RADIUS_SHARE * radiusMm && !beside;
-  });
+  const clear = ({ widthMm }: FormTool): boolean => {
+    const [from, to] = [middleMm - widthMm / 2, middleMm + widthMm / 2];
+    const larger = outsides(piece.part).filter((f) => f.diameterMm > on.diameterMm + PLACE_MM);
+    return !larger.some((f) => f.zToMm > from && f.zFromMm < to);
+  };
+  const tool =
+    on.side === 'outside'
+      ? toolsOf(means.tools, 'form').find((t) => t.curve === 'round' && isIt(t.radiusMm) && clear(t))
+      : toolsOf(means.tools, 'inside blade').find(
+          (b) => isIt(b.radiusMm) && entersFor(made, on, piece.part.lengthMm)(b),
+        );
   return tool && { tool, widthMm: chordMm, radiusMm };
 }
 

@@ -207,17 +207,8 @@ class HolePlanner {
 
   #boreWith(bored: readonly { readonly c: Chosen; readonly bar: SetBar }[]): void {
     const { setup, piece } = this.#context;
-    // where a gauge reaches: in the step nearest to the face
-    const outermost = bored.at(-1)!;
-    const touch = touchBoreOperation(
-      this.#context,
-      outermost.c.step,
-      outermost.c.fromMm,
-      outermost.bar.bar,
-      this.#recorderFor,
-    );
-    if (touch) this.sized.push(touch);
     const levels: { c: Chosen; bar: SetBar; level: Level }[] = [];
+    const roughed: Operation[] = [];
     for (const { c, bar } of bored) {
       const level = this.#levelOf(c, bar);
       const rough = roughLevel(this.#context, level, c.fromMm, piece.part.lengthMm, false, this.#recorderFor);
@@ -226,9 +217,21 @@ class HolePlanner {
         this.#wontBear(c.step, broken);
         continue;
       }
-      if (rough) this.sized.push(this.#withBar(rough, bar));
+      if (rough) roughed.push(this.#withBar(rough, bar));
       levels.push({ c, bar, level });
     }
+    // where a gauge reaches: in the step nearest to the face
+    const outermost = levels.at(-1);
+    if (!outermost) return;
+    const byCompound = levels.some(
+      ({ level: { last } }) => last.kind === 'planned' && last.fineness.slide === 'compound',
+    );
+    const touch = touchBoreOperation(
+      ...([this.#context, outermost.c.step, outermost.c.fromMm, outermost.bar.bar] as const),
+      ...([byCompound && setup.extent !== 'rough', this.#recorderFor] as const),
+    );
+    if (touch) this.sized.push(touch);
+    this.sized.push(...roughed);
     // a reamer sizes what is bored for it
     const here = levels.filter(({ c }) => c.way.kind === 'bored' && setup.extent !== 'rough');
     this.sized.push(

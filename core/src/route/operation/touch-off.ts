@@ -77,12 +77,14 @@ export function touchAgainOperation(
 /**
  * Touching off a boring bar: a short cut in the mouth of the hole, measured.
  * @param step the one nearest to the face that it bores, `diameterMm` wide by now
+ * @param byCompound whether the compound is swung to the fine angle first, for last cuts that are finer than a ring's lines
  */
 export function touchBoreOperation(
   context: FitContext,
   step: Inside,
   diameterMm: number,
   bar: Tool,
+  byCompound: boolean,
   recorderFor: RecorderFor,
 ): TouchOffOperation | undefined {
   const id = `${step.id}-touchOff`;
@@ -92,7 +94,9 @@ export function touchBoreOperation(
     setting && {
       ...{ ...bare, id, kind: 'touchOff', featureId: step.id, toolId: bar.id, setting },
       ...{ zFromMm: Math.max(step.zFromMm, step.zToMm - SHORT_MM), zToMm: step.zToMm, targetMm: diameterMm },
-      ...{ minutes: usualMinutes(3, record), caution: 'stopToMeasure' },
+      minutes: usualMinutes(3 + (byCompound ? context.means.lathe.changeMin.compound : 0), record),
+      caution: 'stopToMeasure',
+      ...(byCompound ? { compoundDeg: FINE_ANGLE_DEG } : {}),
     }
   );
 }

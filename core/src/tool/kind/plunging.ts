@@ -17,6 +17,8 @@ export type Blade = z.infer<typeof bladeSchema>;
 export const insideBladeSchema = z.strictObject({
   ...{ ...anyTool, kind: z.literal('inside blade'), widthMm: width, deepestMm: z.number().positive().max(100) },
   ...{ leastBoreMm: z.number().positive().max(1000), reachMm: z.number().positive().max(2000) },
+  /** ground round at its end with this radius; square where it is not given */
+  radiusMm: z.number().positive().max(15).optional(),
 });
 export type InsideBlade = z.infer<typeof insideBladeSchema>;
 
