@@ -44,6 +44,8 @@ const cautions: Record<Caution, string> = {
     'Lock the carriage. Blade square, on centre, short; oil. Draw back as soon as it sings: it is rubbing or the slide is loose.',
   formSqueals:
     'Lock the carriage. Slow, steady feed, oil: a wide edge chatters, grabs, and pulls itself in where a slide is loose.',
+  blendWithFile:
+    'File with the spindle slow, handle on, left hand on the handle so that no arm crosses the jaws; emery by its ends or on the file, never wrapped.',
   edgesSharp: 'Edges and chips are sharp: brush or hook, never the hand.',
 };
 

@@ -40,4 +40,8 @@ export const plungeWorkings = {
     title: 'Time',
     formula: `${n(v.handlingMin, 1)} to set it + ${n(v.plunges)} × ${n(v.plungeMin, 1)} back and to the next + ${n(v.cutMin, 2)} in the cut = ${n(v.minutes, 1)} min`,
   }),
+  'route.roundSteps': (v, u) => ({
+    title: 'Steps',
+    formula: `a nose of ${u.size(v.noseMm, 2)} along R${u.size(v.radiusMm, 2)} in ${n(v.count)} places leaves cusps of ${u.size(v.cuspMm, 4)} ${u.mm}: where neighbouring noses cross, against the radius`,
+  }),
 } as const satisfies Readonly<Record<string, Told>>;

@@ -19,7 +19,7 @@ describe('what waits', () => {
       ...['Left edge of Collar', 'Journal: behind a larger diameter', 'Left edge of Journal', 'Flat'],
       ...['Face the other end to length', 'Thread'],
     ]);
-    expect(said('Hinge bush')).toContain('Round at the right of Flange');
+    expect(said('Hinge bush')).toContain('Left edge of Flange');
     for (const { job } of demo.jobs)
       for (const line of said(job.title)) expect([job.title, line]).toEqual([job.title, expect.stringMatching(/\S$/)]);
   });

@@ -1,3 +1,4 @@
+export { type ArcSteps, arcSteps, cuspMm, type StepArc } from './arc-steps.ts';
 export { areaMm2, outlineMm, volumeMm3 } from './area.ts';
 export { cutAway, intersect, unite } from './clip.ts';
 export { type Contour, edgesOf, type Loop, mirrored, moved, NOTHING, ring } from './contour.ts';

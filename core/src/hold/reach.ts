@@ -81,8 +81,7 @@ export function reachFromTail(piece: Workpiece, held: Held, clearanceMm: number)
     else reachable.push(f);
     for (const end of ['left', 'right'] as const) {
       const edge = edgeOf(part, f.id, end);
-      if (edge?.kind === 'round') wait(edge.id, 'shape');
-      else if (edge && end === 'left') wait(edge.id, 'otherEnd');
+      if (edge && end === 'left' && !('inner' in edge)) wait(edge.id, 'otherEnd');
     }
   }
   for (const { id } of [...faceGroovesOf(part), ...crossHoles(part), ...flatsOf(part), ...keywaysOf(part)])

@@ -13,6 +13,9 @@ import { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
 /** Left on a diameter that is finished elsewhere, mm. */
 const LEFT_TO_OTHERS_MM = 0.3;
 
+/** Roughing stops this short of a shoulder, mm (FIELD 4: 0.2 to 0.8). */
+export const SHOULDER_LEFT_MM = 0.3;
+
 /** The edges that a length or a step of a hole is cut with; how far the bar of one in a hole gives, mm per N. */
 export interface Edges {
   readonly rougher: EdgeTool;

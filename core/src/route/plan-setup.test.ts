@@ -93,21 +93,6 @@ describe('planning a setup', () => {
       'longOverhang',
     ]);
   });
-  it('leaves the metal of a round in the corner, which it does not plan, and never squares through it', () => {
-    const plain = [feature(1, 30, 30), feature(2, 20, 40)];
-    const round = [plain[0]!, { ...plain[1]!, edges: { left: 'R3', right: '' } }];
-    const of = (features: typeof plain) => planRoute(planInput(features, 32)).operations;
-    const left = (o: ReturnType<typeof of>, id: string) => o.find((x) => x.id === id)?.zFromMm;
-    expect([left(of(plain), 'f2-rough'), left(of(plain), 'f2-finish'), left(of(plain), 'f2-shoulder')]).toEqual([
-      30.3, 30, 30,
-    ]);
-    expect([left(of(round), 'f2-rough'), left(of(round), 'f2-finish'), left(of(round), 'f2-shoulder')]).toEqual([
-      33.3,
-      33,
-      undefined,
-    ]);
-    expect(planRoute(planInput(round, 32)).waiting).toContainEqual({ id: 'f2.left.edge', why: 'shape' });
-  });
   it('refuses a lathe without speeds, and a part longer than it', () => {
     const codes = (plan: ReturnType<typeof planRoute>) => plan.problems.map((p) => p.code);
     const none = { ...metricLathe, spindle: { ...metricLathe.spindle, settings: [] } };

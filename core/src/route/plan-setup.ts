@@ -30,6 +30,7 @@ import { sawOperation } from './operation/saw.ts';
 import { touchOffOperation } from './operation/touch-off.ts';
 import type { Plan } from './plan.ts';
 import { putIn } from './put-in.ts';
+import { planRounds } from './rounds.ts';
 import { weighChanges } from './stay.ts';
 import { rawUpTo, turnLevels } from './turn-levels.ts';
 import type { Wishes } from './wishes.ts';
@@ -145,6 +146,9 @@ function planWith(
   wanted.push(...cutIns.operations);
   waiting.push(...cutIns.waiting);
   problems.push(...cutIns.problems);
+  const rounds = planRounds(context, cutNow, waiting, recorderFor);
+  wanted.push(...rounds.operations);
+  waiting.push(...rounds.waiting);
   for (const feature of edgesNow(context, turned.cut))
     push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
   push(wanted, cutOff(context, wanted, waiting, number, recorderFor));

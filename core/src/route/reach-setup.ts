@@ -10,6 +10,7 @@ import { chamferOf, edgesNow } from './edges.ts';
 import { heldHere } from './gentle.ts';
 import { plansStep } from './hole/plan-holes.ts';
 import { putIn } from './put-in.ts';
+import { roundsNow } from './rounds.ts';
 
 /** What a setup could finish, and what would be left for others. */
 export interface SetupReach {
@@ -41,7 +42,8 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
   const edges = edgesNow({ piece, setup, held }, now).map((f) => chamferOf(piece.part, f)!.id);
   const done = [...now, ...faced, ...edges, ...opened.map((s) => s.id)];
   const cutIns = cutInsNow({ piece, setup, held }, new Set(done), [...waiting, ...inHoles.waiting]);
-  done.push(...cutIns.now.map(([made]) => made.id));
+  const rounds = roundsNow({ piece, setup, held }, new Set(done), [...waiting, ...inHoles.waiting]);
+  done.push(...cutIns.now.map(([made]) => made.id), ...rounds.now.map(({ edge }) => edge.id));
   const by = { setup: 0, operationId: 'reach' };
   const { zToMm, largestMm } = reachOf(piece);
   const off = [
@@ -57,7 +59,7 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
     finished: { ...piece.finished, ...Object.fromEntries(done.map((id) => [id, by])) },
   };
   const gone = new Set(done);
-  const left = [...waiting, ...inHoles.waiting, ...cutIns.waiting]
+  const left = [...waiting, ...inHoles.waiting, ...cutIns.waiting, ...rounds.waiting]
     .filter((w) => helpedByHolding(w) && !gone.has(w.id))
     .map((w) => w.id);
   return { held, after, against, finishes: done, left };

@@ -1,16 +1,17 @@
 import { outerProfile } from '../contour/index.ts';
 import { freeFromMm, type Waiting } from '../hold/index.ts';
 import { toleranceMm } from '../limit/index.ts';
-import { edgeOf, type Outside, outsides } from '../part/index.ts';
+import { type Outside, outsides } from '../part/index.ts';
 import { PLACE_MM, type Problem } from '../quantity/index.ts';
 import { standingMm, type Workpiece } from '../work/index.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
-import { type Level, leavingFor, levelOf, roughedMm, turningEdges } from './level.ts';
+import { type Level, leavingFor, levelOf, roughedMm, SHOULDER_LEFT_MM, turningEdges } from './level.ts';
 import type { Operation } from './operation/kinds.ts';
 import { measureRoughed } from './operation/measure.ts';
 import { shoulderOperation } from './operation/shoulder.ts';
 import { touchAgainOperation } from './operation/touch-off.ts';
-import { finishLevel, roughLevel, SHOULDER_LEFT_MM } from './turning.ts';
+import { cornerMm } from './rounds.ts';
+import { finishLevel, roughLevel } from './turning.ts';
 
 /** How far towards the tail the raw metal over a length goes on as thick as it is there, mm. */
 export function rawUpTo(piece: Workpiece, feature: Outside): number {
@@ -35,7 +36,8 @@ interface Planned {
   readonly feature: Outside;
   readonly level: Level;
   readonly outsideMm: number;
-  readonly square: boolean;
+  /** of the round that stays in its corner */
+  readonly cornerMm: number;
   readonly rough: Operation | undefined;
   readonly finish: readonly Operation[];
 }
@@ -100,7 +102,7 @@ export function turnLevels(
     const again = touchAgainOperation(context, last, startMm, rawUpTo(piece, last), finisher, byCompound, recorderFor);
     if (again) wanted.push(again);
   }
-  for (const { level, outsideMm, square, finish } of levels) {
+  for (const { level, outsideMm, cornerMm: corner, finish } of levels) {
     if (extent === 'rough') {
       waiting.push({ id: level.feature.id, why: 'otherSetup' });
       continue;
@@ -112,8 +114,8 @@ export function turnLevels(
         ...{ code: `route.tooFine.${level.last.why}`, path: ['drawing', 'features', level.feature.index, 'limits'] },
         ...{ value: Number(toleranceMm(level.feature.limits).toFixed(4)), unit: 'mm', severity: 'warning' },
       });
-    } else if (level.shoulder && square) {
-      const shoulder = shoulderOperation(context, level, outsideMm, recorderFor);
+    } else if (level.shoulder && outsideMm > level.targetMm + 2 * corner + PLACE_MM) {
+      const shoulder = shoulderOperation(context, level, outsideMm, recorderFor, corner);
       if (shoulder) wanted.push(shoulder);
     }
   }
@@ -135,18 +137,17 @@ function planLevel(
   const lengths = outsides(part);
   const left = lengths[lengths.indexOf(feature) - 1];
   const shoulder = left !== undefined && left.diameterMm > feature.diameterMm;
-  // a round in the corner is not planned: it keeps its metal
-  const corner = shoulder ? edgeOf(part, feature.id, 'left') : undefined;
-  const cornerMm = corner?.kind === 'round' ? corner.radiusMm : 0;
+  // a round in the corner is made after: it keeps its metal
+  const corner = shoulder ? cornerMm(part, feature) : 0;
   const runPast = runPastMm(context, left, shoulder);
-  const zFromMm = Math.max(feature.zFromMm + cornerMm - runPast, freeFromMm(held) + 0.5);
+  const zFromMm = Math.max(feature.zFromMm + corner - runPast, freeFromMm(held) + 0.5);
   const level = leavingFor(
     context,
     levelOf(context, turningEdges(context.means), feature, zFromMm, shoulder, startMm, recorderFor),
     startMm,
   );
   return {
-    ...{ feature, level, square: cornerMm === 0 },
+    ...{ feature, level, cornerMm: corner },
     outsideMm: left ? Math.min(left.diameterMm, standingMm(piece, left.zFromMm, left.zToMm)) : context.stockMm,
     rough: roughLevel(context, level, startMm, endMm, raw, recorderFor),
     finish: finishLevel(context, level, recorderFor),

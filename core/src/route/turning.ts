@@ -7,14 +7,12 @@ import type { Recorder } from '../working/index.ts';
 import { cutHold, roughedShaft } from './bending.ts';
 import { FINE_FEED, type FitContext, type RecorderFor } from './fit-context.ts';
 import { answerOf, type CutWish, type FittedCut, fitCut } from './fit-cut.ts';
-import { type Level, roughedMm } from './level.ts';
+import { type Level, roughedMm, SHOULDER_LEFT_MM } from './level.ts';
 import type { AnyOperation, Limiter } from './operation/any.ts';
 import type { Operation } from './operation/kinds.ts';
 import { measureOperation } from './operation/measure.ts';
 import type { OwnCut } from './wishes.ts';
 
-/** Roughing stops this short of a shoulder, mm (FIELD 4: 0.2 to 0.8). */
-export const SHOULDER_LEFT_MM = 0.3;
 /** Deepest cut on work that a film holds, on the radius, mm. FIELD 14: light cuts */
 const FILM_DEPTH_MM = 0.3;
 /** Share of the usual depth that is cut in a hole. FIELD 5: bars spring */

@@ -63,6 +63,7 @@ export const WORKING_CODES = [
   'route.partMinutes',
   'route.partTravel',
   'route.passes',
+  'route.roundSteps',
   'route.shoulder',
   'route.total',
   'route.usualMinutes',

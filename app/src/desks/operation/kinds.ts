@@ -13,6 +13,7 @@ import { measure } from './measure.tsx';
 import { mount } from './mount.tsx';
 import { part } from './part.tsx';
 import { ream } from './ream.tsx';
+import { roundEdge } from './round-edge.tsx';
 import { saw } from './saw.tsx';
 import { shoulder } from './shoulder.tsx';
 import type { RowAbout, ShownOperation } from './shown.ts';
@@ -22,7 +23,7 @@ import { touchOff } from './touch-off.ts';
 /** The one list of kinds: what is said and shown of each is in its own file. */
 const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
   ...{ mount, face, centre, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer },
-  ...{ spot, drill, ream, countersink, part, saw, groove },
+  ...{ spot, drill, ream, countersink, part, saw, groove, roundEdge },
 };
 
 /** What is said and shown of a kind; that operation and kind belong together the compiler cannot follow. */

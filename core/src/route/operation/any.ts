@@ -37,6 +37,7 @@ export const CAUTIONS = [
   'sawStopped',
   'bladeSquare',
   'formSqueals',
+  'blendWithFile',
 ] as const;
 export type Caution = (typeof CAUTIONS)[number];
 

@@ -15,6 +15,7 @@ import { measure } from './measure.ts';
 import { mount } from './mount.ts';
 import { part } from './part-off.ts';
 import { ream } from './ream.ts';
+import { roundEdge } from './round.ts';
 import { saw } from './saw.ts';
 import { shoulder } from './shoulder.ts';
 import { spot } from './spot.ts';
@@ -23,7 +24,7 @@ import { touchOff } from './touch-off.ts';
 /** The one list of kinds, in the order in which they usually come: what is known of each is in its own file. */
 const kinds = {
   ...{ mount, face, centre, spot, drill, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder },
-  ...{ groove, ream, countersink, chamfer, part, saw },
+  ...{ roundEdge, groove, ream, countersink, chamfer, part, saw },
 };
 
 export type OperationKind = keyof typeof kinds;

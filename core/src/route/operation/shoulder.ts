@@ -5,7 +5,7 @@ import { ROUNDING } from '../../quantity/index.ts';
 import { hasEdge } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
-import type { Level } from '../level.ts';
+import { type Level, SHOULDER_LEFT_MM } from '../level.ts';
 import { usualMinutes } from '../usual-minutes.ts';
 import type { Note } from './any.ts';
 import { bare, type KindOfOperation, type NotedOf, type OfKind, PAST_MM } from './kind.ts';
@@ -16,6 +16,7 @@ type ShoulderOperation = OfKind<'shoulder', typeof own>;
 /**
  * Squaring a shoulder with the cross-slide, fed outwards by hand from the diameter beside it; the floor of a hole the other way, from
  * its wall inwards.
+ * @param cornerMm of a round in the corner, which keeps its metal: it is faced from beyond that
  * @param otherMm diameter at which it ends: of the length beside it, of the hole in the floor
  */
 export function shoulderOperation(
@@ -23,14 +24,16 @@ export function shoulderOperation(
   level: Level,
   otherMm: number,
   recorderFor: RecorderFor,
+  cornerMm = 0,
 ): ShoulderOperation | undefined {
   const tool = level.edges.finisher;
+  const fromMm = level.targetMm + level.sign * 2 * cornerMm;
   const record = recorderFor(`${level.feature.id}-shoulder`);
   const setting = handSetting(context, Math.max(level.targetMm, otherMm), 'facing', tool, 0.08, record);
   record?.({
     code: 'route.shoulder',
     values: {
-      fromDiameterMm: level.targetMm,
+      fromDiameterMm: fromMm,
       toDiameterMm: otherMm,
       fromEndMm: context.piece.part.lengthMm - level.feature.zFromMm,
     },
@@ -42,12 +45,12 @@ export function shoulderOperation(
       kind: 'shoulder',
       featureId: level.feature.id,
       zFromMm: level.feature.zFromMm,
-      zToMm: level.feature.zFromMm,
+      zToMm: level.feature.zFromMm + (cornerMm > 0 ? cornerMm + SHOULDER_LEFT_MM : 0),
       toolId: tool?.id,
       setting,
       minutes: usualMinutes(1.2, record),
       caution: level.sign === 1 ? 'feedOutwards' : 'barClear',
-      ...{ fromDiameterMm: level.targetMm, toDiameterMm: otherMm },
+      ...{ fromDiameterMm: fromMm, toDiameterMm: otherMm },
     }
   );
 }
@@ -82,7 +85,8 @@ export const shoulder = {
   makes: 'shoulder',
   notes: cornerNotes,
   swept: ({ zFromMm, zToMm, fromDiameterMm: a, toDiameterMm: b }) =>
-    ring(zFromMm, Math.max(zToMm, zFromMm + PAST_MM), Math.min(a, b) / 2, Math.max(a, b) / 2),
+    // outwards it runs out over the rim
+    ring(zFromMm, Math.max(zToMm, zFromMm + PAST_MM), Math.min(a, b) / 2, Math.max(a, b) / 2 + (b > a ? PAST_MM : 0)),
   finishes: ({ featureId = '' }, part) => {
     const round = roundOf(part, featureId);
     if (round?.side === 'inside') return surfaceOf(part, floorId(featureId)) ? [floorId(featureId)] : [];

@@ -1,0 +1,148 @@
+import { type ArcSteps, arcSteps } from '../contour/index.ts';
+import { freeFromMm, type Waiting } from '../hold/index.ts';
+import { edgeOf, insides, type Outside, outsides, type RoundEdge } from '../part/index.ts';
+import { PLACE_MM, ROUNDING } from '../quantity/index.ts';
+import { edgeFor, type FormTool, type TurningTool, toolsOf } from '../tool/index.ts';
+import { isFinished } from '../work/index.ts';
+import type { FitContext, RecorderFor } from './fit-context.ts';
+import { handSetting } from './hand-setting.ts';
+import { bare } from './operation/kind.ts';
+import type { Operation } from './operation/kinds.ts';
+import type { RoundOperation } from './operation/round.ts';
+
+/** A form may differ from the drawn radius by so much, as a share of it. */
+const RADIUS_SHARE = 0.03;
+/** Highest cusps that are left to be blended with a file: of a plain finish, and of a fine one, mm. */
+const CUSP_MM = { plain: 0.05, fine: 0.02 } as const;
+const FINE_RA_UM = 1.6;
+const FORM_FEED = 0.03;
+const STEP_FEED = 0.1;
+/** Setting a form tool; each step of a table, and blending it, minutes. */
+const FORM_MIN = 1.5;
+const STEP_MIN = 0.3;
+const BLEND_MIN = 1;
+
+/** A round to be made, with the length it is on. */
+interface Wanted {
+  readonly edge: RoundEdge;
+  readonly on: Outside;
+}
+
+const isRound = (edge: ReturnType<typeof edgeOf>): edge is RoundEdge => edge !== undefined && 'inner' in edge;
+
+/**
+ * Rounds that are made now: on edges towards the tail and in corners towards the headstock, of lengths that are finished by then and
+ * free; and what waits.
+ */
+export function roundsNow(
+  { piece, setup, held }: Pick<FitContext, 'piece' | 'setup' | 'held'>,
+  cutNow: ReadonlySet<string>,
+  waiting: readonly Waiting[],
+): { readonly now: readonly Wanted[]; readonly waiting: readonly Waiting[] } {
+  const now: Wanted[] = [];
+  const later: Waiting[] = [];
+  const all = setup.extent !== 'ends' && setup.extent !== 'rough';
+  for (const on of outsides(piece.part))
+    for (const towards of ['left', 'right'] as const) {
+      const edge = edgeOf(piece.part, on.id, towards);
+      if (!isRound(edge) || isFinished(piece, edge.id)) continue;
+      const length = waiting.find((w) => w.id === on.id);
+      const stands = cutNow.has(on.id) || isFinished(piece, on.id) || length?.why === 'asBar';
+      const reached = edge.inner ? towards === 'left' : towards === 'right';
+      const zMm = towards === 'left' ? on.zFromMm : on.zToMm;
+      if (!reached) later.push({ id: edge.id, why: 'otherEnd' });
+      else if (!stands || !all) later.push({ id: edge.id, why: length?.why ?? 'otherSetup' });
+      else if (zMm < freeFromMm(held) + 1) later.push({ id: edge.id, why: 'inJaws' });
+      else now.push({ edge, on });
+    }
+  for (const step of insides(piece.part))
+    for (const towards of ['left', 'right'] as const) {
+      const edge = edgeOf(piece.part, step.id, towards);
+      if (edge && !isFinished(piece, edge.id)) later.push({ id: edge.id, why: 'shape' });
+    }
+  return { now, waiting: later };
+}
+
+/** The way a round is made: by a tool of its form, by the nose itself in a corner, or by a table of steps. */
+type Way =
+  | { readonly by: 'form'; readonly tool: FormTool }
+  | { readonly by: 'nose'; readonly tool: TurningTool }
+  | { readonly by: 'steps'; readonly tool: TurningTool; readonly table: ArcSteps };
+
+function wayOf({ means }: FitContext, { edge, on }: Wanted): Way | undefined {
+  const { radiusMm: R, inner } = edge;
+  const is = (mm: number): boolean => Math.abs(mm - R) <= RADIUS_SHARE * R + ROUNDING;
+  const turning = [edgeFor(means.tools, 'finisher'), edgeFor(means.tools, 'rougher')].filter((t) => t !== undefined);
+  const nose = inner ? turning.find((t) => is(t.noseRadiusMm) && !t.flatMm) : undefined;
+  if (nose) return { by: 'nose', tool: nose };
+  const form = toolsOf(means.tools, 'form').find((t) => t.curve === (inner ? 'round' : 'hollow') && is(t.radiusMm));
+  if (form) return { by: 'form', tool: form };
+  const tool = turning.find((t) => !t.flatMm && t.noseRadiusMm > 0 && (!inner || t.noseRadiusMm < R));
+  if (!tool) return undefined;
+  const [zMm, rMm] = inner ? [on.zFromMm + R, on.leftMm / 2 + R] : [on.zToMm - R, on.rightMm / 2 - R];
+  const [fromRad, toRad] = inner ? [-Math.PI / 2, -Math.PI] : [Math.PI / 2, 0];
+  const cusp = on.raUm <= FINE_RA_UM ? CUSP_MM.fine : CUSP_MM.plain;
+  const arc = { centreZMm: zMm, centreRMm: rMm, radiusMm: R, fromRad, toRad, hollow: inner };
+  const table = arcSteps(arc, tool.noseRadiusMm, cusp);
+  return table && { by: 'steps', tool, table };
+}
+
+/** Plans the rounds of a setup. @param cutNow lengths that are finished in it @param waiting those that are not */
+export function planRounds(
+  context: FitContext,
+  cutNow: ReadonlySet<string>,
+  waiting: readonly Waiting[],
+  recorderFor: RecorderFor,
+): { readonly operations: readonly Operation[]; readonly waiting: readonly Waiting[] } {
+  const found = roundsNow(context, cutNow, waiting);
+  const operations: Operation[] = [];
+  const later = [...found.waiting];
+  for (const wanted of found.now) {
+    const way = wayOf(context, wanted);
+    const operation = way && roundOperation(context, wanted, way, recorderFor);
+    if (operation) operations.push(operation);
+    else later.push({ id: wanted.edge.id, why: 'noTool' });
+  }
+  return { operations, waiting: later };
+}
+
+function roundOperation(
+  context: FitContext,
+  { edge, on }: Wanted,
+  way: Way,
+  recorderFor: RecorderFor,
+): RoundOperation | undefined {
+  const { radiusMm: R, inner } = edge;
+  const id = `${on.id}-${inner ? 'fillet' : 'round'}`;
+  const record = recorderFor(id);
+  const aroundMm = inner ? on.leftMm + 2 * R : on.rightMm;
+  const form = way.by === 'form';
+  const feed = form ? FORM_FEED : STEP_FEED;
+  const setting = handSetting(context, aroundMm, form ? 'form' : 'facing', way.tool, feed, record);
+  if (!setting) return undefined;
+  const nose = 'noseRadiusMm' in way.tool ? way.tool.noseRadiusMm : 0;
+  const end = context.piece.part.lengthMm;
+  const steps =
+    way.by === 'steps'
+      ? way.table.steps.map(({ zMm, rMm }) => ({
+          diameterMm: Number((2 * (rMm - nose)).toFixed(3)),
+          fromEndMm: Number((end - (zMm - nose)).toFixed(3)),
+        }))
+      : [];
+  const cuspMm = way.by === 'steps' ? Number(way.table.cuspMm.toFixed(4)) : 0;
+  const minutes = FORM_MIN + STEP_MIN * steps.length + (steps.length > 0 ? BLEND_MIN : 0);
+  record?.({ code: 'route.roundSteps', values: { radiusMm: R, noseMm: nose, count: steps.length, cuspMm } });
+  const zMm = inner ? on.zFromMm : on.zToMm;
+  return {
+    ...{ ...bare, id, kind: 'roundEdge', featureId: on.id, toolId: way.tool.id, setting, minutes },
+    ...{ zFromMm: inner ? zMm : zMm - R, zToMm: inner ? zMm + R : zMm, radiusMm: R, inner, by: way.by, steps, cuspMm },
+    fromDiameterMm: inner ? on.leftMm : on.rightMm,
+    caution: form ? 'formSqueals' : steps.length > 0 ? 'blendWithFile' : 'feedOutwards',
+  };
+}
+
+/** So near to a shoulder's corner a place lies in its round, mm. */
+export const cornerMm = (part: Parameters<typeof edgeOf>[0], { id }: Outside): number => {
+  const edge = edgeOf(part, id, 'left');
+  return isRound(edge) && edge.radiusMm > PLACE_MM ? edge.radiusMm : 0;
+};
