@@ -6,6 +6,7 @@ import { feature, metricLathe, planInput, planRoute } from '../testing/shop.ts';
 import { standingMm } from '../work/index.ts';
 import { collectWorking } from '../working/index.ts';
 import { passDepths } from './fit-cut.ts';
+import { kindOf } from './operation/kinds.ts';
 import { planSetup } from './plan-setup.ts';
 
 const shaft = [
@@ -38,12 +39,12 @@ describe('planning a setup', () => {
       'f3-between',
       'f3-finish',
       'f3-after',
-      'f3-shoulder',
       'f4-finish',
       'f4-after',
-      'f4-shoulder',
       'f5-finish',
       'f5-after',
+      'f3-shoulder',
+      'f4-shoulder',
       'f5-shoulder',
       'f5-chamfer',
     ]);
@@ -93,6 +94,23 @@ describe('planning a setup', () => {
       'longOverhang',
     ]);
   });
+  it('keeps a finer feed that stands where changing it costs more than it saves, and never a coarser one', () => {
+    const features = [feature(1, 40, 40), feature(2, 34, 40, '', { finish: '0.8' }), feature(3, 28, 40)];
+    const changing = (changeMin: number) => ({
+      ...metricLathe,
+      feeds: { ...metricLathe.feeds, controls: metricLathe.feeds.controls.map((c) => ({ ...c, changeMin })) },
+    });
+    const feeds = (changeMin: number) =>
+      planRoute(planInput(features, 45, { lathe: changing(changeMin) }))
+        .operations.filter((o) => o.kind === 'finish')
+        .map((o) => o.setting!.feedMmPerRev);
+    const [quick, costly] = [feeds(0), feeds(2.9)];
+    expect([quick, costly]).toEqual([
+      [0.1, 0.05, 0.1],
+      [0.1, 0.05, 0.05],
+    ]);
+    for (const [i, mm] of costly.entries()) expect(mm).toBeLessThanOrEqual(quick[i]!);
+  });
   it('refuses a lathe without speeds, and a part longer than it', () => {
     const codes = (plan: ReturnType<typeof planRoute>) => plan.problems.map((p) => p.code);
     const none = { ...metricLathe, spindle: { ...metricLathe.spindle, settings: [] } };
@@ -133,11 +151,13 @@ describe('planning a setup', () => {
     expect(costly.changes).toBeLessThan(quick.changes);
     const stayed = costly.operations.filter((o) => o.setting?.reason === 'staying');
     expect(stayed.length).toBeGreaterThan(0);
-    for (const { setting, loads } of stayed) {
-      expect(setting!.off).toBeGreaterThanOrEqual(-0.3 - 1e-9);
+    for (const { kind, setting, loads } of stayed) {
+      // what a hand does in a minute may be much slower than it would like
+      expect(setting!.off).toBeGreaterThanOrEqual((kindOf(kind).feeds ? -0.3 : -0.75) - 1e-9);
       expect(setting!.off).toBeLessThanOrEqual(0.1 + 1e-9);
       if (loads) expect(loads.powerKw).toBeLessThanOrEqual(loads.availableKw);
     }
+    expect(stayed.some((o) => kindOf(o.kind).feeds === undefined && o.setting!.off < -0.3)).toBe(true);
     // all in all it is never worse than changing each time
     const changing = quick.operations.reduce((sum, o) => sum + o.minutes, 0) + 60 * quick.changes;
     expect(costly.minutes).toBeLessThanOrEqual(changing + 1e-9);

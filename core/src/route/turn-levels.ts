@@ -102,6 +102,7 @@ export function turnLevels(
     const again = touchAgainOperation(context, last, startMm, rawUpTo(piece, last), finisher, byCompound, recorderFor);
     if (again) wanted.push(again);
   }
+  const shoulders: Operation[] = [];
   for (const { level, outsideMm, cornerMm: corner, finish } of levels) {
     if (extent === 'rough') {
       waiting.push({ id: level.feature.id, why: 'otherSetup' });
@@ -116,9 +117,11 @@ export function turnLevels(
       });
     } else if (level.shoulder && outsideMm > level.targetMm + 2 * corner + PLACE_MM) {
       const shoulder = shoulderOperation(context, level, outsideMm, recorderFor, corner);
-      if (shoulder) wanted.push(shoulder);
+      if (shoulder) shoulders.push(shoulder);
     }
   }
+  // at one speed, which the largest has: slower does for the others
+  wanted.push(...shoulders);
   const brought = extent === 'rough' ? [] : plain;
   return { waiting, problems, cut: new Set(brought.flatMap((l) => (l.last.kind === 'planned' ? [l.feature.id] : []))) };
 }

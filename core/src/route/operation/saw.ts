@@ -13,8 +13,11 @@ const own = {
 };
 export type SawOperation = OfKind<'saw', typeof own>;
 
-/** Sawing by hand: to set up, and for each square centimetre, minutes. Practice */
-const SAW_MIN = { begin: 2, perCm2: 0.7 } as const;
+/** Sawing by hand, and on a power saw: to set up, and for each square centimetre, minutes. Practice */
+const HAND_MIN = { begin: 2, perCm2: 0.7 } as const;
+const POWER_MIN = { begin: 6, perCm2: 0.15 } as const;
+const sawMin = ({ begin, perCm2 }: { readonly begin: number; readonly perCm2: number }, cm2: number): number =>
+  begin + perCm2 * cm2;
 
 /** Sawing the part off its spare stock, the spindle stopped and locked. */
 export function sawOperation(
@@ -28,7 +31,10 @@ export function sawOperation(
   const areaCm2 = (Math.PI * diameterMm ** 2) / 400;
   return {
     ...{ ...bare, id: 'saw', kind: 'saw', zFromMm: slot.zFromMm, zToMm: slot.zToMm, why, caution: 'sawStopped' },
-    minutes: usualMinutes(Number((SAW_MIN.begin + SAW_MIN.perCm2 * areaCm2).toFixed(1)), recorderFor('saw')),
+    minutes: usualMinutes(
+      Number(Math.min(sawMin(HAND_MIN, areaCm2), sawMin(POWER_MIN, areaCm2)).toFixed(1)),
+      recorderFor('saw'),
+    ),
     ...{ partMm: piece.part.lengthMm, facingMm: Number((-slot.zToMm).toFixed(6)), diameterMm },
     kerfMm: Number((slot.zToMm - slot.zFromMm).toFixed(6)),
   };
