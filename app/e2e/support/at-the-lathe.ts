@@ -12,6 +12,9 @@ const pieces = new WeakMap<Page, Map<string, number>>();
 async function cut(page: Page): Promise<void> {
   const found = await page.evaluate(() => {
     const title = document.querySelector('section[aria-label="This step"] h2')?.textContent ?? '';
+    // what comes from the tailstock makes its own size
+    const made = /^(?:Ream|Drill) (.*?) Ø([\d.]+)/.exec(title);
+    if (made) return { name: made[1]!, to: Number(made[2]) };
     const to = /→ Ø([\d.]+)/.exec(document.querySelector('section[aria-label="This step"]')?.textContent ?? '');
     return { name: title.replace(/^Rough /, '').replace(/[:,].*$/, ''), to: to ? Number(to[1]) : undefined };
   });
