@@ -72,6 +72,15 @@ const job = (
   hold: { latheId: demoId(lathe), setups: [{ ...firstSetup(FIRST_SETUP_ID), ...first }, ...further] },
   route: { school: 'conditions', tools: 'hss' },
 });
+/** The same, parted off its bar to length. */
+const parted = (whole: Job): Job => ({
+  ...whole,
+  stock: { ...whole.stock, allow: { ...usualAllowances, cutOff: 'slot' } },
+  drawing: {
+    ...whole.drawing,
+    ends: { ...whole.drawing.ends, left: { ...whole.drawing.ends.left, made: 'parted' } },
+  },
+});
 /** A setup of which only the end is made, in the jaws. */
 const ends = (name: string, tail: 'left' | 'right'): Setup => ({
   ...{ id: demoId(`setup-${name}`), tail, support: 'auto' },
@@ -230,6 +239,38 @@ export const jobs: [string, Job][] = [
           notes: [],
         },
       },
+    ),
+  ],
+  [
+    'gate',
+    parted(
+      job(
+        'Gate hinge bushes',
+        4,
+        'mm',
+        '36',
+        [
+          f('f1', 'Flange', '40', '±0.1', '6', { right: '0.5x45' }),
+          f('f2', 'Body', '30', 'h9', '30', {
+            fin: '1.6',
+            right: '1x45',
+            details: [{ ...groove('d1'), from: 'right', at: length('12'), width: length('3'), floor: length('27') }],
+          }),
+        ],
+        'c45-45',
+        'long',
+        {
+          bores: {
+            left: [],
+            right: [
+              {
+                ...emptyBoreStep('h1', 'mm', 'bored'),
+                ...{ name: 'Bore', diameter: length('20'), limits: 'H8', finish: '1.6' },
+              },
+            ],
+          },
+        },
+      ),
     ),
   ],
   [

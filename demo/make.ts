@@ -23,18 +23,22 @@ const out = {
   inserts,
   jobs: [] as unknown[],
 };
+/** Jobs with a piece half cut, and the measurement at which it stands. */
+const halfCut: Readonly<Record<string, string>> = { spindle: 'f3-between', gate: 'h1-between' };
 for (const [key, doc] of jobs) {
   const planned = planJob(doc, shop);
   const runs: unknown[] = [];
-  if (key === 'spindle') {
+  const until = halfCut[key];
+  if (until) {
     const frozen = freezeJob(doc, planned)!;
-    const runId = demoId('run-spindle'),
+    const of = key === 'spindle' ? '' : `-${key}`;
+    const runId = demoId(`run-${key}`),
       device = demoId('device');
     const events: RunEvent[] = [];
     const add = (body: EventBody) => {
       const seq = events.length + 1;
       events.push({
-        ...{ schema: 2, id: demoId(`ev${seq}`), runId, piece: 1, device, seq },
+        ...{ schema: 2, id: demoId(`ev${of}${seq}`), runId, piece: 1, device, seq },
         ...{
           parents: events.slice(-1).map((e) => e.id),
           at: new Date(Date.UTC(2026, 0, 12, 9, seq * 4)).toISOString(),
@@ -60,14 +64,14 @@ for (const [key, doc] of jobs) {
         // a few hundredths of spring
         const mm = expected!.mm + 0.012;
         const gauge = step.instrumentId!;
-        if (step.id === 'f3-between') {
+        if (step.id === until) {
           read(step.id, mm + 0.002, gauge, 'shoulder end');
           read(step.id, mm - 0.001, gauge, 'free end');
           break;
         }
         read(step.id, mm, gauge, 'middle');
       } else add(actsOf(advice)[0]!.body);
-      if (guard === 3)
+      if (guard === 3 && key === 'spindle')
         add({ kind: 'note', stepId: step.id, text: 'Bar slightly bowed; ran it true to 0.1 before the centre.' });
     }
     runs.push({ id: runId, piece: 1, startedAt: '2026-01-12T09:00:00.000Z', frozen, events });

@@ -24,11 +24,12 @@ describe('the demo shop', () => {
     expect(small!.spindle.settings.every((s) => s.kind === 'stepless')).toBe(true);
     expect(small).toMatchObject({ feeds: { settings: [] }, slides: { crossSlide: { kind: 'diameter' } } });
   });
-  it('has twelve jobs, one in inches, five hollow, each planned without an error, one half cut', () => {
-    expect(demo.jobs).toHaveLength(12);
+  it('has thirteen jobs, one in inches, six hollow, each planned without an error, two half cut', () => {
+    expect(demo.jobs).toHaveLength(13);
     const hollow = demo.jobs.filter(({ job }) => job.drawing.bores.left.length + job.drawing.bores.right.length > 0);
     expect(hollow.map((j) => j.job.title)).toEqual([
       'Hinge bush, flanged',
+      'Gate hinge bushes',
       'Winding nut blank',
       'Guide roller, casting',
       'Sluice valve disc',
@@ -43,7 +44,7 @@ describe('the demo shop', () => {
       for (const { plan } of planned.setups) expect(plan.operations.flatMap((o) => o.exceeds)).toEqual([]);
     }
     const runs = demo.jobs.flatMap((j) => j.runs);
-    expect(runs).toHaveLength(1);
+    expect(runs).toHaveLength(2);
     const frozen = asFrozenRun(runs[0]!.frozen);
     const state = replay(frozen, runs[0]!.events);
     expect([state.ignored, state.ended]).toEqual([0, undefined]);
