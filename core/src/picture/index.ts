@@ -1,3 +1,4 @@
+export { type BladeTravel, bladeTravelPicture } from './blade-travel.ts';
 export { centreHolePicture } from './centre-hole.ts';
 export { comparePicture } from './compare.ts';
 export { crossShapes, outerAt } from './cross.ts';

@@ -1,5 +1,5 @@
 import { dialMove, dialScale, type Lathe } from '@whelk/core/lathe';
-import { wayText } from '../../ui/dial-window/HandsList.tsx';
+import { wayWith } from '../../ui/dial-window/HandsList.tsx';
 import { measure } from '../../ui/format.ts';
 
 /** A depth from where the tool touches the face, as it is told at the tailstock: turns of the quill, its graduation, or a mark on the tool. */
@@ -17,7 +17,7 @@ export function QuillDepth({ lathe, depthMm, from }: { lathe: Lathe; depthMm: nu
   const move = dialMove(dial, 0, -Math.min(depthMm, quillTravelMm));
   return (
     <p className="text-lg">
-      <b>{shown}</b> from {from}: {wayText(move.fullTurns, move.rest)} {dial.unit} on the quill’s wheel, {move.hand},{' '}
+      <b>{shown}</b> from {from}: {wayWith(move.fullTurns, move.rest, dial.unit)} on the quill’s wheel, {move.hand},{' '}
       {dialScale(dial).lineNumber.valueOf()} {dial.unit} a line.
     </p>
   );

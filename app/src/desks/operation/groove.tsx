@@ -1,11 +1,13 @@
 import { dialMove } from '@whelk/core/lathe';
 import { cutInto } from '@whelk/core/part';
+import { bladeTravelPicture } from '@whelk/core/picture';
 import { ROUNDING } from '@whelk/core/quantity';
 import { carriageMove } from '@whelk/core/run';
 import { inUnit } from '../../messages/in-unit.ts';
 import { wordsOf } from '../../messages/surface.ts';
-import { wayText } from '../../ui/dial-window/HandsList.tsx';
+import { wayWith } from '../../ui/dial-window/HandsList.tsx';
 import { aimed, measure } from '../../ui/format.ts';
+import { PictureView } from '../../ui/strip/PictureView.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 import type { ShownOperation } from './shown.ts';
 
@@ -48,43 +50,60 @@ export const groove: ShownOperation<'groove'> = {
     // with the edge towards the chuck touched on the finished face
     const travels = form ? [end - (step.zStopMm ?? 0) - step.widthMm / 2] : step.plungesMm.map((zMm) => end - zMm);
     return (
-      <div className="flex max-w-3xl flex-col gap-2 text-lg">
-        <p>
-          {form
-            ? 'The tool on centre, its middle square to the work.'
-            : 'The blade square to the work, on centre, no more of it out than the groove is deep.'}{' '}
-          Spindle stopped: bring its {form ? <b>left side</b> : <b>left edge</b>} to the finished face and note the
-          carriage there{form ? `; its middle lies half its width farther on` : ''}.
-        </p>
-        <p>
-          {travels.length === 1 ? 'Carriage towards the chuck ' : 'Plunge at, carriage towards the chuck: '}
-          <b className="figure">{travels.map(f).join(', ')}</b> {unit}
-          {form ? ' to the middle of the groove' : ''}
-          {travels.length > 1 ? ', each less than the blade’s width from the one before' : ''}.{' '}
-          <Turns lathe={lathe} travelMm={travels[0]!} />
-        </p>
-        <p>
-          Touch Ø{f(step.fromDiameterMm)} and note the cross-slide: {inside ? 'out' : 'in'} <b>{f(step.depthMm)}</b>{' '}
-          {unit} of its travel, {wayText(into.fullTurns, into.rest)} {slides.crossSlide.unit} on its ring
-          {slides.crossSlide.kind === 'diameter' ? ', which counts the diameter' : ''}, to a floor of Ø{f(step.floorMm)}
-          . <Working of="force" tell={tell('cutting.plunge')} />
-        </p>
-        {step.sweep && (
+      <div className="grid gap-x-8 gap-y-3 text-lg md:col-span-2 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
+        <div className="flex flex-col gap-2">
           <p>
-            Stop a tenth short in every plunge; then to the depth, and sweep the floor from wall to wall by the
-            carriage.
+            {form
+              ? 'The tool on centre, its middle square to the work.'
+              : 'The blade square to the work, on centre, no more of it out than the groove is deep.'}{' '}
+            Spindle stopped: bring its {form ? <b>left side</b> : <b>left edge</b>} to the finished face and note the
+            carriage there{form ? `; its middle lies half its width farther on` : ''}.
           </p>
-        )}
-        {step.floorLimits && (
           <p>
-            Measure the floor: Ø{f(step.floorLimits.lowerMm)} … <b>Ø{f(step.floorLimits.upperMm)}</b> {unit}.
+            {travels.length === 1 ? 'Carriage towards the chuck ' : 'Plunge at, carriage towards the chuck: '}
+            <b className="figure">{travels.map(f).join(', ')}</b> {unit}
+            {form ? ' to the middle of the groove' : ''}
+            {travels.length > 1 ? ', each less than the blade’s width from the one before' : ''}.{' '}
+            <Turns lathe={lathe} travelMm={travels[0]!} />
           </p>
-        )}
-        {form && (
-          <p className="muted">
-            It squeals: slower, more feed, shorter overhang. It stalls or digs in: less feed, keener, on centre. Look at
-            the surface, not at the noise.
+          <p>
+            Touch Ø{f(step.fromDiameterMm)} and note the cross-slide: {inside ? 'out' : 'in'} <b>{f(step.depthMm)}</b>{' '}
+            {unit} of its travel, {wayWith(into.fullTurns, into.rest, slides.crossSlide.unit)} on its ring
+            {slides.crossSlide.kind === 'diameter' ? ', which counts the diameter' : ''}, to a floor of Ø
+            {f(step.floorMm)}. <Working of="force" tell={tell('cutting.plunge')} />
           </p>
+          {step.sweep && (
+            <p>
+              Stop a tenth short in every plunge; then to the depth, and sweep the floor from wall to wall by the
+              carriage.
+            </p>
+          )}
+          {step.floorLimits && (
+            <p>
+              Measure the floor: Ø{f(step.floorLimits.lowerMm)} … <b>Ø{f(step.floorLimits.upperMm)}</b> {unit}.
+            </p>
+          )}
+          {form && (
+            <p className="muted">
+              It squeals: slower, more feed, shorter overhang. It stalls or digs in: less feed, keener, on centre. Look
+              at the surface, not at the noise.
+            </p>
+          )}
+        </div>
+        {!inside && (
+          <PictureView
+            picture={bladeTravelPicture(
+              frozen.piece.part,
+              {
+                ...{ widthMm: form ? step.widthMm : step.toolMm, placesMm: step.plungesMm, floorMm: step.floorMm },
+                ...{ fromDiameterMm: step.fromDiameterMm, text: `${f(end - (step.plungesMm[0] ?? 0))} ${unit}` },
+              },
+              430,
+              250,
+            )}
+            label="The blade touched on the finished face, and where it plunges"
+            textSize={15}
+          />
         )}
       </div>
     );
@@ -99,7 +118,7 @@ function Turns({ lathe, travelMm }: { lathe: Parameters<typeof carriageMove>[0];
     return <span className="muted">By a scribed line.</span>;
   return (
     <span className="muted">
-      The first is {wayText(move.fullTurns, move.rest)} {carriage.unit} on its wheel, {move.hand}.
+      The first is {wayWith(move.fullTurns, move.rest, carriage.unit)} on its wheel, {move.hand}.
     </span>
   );
 }

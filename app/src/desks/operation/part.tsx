@@ -1,8 +1,10 @@
 import { dialMove } from '@whelk/core/lathe';
+import { bladeTravelPicture } from '@whelk/core/picture';
 import { ROUNDING } from '@whelk/core/quantity';
 import { inUnit } from '../../messages/in-unit.ts';
-import { wayText } from '../../ui/dial-window/HandsList.tsx';
+import { wayWith } from '../../ui/dial-window/HandsList.tsx';
 import { measure } from '../../ui/format.ts';
+import { PictureView } from '../../ui/strip/PictureView.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 import type { ShownOperation } from './shown.ts';
 
@@ -41,56 +43,57 @@ export const part: ShownOperation<'part'> = {
     const farMm = step.partMm + step.facingMm + step.widthMm;
     const move = carriage.means === 'dial' ? dialMove(carriage, 0, farMm) : undefined;
     const side = step.sideMm > ROUNDING ? dialMove(compound, 0, step.sideMm) : undefined;
+    const picture = bladeTravelPicture(
+      frozen.piece.part,
+      {
+        ...{ widthMm: step.widthMm, placesMm: [-step.facingMm - step.widthMm], floorMm: step.toDiameterMm },
+        ...{ fromDiameterMm: frozen.piece.part.largestMm, text: f(farMm) },
+      },
+      430,
+      250,
+    );
     return (
-      <div className="flex max-w-3xl flex-col gap-2 text-lg">
-        <p>
-          Blade square to the work, on centre, no more of it out than the slot is deep. Spindle stopped: bring its{' '}
-          <b>left edge</b> to touch the finished face on the right, note the carriage there.
-        </p>
-        <p>
-          Carriage towards the chuck <b className="figure">{f(farMm)}</b>: part {f(step.partMm)} + blade{' '}
-          {f(step.widthMm)}
-          {step.facingMm > ROUNDING ? ` + ${f(step.facingMm)} to be faced off` : ''}.{' '}
-          <Working of="travel" tell={tell('route.partTravel')} />
-          {move && (
-            <>
-              {' '}
-              That is {wayText(move.fullTurns, move.rest)} {carriage.means === 'dial' ? carriage.unit : ''} on its
-              wheel, {move.hand}.
-            </>
-          )}{' '}
-          <span className="muted">Touched with the right edge it would be {f(step.partMm + step.facingMm)}.</span>
-        </p>
-        <p>
-          Lock the carriage. Feed in by hand, steady, and draw back to clear the slot at{' '}
-          <b>
-            {step.pecksMm
-              .slice(0, -1)
-              .map((mm) => measure(mm, unit, unit === 'mm' ? 1 : 2))
-              .join(', ') || 'the end'}
-          </b>
-          {step.pecksMm.length > 1 ? ` ${unit} deep` : ''}; {f(step.depthMm)} in all
-          {step.toDiameterMm > 0 ? '' : ', ever slower towards the middle'}.
-        </p>
-        {side && (
-          <p>
-            The slot is deep for this blade: before each next depth widen it <b>{f(step.sideMm)}</b> to the waste side (
-            {wayText(side.fullTurns, side.rest)} {compound.unit} of the compound, set along the bed, towards the chuck),
-            then back.
-          </p>
-        )}
-        {step.frontDeg > 0 && (
-          <p>
-            Its front leans: set it so that the part comes off clean and the pip stays on the bar; the face is to be
-            faced.
-          </p>
-        )}
-        {step.stub && (
-          <p>
-            Stop at the stub. Spindle stopped and locked: draw the tail centre back, hold the part, and saw the stub
-            through.
-          </p>
-        )}
+      <div className="grid gap-x-8 gap-y-3 text-lg md:col-span-2 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
+        <ol className="flex list-inside list-decimal flex-col gap-2">
+          <li>
+            Blade square, on centre, as short as the slot lets it be. Spindle stopped: bring its <b>left edge</b> to the
+            finished face, note the carriage.
+          </li>
+          <li>
+            Carriage towards the chuck <b className="text-xl">{f(farMm)}</b>: part {f(step.partMm)} + blade{' '}
+            {f(step.widthMm)}
+            {step.facingMm > ROUNDING ? ` + ${f(step.facingMm)} to be faced` : ''}.{' '}
+            <Working of="travel" tell={tell('route.partTravel')} />{' '}
+            {move && carriage.means === 'dial' && `${wayWith(move.fullTurns, move.rest, carriage.unit)}, ${move.hand}.`}{' '}
+            <span className="muted">Touched with the right edge: {f(step.partMm + step.facingMm)}.</span>
+          </li>
+          <li>
+            Lock it. In by hand, steady; back to clear the slot at{' '}
+            <b>
+              {step.pecksMm
+                .slice(0, -1)
+                .map((mm) => measure(mm, unit, unit === 'mm' ? 1 : 2))
+                .join(', ') || 'the end'}
+            </b>
+            {step.pecksMm.length > 1 ? ` ${unit} deep` : ''}; {f(step.depthMm)} in all
+            {step.toDiameterMm > 0 ? '' : ', ever slower towards the middle'}.
+          </li>
+          {side && (
+            <li>
+              Deep for this blade: before each next depth widen the slot <b>{f(step.sideMm)}</b> to the waste side,
+              compound along the bed, {wayWith(side.fullTurns, side.rest, compound.unit)}; then back.
+            </li>
+          )}
+          {step.frontDeg > 0 && <li>Its front leans: the pip stays on the bar, and the face has to be faced.</li>}
+          {step.stub && (
+            <li>Stop at the stub. Spindle stopped and locked: draw the centre back, hold the part, saw it through.</li>
+          )}
+        </ol>
+        <PictureView
+          picture={picture}
+          label="The blade touched on the finished face, and where it parts"
+          textSize={15}
+        />
       </div>
     );
   },

@@ -28,6 +28,10 @@ export function wayText(fullTurns: number, rest: string): string {
   return nothing ? turnsText(fullTurns) : `${turnsText(fullTurns, false)} and ${rest}`;
 }
 
+/** The same in a sentence, with the ring's unit: `two turns and 1.80 mm`. */
+export const wayWith = (fullTurns: number, rest: string, unit: string): string =>
+  fullTurns === 0 ? `${rest} ${unit}, less than a turn` : `${turnsText(fullTurns, false)} and ${rest} ${unit}`;
+
 /**
  * A move of a wheel as the hands make it: away from the metal first, then to a number, both told alike, and the ring rolled to that
  * number. In a hole away is inwards, and the hands go the other way.
