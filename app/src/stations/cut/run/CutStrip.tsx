@@ -27,7 +27,7 @@ function cutOf(frozen: FrozenRun, step: Step, zToMm: number): StripCut | undefin
       ...{ zFromMm: opened.zFromMm, zToMm: opened.zToMm, beforeMm: 0, afterMm: opened.diameterMm },
       ...{ by: 'tailstock', pointMm },
     };
-  if (operation.kind === 'groove' && operation.floorMm < operation.fromDiameterMm) {
+  if ('floorMm' in operation && operation.floorMm < operation.fromDiameterMm) {
     const { zFromMm: from, zToMm: to, fromDiameterMm: beforeMm, floorMm: afterMm } = operation;
     return { zFromMm: from, zToMm: to, beforeMm, afterMm, by: 'blade' };
   }
