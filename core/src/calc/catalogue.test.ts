@@ -70,6 +70,7 @@ describe('catalogue', () => {
       'touchOff-finisher',
       'f1-finish',
       'f1-after',
+      'breakEdges',
     ]);
   });
   it('answers bad input with codes and paths', () => {

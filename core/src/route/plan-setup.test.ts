@@ -47,6 +47,7 @@ describe('planning a setup', () => {
       'f4-shoulder',
       'f5-shoulder',
       'f5-chamfer',
+      'breakEdges',
     ]);
     expect(plan.held).toMatchObject({ method: 'chuckAndCentre', why: 'longOverhang' });
   });
@@ -175,7 +176,7 @@ describe('planning a setup', () => {
       return steps.map((s) => s.code);
     };
     const { operations } = planRoute(input);
-    expect(new Set(operations.map((o) => o.kind)).size).toBe(11);
+    expect(new Set(operations.map((o) => o.kind)).size).toBe(12);
     for (const o of operations) {
       const codes = told(o.id);
       expect(codes.some((c) => ['route.minutes', 'route.usualMinutes', 'route.faceMinutes'].includes(c))).toBe(true);

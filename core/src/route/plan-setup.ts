@@ -19,6 +19,7 @@ import type { FitContext, RecorderFor } from './fit-context.ts';
 import { heldHere } from './gentle.ts';
 import { planHoles } from './hole/plan-holes.ts';
 import { withNotes } from './notes.ts';
+import { breakEdgesOperation } from './operation/break-edges.ts';
 import { centreHoleDepthMm, centreOperation, wantsCentreHole } from './operation/centre.ts';
 import { chamferOperation } from './operation/chamfer.ts';
 import { changeSupportOperation } from './operation/change-support.ts';
@@ -151,6 +152,7 @@ function planWith(
   waiting.push(...rounds.waiting);
   for (const feature of edgesNow(context, turned.cut))
     push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
+  if (!onlyEnds && setup.extent !== 'rough') push(wanted, breakEdgesOperation(context, cutNow, recorderFor));
   push(wanted, cutOff(context, wanted, waiting, number, recorderFor));
   const settled = weighChanges(context, wanted, recorderFor).map((o) => withCarried(held, o));
   const operations = withNotes(context, settled);

@@ -2,6 +2,7 @@ import type { Operation, OperationKind } from '@whelk/core/route';
 import type { FrozenRun, Move, Step } from '@whelk/core/run';
 import { finish, rough, semiFinish } from './along.ts';
 import { nameOf } from './at-lathe.ts';
+import { breakEdges } from './break-edges.tsx';
 import { centre } from './centre.tsx';
 import { chamfer } from './chamfer.tsx';
 import { changeSupport } from './change-support.tsx';
@@ -23,7 +24,7 @@ import { touchOff } from './touch-off.ts';
 /** The one list of kinds: what is said and shown of each is in its own file. */
 const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
   ...{ mount, face, centre, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer },
-  ...{ spot, drill, ream, countersink, part, saw, groove, roundEdge },
+  ...{ spot, drill, ream, countersink, part, saw, groove, roundEdge, breakEdges },
 };
 
 /** What is said and shown of a kind; that operation and kind belong together the compiler cannot follow. */

@@ -226,3 +226,17 @@ describe('a drawer without tools for holes', () => {
     expect(ids(plan)).toContain('f2-finish');
   });
 });
+
+describe('edges that nobody drew', () => {
+  const edges = (plan: Plan) => of(plan, 'breakEdges')[0];
+  it('are broken: of lengths that stick out, and the mouth of a hole, but not those that are drawn', () => {
+    // flange, body, mouth
+    expect(edges(planOf(bush([boreStep('b1', 20, '')]), 42))).toMatchObject({ count: 3, largestMm: 40, zFromMm: 5 });
+    const drawn = hollow(
+      [feature(1, 40, 6), feature(2, 34, 30, '', { edges: { left: '', right: '1x45' } })],
+      [boreStep('c', 22, '', { kind: 'countersunk', end: { text: '20', unit: 'mm' } }), boreStep('b1', 20, '')],
+    );
+    expect(edges(planOf(drawn, 42))).toMatchObject({ count: 1, largestMm: 40 });
+    expect(of(planOf(bush([boreStep('b1', 20, '')]), 42, { setup: { extent: 'rough' } }), 'breakEdges')).toEqual([]);
+  });
+});

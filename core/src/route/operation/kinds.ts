@@ -3,6 +3,7 @@ import type { Part, SurfaceId } from '../../part/index.ts';
 import type { Workpiece } from '../../work/index.ts';
 import { finish, rough, semiFinish } from './along.ts';
 import type { AnyOperation, Note } from './any.ts';
+import { breakEdges } from './break-edges.ts';
 import { centre } from './centre.ts';
 import { chamfer } from './chamfer.ts';
 import { changeSupport } from './change-support.ts';
@@ -24,7 +25,7 @@ import { touchOff } from './touch-off.ts';
 /** The one list of kinds, in the order in which they usually come: what is known of each is in its own file. */
 const kinds = {
   ...{ mount, face, centre, spot, drill, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder },
-  ...{ roundEdge, groove, ream, countersink, chamfer, part, saw },
+  ...{ roundEdge, groove, ream, countersink, chamfer, breakEdges, part, saw },
 };
 
 export type OperationKind = keyof typeof kinds;
