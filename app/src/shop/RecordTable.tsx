@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { ask } from '../ui/api.ts';
 import { RecordForm } from '../ui/records/RecordForm.tsx';
 import { beginTyping, type RecordKindView, type Typing } from '../ui/records/record-view.ts';
+import { PictureView } from '../ui/strip/PictureView.tsx';
 
 /** A list of the shop's with adding, changing and removing. What is typed is checked while it is typed. */
 export function RecordTable<T extends { id: string }>({
@@ -122,9 +123,14 @@ export function RecordTable<T extends { id: string }>({
         <p className="muted mt-2">None of these. Look for something else, or add it.</p>
       ) : (
         <div className="overflow-x-auto">
-          <table className="table mt-2">
+          <table className={`table mt-2 ${view.picture ? 'table-sm' : ''}`}>
             <thead>
               <tr>
+                {view.picture && (
+                  <th scope="col" className="w-28">
+                    <span className="visually-hidden">Drawn</span>
+                  </th>
+                )}
                 {listed.map((c) => (
                   <th key={c.key} scope="col" className="whitespace-normal align-bottom">
                     {c.label}
@@ -138,6 +144,11 @@ export function RecordTable<T extends { id: string }>({
             <tbody>
               {found.map((r) => (
                 <tr key={r.id}>
+                  {view.picture && (
+                    <td className="py-1">
+                      <PictureView picture={view.picture(r)} label="" />
+                    </td>
+                  )}
                   {listed.map((c, i) =>
                     i === 0 ? (
                       <th key={c.key} scope="row" className="min-w-32 font-semibold lg:min-w-48">

@@ -1,4 +1,5 @@
 import { TOOL_MATERIALS } from '@whelk/core/material';
+import { toolPicture } from '@whelk/core/picture';
 import { type BarShank, TOOL_KINDS, type Tool, type ToolKind } from '@whelk/core/tool';
 import { curveNames, patternNames, shankNames, toolKindNames, toolText } from '../messages/tools.ts';
 import { toolMaterialNames } from '../messages/words.ts';
@@ -93,6 +94,7 @@ export const toolsWith = (known: readonly Tool[]): RecordKindView<Tool> => ({
   name: 'Tools',
   groups: TOOL_KINDS.map((kind) => [kind, toolKindNames[kind]] as const),
   groupOf: (t) => t.kind,
+  picture: (t) => toolPicture(t, 104, 38),
   columns: [
     { key: 'name', label: 'Name', show: (t) => t.name, edit: (t) => t.name },
     {
@@ -109,7 +111,7 @@ export const toolsWith = (known: readonly Tool[]): RecordKindView<Tool> => ({
       edit: (t) => t.material,
       choices: TOOL_MATERIALS.map((t) => [t, toolMaterialNames[t]] as const),
     },
-    { key: 'says', label: 'Sizes, mm', show: toolText, edit: () => '', onlyShown: true },
+    { key: 'says', label: 'What it is', show: toolText, edit: () => '', onlyShown: true },
     ...(Object.keys(fields) as FieldKey[]).map(typedField),
   ],
   read: (texts, id) => {

@@ -19,4 +19,5 @@ export { silhouettePicture } from './silhouette.ts';
 export { type CardMaterial, type SpeedCard, speedCardPicture, speedCardRows } from './speed-card.ts';
 export { type StripView, stripPicture } from './strip.ts';
 export { textWidth } from './text-width.ts';
+export { toolPicture } from './tool-picture.ts';
 export { jawsPicture, tailstockPicture } from './truing.ts';

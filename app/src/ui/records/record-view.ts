@@ -1,3 +1,4 @@
+import type { Picture } from '@whelk/core/picture';
 import type { Problem } from '@whelk/core/quantity';
 
 /** A column of a shop's list: how it is shown and typed. */
@@ -23,6 +24,8 @@ export interface RecordKindView<T> {
   readonly kind: 'bar' | 'tool' | 'instrument' | 'holder' | 'insert';
   readonly name: string;
   readonly columns: readonly Column<T>[];
+  /** a small drawing of it, shown first in its row */
+  readonly picture?: (record: T) => Picture;
   /** kinds that a long list is looked through by, with their names, and the one that a record is of */
   readonly groups?: readonly (readonly [string, string])[];
   readonly groupOf?: (record: T) => string;
