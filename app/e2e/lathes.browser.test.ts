@@ -322,7 +322,8 @@ describe('the bench book', () => {
     await press(page, 'It squeals');
     await page.click('button[aria-label$="did not help"]');
     await page.waitForFunction(() => !document.querySelector('dialog'));
-    await sees(page, 'saved');
+    const logged = async () => (await shop.ask('GET', '/log?find=squeals')).text;
+    await expect.poll(logged, { timeout: 20_000 }).toContain('did not help');
     await visit(page, `${shop.url}/log?find=squeals`);
     await sees(page, 'did not help');
     await page.close();

@@ -8,7 +8,7 @@ let latheUrl: string;
 const { shop, openPage, browser, jobIdOf } = demoInBrowser({ ownCluster: true });
 beforeAll(async () => {
   jobUrl = `${shop.url}/jobs/${await jobIdOf('Winding spindle')}`;
-  runUrl = `${shop.url}${/\/runs\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/log')).text)![0]}`;
+  runUrl = `${shop.url}${/\/runs\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/log?find=spindle')).text)![0]}`;
   latheUrl = `${shop.url}${/\/lathes\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/lathes')).text)![0]}`;
 });
 

@@ -36,7 +36,7 @@ try {
   await theme('daylight');
   const { page } = await openPage(browser);
   const spindle = `${shop.url}/jobs/${await jobId('Winding spindle, gate 3')}`;
-  const openRun = /\/runs\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/log')).text)![0];
+  const openRun = /\/runs\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/log?find=spindle')).text)![0];
   await visit(page, shop.url);
   await keep(page, 'jobs');
   await visit(page, `${spindle}/drawing`);

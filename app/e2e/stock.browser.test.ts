@@ -21,6 +21,11 @@ describe('the rack', () => {
     const axles = await jobIdOf('Guide roller axles');
     await visit(page, `${shop.url}/stock`);
     await sees(page, 'Guide roller axles: 8 × 121 mm');
+    const section = await page.$$eval(
+      'section[aria-labelledby="cutting"] select option',
+      (all) => (all as HTMLOptionElement[]).find((option) => option.text.includes('Ø25 '))!.value,
+    );
+    await page.select('section[aria-labelledby="cutting"] select', section);
     await press(page, 'Work out');
     await sees(page, 'Nothing shorter does');
     await sees(page, '1000 mm bar: 8 × 121 mm Guide roller axles; 8 mm of scrap');
