@@ -64,6 +64,10 @@ try {
   await keep(page, 'route');
   await visit(page, `${shop.url}${openRun}`);
   await keep(page, 'measure');
+  const boring = /\/runs\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/log?find=hinge')).text)![0];
+  await visit(page, `${shop.url}${boring}`);
+  await keep(page, 'boring');
+  await visit(page, `${shop.url}${openRun}`);
   // the cut after it, a few millimetres first
   await press(page, 'Set the dial, go on');
   await press(page, 'Trial cut');
@@ -85,6 +89,11 @@ try {
   }
   // blanks for a batch and four more, sawn from what is there
   await visit(page, `${shop.url}/stock`);
+  const section = await page.$$eval(
+    'section[aria-labelledby="cutting"] select option',
+    (all) => (all as HTMLOptionElement[]).find((option) => option.text.includes('Ø25 '))!.value,
+  );
+  await page.select('section[aria-labelledby="cutting"] select', section);
   await type(page, 'other-length', '110');
   await type(page, 'other-count', '4');
   await press(page, 'Work out');
@@ -94,15 +103,6 @@ try {
   await visit(page, `${shop.url}/bench-book/truing`);
   for (const [i, reading] of ['0.42', '0.18', '0.06', '0.30'].entries()) await type(page, `read-${i + 1}`, reading);
   await keep(page, 'four-jaw');
-  await press(page, 'Tailstock and bed');
-  for (const [field, value] of Object.entries({
-    'collars-head': '30.02',
-    'collars-tail': '30.06',
-    apart: '150',
-    whole: '400',
-  }))
-    await type(page, `tail-${field}`, value);
-  await keep(page, 'tailstock');
   const lathe = /\/lathes\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/lathes')).text)![0];
   await visit(page, `${shop.url}${lathe}`);
   await keep(page, 'lathe');

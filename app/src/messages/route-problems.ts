@@ -5,11 +5,16 @@ export const routeWordings = {
   'route.noTool': (p) => ({ what: `The shop has no ${plain(p.value)}.`, right: 'Add one under Tools & gauges.' }),
   'route.lacks.drill': (p, u) => ({
     what: `No drill of the drawer makes the hole of Ø${u.len(p.value)} as deep as it is${p.limit === undefined ? '' : `; the nearest is ${u.len(p.limit)}`}.`,
-    right: 'Add that drill under Tools & gauges, or draw the hole as bored.',
+    right: 'Add that drill under Tools & gauges; what is wider can be bored where a bar enters.',
   }),
   'route.lacks.reamer': (p, u) => ({
     what: `No reamer of the drawer makes Ø${u.len(p.value)}${p.limit === undefined ? '' : `; the nearest is ${u.len(p.limit)}`}, and no bar bores it.`,
     right: 'Add the reamer, or a bar that enters, under Tools & gauges.',
+  }),
+  'route.lacks.room': (p, u) => ({
+    what: `No drill of the drawer opens the hole of Ø${u.len(p.value)} so far that a bar of it enters, and faces its bottom with its back clear of the wall.`,
+    right:
+      'Add a larger drill, for a shallow hole one with a flat end (its point 180°), or a smaller bar, under Tools & gauges.',
   }),
   'route.lacks.bar': (p, u) => ({
     what: `No boring bar of the drawer enters Ø${u.len(p.value)} and reaches its bottom${p.limit === undefined ? '' : `; the nearest enters Ø${u.len(p.limit)}`}.`,

@@ -185,6 +185,7 @@ export const PROBLEM_CODES = [
   'route.lacks.drill',
   'route.lacks.form',
   'route.lacks.reamer',
+  'route.lacks.room',
   'route.noTool',
   'route.tooFine.edge',
   'route.tooFine.gauge',

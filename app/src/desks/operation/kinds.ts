@@ -12,6 +12,7 @@ import { face } from './face.tsx';
 import { groove } from './groove.tsx';
 import { measure } from './measure.tsx';
 import { mount } from './mount.tsx';
+import { openFloor } from './open-floor.tsx';
 import { part } from './part.tsx';
 import { ream } from './ream.tsx';
 import { roundEdge } from './round-edge.tsx';
@@ -24,7 +25,7 @@ import { touchOff } from './touch-off.ts';
 /** The one list of kinds: what is said and shown of each is in its own file. */
 const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
   ...{ mount, face, centre, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer },
-  ...{ spot, drill, ream, countersink, part, saw, groove, roundEdge, breakEdges },
+  ...{ openFloor, spot, drill, ream, countersink, part, saw, groove, roundEdge, breakEdges },
 };
 
 /** What is said and shown of a kind; that operation and kind belong together the compiler cannot follow. */

@@ -20,6 +20,8 @@ export interface BarWish {
   readonly deepMm: number;
   /** whether it leaves a square floor */
   readonly floor: boolean;
+  /** where it faces inside: from its edge to its back no more than lies between where it begins and the opposite wall, mm */
+  readonly acrossMm?: number;
 }
 
 /** A bar of that overhang as a cantilever. @source F·a³/(3·E·I), I = π·d⁴/64 */
@@ -45,7 +47,7 @@ export function barFor(tools: readonly Tool[], wish: BarWish): SetBar | undefine
   return toolsOf(tools, 'boring bar')
     .filter(
       (bar) =>
-        bar.leastBoreMm <= wish.entersMm &&
+        bar.leastBoreMm <= Math.min(wish.entersMm, wish.acrossMm ?? Number.POSITIVE_INFINITY) &&
         bar.reachMm >= wish.deepMm + HOLDER_CLEAR_MM &&
         (!wish.floor || facesFloors(bar)),
     )

@@ -1,4 +1,4 @@
-import { bottomOf, type Inside, type Part } from '../../part/index.ts';
+import type { Inside } from '../../part/index.ts';
 import { PLACE_MM } from '../../quantity/index.ts';
 import { type Drill, pointLengthMm } from '../../tool/index.ts';
 import { reachOf, type Workpiece } from '../../work/index.ts';
@@ -9,9 +9,9 @@ const KEEP_MM = 0.3;
 const BEYOND_MM = 1;
 
 /** Whether a step ends in metal that stays: its floor, or the shoulder of the narrower one behind it. */
-export function hasFloor(step: Inside, deeper: Inside | undefined, part: Part): boolean {
+export function hasFloor(step: Inside, deeper: Inside | undefined): boolean {
   if (deeper) return Math.max(deeper.leftMm, deeper.rightMm) < step.leftMm - PLACE_MM;
-  return step.zFromMm > PLACE_MM || bottomOf(step).zMm >= part.lengthMm - PLACE_MM;
+  return step.zFromMm > PLACE_MM;
 }
 
 /**
@@ -33,7 +33,7 @@ export function runsToMm(piece: Workpiece, step: Inside, behind: readonly Inside
     if (Math.min(next.leftMm, next.rightMm) < wideMm - PLACE_MM) return last.zFromMm;
     last = next;
   }
-  return hasFloor(last, undefined, piece.part) ? last.zFromMm : throughToMm(piece);
+  return hasFloor(last, undefined) ? last.zFromMm : throughToMm(piece);
 }
 
 /**
@@ -48,7 +48,7 @@ export function fullDepthMm(
   drill: Drill,
   behindMm: number,
 ): number {
-  if (!hasFloor(step, behind[0], piece.part)) return runsToMm(piece, step, behind);
+  if (!hasFloor(step, behind[0])) return runsToMm(piece, step, behind);
   if (step.made === 'drilled' && behind.length === 0) return step.zFromMm;
   const inMetalMm = pointLengthMm(drill) * (1 - Math.min(1, behindMm / drill.diameterMm));
   return step.zFromMm + KEEP_MM + inMetalMm;

@@ -99,6 +99,38 @@ describe('a blind hole', () => {
     for (const d of of(plan, 'drill')) expect(d.zFromMm - d.pointMm).toBeCloseTo(15.3, 2);
     expect(of(plan, 'shoulder').find((o) => o.featureId === 'b1')).toMatchObject({ zFromMm: 15, toDiameterMm: 0 });
   });
+  it('has what the point left faced off before the bar goes on to the floor, its back clear of the wall', () => {
+    const drawn = bush([boreStep('b1', 20, 12, { limits: 'H7' })]);
+    const plan = planOf(drawn, 42);
+    const [rough] = of(plan, 'rough').filter((o) => o.featureId === 'b1');
+    const [floor] = of(plan, 'openFloor');
+    const drill = of(plan, 'drill').at(-1)!;
+    expect([drill.diameterMm, rough!.zFromMm, floor!.zToMm]).toEqual([16, drill.zFromMm, drill.zFromMm]);
+    expect(ids(plan).indexOf(floor!.id)).toBe(ids(plan).indexOf(rough!.id) + 1);
+    // 0.3 above the floor at 24 of 36, open to nothing there; half a millimetre each at the most, along the slope of 59°
+    expect(floor!.zFromMm).toBeCloseTo(24.3, 9);
+    expect(floor!.toDiameterMm).toBeCloseTo(rough!.targetMm!, 9);
+    const { slices } = floor!;
+    expect(slices).toHaveLength(Math.ceil((drill.zFromMm - 24.3) / 0.5));
+    for (const [i, s] of slices.entries()) {
+      const before = slices[i - 1]?.fromEndMm ?? 36 - drill.zFromMm;
+      expect(s.fromEndMm - before).toBeLessThanOrEqual(0.5);
+      const deepMm = s.fromEndMm - (36 - drill.zFromMm);
+      expect(s.fromDiameterMm).toBeCloseTo(16 - 2 * deepMm * Math.tan((59 * Math.PI) / 180), 6);
+    }
+    expect(slices.at(-1)!.fromDiameterMm).toBeCloseTo(0, 6);
+    // a bar of 12 goes into 16, but with its edge on the axis its back would be through the wall
+    expect(drawer.find((t) => t.id === rough!.toolId)).toMatchObject({ leastBoreMm: 8 });
+    const stout = planOf(drawn, 42, { tools: drawer.filter((t) => t.name !== 'bar 8') });
+    expect(waits(stout)).toMatchObject({ b1: 'noTool' });
+    expect(stout.problems).toContainEqual(expect.objectContaining({ code: 'route.lacks.room', value: 20 }));
+    // a flat end leaves nothing to face off, and goes into a shallow recess
+    const recess = bush([boreStep('b1', 30, 2)]);
+    expect(planOf(recess, 42).problems).toContainEqual(expect.objectContaining({ code: 'route.lacks.room' }));
+    const flat = planOf(recess, 42, { tools: [...drawer, { ...drillOf(10), id: drillOf(10.5).id, pointDeg: 180 }] });
+    expect(waits(flat)).not.toHaveProperty('b1');
+    expect(of(flat, 'openFloor')).toEqual([]);
+  });
   it('is not bored by a bar that cannot face its floor', () => {
     const leaning = drawer.map((t) => (t.kind === 'boring bar' ? { ...t, kappaDeg: 75 } : t));
     const plan = planOf(hollow([feature(1, 40, 40)], [boreStep('b1', 20, 25)]), 42, { tools: leaning });
@@ -109,11 +141,30 @@ describe('a blind hole', () => {
   });
 });
 
+describe('a plain hole', () => {
+  it('is drilled where a drill has its size, though it is drawn as bored', () => {
+    expect(ids(planOf(bush([boreStep('b1', 6, '')]), 42))).toContain('b1-drill');
+    // not where a cone would stay at its bottom
+    const blind = planOf(bush([boreStep('b1', 6, 10)]), 42);
+    expect(waits(blind)).toMatchObject({ b1: 'noTool' });
+    expect(blind.problems).toContainEqual(expect.objectContaining({ code: 'route.lacks.drill', value: 6 }));
+  });
+  it('that goes right through has no floor, from whichever end it is drawn', () => {
+    const step = boreStep('b1', 20, '', { limits: 'H7' });
+    for (const drawn of [bush([step]), hollow([feature(1, 40, 6), feature(2, 34, 30)], [], [step])]) {
+      const plan = planOf(drawn, 42);
+      expect(of(plan, 'drill').at(-1)).toMatchObject({ through: true });
+      expect(of(plan, 'finish').find((o) => o.featureId === 'b1')!.zFromMm).toBeLessThan(0);
+      expect(of(plan, 'shoulder').filter((o) => o.featureId === 'b1')).toEqual([]);
+    }
+  });
+});
+
 describe('what cannot be made', () => {
   it('waits for a tool, and the nearest owned is named', () => {
     const plan = planOf(hollow([feature(1, 12, 10)], [boreStep('b1', 4.2, '', { limits: 'H7' })]), 14);
     expect(waits(plan)).toMatchObject({ b1: 'noTool' });
-    expect(plan.problems).toContainEqual(expect.objectContaining({ code: 'route.lacks.bar', value: 3.2, limit: 8 }));
+    expect(plan.problems).toContainEqual(expect.objectContaining({ code: 'route.lacks.reamer', value: 4.2, limit: 8 }));
     const drilled = planOf(
       hollow([feature(1, 30, 20)], [boreStep('b1', 7, '', { kind: 'drilled', limits: '±0.05' })]),
       32,

@@ -5,12 +5,13 @@ import { PLACE_MM, type Problem } from '../../quantity/index.ts';
 import { type Drill, toolsOf } from '../../tool/index.ts';
 import { openMm } from '../../work/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
-import { type Level, leavingFor, levelOf } from '../level.ts';
+import { type Level, leavingFor, levelOf, SHOULDER_LEFT_MM } from '../level.ts';
 import { countersinkOperation } from '../operation/countersink.ts';
 import { type DrillWish, drillOperation } from '../operation/drill.ts';
 import type { Opened } from '../operation/kind.ts';
 import type { Operation } from '../operation/kinds.ts';
 import { measureOperation, measureRoughed } from '../operation/measure.ts';
+import { leavesSlope, openFloorOperation, type PointLeft } from '../operation/open-floor.ts';
 import { reamOperation } from '../operation/ream.ts';
 import { shoulderOperation } from '../operation/shoulder.ts';
 import { spotOperation } from '../operation/spot.ts';
@@ -42,7 +43,11 @@ interface Chosen {
   readonly way: WayOfStep;
   /** what is open before it is sized */
   readonly fromMm: number;
+  /** what the point of its drill leaves on its floor */
+  readonly point?: PointLeft;
 }
+/** A drill is put into a step with a floor only where its full diameter goes in by this share of the depth. Usual values */
+const WORTH_SHARE = { solid: 0.25, opened: 0.5 };
 
 /** Steps that are planned: straight ones, and a cone at the mouth for which there is a countersink. */
 export const isMouthCone = (step: Inside, lengthMm: number): boolean =>
@@ -116,12 +121,14 @@ class HolePlanner {
     const [deeper] = behindIt;
     const { piece, means, wishes } = this.#context;
     const { lengthMm } = piece.part;
-    const floor = hasFloor(step, deeper, piece.part);
+    const floor = hasFloor(step, deeper);
     const toMm = floor ? step.zFromMm : runsToMm(piece, step, behindIt);
     const open = openAt(this.#context, step, this.#opened);
     const behind = deeper ? openAt(this.#context, deeper, this.#opened) : 0;
     const depthOf = (drill: Drill): number => lengthMm - fullDepthMm(piece, step, behindIt, drill, behind);
-    const reaching = drillsReaching(means.tools, depthOf);
+    // one that goes no way into it before its point is at the floor opens nothing for a bar
+    const share = floor && step.made !== 'drilled' ? WORTH_SHARE[open > 0 ? 'opened' : 'solid'] : 0;
+    const reaching = drillsReaching(means.tools, depthOf).filter((d) => depthOf(d) >= share * (lengthMm - toMm));
     const bears = (d: Drill, openBy: number): boolean => drillCut(this.#context, d, openBy)?.exceeds.length === 0;
     // what motor and jaws bear of them, led up to as they may be
     const drills = reaching.filter((d) => d.diameterMm <= open || drillsUpTo(d, open, reaching, bears));
@@ -131,7 +138,7 @@ class HolePlanner {
       openMm: open,
       deepMm: lengthMm - toMm,
       floor,
-      goesOn: deeper !== undefined,
+      behindMm: deeper ? behind : 0,
     };
     const school = wishes.holes ?? 'asDrawn';
     const way = wayOfStep(step, serving, school);
@@ -150,7 +157,11 @@ class HolePlanner {
       });
       from = d.diameterMm;
     }
-    return { step, deeper, floor, toMm, way, fromMm: drill?.diameterMm ?? open };
+    const point =
+      drill && floor && way.kind !== 'drilled'
+        ? { drill, fullMm: lengthMm - depthOf(drill), behindMm: serving.behindMm }
+        : undefined;
+    return { step, deeper, floor, toMm, way, fromMm: drill?.diameterMm ?? open, ...(point ? { point } : {}) };
   }
 
   #drill(wish: DrillWish): void {
@@ -208,16 +219,21 @@ class HolePlanner {
   #boreWith(bored: readonly { readonly c: Chosen; readonly bar: SetBar }[]): void {
     const { setup, piece } = this.#context;
     const levels: { c: Chosen; bar: SetBar; level: Level }[] = [];
-    const roughed: Operation[] = [];
+    const rougher: Operation[] = [];
     for (const { c, bar } of bored) {
       const level = this.#levelOf(c, bar);
-      const rough = roughLevel(this.#context, level, c.fromMm, piece.part.lengthMm, false, this.#recorderFor);
+      const point = c.point && leavesSlope(c.point, level) ? c.point : undefined;
+      // no farther than the drill's full diameter: beyond it what the point left stands in the way of the bar's end
+      const roughed = point ? { ...level, zFromMm: point.fullMm - SHOULDER_LEFT_MM } : level;
+      const rough = roughLevel(this.#context, roughed, c.fromMm, piece.part.lengthMm, false, this.#recorderFor);
       const [broken] = rough?.exceeds ?? [];
       if (broken && this.#context.wishes.own?.[rough!.id] === undefined) {
         this.#wontBear(c.step, broken);
         continue;
       }
-      if (rough) roughed.push(this.#withBar(rough, bar));
+      if (rough) rougher.push(this.#withBar(rough, bar));
+      const floor = point && openFloorOperation(this.#context, level, point, this.#recorderFor);
+      if (floor) rougher.push(this.#withBar(floor, bar));
       levels.push({ c, bar, level });
     }
     // where a gauge reaches: in the step nearest to the face
@@ -231,7 +247,7 @@ class HolePlanner {
       ...([byCompound && setup.extent !== 'rough', this.#recorderFor] as const),
     );
     if (touch) this.sized.push(touch);
-    this.sized.push(...roughed);
+    this.sized.push(...rougher);
     // a reamer sizes what is bored for it
     const here = levels.filter(({ c }) => c.way.kind === 'bored' && setup.extent !== 'rough');
     this.sized.push(

@@ -1,4 +1,5 @@
 import type { Inside } from '../../part/index.ts';
+import { ROUNDING } from '../../quantity/index.ts';
 import { type Drill, type Reamer, type Tool, toolsOf } from '../../tool/index.ts';
 import { type BarWish, barFor, type SetBar } from './choose-bar.ts';
 import { boredForReamerMm, LEFT_TO_BAR_MM, reamerTakesMm } from './leave.ts';
@@ -19,7 +20,7 @@ export type WayOfStep =
   /** nothing in the drawer does it: what would, and the nearest that there is */
   | {
       readonly kind: 'none';
-      readonly lacks: 'drill' | 'reamer' | 'bar';
+      readonly lacks: 'drill' | 'reamer' | 'bar' | 'room';
       readonly wantedMm: number;
       readonly nearestMm?: number;
     };
@@ -34,14 +35,22 @@ export interface Serving {
   /** how far a tool's edge and a reamer's full diameter go in from the face, mm */
   readonly deepMm: number;
   readonly floor: boolean;
-  /** whether a narrower step goes on behind it */
-  readonly goesOn: boolean;
+  /** diameter of the narrower step that goes on behind it, as it is open by then; 0 at a bottom */
+  readonly behindMm: number;
 }
 
 /** A drill makes its own size and a little more: it is taken from the lower limit up to so much of the tolerance below the upper one. */
 const DRILL_KEEPS_SHARE = 0.1;
 /** A reamer of the nominal size makes it: a little under the lower limit still counts, mm. */
 const REAMER_UNDER_MM = 0.002;
+
+/** A drill with so flat an end leaves a floor as it is, degrees. */
+const FLAT_DEG = 179;
+/** Below it a hole is hardly bored: the drill of its size is what lacks, mm. */
+const LEAST_BORED_MM = 6;
+
+/** Within less than this a drill makes no hole, mm. Usual value */
+const DRILLED_MM = 0.06;
 
 /** Longest nose of a reamer that may stop at a shoulder, mm. */
 const MOST_LEAD_MM = 1;
@@ -60,12 +69,17 @@ function byDrill({ limits, diameterMm }: Inside, { drills, openMm }: Serving): W
 /** The largest drill below a size behind which a bar enters; none where what is open is wide enough. */
 function boredTo(
   toMm: number,
-  { tools, drills, openMm, deepMm, floor }: Serving,
+  { tools, drills, openMm, deepMm, floor, behindMm }: Serving,
 ): { drill: Drill | undefined; bar: SetBar } | undefined {
   const wish = (entersMm: number): BarWish => ({ entersMm, deepMm, floor });
+  // what a point leaves on a floor is faced off outwards from where it is open, the back of the bar clear of the opposite wall
+  const behind = (drill: Drill): BarWish => ({
+    ...wish(drill.diameterMm),
+    ...(floor && drill.pointDeg < FLAT_DEG ? { acrossMm: (drill.diameterMm + behindMm) / 2 } : {}),
+  });
   for (const drill of drills) {
     if (drill.diameterMm > toMm - LEFT_TO_BAR_MM || drill.diameterMm <= openMm) continue;
-    const bar = barFor(tools, wish(drill.diameterMm));
+    const bar = barFor(tools, behind(drill));
     if (bar) return { drill, bar };
   }
   const bar = openMm > 0 && openMm < toMm ? barFor(tools, wish(openMm)) : undefined;
@@ -78,7 +92,7 @@ function byReamer(step: Inside, serving: Serving): WayOfStep | undefined {
     (r) => r.diameterMm >= lowerMm - REAMER_UNDER_MM && r.diameterMm < upperMm && r.fluteMm > 0,
   );
   // what tapers in at its nose never comes to size at a floor, and cuts none: only where the hole goes on behind
-  if (!reamer || (serving.floor && !(step.made === 'reamed' && serving.goesOn && reamer.leadMm <= MOST_LEAD_MM)))
+  if (!reamer || (serving.floor && !(step.made === 'reamed' && serving.behindMm > 0 && reamer.leadMm <= MOST_LEAD_MM)))
     return undefined;
   const { leastMm, mostMm } = reamerTakesMm(reamer.diameterMm);
   const takes = (fromMm: number): boolean => {
@@ -87,7 +101,8 @@ function byReamer(step: Inside, serving: Serving): WayOfStep | undefined {
   };
   if (takes(serving.openMm)) return { kind: 'reamed', drill: undefined, reamer };
   const drill = serving.drills.find((d) => takes(d.diameterMm) && d.diameterMm > serving.openMm);
-  if (drill) return { kind: 'reamed', drill, reamer };
+  // what the point leaves on a shoulder a reamer does not cut
+  if (drill && (!serving.floor || drill.pointDeg >= FLAT_DEG)) return { kind: 'reamed', drill, reamer };
   const boredMm = Number((reamer.diameterMm - boredForReamerMm(reamer.diameterMm)).toFixed(3));
   const bored = boredTo(boredMm, serving);
   return bored && { kind: 'reamed', ...bored, boredMm, reamer };
@@ -99,9 +114,11 @@ function byBar(step: Inside, serving: Serving): WayOfStep | undefined {
 }
 
 /** What is lacking, by how the step is made. */
-function lacking(step: Inside, { tools, drills }: Serving): WayOfStep {
+function lacking(step: Inside, { tools, drills, deepMm, floor }: Serving): WayOfStep {
   const { diameterMm } = step;
-  if (step.made === 'drilled')
+  const small = diameterMm <= LEAST_BORED_MM + ROUNDING;
+  const fine = step.limits.upperMm - step.limits.lowerMm < DRILLED_MM;
+  if (step.made === 'drilled' || (small && !fine))
     return {
       kind: 'none',
       lacks: 'drill',
@@ -111,11 +128,14 @@ function lacking(step: Inside, { tools, drills }: Serving): WayOfStep {
         diameterMm,
       ),
     };
-  if (step.made === 'reamed') {
+  if (step.made === 'reamed' || small) {
     const sizes = toolsOf(tools, 'reamer').map((r) => r.diameterMm);
     return { kind: 'none', lacks: 'reamer', wantedMm: diameterMm, nearestMm: nearest(sizes, diameterMm) };
   }
   const wantedMm = Number((diameterMm - LEFT_TO_BAR_MM).toFixed(2));
+  // a bar there is; what lacks is a hole that it enters
+  if (barFor(tools, { entersMm: wantedMm, deepMm, floor }))
+    return { kind: 'none', lacks: 'room', wantedMm: diameterMm };
   const sizes = toolsOf(tools, 'boring bar').map((b) => b.leastBoreMm);
   return { kind: 'none', lacks: 'bar', wantedMm, nearestMm: nearest(sizes, wantedMm) };
 }
@@ -130,7 +150,8 @@ export function wayOfStep(step: Inside, serving: Serving, school: HoleSchool): W
   const drawn = { drilled: 'drill', reamed: 'ream', bored: 'bore', counterbored: 'bore' } as const;
   const asked = drawn[step.made as keyof typeof drawn] ?? 'bore';
   const first = asked === 'drill' || school === 'asDrawn' ? asked : school;
-  const order = [first, asked, 'bore', 'ream'] as const;
+  // a drill of the size does where its limits let it, and no cone stays at a floor
+  const order = [first, asked, 'bore', 'ream', ...(serving.floor ? [] : (['drill'] as const))] as const;
   for (const way of order) {
     const found = ways[way](step, serving);
     if (found) return found;

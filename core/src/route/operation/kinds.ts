@@ -14,6 +14,7 @@ import { groove } from './groove.ts';
 import type { KindOfOperation, NotedOf, OfKind, Opened, OwnOf } from './kind.ts';
 import { measure } from './measure.ts';
 import { mount } from './mount.ts';
+import { openFloor } from './open-floor.ts';
 import { part } from './part-off.ts';
 import { ream } from './ream.ts';
 import { roundEdge } from './round.ts';
@@ -24,7 +25,8 @@ import { touchOff } from './touch-off.ts';
 
 /** The one list of kinds, in the order in which they usually come: what is known of each is in its own file. */
 const kinds = {
-  ...{ mount, face, centre, spot, drill, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder },
+  ...{ mount, face, centre, spot, drill, changeSupport, touchOff, rough, openFloor },
+  ...{ measure, semiFinish, finish, shoulder },
   ...{ roundEdge, groove, ream, countersink, chamfer, breakEdges, part, saw },
 };
 

@@ -1,0 +1,49 @@
+import { aimed, measure } from '../../ui/format.ts';
+import type { ShownOperation } from './shown.ts';
+
+export const openFloor: ShownOperation<'openFloor'> = {
+  name: 'Face what the point left',
+  title: ({ slices }, { name }) => `Face what the drill’s point left in ${name}, ${slices.length} slices`,
+  Detail: ({ operation: o, unit }) => (
+    <p>
+      {o.slices.length} slices, each from where it is open out to Ø{aimed(o.toDiameterMm, unit)} {unit}: beyond the full
+      diameter of the drill the end of the bar would run against what its point left.
+    </p>
+  ),
+  stepTitle: (_, { name }) => `Face what the drill’s point left in ${name}, feeding outwards`,
+  Panel: ({ step, frozen }) => {
+    const { unit } = frozen.means.lathe;
+    const f = (mm: number) => measure(mm, unit, unit === 'mm' ? 1 : 3);
+    return (
+      <div className="flex max-w-2xl flex-col gap-2">
+        <p className="text-lg">
+          For each line set the carriage to its depth with the edge where the hole is open, clear of the slope, then
+          feed <b>outwards</b> to Ø{f(step.toDiameterMm)} {unit}. Look that the back of the bar stays clear of the
+          opposite wall.
+        </p>
+        <table className="table table-sm max-w-md">
+          <thead>
+            <tr>
+              <th scope="col">Slice</th>
+              <th scope="col" className="text-right">
+                From the face, {unit}
+              </th>
+              <th scope="col" className="text-right">
+                Open to Ø, {unit}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {step.slices.map((s, i) => (
+              <tr key={s.fromEndMm}>
+                <td>{i + 1}</td>
+                <td className="text-right text-lg font-bold">{f(s.fromEndMm)}</td>
+                <td className="text-right">{f(s.fromDiameterMm)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    );
+  },
+};
