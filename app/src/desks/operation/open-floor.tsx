@@ -15,13 +15,13 @@ export const openFloor: ShownOperation<'openFloor'> = {
     const { unit } = frozen.means.lathe;
     const f = (mm: number) => measure(mm, unit, unit === 'mm' ? 1 : 3);
     return (
-      <div className="flex max-w-2xl flex-col gap-2">
-        <p className="text-lg">
+      <div className="grid items-start gap-x-8 gap-y-2 md:col-span-2 md:grid-cols-2">
+        <p className="max-w-xl text-lg">
           For each line set the carriage to its depth with the edge where the hole is open, clear of the slope, then
           feed <b>outwards</b> to Ø{f(step.toDiameterMm)} {unit}. Look that the back of the bar stays clear of the
           opposite wall.
         </p>
-        <table className="table table-sm max-w-md">
+        <table className="table table-xs max-w-md">
           <thead>
             <tr>
               <th scope="col">Slice</th>
@@ -37,8 +37,8 @@ export const openFloor: ShownOperation<'openFloor'> = {
             {step.slices.map((s, i) => (
               <tr key={s.fromEndMm}>
                 <td>{i + 1}</td>
-                <td className="text-right text-lg font-bold">{f(s.fromEndMm)}</td>
-                <td className="text-right">{f(s.fromDiameterMm)}</td>
+                <td className="text-right text-base font-bold">{f(s.fromEndMm)}</td>
+                <td className="text-right text-base">{f(s.fromDiameterMm)}</td>
               </tr>
             ))}
           </tbody>
