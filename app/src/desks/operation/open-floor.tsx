@@ -6,8 +6,8 @@ export const openFloor: ShownOperation<'openFloor'> = {
   title: ({ slices }, { name }) => `Face what the drill’s point left in ${name}, ${slices.length} slices`,
   Detail: ({ operation: o, unit }) => (
     <p>
-      {o.slices.length} slices, each from where it is open out to Ø{aimed(o.toDiameterMm, unit)} {unit}: beyond the full
-      diameter of the drill the end of the bar would run against what its point left.
+      {o.slices.length} slices, each from where it is open out to Ø{aimed(o.toDiameterMm, unit)} {unit}: the end of the
+      bar would run against what the point of the drill left.
     </p>
   ),
   stepTitle: (_, { name }) => `Face what the drill’s point left in ${name}, feeding outwards`,

@@ -105,11 +105,11 @@ describe('a blind hole', () => {
     const [rough] = of(plan, 'rough').filter((o) => o.featureId === 'b1');
     const [floor] = of(plan, 'openFloor');
     const drill = of(plan, 'drill').at(-1)!;
-    expect([drill.diameterMm, rough!.zFromMm, floor!.zToMm]).toEqual([16, drill.zFromMm, drill.zFromMm]);
-    expect(ids(plan).indexOf(floor!.id)).toBe(ids(plan).indexOf(rough!.id) + 1);
+    expect([drill.diameterMm, floor!.zToMm]).toEqual([16, drill.zFromMm]);
+    expect(ids(plan).indexOf(floor!.id)).toBe(ids(plan).indexOf(rough!.id) - 1);
     // 0.3 above the floor at 24 of 36, open to nothing there; half a millimetre each at the most, along the slope of 59°
+    expect([floor!.zFromMm, floor!.toDiameterMm]).toEqual([rough!.zFromMm, 16]);
     expect(floor!.zFromMm).toBeCloseTo(24.3, 9);
-    expect(floor!.toDiameterMm).toBeCloseTo(rough!.targetMm!, 9);
     const { slices } = floor!;
     expect(slices).toHaveLength(Math.ceil((drill.zFromMm - 24.3) / 0.5));
     for (const [i, s] of slices.entries()) {

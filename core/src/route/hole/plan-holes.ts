@@ -5,13 +5,13 @@ import { PLACE_MM, type Problem } from '../../quantity/index.ts';
 import { type Drill, toolsOf } from '../../tool/index.ts';
 import { openMm } from '../../work/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
-import { type Level, leavingFor, levelOf, SHOULDER_LEFT_MM } from '../level.ts';
+import { type Level, leavingFor, levelOf } from '../level.ts';
 import { countersinkOperation } from '../operation/countersink.ts';
 import { type DrillWish, drillOperation } from '../operation/drill.ts';
 import type { Opened } from '../operation/kind.ts';
 import type { Operation } from '../operation/kinds.ts';
 import { measureOperation, measureRoughed } from '../operation/measure.ts';
-import { leavesSlope, openFloorOperation, type PointLeft } from '../operation/open-floor.ts';
+import { openFloorOperation, type PointLeft } from '../operation/open-floor.ts';
 import { reamOperation } from '../operation/ream.ts';
 import { shoulderOperation } from '../operation/shoulder.ts';
 import { spotOperation } from '../operation/spot.ts';
@@ -222,18 +222,15 @@ class HolePlanner {
     const rougher: Operation[] = [];
     for (const { c, bar } of bored) {
       const level = this.#levelOf(c, bar);
-      const point = c.point && leavesSlope(c.point, level) ? c.point : undefined;
-      // no farther than the drill's full diameter: beyond it what the point left stands in the way of the bar's end
-      const roughed = point ? { ...level, zFromMm: point.fullMm - SHOULDER_LEFT_MM } : level;
-      const rough = roughLevel(this.#context, roughed, c.fromMm, piece.part.lengthMm, false, this.#recorderFor);
+      const rough = roughLevel(this.#context, level, c.fromMm, piece.part.lengthMm, false, this.#recorderFor);
       const [broken] = rough?.exceeds ?? [];
       if (broken && this.#context.wishes.own?.[rough!.id] === undefined) {
         this.#wontBear(c.step, broken);
         continue;
       }
-      if (rough) rougher.push(this.#withBar(rough, bar));
-      const floor = point && openFloorOperation(this.#context, level, point, this.#recorderFor);
+      const floor = c.point && openFloorOperation(this.#context, level, c.point, this.#recorderFor);
       if (floor) rougher.push(this.#withBar(floor, bar));
+      if (rough) rougher.push(this.#withBar(rough, bar));
       levels.push({ c, bar, level });
     }
     // where a gauge reaches: in the step nearest to the face

@@ -3,7 +3,7 @@ import { ring } from '../../contour/index.ts';
 import { type Drill, pointLengthMm } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
-import { type Level, roughedMm, SHOULDER_LEFT_MM } from '../level.ts';
+import { type Level, SHOULDER_LEFT_MM } from '../level.ts';
 import { bare, HAND_FEED, type KindOfOperation, type OfKind } from './kind.ts';
 
 /** Slices that the bar takes, each at its depth from where the point left it open out to the wall. */
@@ -27,13 +27,12 @@ export interface PointLeft {
   readonly behindMm: number;
 }
 
-/** Whether anything of a point's slope is left above what roughing leaves on the floor. */
-export const leavesSlope = ({ fullMm }: PointLeft, level: Level): boolean =>
-  fullMm > level.zFromMm + SHOULDER_LEFT_MM + 0.01;
+/** A slope no higher than this is nothing, mm. */
+const NONE_MM = 0.01;
 
 /**
- * What the point of a drill left on a floor, sloping from the wall inwards, is faced off in slices before the bar bores on to that
- * depth: its end would run against it.
+ * What the point of a drill left on a floor, sloping from the wall inwards, is faced off in slices before the bar bores to that depth:
+ * its end would run against it. Undefined where the point left nothing above what roughing leaves on the floor.
  */
 export function openFloorOperation(
   context: FitContext,
@@ -44,8 +43,9 @@ export function openFloorOperation(
   const id = `${level.feature.id}-floor`;
   const record = recorderFor(id);
   const tool = level.edges.rougher;
-  const toDiameterMm = roughedMm(level);
+  const toDiameterMm = drill.diameterMm;
   const zFromMm = level.zFromMm + SHOULDER_LEFT_MM;
+  if (fullMm - zFromMm < NONE_MM) return undefined;
   const setting = handSetting(context, toDiameterMm, 'facing', tool, HAND_FEED, record);
   if (!setting) return undefined;
   const { lengthMm } = context.piece.part;
