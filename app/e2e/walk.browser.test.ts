@@ -104,8 +104,13 @@ describe('at the lathe', () => {
     await page.focus('[data-field="touch-diameter"]');
     await page.keyboard.type('b ');
     expect(await stepOf(page)).toBe(step);
-    await type(page, 'touch-diameter', '13.9');
+    // a short figure is asked about when it is entered, not refused without a word
     await type(page, 'touch-cross', '0.40');
+    await type(page, 'touch-diameter', '9');
+    await press(page, 'Touched off');
+    await sees(page, 'Is it 9?');
+    await type(page, 'touch-diameter', '13.9');
+    await page.focus('[data-field="touch-cross"]');
     await page.keyboard.press('Enter');
     // the step that follows, not the words of this one
     await page.waitForFunction(() => !document.querySelector('[data-field="touch-diameter"]'));

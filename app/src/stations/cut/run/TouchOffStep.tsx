@@ -41,6 +41,8 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
   useKeys(keys, { n: onNote, b: onBack });
   const touched = useTouched({ keepAs, frozen, state, advice, add, again, byCompound });
   const { diameter, farOff } = touched;
+  // not while it is being typed: what is short so far may go on
+  const doubted = farOff !== undefined && (touched.tried || diameter.length > 2);
   const roughed = again ? diameterOf(advice.step.targetMm!, lathe.unit) : '';
   const inside = sideOf(frozen, advice.step.featureId) === 'inside';
   const turnHand = (crossSlide.clockwiseMoves === 'in') !== inside ? 'clockwise' : 'anticlockwise';
@@ -86,7 +88,7 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
               )}
             </div>
           </div>
-          {farOff && (touched.tried || diameter.length > 2) && (
+          {farOff && doubted && (
             <TouchDoubt doubt={farOff} unit={lathe.unit} text={diameter} sure={touched.sure} onSure={touched.beSure} />
           )}
           <p className="muted mt-3">
@@ -96,7 +98,7 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
         </section>
       </div>
       <Acts caution={caution}>
-        <button type="submit" className="act main" disabled={farOff !== undefined && !touched.sure}>
+        <button type="submit" className="act main" disabled={doubted && !touched.sure}>
           Touched off
         </button>
         <button type="button" className="act" onClick={onNote}>
