@@ -1,4 +1,5 @@
 import { aimed, measure } from '../../ui/format.ts';
+import { NumbersTable } from './NumbersTable.tsx';
 import type { ShownOperation } from './shown.ts';
 
 export const openFloor: ShownOperation<'openFloor'> = {
@@ -21,28 +22,12 @@ export const openFloor: ShownOperation<'openFloor'> = {
           feed <b>outwards</b> to Ø{f(step.toDiameterMm)} {unit}. Look that the back of the bar stays clear of the
           opposite wall.
         </p>
-        <table className="table table-xs max-w-md">
-          <thead>
-            <tr>
-              <th scope="col">Slice</th>
-              <th scope="col" className="text-right">
-                From the face, {unit}
-              </th>
-              <th scope="col" className="text-right">
-                Open to Ø, {unit}
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {step.slices.map((s, i) => (
-              <tr key={s.fromEndMm}>
-                <td>{i + 1}</td>
-                <td className="text-right text-base font-bold">{f(s.fromEndMm)}</td>
-                <td className="text-right text-base">{f(s.fromDiameterMm)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <NumbersTable
+          dense
+          count="Slice"
+          heads={[`From the face, ${unit}`, `Open to Ø, ${unit}`]}
+          rows={step.slices.map((s) => [f(s.fromEndMm), f(s.fromDiameterMm)])}
+        />
       </div>
     );
   },

@@ -1,6 +1,7 @@
 import { inUnit } from '../../messages/in-unit.ts';
 import { measure } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
+import { NumbersTable } from './NumbersTable.tsx';
 import type { ShownOperation } from './shown.ts';
 
 const what = (inner: boolean, radiusMm: number, unit: 'mm' | 'in'): string =>
@@ -50,28 +51,11 @@ export const roundEdge: ShownOperation<'roundEdge'> = {
           stands so far from the finished face. Always from the tail.{' '}
           <Working of="steps" tell={tell('route.roundSteps')} />
         </p>
-        <table className="table table-sm max-w-md">
-          <thead>
-            <tr>
-              <th scope="col">Step</th>
-              <th scope="col" className="text-right">
-                Ø, {unit}
-              </th>
-              <th scope="col" className="text-right">
-                From the face, {unit}
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {step.steps.map((s, i) => (
-              <tr key={s.fromEndMm}>
-                <td>{i + 1}</td>
-                <td className="text-right text-lg font-bold">{f(s.diameterMm)}</td>
-                <td className="text-right text-lg font-bold">{f(s.fromEndMm)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <NumbersTable
+          count="Step"
+          heads={[`Ø, ${unit}`, `From the face, ${unit}`]}
+          rows={step.steps.map((s) => [f(s.diameterMm), f(s.fromEndMm)])}
+        />
         <p className="muted">Cusps of {inUnit(unit).len(step.cuspMm, 3)} stay: blend them with a file, then emery.</p>
       </div>
     );

@@ -44,8 +44,8 @@ const DRILL_KEEPS_SHARE = 0.1;
 /** A reamer of the nominal size makes it: a little under the lower limit still counts, mm. */
 const REAMER_UNDER_MM = 0.002;
 
-/** A drill with so flat an end leaves a floor as it is, degrees. */
-const FLAT_DEG = 179;
+/** A drill with a flat end leaves a floor as it is, degrees. */
+const FLAT_DEG = 180;
 /** Below it a hole is hardly bored: the drill of its size is what lacks, mm. */
 const LEAST_BORED_MM = 6;
 
