@@ -12,7 +12,7 @@ export function NumbersTable({
   readonly dense?: boolean;
 }) {
   return (
-    <table className={`table max-w-md ${dense ? 'table-xs' : 'table-sm'}`}>
+    <table className={`table max-w-md ${dense ? 'table-xs [&_td]:py-0.5' : 'table-sm'}`}>
       <thead>
         <tr>
           <th scope="col">{count}</th>
