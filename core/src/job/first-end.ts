@@ -2,7 +2,7 @@ import { opposite } from '../part/index.ts';
 import { nextSetup } from './next-setup.ts';
 import { planJob } from './plan-job.ts';
 import type { Job, Shop } from './schema.ts';
-import { stillWaiting } from './setups.ts';
+import { type PlannedSetup, stillWaiting } from './setups.ts';
 
 /** What comes of beginning with an end: how many setups it takes, and how many surfaces are left that turning could make. */
 export interface Begun {
@@ -28,8 +28,10 @@ function begunWith(job: Job, shop: Shop, tail: 'left' | 'right'): Begun | undefi
   const [first] = job.hold.setups;
   if (!first) return undefined;
   let all: Job = { ...job, hold: { ...job.hold, setups: [{ ...first, tail }] } };
+  let known: readonly PlannedSetup[] = [];
   for (let n = 1; ; n++) {
-    const { setups } = planJob(all, shop);
+    const { setups } = planJob(all, shop, undefined, { known });
+    known = setups;
     if (!setups.some(({ plan }) => plan.operations.some((o) => o.kind !== 'mount'))) return undefined;
     const next = n < MOST ? nextSetup(setups, PROPOSED(n)) : undefined;
     if (!next)

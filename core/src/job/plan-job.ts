@@ -24,7 +24,7 @@ import { blankPiece, type Workpiece } from '../work/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { checkTogether } from './concentric.ts';
 import { type Job, materialIn, type Shop } from './schema.ts';
-import { type PlannedSetups, planSetups } from './setups.ts';
+import { type PlannedBefore, type PlannedSetups, planSetups } from './setups.ts';
 
 /** What is known of a job however far it has been filled in. */
 interface Known {
@@ -72,8 +72,14 @@ export function spareGripMm({ hold, stock }: Job, lathe: Lathe | undefined, part
 /**
  * Plans a job with what the shop has; as far as the job has been filled in.
  * @param recorderFor gives a recorder to operations by their ids in the plan; those of later setups as `2/id`
+ * @param anew which setups are wanted, and what of them was planned before; all anew where it is not given
  */
-export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string) => Recorder | undefined): PlannedJob {
+export function planJob(
+  job: Job,
+  shop: Shop,
+  recorderFor?: (operationId: string) => Recorder | undefined,
+  anew?: PlannedBefore,
+): PlannedJob {
   const { part, problems: drawn } = resolveDrawing(job.drawing);
   const problems: Problem[] = drawn.map((p) => under(['drawing'], p));
   const bar = shop.bars.find((b) => b.id === job.stock.barId);
@@ -145,6 +151,7 @@ export function planJob(job: Job, shop: Shop, recorderFor?: (operationId: string
     wishes,
     (number) => (recorderFor ? (id) => recorderFor(number === 1 ? id : `${number}/${id}`) : undefined),
     job.hold.truings,
+    anew,
   ) as PlannedSetups;
   const overhangMm = setups[0].plan.held?.overhangMm ?? blank.lengthMm;
   const { cleanUp, problems: ofPiece } = checkBarFor(part, sizes, chuck.runoutMm, overhangMm, recorderFor?.('cleanUp'));

@@ -34,6 +34,31 @@ const finishedOf = (piece: Workpiece | undefined) => Object.keys(piece?.finished
 const next = (job: Job, n: number): Setup => nextSetup(planJob(job, shop).setups, ID(n))!;
 const turned = withFurther(spindle, next(spindle, 1));
 
+describe('setups that were planned before', () => {
+  const all = planJob(turned, shop).setups;
+  const between = { ...all[1]!.setup, grip: { kind: 'centres' as const }, support: 'centre' as const };
+  it('are taken over as they are, as far as they are wanted', () => {
+    const again = planJob(turned, shop, undefined, { known: all });
+    expect(again.setups.map((s, i) => s === all[i])).toEqual([true, true]);
+    expect(planJob(turned, shop, undefined, { known: all, upTo: 1 }).setups).toHaveLength(1);
+    expect(planJob(turned, shop, undefined, { upTo: 1 }).setups[0]!.plan.operations).toEqual(all[0].plan.operations);
+  });
+  it('stand up to the first that differs; what comes after it is planned on the piece as it then is', () => {
+    const other = withFurther(spindle, between);
+    const again = planJob(other, shop, undefined, { known: all });
+    expect(again.setups[0]).toBe(all[0]);
+    expect(again.setups[1]).toEqual(planJob(other, shop).setups[1]);
+    const tighter = firstBy(turned, { grip: { kind: 'jaws', on: 'spare', mm: 31 } });
+    expect(planJob(tighter, shop, undefined, { known: all })).toEqual(planJob(tighter, shop));
+  });
+  it('are planned again where another setup cuts the piece off its spare stock', () => {
+    const again = withFurther(spindle, { ...between, grip: { kind: 'jaws', on: 'spare', mm: 0 }, support: 'none' });
+    const { setups } = planJob(again, shop, undefined, { known: all });
+    expect(setups[0]).not.toBe(all[0]);
+    expect(setups).toEqual(planJob(again, shop).setups);
+  });
+});
+
 describe('holdings of a job', () => {
   it('begin with the first one, which is the plan as it was', () => {
     const { setups } = planJob(spindle, shop);

@@ -36,6 +36,14 @@ function placed(problem: Problem, index: number): Problem {
 /** Whether a setup grips spare stock. */
 const gripsSpare = ({ grip }: Setup): boolean => grip.kind === 'jaws' && grip.on === 'spare';
 
+/** What of a job's setups is planned anew where not all of it is. */
+export interface PlannedBefore {
+  /** setups of the same job planned before, with the same drawing, stock and means: the first of them stand as long as nothing differs */
+  readonly known?: readonly PlannedSetup[];
+  /** the last one that is wanted; all where it is not given */
+  readonly upTo?: number;
+}
+
 /** Plans the setups of a job in their order, each on what those before it have left. @param blank before the first */
 export function planSetups(
   blank: Workpiece,
@@ -44,13 +52,19 @@ export function planSetups(
   wishes: Wishes,
   recorderFor: (number: number) => RecorderFor | undefined = () => undefined,
   truings: readonly TruingRecord[] = [],
+  { known = [], upTo = setups.length }: PlannedBefore = {},
 ): readonly PlannedSetup[] {
-  const planned: PlannedSetup[] = [];
-  let before = blank;
-  for (const [i, setup] of setups.entries()) {
-    const piece = putIn(before, setup);
+  const cutsOffIn = (i: number): boolean => !setups.slice(i + 1).some(gripsSpare);
+  const differs = known.findIndex((k, i) => k.setup !== setups[i] || k.wishes.cutsOff !== cutsOffIn(i));
+  const planned: PlannedSetup[] = known.slice(0, Math.min(upTo, differs < 0 ? known.length : differs));
+  let before = planned.at(-1)?.plan.after ?? blank;
+  for (let i = planned.length; i < Math.min(upTo, setups.length); i++) {
+    // nothing can follow on what could not be cut at all
+    if (planned[0]?.plan.operations.length === 0) break;
+    const setup = setups[i]!;
     const number = i + 1;
-    const cutsOff = !setups.slice(i + 1).some(gripsSpare);
+    const cutsOff = cutsOffIn(i);
+    const piece = putIn(before, setup);
     const plan = planSetup(piece, setup, means, { ...wishes, cutsOff }, number, recorderFor(number));
     // what the shop lacks for a size was said when the piece was put in first
     const told =
@@ -72,8 +86,6 @@ export function planSetups(
       problems,
     });
     before = plan.after;
-    // nothing can follow on what could not be cut at all
-    if (i === 0 && plan.operations.length === 0) break;
   }
   return planned;
 }

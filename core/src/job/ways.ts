@@ -52,13 +52,16 @@ const MARKS_MIN = 2;
 export function waysOfHolding(job: Job, shop: Shop, number = 1): readonly Way[] {
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
   const now = job.hold.setups[number - 1];
-  const planned = planJob(job, shop);
+  const planned = planJob(job, shop, undefined, { upTo: number });
   if (!lathe || !now || !planned.barSizes || outsides(planned.part).length === 0) return [];
   const chosen = planned.setups[number - 1];
+  const { setups: known } = planned;
   const tried = (setup: Setup): PlannedJob =>
     planJob(
       { ...job, hold: { ...job.hold, setups: job.hold.setups.with(number - 1, setup) as Job['hold']['setups'] } },
       shop,
+      undefined,
+      { known, upTo: number },
     );
   const method = chosen?.plan.held?.method;
   const inChucks = lathe.holding.chucks.flatMap((chuck) =>

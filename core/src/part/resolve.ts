@@ -194,6 +194,16 @@ function lengthsOfChain(
  * @returns the part as far as it can be drawn, and all problems with paths into the drawing
  */
 export function resolveDrawing(drawing: Drawing): Resolved {
+  const known = resolved.get(drawing);
+  if (known) return known;
+  const made = resolvedNow(drawing);
+  resolved.set(drawing, made);
+  return made;
+}
+/** Drawings are never changed in place: one that is asked about again is not read again. */
+const resolved = new WeakMap<Drawing, Resolved>();
+
+function resolvedNow(drawing: Drawing): Resolved {
   const reader = new Reader(drawing);
   const reads = drawing.features.map((f, i) => readLength(f, i, reader));
   const shapes = drawing.features.map((f) => outsideShape(f.kind));

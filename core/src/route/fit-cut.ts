@@ -7,7 +7,7 @@ import type { Recorder } from '../working/index.ts';
 import { cutToolOf } from './cut-tool.ts';
 import type { FitContext } from './fit-context.ts';
 import { settingOf } from './hand-setting.ts';
-import type { Limiter, Loads, Pass, SchoolAnswer, Setting } from './operation/any.ts';
+import type { Limiter, Loads, Pass, Setting } from './operation/any.ts';
 
 /** Winding back and setting the next depth, minutes a pass. */
 export const HANDLING_MIN = 0.4;
@@ -241,19 +241,4 @@ function passesOf(sign: Sign, fromMm: number, depths: readonly number[], minutes
     diameter = Number((before - sign * 2 * depthMm).toFixed(9));
     return { depthMm, diameterBeforeMm: before, diameterAfterMm: diameter, minutes };
   });
-}
-
-/** A fitted cut as one line of the comparison of schools. */
-export function answerOf(school: School, cut: FittedCut): SchoolAnswer {
-  return {
-    school,
-    cuttingSpeedMPerMin: cut.setting.cuttingSpeedMPerMin,
-    idealRpm: cut.setting.idealRpm,
-    rpm: cut.setting.rpm,
-    speedLabel: cut.setting.speedLabel,
-    feedMmPerRev: cut.setting.feedMmPerRev,
-    passes: cut.passes.length,
-    depthMm: Math.max(...cut.passes.map((p) => p.depthMm)),
-    minutes: cut.minutes,
-  };
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { SCHOOLS, type School } from '../cutting/index.ts';
 import { materialById } from '../material/index.ts';
 import { feature, metricLathe, planInput, planRoute, tools } from '../testing/shop.ts';
 import type { Tool, TurningTool } from '../tool/index.ts';
@@ -126,8 +127,8 @@ describe('feeds of the schools', () => {
   it('rough at the usual feed or what the nose bears, machine first by the nose alone', () => {
     const feedsBySchool = (noseRadiusMm: number) => {
       const tool = tools.map((t) => (t.kind === 'rougher' ? { ...t, noseRadiusMm } : t));
-      const rough = operation(planOf({ tools: tool, material: materialById('acetal')! }), 'f2-rough');
-      return Object.fromEntries(rough.schools.map((s) => [s.school, s.feedMmPerRev]));
+      const of = (school: School) => planOf({ tools: tool, material: materialById('acetal')!, school });
+      return Object.fromEntries(SCHOOLS.map((s) => [s, operation(of(s), 'f2-rough').setting!.feedMmPerRev]));
     };
     // marked feeds are 0.05 … 0.4; 0.6 of the nose is 0.48, then 0.12
     expect(feedsBySchool(0.8)).toMatchObject({ shopRule: 0.2, conditions: 0.2, machineFirst: 0.4 });

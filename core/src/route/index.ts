@@ -1,4 +1,5 @@
 export { type BentLine, bentLineOf } from './bending.ts';
+export { bySchool, type SchoolAnswer } from './by-school.ts';
 export type { RecorderFor } from './fit-context.ts';
 export { HANDLING_MIN, passDepths } from './fit-cut.ts';
 export { holdOfCut } from './hold-of-cut.ts';
@@ -15,7 +16,6 @@ export {
   NOTES,
   type Note,
   type Pass,
-  type SchoolAnswer,
   type Setting,
 } from './operation/any.ts';
 export type { Act } from './operation/kind.ts';

@@ -5,6 +5,7 @@ import { outsides } from '../part/index.ts';
 import { feature, metricLathe, planInput, planRoute } from '../testing/shop.ts';
 import { standingMm } from '../work/index.ts';
 import { collectWorking } from '../working/index.ts';
+import { bySchool } from './by-school.ts';
 import { passDepths } from './fit-cut.ts';
 import { kindOf } from './operation/kinds.ts';
 import { planSetup } from './plan-setup.ts';
@@ -74,12 +75,16 @@ describe('planning a setup', () => {
   });
   it('computes three schools for a cut and uses the one asked for', () => {
     for (const school of SCHOOLS) {
-      const rough = planRoute(planInput(shaft, 45, { school })).operations.find((o) => o.id === 'f3-rough')!;
-      expect(rough.schools.map((s) => s.school)).toEqual(SCHOOLS);
-      expect(rough.setting!.rpm).toBe(rough.schools.find((s) => s.school === school)!.rpm);
+      const asked = planInput(shaft, 45, { school });
+      const rough = planRoute(asked).operations.find((o) => o.id === 'f3-rough')!;
+      const schools = bySchool({ ...asked, number: 1 }, 'f3-rough');
+      expect(schools.map((s) => s.school)).toEqual(SCHOOLS);
+      expect(schools.find((s) => s.school === school)).toMatchObject({
+        rpm: rough.setting!.rpm,
+        minutes: rough.minutes,
+      });
     }
-    const rough = planRoute(planInput(shaft, 45)).operations.find((o) => o.id === 'f3-rough')!;
-    const [rule, , machine] = rough.schools;
+    const [rule, , machine] = bySchool({ ...planInput(shaft, 45), number: 1 }, 'f3-rough');
     expect(machine!.minutes).toBeLessThan(rule!.minutes);
   });
   it('puts the work on the tail centre when it would bend too much without', () => {

@@ -8,6 +8,7 @@ import { type Outside, outsides } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
 import { edgeFor, toolsOf } from '../tool/index.ts';
 import { reachOf, type Workpiece, weightOutNmm } from '../work/index.ts';
+import type { Recorder } from '../working/index.ts';
 import { afterOperations } from './after.ts';
 import { finishedShaft, isStepped } from './bending.ts';
 import { withCarried } from './carried.ts';
@@ -77,35 +78,35 @@ export function planSetup(
 
 /** The quickest of the plans with each gearing of the feeds that stays on, and with all feeds; what cuts more goes first. */
 function quickest(
-  piece: Workpiece,
-  setup: Setup,
-  means: Means,
-  wishes: Wishes,
-  number: number,
-  recorderFor: RecorderFor,
-): Plan {
-  const groups = feedGroups(means.lathe);
-  const [only] = groups;
-  if (groups.length === 1) return planWith(piece, setup, means, wishes, number, recorderFor, only!);
-  const quiet = groups.map((feeds) => ({ feeds, plan: planWith(piece, setup, means, wishes, number, silent, feeds) }));
-  const [best] = quiet.sort((a, b) => a.plan.waiting.length - b.plan.waiting.length || a.plan.minutes - b.plan.minutes);
-  // told only of the one that is taken
-  return recorderFor === silent ? best!.plan : planWith(piece, setup, means, wishes, number, recorderFor, best!.feeds);
-}
-
-function planWith(
   before: Workpiece,
   setup: Setup,
   means: Means,
   wishes: Wishes,
   number: number,
   recorderFor: RecorderFor,
-  feeds: readonly Feed[],
 ): Plan {
-  const piece = putIn(before, setup);
-  const { part } = piece;
+  const { context, empty } = begun(putIn(before, setup), setup, means, wishes, recorderFor('hold'));
+  if (!context) return empty;
+  const groups = feedGroups(means.lathe);
+  const planFor = (feeds: readonly Feed[], tell: RecorderFor): Plan =>
+    planWith({ ...context, feeds }, empty.problems, number, tell);
+  if (groups.length === 1) return planFor(groups[0]!, recorderFor);
+  const quiet = groups.map((feeds) => ({ feeds, plan: planFor(feeds, silent) }));
+  const [best] = quiet.sort((a, b) => a.plan.waiting.length - b.plan.waiting.length || a.plan.minutes - b.plan.minutes);
+  // told only of the one that is taken
+  return recorderFor === silent ? best!.plan : planFor(best!.feeds, recorderFor);
+}
+
+/** How the piece is held, and what everything in the setup is planned with; nothing to plan with where it cannot be. */
+function begun(
+  piece: Workpiece,
+  setup: Setup,
+  means: Means,
+  wishes: Wishes,
+  record?: Recorder,
+): { readonly context?: FitContext; readonly empty: Plan } {
   const { lathe } = means;
-  const { held, problems: ofHold } = heldHere(piece, setup, means, wishes.clearanceMm, recorderFor('hold'));
+  const { held, problems: ofHold } = heldHere(piece, setup, means, wishes.clearanceMm, record);
   const problems = [
     // what is merely odd about the lathe is told on its own page
     ...checkLathe(lathe)
@@ -116,54 +117,37 @@ function planWith(
     ...(held ? checkMeans(piece, setup, means, held) : []),
   ];
   const empty: Plan = { held, operations: [], after: piece, waiting: [], problems, minutes: 0, changes: 0 };
-  if (!held || problems.some((p) => p.severity !== 'warning') || outsides(part).length === 0) return empty;
+  if (!held || problems.some((p) => p.severity !== 'warning') || outsides(piece.part).length === 0) return { empty };
   const context: FitContext = {
     ...{ piece, setup, held, means, wishes },
     speeds: speedTable(lathe, held.maxRpm),
     policy: wishes.policy ?? usualPolicy,
-    feeds,
+    feeds: [],
     lineMm: dialScale(lathe.slides.crossSlide).lineTravelMm.valueOf(),
     shaft: finishedShaft(piece, held, means.material.modulusGPa),
     stepped: isStepped(piece),
     weightNmm: weightOutNmm(piece, held.jawsMm, means.material.densityKgPerM3),
     stockMm: reachOf(piece).largestMm,
   };
-  const within = reachFromTail(piece, held, wishes.clearanceMm);
-  const onlyEnds = setup.extent === 'ends';
-  const reachable = onlyEnds ? [] : within.reachable;
-  const waiting: Waiting[] = onlyEnds
-    ? [...within.reachable.map(({ id }): Waiting => ({ id, why: 'otherSetup' })), ...within.waiting]
-    : [...within.waiting];
-  const inHoles = reachHoles(piece, held, setup);
-  waiting.push(...inHoles.waiting);
-  const holes = planHoles(context, onlyEnds ? [] : inHoles.steps, recorderFor);
-  if (onlyEnds) waiting.push(...inHoles.steps.map(({ id }): Waiting => ({ id, why: 'otherSetup' })));
-  const wanted = opening(context, holes.drilled, touchPlace(context, reachable.at(-1), number), recorderFor);
-  const turned = turnLevels(context, reachable, wanted, holes.sized, recorderFor);
-  waiting.push(...holes.waiting, ...turned.waiting);
-  problems.push(...holes.problems, ...turned.problems);
-  const cutNow = new Set([...turned.cut, ...wanted.flatMap((o) => finishedBy(part, o))]);
-  const cutIns = planCutIns(context, cutNow, waiting, recorderFor);
-  wanted.push(...cutIns.operations);
-  waiting.push(...cutIns.waiting);
-  problems.push(...cutIns.problems);
-  const rounds = planRounds(context, cutNow, waiting, recorderFor);
-  wanted.push(...rounds.operations);
-  waiting.push(...rounds.waiting);
-  for (const feature of edgesNow(context, turned.cut))
-    push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
-  if (!onlyEnds && setup.extent !== 'rough') push(wanted, breakEdgesOperation(context, cutNow, recorderFor));
-  push(wanted, cutOff(context, wanted, waiting, number, recorderFor));
+  return { context, empty };
+}
+
+/** All operations of a setup with these feeds, in their order. @param problems that are known of how it is held */
+function planWith(context: FitContext, ofHold: readonly Problem[], number: number, recorderFor: RecorderFor): Plan {
+  const { piece, held, means } = context;
+  const { wanted, waiting, problems: ofWork } = wantedIn(context, number, recorderFor);
+  const { after: whole, parting } = cutOff(context, wanted, waiting, number, recorderFor);
+  push(wanted, parting);
   const settled = weighChanges(context, wanted, recorderFor).map((o) => withCarried(held, o));
   const operations = withNotes(context, settled);
   const slides = checkSlides(
-    part,
+    piece.part,
     held,
     context.stockMm,
-    lathe,
+    means.lathe,
     centreHoleDepthMm(operations.find((o) => o.kind === 'centre')),
   );
-  problems.push(...slides.map((p) => under(['setup'], p)), ...exceeded(operations));
+  const problems = [...ofHold, ...ofWork, ...slides.map((p) => under(['setup'], p)), ...exceeded(operations)];
   const changed = settingChanges(means, operations);
   const operationsMin = operations.reduce((total, o) => total + o.minutes, 0);
   const minutes = operationsMin + changed.minutes;
@@ -171,8 +155,44 @@ function planWith(
     code: 'route.total',
     values: { count: operations.length, operationsMin, changes: changed.count, changesMin: changed.minutes, minutes },
   });
-  const after = afterOperations(piece, operations, number);
+  const after = parting ? afterOperations(whole, [parting], number) : whole;
   return { held, operations, after, waiting, problems, minutes, changes: changed.count };
+}
+
+/** Everything that is cut while the piece is whole, what waits, and what is wrong with it. */
+function wantedIn(
+  context: FitContext,
+  number: number,
+  recorderFor: RecorderFor,
+): { wanted: Operation[]; waiting: Waiting[]; problems: readonly Problem[] } {
+  const { piece, setup, held, wishes } = context;
+  const { part } = piece;
+  const within = reachFromTail(piece, held, wishes.clearanceMm);
+  const onlyEnds = setup.extent === 'ends';
+  const reachable = onlyEnds ? [] : within.reachable;
+  const inHoles = reachHoles(piece, held, setup);
+  const later = onlyEnds ? [...within.reachable, ...inHoles.steps] : [];
+  const holes = planHoles(context, onlyEnds ? [] : inHoles.steps, recorderFor);
+  const wanted = opening(context, holes.drilled, touchPlace(context, reachable.at(-1), number), recorderFor);
+  const turned = turnLevels(context, reachable, wanted, holes.sized, recorderFor);
+  const waiting: Waiting[] = [
+    ...within.waiting,
+    ...inHoles.waiting,
+    ...later.map(({ id }): Waiting => ({ id, why: 'otherSetup' })),
+    ...holes.waiting,
+    ...turned.waiting,
+  ];
+  const cutNow = new Set([...turned.cut, ...wanted.flatMap((o) => finishedBy(part, o))]);
+  const cutIns = planCutIns(context, cutNow, waiting, recorderFor);
+  wanted.push(...cutIns.operations);
+  waiting.push(...cutIns.waiting);
+  const rounds = planRounds(context, cutNow, waiting, recorderFor);
+  wanted.push(...rounds.operations);
+  waiting.push(...rounds.waiting);
+  for (const feature of edgesNow(context, turned.cut))
+    push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
+  if (!onlyEnds && setup.extent !== 'rough') push(wanted, breakEdgesOperation(context, cutNow, recorderFor));
+  return { wanted, waiting, problems: [...holes.problems, ...turned.problems, ...cutIns.problems] };
 }
 
 /** What comes before anything is turned: putting in, facing, the centre hole where one is wanted, drilling, touching off. */
@@ -198,19 +218,19 @@ function cutOff(
   waiting: Waiting[],
   number: number,
   recorderFor: RecorderFor,
-): Operation | undefined {
-  if (!context.wishes.cutsOff) return undefined;
+): { readonly after: Workpiece; readonly parting?: Operation } {
   const after = afterOperations(context.piece, wanted, number);
+  if (!context.wishes.cutsOff) return { after };
   const parted = partOperation(context, after, recorderFor);
-  const made = typeof parted === 'string' ? sawOperation(context, parted, recorderFor) : parted;
-  if (!made) return undefined;
-  const done = finishedBy(context.piece.part, made);
+  const parting = typeof parted === 'string' ? sawOperation(context, parted, recorderFor) : parted;
+  if (!parting) return { after };
+  const done = finishedBy(context.piece.part, parting);
   for (const [i, w] of [...waiting.entries()].toReversed())
     if (w.why === 'cutOff') {
       if (done.includes(w.id)) waiting.splice(i, 1);
       else waiting[i] = { id: w.id, why: 'otherEnd' };
     }
-  return made;
+  return { after, parting };
 }
 
 /** Where the end of the raw metal is touched off: that of the length nearest to the tail; of the bar, if only its ends are made. */

@@ -1,12 +1,11 @@
-import { feedForRa, SCHOOLS, type School } from '../cutting/index.ts';
+import { feedForRa, type School } from '../cutting/index.ts';
 import { FREE_DIAMETERS, onTailCentre } from '../hold/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import type { EdgeTool } from '../tool/index.ts';
-import type { Recorder } from '../working/index.ts';
 import { cutHold, roughedShaft } from './bending.ts';
 import { FINE_FEED, type FitContext, type RecorderFor } from './fit-context.ts';
-import { answerOf, type CutWish, type FittedCut, fitCut } from './fit-cut.ts';
+import { type CutWish, type FittedCut, fitCut } from './fit-cut.ts';
 import { type Level, roughedMm, SHOULDER_LEFT_MM } from './level.ts';
 import type { AnyOperation, Limiter } from './operation/any.ts';
 import type { Operation } from './operation/kinds.ts';
@@ -36,31 +35,10 @@ function depthCap(context: FitContext, tool: EdgeTool, school: School): { mm: nu
   return { mm: most, by: school === 'machineFirst' ? 'lathe' : 'usual' };
 }
 
-function bySchools(
-  context: FitContext,
-  wishFor: (school: School) => CutWish,
-  passes: number | undefined,
-  record?: Recorder,
-) {
-  const own = context.wishes.school;
-  const fitted = SCHOOLS.map((school) => ({
-    school,
-    cut: fitCut(context, wishFor(school), school, passes, school === own ? record : undefined),
-  }));
-  const chosen = fitted.find((f) => f.school === own)?.cut;
-  return { chosen, schools: fitted.flatMap(({ school, cut }) => (cut ? [answerOf(school, cut)] : [])) };
-}
-
 /** The same wish with the turner's own depth and feed in it, where there are any. */
-function asChosen(wishFor: (school: School) => CutWish, own: OwnCut | undefined): (school: School) => CutWish {
-  if (!own) return wishFor;
-  return (school) => ({
-    ...wishFor(school),
-    depthCapMm: own.depthMm,
-    depthCapBy: 'own',
-    feedCapMm: own.feedMmPerRev,
-    feedCapBy: 'own',
-  });
+function asChosen(wish: CutWish, own: OwnCut | undefined): CutWish {
+  if (!own) return wish;
+  return { ...wish, depthCapMm: own.depthMm, depthCapBy: 'own', feedCapMm: own.feedMmPerRev, feedCapBy: 'own' };
 }
 
 function operationOf(
@@ -70,7 +48,6 @@ function operationOf(
   zToMm: number,
   tool: EdgeTool,
   cut: FittedCut,
-  schools: Operation['schools'],
   rest: Partial<AnyOperation>,
 ): Operation {
   return {
@@ -85,7 +62,6 @@ function operationOf(
     loads: cut.loads,
     decidedBy: cut.decidedBy,
     exceeds: cut.exceeds,
-    schools,
     minutes: cut.minutes,
     ...rest,
   };
@@ -111,34 +87,28 @@ export function roughLevel(
     ...{ zFromMm, zToMm: endMm, bendAllowedMm: level.allowanceMm / 2, weightNmm: context.weightNmm },
     ...{ barMmPerN: edges.barMmPerN },
   });
-  const wishFor = (school: School): CutWish => {
-    const cap = depthCap(context, tool, school);
-    return {
-      fromMm: startMm,
-      toMm,
-      sign,
-      zFromMm,
-      zToMm: endMm,
-      tool,
-      hold,
-      depthCapMm: cap.mm,
-      depthCapBy: cap.by,
-      ...(raw && context.piece.skinMm ? { skinMm: context.piece.skinMm } : {}),
-      feedCapMm:
-        (school === 'machineFirst' ? ROUGH_OF_NOSE.most : ROUGH_OF_NOSE.usual) * tool.noseRadiusMm || SHARP_FEED_MM,
-      feedCapBy: 'nose',
-    };
+  const { school } = context.wishes;
+  const cap = depthCap(context, tool, school);
+  const wish: CutWish = {
+    fromMm: startMm,
+    toMm,
+    sign,
+    zFromMm,
+    zToMm: endMm,
+    tool,
+    hold,
+    depthCapMm: cap.mm,
+    depthCapBy: cap.by,
+    ...(raw && context.piece.skinMm ? { skinMm: context.piece.skinMm } : {}),
+    feedCapMm:
+      (school === 'machineFirst' ? ROUGH_OF_NOSE.most : ROUGH_OF_NOSE.usual) * tool.noseRadiusMm || SHARP_FEED_MM,
+    feedCapBy: 'nose',
   };
   const id = `${level.feature.id}-rough`;
-  const { chosen, schools } = bySchools(
-    context,
-    asChosen(wishFor, context.wishes.own?.[id]),
-    undefined,
-    recorderFor(id),
-  );
+  const chosen = fitCut(context, asChosen(wish, context.wishes.own?.[id]), school, undefined, recorderFor(id));
   return (
     chosen &&
-    operationOf(id, 'rough', { ...level, zFromMm }, endMm, tool, chosen, schools, {
+    operationOf(id, 'rough', { ...level, zFromMm }, endMm, tool, chosen, {
       targetMm: toMm,
       // until the bar's corners are off, the tool strikes them one after the other
       caution:
@@ -176,12 +146,10 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
   const hold = cutHold(context.shaft, context.held, {
     ...{ zFromMm, zToMm: feature.zToMm, bendAllowedMm, weightNmm: context.weightNmm, barMmPerN: edges.barMmPerN },
   });
-  const feed = {
-    sure: finishFeed(tool, feature.raUm * RA_AIMED_SHARE),
-    most: finishFeed(tool, feature.raUm),
-  };
+  const { school } = context.wishes;
+  const feed = finishFeed(tool, school === 'machineFirst' ? feature.raUm : feature.raUm * RA_AIMED_SHARE);
   const cut = (fromMm: number, toMm: number, suffix: string) => {
-    const wishFor = (school: School): CutWish => ({
+    const wish: CutWish = {
       fromMm,
       toMm,
       sign,
@@ -191,11 +159,11 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
       hold,
       depthCapMm: (sign * (fromMm - toMm)) / 2,
       depthCapBy: 'finish',
-      feedCapMm: feed[school === 'machineFirst' ? 'most' : 'sure'].mm,
-      feedCapBy: feed[school === 'machineFirst' ? 'most' : 'sure'].by,
-    });
+      feedCapMm: feed.mm,
+      feedCapBy: feed.by,
+    };
     const id = `${feature.id}-${suffix}`;
-    return { id, ...bySchools(context, asChosen(wishFor, context.wishes.own?.[id]), 1, recorderFor(id)) };
+    return { id, chosen: fitCut(context, asChosen(wish, context.wishes.own?.[id]), school, 1, recorderFor(id)) };
   };
   const centre = onTailCentre(context.held.method);
   const round = (mm: number) => Number(mm.toFixed(9));
@@ -211,11 +179,11 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
     suffix: 'near' | 'semi' | 'finish',
     more: Partial<AnyOperation>,
   ): void => {
-    const { id, chosen, schools } = cut(fromMm, toMm, suffix);
+    const { id, chosen } = cut(fromMm, toMm, suffix);
     if (!chosen) return;
     const shared = { targetMm: toMm, limits: feature.limits, ...more };
     operations.push(
-      operationOf(id, kind, level, feature.zToMm, tool, chosen, schools, shared),
+      operationOf(id, kind, level, feature.zToMm, tool, chosen, shared),
       measureOperation(context, level, suffix, toMm, recorderFor),
     );
   };

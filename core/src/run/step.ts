@@ -51,7 +51,7 @@ export interface AnyStep {
 export function stepsOf(plan: Pick<Plan, 'operations'>): readonly Step[] {
   return plan.operations.flatMap((o): Step[] => {
     const { id: operationId, zFromMm: zStopMm, zToMm: zEndMm, passes, loads, minutes, targetMm, ...more } = o;
-    const { decidedBy: _by, exceeds: _exceeds, schools: _schools, ...own } = more;
+    const { decidedBy: _by, exceeds: _exceeds, ...own } = more;
     const shared = { ...own, operationId, springShare: loads?.springShare, zStopMm, zEndMm };
     if (passes.length === 0) return [{ ...shared, id: operationId, targetMm, minutes }];
     return passes.map((pass, i) => ({

@@ -1,8 +1,9 @@
 import type { Job, PlannedSetup } from '@whelk/core/job';
 import { dialMove, type Lathe } from '@whelk/core/lathe';
-import { kindOf, type Operation } from '@whelk/core/route';
+import { bySchool, kindOf, type Operation, type SchoolAnswer } from '@whelk/core/route';
 import type { Tool } from '@whelk/core/tool';
 import type { Recorder } from '@whelk/core/working';
+import { useMemo } from 'react';
 import { shownOf } from '../../desks/operation/kinds.ts';
 import type { TellOnly } from '../../desks/operation/shown.ts';
 import { cautionText, noteText } from '../../messages/cautions.ts';
@@ -65,7 +66,7 @@ export function OperationDetail({ jobId, operation: o, job, setup, tell }: Props
         ))}
       </div>
       <Loads {...{ jobId, operation: o, job, only }} />
-      {o.schools.length > 0 && <Schools schools={o.schools} used={job.route.school} unit={lathe.unit} />}
+      {o.passes.length > 0 && <Schools {...{ setup }} operationId={o.id} used={job.route.school} unit={lathe.unit} />}
     </div>
   );
 }
@@ -199,14 +200,17 @@ function Loads({ jobId, operation: o, job, only }: OfOperation & Pick<Props, 'jo
 
 /** Three ways to choose its speed, side by side. */
 function Schools({
-  schools,
+  setup,
+  operationId,
   used,
   unit,
 }: {
-  schools: Operation['schools'];
-  used: Operation['schools'][number]['school'];
+  setup: PlannedSetup;
+  operationId: string;
+  used: SchoolAnswer['school'];
   unit: 'mm' | 'in';
 }) {
+  const schools = useMemo(() => bySchool(setup, operationId), [setup, operationId]);
   return (
     <div className="overflow-x-auto md:col-span-3">
       <table className="table table-sm">

@@ -1,4 +1,4 @@
-import type { School, SpeedReason } from '../../cutting/index.ts';
+import type { SpeedReason } from '../../cutting/index.ts';
 import type { Fineness } from '../../lathe/index.ts';
 import type { Limits } from '../../limit/index.ts';
 
@@ -109,18 +109,6 @@ export type Limiter =
   | 'film'
   | 'skin';
 
-export interface SchoolAnswer {
-  readonly school: School;
-  readonly cuttingSpeedMPerMin: number;
-  readonly idealRpm: number;
-  readonly rpm: number;
-  readonly speedLabel: string;
-  readonly feedMmPerRev: number;
-  readonly passes: number;
-  readonly depthMm: number;
-  readonly minutes: number;
-}
-
 /** Where the work is carried while something is done: free out of what grips it, on a centre, in a rest, between two centres. */
 export const CARRIED = ['free', 'centre', 'steady', 'centreAndRest', 'centres'] as const;
 export type Carried = (typeof CARRIED)[number];
@@ -139,7 +127,6 @@ export interface AnyOperation {
   readonly decidedBy?: Limiter;
   /** constraints that even the lightest cut breaks; empty when all hold */
   readonly exceeds: readonly ('power' | 'bend' | 'grip')[];
-  readonly schools: readonly SchoolAnswer[];
   readonly minutes: number;
   /** how it stands meanwhile; missing while it is put in, and in plans of earlier versions */
   readonly carried?: Carried;

@@ -61,7 +61,7 @@ export interface KindOfOperation<O extends AnyOperation & { readonly kind: strin
 }
 
 /** What an operation without passes and loads has in their place. */
-export const bare = { passes: [], exceeds: [], schools: [] } as const;
+export const bare = { passes: [], exceeds: [] } as const;
 /** Beyond everything, mm: a cut from outside begins in the air. */
 export const AIR_MM = 5;
 /** A tool runs in from so far beyond the end of the metal, mm. */

@@ -4,7 +4,7 @@ import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { type Level, roughedMm } from '../level.ts';
 import { usualMinutes } from '../usual-minutes.ts';
 import type { MeasuredAfter } from './any.ts';
-import type { KindOfOperation, OfKind } from './kind.ts';
+import { bare, type KindOfOperation, type OfKind } from './kind.ts';
 
 const own = {};
 type MeasureOperation = OfKind<'measure', typeof own>;
@@ -26,9 +26,7 @@ export function measureOperation(
     featureId: feature.id,
     zFromMm: feature.zFromMm,
     zToMm: feature.zToMm,
-    passes: [],
-    exceeds: [],
-    schools: [],
+    ...bare,
     minutes: usualMinutes(1.5, recorderFor(`${feature.id}-${suffix}`)),
     caution: 'stopToMeasure',
     limits: feature.limits,
