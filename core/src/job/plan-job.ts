@@ -108,26 +108,9 @@ export function planJob(
       ...(sizes && blank && { blank, piece: blankPiece(lies, sizes, blank, allow) }),
     };
   }
-  const wanted = rough ? castAllowances(job.stock.allow, sizes.allowanceMm!) : job.stock.allow;
   const lies = layFirst(part, job);
-  const gripMm = rough ? 0 : spareGripMm(job, lathe, lies, stockMm);
-  const sawnMm = (job.stock.sawn ?? 0) > 0 ? job.stock.sawnMm : undefined;
-  const least = leastGripMm(gripMm, stockMm);
-  const sawn = sawnMm !== undefined && !rough ? asSawn(lies, stockMm, wanted, gripMm, least, sawnMm) : undefined;
-  if (sawn && !sawn.ok)
-    problems.push({
-      ...{ code: 'stock.sawnShort', path: ['stock', 'sawnMm'], value: sawnMm },
-      ...{ limit: Number((sawnMm! + sawn.missingMm).toFixed(2)), unit: 'mm' },
-    });
-  const { allow, spareGripMm: heldMm } = sawn?.ok ? sawn : { allow: wanted, spareGripMm: gripMm };
-  const blank = blankFor(lies, stockMm, allow, heldMm, recorderFor?.('hold'));
-  const barLengthMm = (job.stock.sawn ?? 0) >= job.quantity ? undefined : sizes.lengthMm;
-  // a bar that has the blank's length already wants no saw cut
-  if (!rough && barLengthMm !== undefined && blank.lengthMm > barLengthMm)
-    problems.push({
-      ...{ code: 'stock.longerThanBar', path: ['stock', 'length'], value: blank.lengthMm },
-      ...{ limit: barLengthMm, unit: 'mm' },
-    });
+  const { allow, blank, problems: ofBlank } = blankOf(job, lathe, lies, sizes, stockMm, recorderFor?.('hold'));
+  problems.push(...ofBlank);
   // how far it stands out is known once it is held; what the bar is too thin or too hollow for is so in any case
   const { problems: ofBar, cleanUp: bare } = checkBarFor(part, sizes, chuck.runoutMm, blank.lengthMm);
   const known = { part, bar, stockMm, material, barSizes: sizes };
@@ -167,6 +150,39 @@ export function planJob(
       ...checkTogether(setups, part.relations),
     ],
   };
+}
+
+/** The blank as it is to be cut from the bar, or as it was sawn; a casting's as it came. */
+function blankOf(
+  job: Job,
+  lathe: Lathe,
+  lies: Part,
+  sizes: BarSizes,
+  stockMm: number,
+  record: Recorder | undefined,
+): { readonly allow: Allowances; readonly blank: Blank; readonly problems: readonly Problem[] } {
+  const problems: Problem[] = [];
+  const cast = sizes.shape === 'casting';
+  const wanted = cast ? castAllowances(job.stock.allow, sizes.allowanceMm!) : job.stock.allow;
+  const gripMm = cast ? 0 : spareGripMm(job, lathe, lies, stockMm);
+  const sawnMm = (job.stock.sawn ?? 0) > 0 && !cast ? job.stock.sawnMm : undefined;
+  const least = leastGripMm(gripMm, stockMm);
+  const sawn = sawnMm === undefined ? undefined : asSawn(lies, stockMm, wanted, gripMm, least, sawnMm);
+  if (sawn && !sawn.ok)
+    problems.push({
+      ...{ code: 'stock.sawnShort', path: ['stock', 'sawnMm'], value: sawnMm },
+      ...{ limit: Number((sawnMm! + sawn.missingMm).toFixed(2)), unit: 'mm' },
+    });
+  const { allow, spareGripMm: heldMm } = sawn?.ok ? sawn : { allow: wanted, spareGripMm: gripMm };
+  const blank = blankFor(lies, stockMm, allow, heldMm, record);
+  const barLengthMm = (job.stock.sawn ?? 0) >= job.quantity ? undefined : sizes.lengthMm;
+  // a bar that has the blank's length already wants no saw cut
+  if (!cast && barLengthMm !== undefined && blank.lengthMm > barLengthMm)
+    problems.push({
+      ...{ code: 'stock.longerThanBar', path: ['stock', 'length'], value: blank.lengthMm },
+      ...{ limit: barLengthMm, unit: 'mm' },
+    });
+  return { allow, blank, problems };
 }
 
 /** Room between jaws and tool below which they meet, mm. */

@@ -36,12 +36,12 @@ const turned = withFurther(spindle, next(spindle, 1));
 
 describe('setups that were planned before', () => {
   const all = planJob(turned, shop).setups;
-  const between = { ...all[1]!.setup, grip: { kind: 'centres' as const }, support: 'centre' as const };
+  const between: Setup = { ...all[1]!.setup, grip: { kind: 'centres' }, support: 'centre' };
   it('are taken over as they are, as far as they are wanted', () => {
     const again = planJob(turned, shop, undefined, { known: all });
     expect(again.setups.map((s, i) => s === all[i])).toEqual([true, true]);
     expect(planJob(turned, shop, undefined, { known: all, upTo: 1 }).setups).toHaveLength(1);
-    expect(planJob(turned, shop, undefined, { upTo: 1 }).setups[0]!.plan.operations).toEqual(all[0].plan.operations);
+    expect(planJob(turned, shop, undefined, { upTo: 1 }).setups[0]!.plan.operations).toEqual(all[0]!.plan.operations);
   });
   it('stand up to the first that differs; what comes after it is planned on the piece as it then is', () => {
     const other = withFurther(spindle, between);

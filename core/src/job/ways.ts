@@ -8,12 +8,12 @@ import {
   onTailCentre,
   runsAt,
   type Setup,
-  throughHoleMm,
 } from '../hold/index.ts';
-import { type Chuck, chuckOf, chuckReachMm, type Lathe } from '../lathe/index.ts';
+import { type Chuck, chuckOf, type Lathe } from '../lathe/index.ts';
 import { insides, outsides, type Part, surfaceOf } from '../part/index.ts';
 import type { Plan } from '../route/index.ts';
 import { acrossMm } from './concentric.ts';
+import { otherWays } from './other-ways.ts';
 import { type PlannedJob, planJob } from './plan-job.ts';
 import type { Job, Shop } from './schema.ts';
 import type { PlannedSetup } from './setups.ts';
@@ -34,9 +34,6 @@ const NEAR = 0.8;
 /** Overhang in diameters beyond which a steady, and slenderness beyond which a following rest, is wanted. FIELD 2 */
 const STEADY_DIAMETERS = 10;
 const FOLLOW_DIAMETERS = 12;
-/** Shorter than this share of its diameter a hollow piece is a ring for a stub arbor, and a thin one for an adhesive arbor. */
-const STUB_SHARE = 1.5;
-const THIN_SHARE = 0.25;
 
 /** What an uneven casting in self-centring jaws costs a piece, minutes: it rocks on three points, is set again, and the first cut comes out oval. */
 const UNEVEN_MIN = 12;
@@ -288,100 +285,4 @@ function tightestMm(part: Part, heldAgain: boolean): number | undefined {
   if (!heldAgain) return undefined;
   const fits = outsides(part).filter((f) => f.limits.how !== 'general');
   return fits.length === 0 ? undefined : Math.min(...fits.map((f) => f.limits.upperMm - f.limits.lowerMm));
-}
-
-/** Ways that take more than a chuck: what speaks for them, what they take, and whether that is there. */
-function otherWays({ part, barSizes, stockMm = 0, blank }: PlannedJob, lathe: Lathe): Way[] {
-  const { holding, sizes } = lathe;
-  const hollow = insides(part).length > 0;
-  const hole = throughHoleMm(part);
-  const lengthMm = blank?.lengthMm ?? part.lengthMm;
-  const takes = (ranges: readonly { readonly fromMm: number; readonly toMm: number }[], mm: number) =>
-    ranges.some((r) => r.fromMm <= mm && mm <= r.toMm);
-  const way = (
-    kind: WayKind,
-    owned: boolean,
-    does: boolean,
-    reasons: readonly WayReason[],
-    tailCentre = false,
-  ): Way => ({ id: kind, kind, owned, does, reasons, tailCentre, chosen: false });
-  const tell = (code: WayReason['code'], values?: WayReason['values']): WayReason => ({ code, minutes: 0, values });
-  const arbors = (kind: 'mandrel' | 'expandingMandrel') =>
-    takes(
-      (holding.arbors ?? []).filter((a) => a.kind === kind),
-      hole,
-    );
-  const dog = takes(holding.drivers, outsides(part)[0]?.diameterMm ?? stockMm);
-  const reach = Math.max(...holding.chucks.map(chuckReachMm));
-  const boreIsFit = insides(part).some((b) => b.limits.how !== 'general');
-  const longEnough = lengthMm <= sizes.betweenCentresMm;
-  const large = barSizes ? barSizes.cornersMm : part.largestMm;
-  return [
-    way(
-      'betweenCentres',
-      holding.drivers.length > 0 && holding.centres.length > 0,
-      !hollow && longEnough && dog,
-      hollow
-        ? [tell('way.hollowNoCentres')]
-        : !longEnough
-          ? [tell('way.tooLong', { lengthMm, mostMm: sizes.betweenCentresMm })]
-          : !dog
-            ? [tell('way.noDog', { diameterMm: outsides(part)[0]?.diameterMm ?? stockMm })]
-            : [tell('way.staysTrue'), tell('way.dogInTheWay')],
-      true,
-    ),
-    way(
-      'mandrel',
-      arbors('mandrel'),
-      hole > 0 && boreIsFit,
-      hole === 0
-        ? [tell('way.noThroughHole')]
-        : boreIsFit
-          ? [tell('way.trueToBore', { holeMm: hole })]
-          : [tell('way.boreNotFit')],
-      true,
-    ),
-    way(
-      'expandingMandrel',
-      arbors('expandingMandrel'),
-      hole > 0,
-      hole === 0
-        ? [tell('way.noThroughHole')]
-        : [tell('way.trueToBore', { holeMm: hole }), tell('way.takesRoughBores')],
-    ),
-    way(
-      'stubArbor',
-      true,
-      hole > 0 && part.lengthMm <= STUB_SHARE * part.largestMm,
-      hole === 0
-        ? [tell('way.noThroughHole')]
-        : part.lengthMm > STUB_SHARE * part.largestMm
-          ? [tell('way.longForArbor', { share: Number((part.lengthMm / part.largestMm).toFixed(1)) })]
-          : [tell('way.arborInPlace', { holeMm: hole }), tell('way.secondFace')],
-    ),
-    way(
-      'adhesiveArbor',
-      true,
-      part.lengthMm <= THIN_SHARE * part.largestMm,
-      part.lengthMm <= THIN_SHARE * part.largestMm
-        ? [tell('way.thinDisc', { lengthMm: part.lengthMm, diameterMm: part.largestMm }), tell('way.lightCuts')]
-        : [tell('way.notThin', { share: Number((part.lengthMm / part.largestMm).toFixed(1)) })],
-    ),
-    way(
-      'faceplate',
-      holding.faceplate !== null,
-      large > reach && holding.faceplate !== null && large < holding.faceplate.diameterMm * 1.1,
-      large > reach
-        ? [tell('way.aboveJaws', { diameterMm: large, reachMm: reach })]
-        : [tell('way.jawsReach', { diameterMm: large, reachMm: reach })],
-    ),
-    way(
-      'crossSlide',
-      true,
-      hollow && large > sizes.swingOverCrossSlideMm,
-      hollow && large > sizes.swingOverCrossSlideMm
-        ? [tell('way.doesNotSwing', { diameterMm: large, swingMm: sizes.swingOverCrossSlideMm })]
-        : [tell('way.swings', { diameterMm: large, swingMm: sizes.swingOverCrossSlideMm })],
-    ),
-  ];
 }

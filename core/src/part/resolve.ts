@@ -231,19 +231,7 @@ function resolvedNow(drawing: Drawing): Resolved {
   }
   const lengthMm = so.valueOf();
   const outside = fitted(made);
-  const holes = ENDS.flatMap((side) => {
-    const sign = side === 'left' ? 1 : -1;
-    let face = side === 'left' ? 0 : lengthMm;
-    return bores[side].flatMap((read) => {
-      const placed = chain.places.get(`b${read.step.id}`)?.valueOf();
-      const far = side === 'left' ? lengthMm : 0;
-      const to = read.through ? far : (placed ?? face + sign * (read.length?.valueOf() ?? 0));
-      const one = insideOf(read, side, face, to, reader);
-      const wrongWay = sign * (to - face) <= ROUNDING;
-      face = to;
-      return one ? [{ round: one[0], details: one[1], read, wrongWay }] : [];
-    });
-  });
+  const holes = ENDS.flatMap((side) => holesFrom(side, bores[side], lengthMm, chain.places, reader));
   const rounds = readMates(
     drawing,
     outside.map((m) => m.round),
@@ -257,14 +245,7 @@ function resolvedNow(drawing: Drawing): Resolved {
     reader,
   );
   const largestMm = Math.max(0, ...rounds.map((f) => f.diameterMm));
-  const across = {
-    ...{ lengthMm, largestMm, insides: inside },
-    diameterAt: (zMm: number) =>
-      Math.max(
-        0,
-        ...rounds.filter((f) => f.zFromMm - ROUNDING <= zMm && zMm <= f.zToMm + ROUNDING).map((f) => f.diameterMm),
-      ),
-  };
+  const across = { lengthMm, largestMm, insides: inside, diameterAt: diameterOf(rounds) };
   const bare: Surface[] = [
     ...outside.flatMap((m, i): Surface[] => [rounds[i]!, ...m.edges, ...m.details]),
     ...holes.flatMap((h, i): Surface[] => {
@@ -305,11 +286,46 @@ function resolvedNow(drawing: Drawing): Resolved {
   return { part, length: sum(solved.flatMap((r) => r?.length ?? [])), problems: reader.problems };
 }
 
-/** Depths of the steps of holes, each from where the one before it ends. */
-function depthsOf(
-  holes: readonly { readonly round: Inside; readonly read: ReadBore }[],
+/** A step of a hole as it lies in the part, what is cut into it, and as it was read. */
+interface MadeHole {
+  readonly round: Inside;
+  readonly details: readonly CutIn[];
+  readonly read: ReadBore;
+  readonly wrongWay: boolean;
+}
+
+/** The hole from one side, each step from where the one before it ends, or where sizes from datums put its floor. */
+function holesFrom(
+  side: End,
+  bores: readonly ReadBore[],
+  lengthMm: number,
+  places: ReadonlyMap<string, Rational>,
   reader: Reader,
-): readonly Length[] {
+): readonly MadeHole[] {
+  const sign = side === 'left' ? 1 : -1;
+  const far = side === 'left' ? lengthMm : 0;
+  let face = side === 'left' ? 0 : lengthMm;
+  return bores.flatMap((read) => {
+    const placed = places.get(`b${read.step.id}`)?.valueOf();
+    const to = read.through ? far : (placed ?? face + sign * (read.length?.valueOf() ?? 0));
+    const one = insideOf(read, side, face, to, reader);
+    const wrongWay = sign * (to - face) <= ROUNDING;
+    face = to;
+    return one ? [{ round: one[0], details: one[1], read, wrongWay }] : [];
+  });
+}
+
+/** The outside's diameter at a place; where two lengths meet, the larger. */
+const diameterOf =
+  (rounds: readonly Outside[]) =>
+  (zMm: number): number =>
+    Math.max(
+      0,
+      ...rounds.filter((f) => f.zFromMm - ROUNDING <= zMm && zMm <= f.zToMm + ROUNDING).map((f) => f.diameterMm),
+    );
+
+/** Depths of the steps of holes, each from where the one before it ends. */
+function depthsOf(holes: readonly MadeHole[], reader: Reader): readonly Length[] {
   let before: { readonly from: End; readonly id: string } | undefined;
   return holes.flatMap(({ round, read }): Length[] => {
     const from = before?.from === round.from ? floorId(before.id) : faceId(PART, round.from);
