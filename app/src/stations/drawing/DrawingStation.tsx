@@ -32,7 +32,6 @@ function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
   const of = useFeatures(job, editor.change);
   const { selected, select, setFeatures, setBores, add } = of;
   const [asTable, setAsTable] = useState(false);
-  const [beginning, setBeginning] = useState(false);
   const { features, unit } = job.drawing;
 
   /** Takes a drawing in the place of the present one, with what holds for the job as a whole. */
@@ -42,7 +41,6 @@ function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
       return { ...j, drawing: { ...drawing, generalClass, issue, decimals } };
     });
     of.setSelected(drawing.features[0]?.id);
-    setBeginning(false);
   };
   const beginnings = {
     unit,
@@ -94,20 +92,7 @@ function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
       }}
     >
       {features.length === 0 ? (
-        <div className="page text-center">
-          <h2>Nothing is drawn yet</h2>
-          <p className="muted mt-1">
-            Type the part as the paper drawing has it, from the headstock end to the tailstock end: one diameter after
-            the other.
-          </p>
-          <button type="button" className="btn btn-primary mt-4" onClick={() => add(0)}>
-            Add the first diameter
-          </button>
-          <p className="muted mt-6">Or begin from</p>
-          <Suspense fallback={oneMoment}>
-            <Beginnings {...beginnings} />
-          </Suspense>
-        </div>
+        <Empty {...beginnings} onAdd={() => add(0)} />
       ) : asTable ? (
         <Suspense fallback={oneMoment}>
           <FeatureTable
@@ -153,20 +138,55 @@ function DrawingStation({ id, stored, shop, settings, runs }: StationProps) {
           change={(drawing, field) => editor.change((j) => ({ ...j, drawing: { ...j.drawing, ...drawing } }), field)}
         />
       )}
-      {features.length > 0 && (
-        <section className="mx-5 mt-4 border-t border-[var(--line)] pt-2" aria-label="Begin anew">
-          <button type="button" className="quiet" aria-expanded={beginning} onClick={() => setBeginning(!beginning)}>
-            {beginning ? 'Keep this drawing' : 'Begin anew from a pattern, a file or a worn part …'}
-          </button>
-          {beginning && (
-            <Suspense fallback={oneMoment}>
-              <Beginnings {...beginnings} />
-            </Suspense>
-          )}
-        </section>
-      )}
+      {features.length > 0 && <BeginAnew {...beginnings} />}
       <DrawingFoot job={job} planned={planned} settings={settings} change={editor.change} />
     </JobFrame>
+  );
+}
+
+/** What a drawing can be begun from. */
+type FromElsewhere = React.ComponentProps<typeof Beginnings>;
+
+/** Before anything is drawn: the first diameter, or another beginning. */
+function Empty({ onAdd, ...beginnings }: FromElsewhere & { onAdd: () => void }) {
+  return (
+    <div className="page text-center">
+      <h2>Nothing is drawn yet</h2>
+      <p className="muted mt-1">
+        Type the part as the paper drawing has it, from the headstock end to the tailstock end: one diameter after the
+        other.
+      </p>
+      <button type="button" className="btn btn-primary mt-4" onClick={onAdd}>
+        Add the first diameter
+      </button>
+      <p className="muted mt-6">Or begin from</p>
+      <Suspense fallback={oneMoment}>
+        <Beginnings {...beginnings} />
+      </Suspense>
+    </div>
+  );
+}
+
+/** Another beginning in the place of what is drawn; closed again once one is taken. */
+function BeginAnew({ onTake, ...beginnings }: FromElsewhere) {
+  const [open, setOpen] = useState(false);
+  return (
+    <section className="mx-5 mt-4 border-t border-[var(--line)] pt-2" aria-label="Begin anew">
+      <button type="button" className="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {open ? 'Keep this drawing' : 'Begin anew from a pattern, a file or a worn part …'}
+      </button>
+      {open && (
+        <Suspense fallback={oneMoment}>
+          <Beginnings
+            {...beginnings}
+            onTake={(drawing) => {
+              onTake(drawing);
+              setOpen(false);
+            }}
+          />
+        </Suspense>
+      )}
+    </section>
   );
 }
 

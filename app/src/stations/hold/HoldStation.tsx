@@ -43,23 +43,12 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
   const number = Math.min(asked, Math.max(1, planned.setups.length));
   const shown = planned.setups[number - 1];
   const setup = job.hold.setups[number - 1]!;
-  const plan = shown?.plan;
   const setSetups = (change: (list: readonly Setup[]) => readonly Setup[], field = '') =>
     editor.change((j) => ({ ...j, hold: { ...j.hold, setups: [...change(j.hold.setups)] } }), field);
   const setSetup = (next: Setup, field = '') =>
     setSetups((list) => list.map((s, i) => (i === number - 1 ? next : s)), field);
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
-  const at = (operationId: string) => (number > 1 ? `${number}/${operationId}` : operationId);
-  const tellFor = (operationId: string, codes: readonly string[]) => (record: Recorder) =>
-    void planJob(job, shop, (op) =>
-      op === at(operationId) ? (step) => codes.includes(step.code) && record(step) : undefined,
-    );
   const bent = useMemo(() => bentUnder(shown), [shown]);
-  const ofThis = planned.problems.filter(
-    (p) =>
-      stationOf(p) === 'hold' &&
-      (p.path[1] === 'setups' ? p.path[2] === number - 1 : number === 1 || p.severity !== 'warning'),
-  );
   return (
     <JobFrame
       id={id}
@@ -123,28 +112,7 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
             </button>
           )}
         </section>
-        <section aria-labelledby="bears">
-          <h2 id="bears">What it bears</h2>
-          <Problems problems={ofThis} />
-          {shown && plan?.held && (
-            <p className="mt-2 text-lg">
-              <b className="setting">{heldText(shown)}</b>
-              <Working
-                of="overhang"
-                tell={(record) => void planJob(job, shop, (op) => (op === at('hold') ? record : undefined))}
-              />
-              <span className="muted block text-base">
-                {plan.held.overhangDiameters.toFixed(1)} diameters: {whyMethodText[plan.held.why]}
-              </span>
-            </p>
-          )}
-          {shown?.plan.held && (
-            <Suspense>
-              <AboutSetup {...{ job, planned, nameOf }} setup={shown} />
-            </Suspense>
-          )}
-          <Loads {...{ job, planned, nameOf, unit }} plan={plan} tell={tellFor} drawn={bent} />
-        </section>
+        <WhatItBears {...{ job, shop, planned, number, nameOf, unit }} setup={shown} drawn={bent} />
         <Further
           {...{ job, shop, planned, number, nameOf, unit, lathe }}
           onHold={(way) => setSetup(heldThatWay(setup, way), `way-${number}`)}
@@ -155,6 +123,63 @@ function HoldStation({ id, stored, shop, runs }: StationProps) {
         />
       </div>
     </JobFrame>
+  );
+}
+
+/** How it is held, what is wrong with that, and what the cuts ask of motor, work and jaws. */
+function WhatItBears({
+  job,
+  shop,
+  planned,
+  number,
+  setup,
+  nameOf,
+  unit,
+  drawn,
+}: {
+  job: Job;
+  shop: Shop;
+  planned: PlannedJob;
+  number: number;
+  setup: PlannedSetup | undefined;
+  nameOf: (featureId: string | undefined) => string;
+  unit: 'mm' | 'in';
+  drawn: ReturnType<typeof bentUnder>;
+}) {
+  const plan = setup?.plan;
+  const at = (operationId: string) => (number > 1 ? `${number}/${operationId}` : operationId);
+  const tellFor = (operationId: string, codes: readonly string[]) => (record: Recorder) =>
+    void planJob(job, shop, (op) =>
+      op === at(operationId) ? (step) => codes.includes(step.code) && record(step) : undefined,
+    );
+  const ofThis = planned.problems.filter(
+    (p) =>
+      stationOf(p) === 'hold' &&
+      (p.path[1] === 'setups' ? p.path[2] === number - 1 : number === 1 || p.severity !== 'warning'),
+  );
+  return (
+    <section aria-labelledby="bears">
+      <h2 id="bears">What it bears</h2>
+      <Problems problems={ofThis} />
+      {setup && plan?.held && (
+        <p className="mt-2 text-lg">
+          <b className="setting">{heldText(setup)}</b>
+          <Working
+            of="overhang"
+            tell={(record) => void planJob(job, shop, (op) => (op === at('hold') ? record : undefined))}
+          />
+          <span className="muted block text-base">
+            {plan.held.overhangDiameters.toFixed(1)} diameters: {whyMethodText[plan.held.why]}
+          </span>
+        </p>
+      )}
+      {setup && plan?.held && (
+        <Suspense>
+          <AboutSetup {...{ job, planned, nameOf }} setup={setup} />
+        </Suspense>
+      )}
+      <Loads {...{ job, planned, nameOf, unit }} plan={plan} tell={tellFor} drawn={drawn} />
+    </section>
   );
 }
 

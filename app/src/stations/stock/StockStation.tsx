@@ -1,7 +1,7 @@
-import { planJob, type Shop, spareGripMm, stationOf } from '@whelk/core/job';
-import { chuckOf } from '@whelk/core/lathe';
+import { type Job, type PlannedJob, planJob, type Shop, spareGripMm, stationOf } from '@whelk/core/job';
+import { type Chuck, chuckOf } from '@whelk/core/lathe';
 import { outsides } from '@whelk/core/part';
-import { type Bar, blankFor, cutOffMm } from '@whelk/core/stock';
+import { type Bar, type Blank, blankFor, cutOffMm } from '@whelk/core/stock';
 import type { Recorder } from '@whelk/core/working';
 import { useMemo } from 'react';
 import { materialCautionText } from '../../messages/cautions.ts';
@@ -28,8 +28,7 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
   const rack = useBars(given.bars);
   const shop = useMemo(() => ({ ...given, bars: rack.bars }), [given, rack.bars]);
   const { planned, progress } = usePlanned(job, shop, runs);
-  const { part, barSizes: sizes } = planned;
-  const plan = planned.setups[0]?.plan;
+  const { part } = planned;
   const { unit } = job.drawing;
   const { allow } = job.stock;
   const [first] = job.hold.setups;
@@ -58,6 +57,12 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
       const sawnMm = count === 0 ? undefined : (before ?? blank?.lengthMm);
       return { ...j, stock: { ...stock, sawn: count, ...(sawnMm === undefined ? {} : { sawnMm }) } };
     });
+  const tellBlank = (record: Recorder) =>
+    planned.setups[0]
+      ? void planJob(job, shop, (op) =>
+          op === 'hold' ? (step) => step.code === 'hold.blank' && record(step) : undefined,
+        )
+      : planned.stockMm && wantedBlank(planned.stockMm, record);
   return (
     <JobFrame id={id} editor={editor} planned={planned} progress={progress} station="stock" showHolding>
       <div className="page grid gap-8 lg:grid-cols-[3fr_2fr]">
@@ -95,38 +100,7 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
             />
           )}
           {blank ? (
-            <>
-              <p className="figure mt-1">
-                {sizes?.shape === 'hexagon' || sizes?.shape === 'square' ? '' : 'Ø'}
-                {aimed(sizes?.acrossMm ?? blank.diameterMm, unit)} × {aimed(blank.lengthMm, unit)}
-                <span className="unit">{unit}</span>
-                <Working
-                  of="blank length"
-                  tell={(record) =>
-                    plan
-                      ? void planJob(job, shop, (op) =>
-                          op === 'hold' ? (step) => step.code === 'hold.blank' && record(step) : undefined,
-                        )
-                      : planned.stockMm && wantedBlank(planned.stockMm, record)
-                  }
-                />
-              </p>
-              <LengthSum
-                blank={blank}
-                quantity={sizes?.shape === 'casting' ? 1 : job.quantity}
-                lostMm={lostMm}
-                unit={unit}
-              />
-              <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-                <BlankFacts planned={planned} blank={blank} chuck={chuck} unit={unit} />
-                <Sawn {...{ job, sawn, setSawn, unit }} ready={lathe !== undefined} />
-              </dl>
-              {planned.material && planned.material.cautions.length > 0 && (
-                <p className="field-warning mt-2 text-[0.95rem]">
-                  {planned.material.cautions.map(materialCautionText).join(' ')}
-                </p>
-              )}
-            </>
+            <BlankToSaw {...{ job, planned, blank, chuck, lostMm, sawn, setSawn }} tell={tellBlank} />
           ) : (
             <p className="muted">
               {outsides(part).length === 0 ? 'Draw the part first.' : 'Choose a bar: the blank’s length follows.'}
@@ -152,6 +126,48 @@ function StockStation({ id, stored, shop: given, runs }: StationProps) {
         </section>
       </div>
     </JobFrame>
+  );
+}
+
+/** The blank to saw: its size with its sum, what is known of it, how many lie ready, and what its metal asks for. */
+function BlankToSaw({
+  job,
+  planned,
+  blank,
+  chuck,
+  lostMm,
+  sawn,
+  setSawn,
+  tell,
+}: {
+  job: Job;
+  planned: PlannedJob;
+  blank: Blank;
+  chuck: Chuck | undefined;
+  lostMm: number;
+  sawn: number;
+  setSawn: (count: number) => void;
+  tell: (record: Recorder) => void;
+}) {
+  const { unit } = job.drawing;
+  const { barSizes: sizes, material } = planned;
+  return (
+    <>
+      <p className="figure mt-1">
+        {sizes?.shape === 'hexagon' || sizes?.shape === 'square' ? '' : 'Ø'}
+        {aimed(sizes?.acrossMm ?? blank.diameterMm, unit)} × {aimed(blank.lengthMm, unit)}
+        <span className="unit">{unit}</span>
+        <Working of="blank length" tell={tell} />
+      </p>
+      <LengthSum blank={blank} quantity={sizes?.shape === 'casting' ? 1 : job.quantity} lostMm={lostMm} unit={unit} />
+      <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+        <BlankFacts planned={planned} blank={blank} chuck={chuck} unit={unit} />
+        <Sawn {...{ job, sawn, setSawn, unit }} ready={chuck !== undefined} />
+      </dl>
+      {material && material.cautions.length > 0 && (
+        <p className="field-warning mt-2 text-[0.95rem]">{material.cautions.map(materialCautionText).join(' ')}</p>
+      )}
+    </>
   );
 }
 

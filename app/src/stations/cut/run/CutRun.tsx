@@ -1,4 +1,5 @@
 import {
+  type Act,
   actOf,
   actsOf,
   adviseStep,
@@ -21,11 +22,12 @@ import { Changed } from './Changed.tsx';
 import { CutStrip } from './CutStrip.tsx';
 import { Doubts } from './Doubts.tsx';
 import { EndedRun } from './EndedRun.tsx';
-import { KeptNotices, KeptStatus, Quarantine } from './KeptStatus.tsx';
+import { KeptNotices, Quarantine } from './KeptStatus.tsx';
 import { MeasureNow, type TakenNow } from './MeasureNow.tsx';
 import { MeasureStep } from './MeasureStep.tsx';
 import { NotePanel } from './NotePanel.tsx';
 import { ReadingsPanel } from './ReadingsPanel.tsx';
+import { RunHead } from './RunHead.tsx';
 import { SetPanel } from './SetPanel.tsx';
 import { StepPanel } from './StepPanel.tsx';
 import { StopPanel } from './StopPanel.tsx';
@@ -44,6 +46,7 @@ interface Props {
   readonly keys: boolean;
 }
 
+/** What may lie over the page for a moment. */
 type Panel = 'note' | 'measure' | 'stop' | 'trouble' | 'readings' | 'refused';
 
 /** Words of the one next act of a step that is not measured. */
@@ -89,16 +92,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   });
   const asked = plain && askedOf(frozen, state, step.id) !== undefined;
   const count = frozen.steps.length;
-  const firstChips = step?.kind === 'face';
-  const caution =
-    step &&
-    [
-      cautionText(step.caution),
-      ...(step.notes ?? []).map((note) => noteText(note, frozen.means.lathe.unit)),
-      firstChips ? frozen.means.material.cautions.map(materialCautionText).join(' ') : '',
-    ]
-      .filter(Boolean)
-      .join(' ');
+  const caution = step && cautionOf(step, frozen);
   return (
     <UnitOfPage.Provider value={frozen.means.lathe.unit}>
       <div className="flex min-h-screen flex-col">
@@ -150,29 +144,13 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
           ) : (
             <>
               <PlainStep {...{ run, frozen, advice, step, trial }} keepAs={id} />
-              <Acts caution={caution}>
-                <button type="button" className="act main" onClick={doIt} disabled={!doIt || asked}>
-                  {trial ? 'Short cut is made, measure it' : act ? mainText[act.code] : 'Done'}{' '}
-                  <KeyMark keys={keys}>space</KeyMark>
-                </button>
-                {trialAct && (
-                  <button type="button" className="act" onClick={() => setTrial(!trial)}>
-                    {trial ? 'Whole pass' : 'Trial cut'}
-                  </button>
-                )}
-                <button type="button" className="act" onClick={() => setPanel('measure')} disabled={!canMeasure}>
-                  Measure <KeyMark keys={keys}>M</KeyMark>
-                </button>
-                <button type="button" className="act" onClick={() => setPanel('note')}>
-                  Note <KeyMark keys={keys}>N</KeyMark>
-                </button>
-                <button type="button" className="act" onClick={() => setPanel('trouble')}>
-                  Trouble <KeyMark keys={keys}>T</KeyMark>
-                </button>
-                <button type="button" className="act" onClick={back} disabled={!back}>
-                  Back <KeyMark keys={keys}>B</KeyMark>
-                </button>
-              </Acts>
+              <PlainActs
+                {...{ caution, keys, act, trial, trialAct, doIt, back }}
+                asked={asked}
+                onTrial={() => setTrial(!trial)}
+                onMeasure={canMeasure ? () => setPanel('measure') : undefined}
+                onPanel={setPanel}
+              />
             </>
           )}
         </main>
@@ -187,6 +165,66 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   );
 }
 
+/** What can be done at a step that is neither touching off nor measuring; what cannot be done now is not pressed. */
+function PlainActs({
+  caution,
+  keys,
+  act,
+  trial,
+  trialAct,
+  asked,
+  doIt,
+  back,
+  onTrial,
+  onMeasure,
+  onPanel,
+}: {
+  caution: string | undefined;
+  keys: boolean;
+  act: Act | undefined;
+  trial: boolean;
+  trialAct: Act | undefined;
+  asked: boolean;
+  doIt: (() => void) | undefined;
+  back: (() => void) | undefined;
+  onTrial: () => void;
+  onMeasure: (() => void) | undefined;
+  onPanel: (panel: Panel) => void;
+}) {
+  return (
+    <Acts caution={caution}>
+      <button type="button" className="act main" onClick={doIt} disabled={!doIt || asked}>
+        {trial ? 'Short cut is made, measure it' : act ? mainText[act.code] : 'Done'}{' '}
+        <KeyMark keys={keys}>space</KeyMark>
+      </button>
+      {trialAct && (
+        <button type="button" className="act" onClick={onTrial}>
+          {trial ? 'Whole pass' : 'Trial cut'}
+        </button>
+      )}
+      <button type="button" className="act" onClick={onMeasure} disabled={!onMeasure}>
+        Measure <KeyMark keys={keys}>M</KeyMark>
+      </button>
+      <button type="button" className="act" onClick={() => onPanel('note')}>
+        Note <KeyMark keys={keys}>N</KeyMark>
+      </button>
+      <button type="button" className="act" onClick={() => onPanel('trouble')}>
+        Trouble <KeyMark keys={keys}>T</KeyMark>
+      </button>
+      <button type="button" className="act" onClick={back} disabled={!back}>
+        Back <KeyMark keys={keys}>B</KeyMark>
+      </button>
+    </Acts>
+  );
+}
+
+/** Everything that is said of a step before it is begun: its caution, its notes, and what the material asks where the first chips fall. */
+function cautionOf(step: Step, { means: { lathe, material } }: FrozenRun): string {
+  const firstChips = step.kind === 'face' ? material.cautions.map(materialCautionText) : [];
+  const notes = (step.notes ?? []).map((note) => noteText(note, lathe.unit));
+  return [cautionText(step.caution), ...notes, ...firstChips].filter(Boolean).join(' ');
+}
+
 /** A reading of this step that is doubted: it is answered before anything else. */
 const askedOf = (frozen: FrozenRun, state: RunState, stepId: string) =>
   state.readings.find((r) => r.stepId === stepId && doubted(frozen, state, r));
@@ -194,45 +232,6 @@ const askedOf = (frozen: FrozenRun, state: RunState, stepId: string) =>
 interface OfRun {
   readonly run: ReturnType<typeof useRun>;
   readonly frozen: FrozenRun;
-}
-
-/** How far it is, what is cut, whether all is kept; stopping and leaving. */
-function RunHead({
-  run,
-  frozen,
-  jobId,
-  piece,
-  setup,
-  onPanel,
-}: OfRun & Pick<Props, 'jobId' | 'piece' | 'setup'> & { onPanel: (panel: Panel) => void }) {
-  const { state } = run;
-  const count = frozen.steps.length;
-  return (
-    <header className="bar">
-      <b>
-        {Math.min(state.stepIndex + 1, count)} of {count}
-      </b>
-      <Progress at={state.stepIndex} count={count} />
-      <span className="min-w-0 flex-1 truncate">
-        {frozen.title}, piece {piece}
-        {setup > 1 ? `, holding ${setup}` : ''} · {frozen.means.lathe.name}
-      </span>
-      <KeptStatus run={run} onRefused={() => onPanel('refused')} />
-      {state.readings.length > 0 && (
-        <button type="button" onClick={() => onPanel('readings')}>
-          Readings
-        </button>
-      )}
-      {!state.ended && (
-        <button type="button" onClick={() => onPanel('stop')}>
-          Stop piece
-        </button>
-      )}
-      <a href={`/jobs/${jobId}/cut`} className="!py-2">
-        Leave
-      </a>
-    </header>
-  );
 }
 
 /** A step that is neither touching off nor measuring: what is set, and what is cut or done. */
@@ -337,34 +336,6 @@ function Panels({
         />
       )}
     </>
-  );
-}
-
-/** One small block a step, all on one level: filled done, brass now, empty to come. */
-function Progress({ at, count }: { at: number; count: number }) {
-  const width = Math.max(3, Math.min(22, Math.floor(300 / count) - 3));
-  return (
-    <svg
-      width={count * (width + 3)}
-      height="10"
-      role="img"
-      aria-label={`${at} of ${count} steps done`}
-      className="hidden lg:block"
-    >
-      {Array.from({ length: count }, (_, i) => (
-        <rect
-          // biome-ignore lint/suspicious/noArrayIndexKey: steps are counted
-          key={i}
-          x={i * (width + 3)}
-          y={1}
-          width={width}
-          height={8}
-          fill={i < at ? 'var(--bar-ink)' : i === at ? 'var(--brass-fill)' : 'none'}
-          stroke={i > at ? 'var(--bar-muted)' : 'none'}
-          strokeWidth={0.8}
-        />
-      ))}
-    </svg>
   );
 }
 
