@@ -25,6 +25,7 @@ const CODES = {
   WAITS: 'core/src/hold/reach.ts',
   WAY_CODES: 'core/src/job/way.ts',
   CAUSES: 'core/src/trouble/causes.ts',
+  FINDING_CODES: 'core/src/simulate/finding.ts',
   APP_CODES: 'app/src/messages/app-code.ts',
 };
 

@@ -16,6 +16,8 @@ export const calculationSentences: Record<string, string> = {
   'limit.general': 'General tolerance of a linear size by ISO 2768-1.',
   'gauge.decide':
     'Judges readings against limits with the instrument’s uncertainty, and tells what readings that do not agree mean.',
+  'route.simulate':
+    'A whole job cut as it is planned, with the true shapes of its tools: the metal after every pass, what is found wrong, and whether it ends at the drawing.',
   'job.plan':
     'A whole job planned: what holds it in each setup, every operation with its passes and settings, the metal before and after, what waits and why.',
   'run.begin': 'A planned holding of a job as a run that is followed at the lathe, all of its steps frozen.',

@@ -86,6 +86,10 @@ const notes: Record<Note['code'], (note: Note, unit: LengthUnit) => string> = {
     `The first cut goes below the skin, ${sized(value, unit)} deep at the least: the point of the tool stays in clean metal.`,
   interrupted: () =>
     'Corners strike the tool until they are off: a tough edge, firmly held, and no slower feed by hand.',
+  halfCentre: () =>
+    'So thin an end: the tool would come against the tail centre before its point is at the end. Use a half-centre, or a bit ground away behind its nose.',
+  swingTool: ({ value }) =>
+    `Up to a shoulder: swing the tool about ${value}°, until its side just clears a square held against the work; as it is set its upper end would come to the shoulder first.`,
   finishBeyond: ({ value, limit }) =>
     `The drawing wants Ra ${value}; turned like this about ${limit} is the best. File, emery or grind it after, or take a finer feed and a larger nose.`,
   quillAgain: ({ value }, unit) =>

@@ -8,7 +8,7 @@ import { reasonText } from './ways.ts';
 describe('reasons for a way of holding', () => {
   it('are all told somewhere', () => {
     const at = (file: string) => path.join(import.meta.dirname, '../../../core/src/job', file);
-    const source = readFileSync(at('ways.ts'), 'utf8');
+    const source = ['ways.ts', 'other-ways.ts'].map((file) => readFileSync(at(file), 'utf8')).join();
     const told = new Set([...source.matchAll(/'(way\.\w+)'/g)].map((m) => m[1]!));
     for (const kind of ['threeJaw', 'fourJaw', 'fineAdjusting', 'soft', 'collet']) told.add(`way.true.${kind}`);
     for (const kind of HOLD_METHODS.filter((m) => !inChuck(m))) told.add(`way.across.${kind}`);

@@ -39,6 +39,7 @@ const event = {
 };
 const good: Record<string, Record<string, unknown>> = {
   'job.plan': { job: onIt, shop },
+  'route.simulate': { job: onIt, shop },
   'length.read': { text: '1 3/8', unit: 'in' },
   'limit.shaft': { nominalMm: 28, letter: 'h', grade: 7 },
   'limit.hole': { nominalMm: 28, letter: 'S', grade: 7 },

@@ -14,6 +14,7 @@ import { fitting } from './fitting.ts';
 import { holding } from './holding.ts';
 import { latheWork } from './lathe-work.ts';
 import { planning } from './planning.ts';
+import { proving } from './proving.ts';
 import { running } from './running.ts';
 import { stocking } from './stocking.ts';
 import { truing } from './truing.ts';
@@ -34,6 +35,7 @@ export const catalogue: readonly Calculation[] = [
   ...latheWork,
   ...holding,
   ...planning,
+  ...proving,
   ...running,
 ];
 

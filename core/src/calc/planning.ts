@@ -1,22 +1,11 @@
 import { z } from 'zod';
-import type { Contour } from '../contour/index.ts';
-import { instrumentSchema } from '../gauge/index.ts';
 import { HOLD_METHODS, setupSchema, WAITS } from '../hold/index.ts';
-import { nextSetup, type PlannedJob, type PlannedSetup, planJob, stillWaiting, storedJobSchema } from '../job/index.ts';
-import { storedLatheSchema } from '../lathe/index.ts';
-import { materialSchema } from '../material/index.ts';
+import { nextSetup, type PlannedJob, type PlannedSetup, planJob, stillWaiting } from '../job/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import { CARRIED, kindOf, NOTES, type Operation } from '../route/index.ts';
-import { barSchema } from '../stock/index.ts';
-import { storedToolSchema } from '../tool/index.ts';
 import { calculation } from './entry.ts';
+import { contour, jobIn, number, shopIn, text, toldContour } from './job-door.ts';
 
-const text = z.string();
-const number = z.number();
-/** A closed half-section: loops of corners from the axis outwards; `bulge` is that of the arc to the next corner, tan of a quarter of its angle. */
-const contour = z.object({
-  loops: z.array(z.array(z.object({ zMm: number, rMm: number, bulge: number.optional() }))),
-});
 const problem = z.object({
   code: text,
   path: z.array(z.union([text, number])),
@@ -89,29 +78,10 @@ const setup = z.object({
   minutes: number,
 });
 
-const isObject = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null;
-/** A job as a file has it, or the job itself. */
-const jobIn = z.preprocess(
-  (given) => (isObject(given) && given.format === 'whelk.job' ? given.job : given),
-  storedJobSchema,
-);
-/** A shop file, or the lists of one that jobs refer to. */
-const shopIn = z.object({
-  lathes: z.array(storedLatheSchema).max(100),
-  bars: z.array(barSchema).max(2000),
-  tools: z.array(storedToolSchema).max(2000),
-  instruments: z.array(instrumentSchema).max(500),
-  materials: z.array(materialSchema).max(500).default([]),
-});
-
 const toldProblem = ({ code, path, severity, value, limit, unit }: Problem): z.input<typeof problem> => ({
   ...{ code, path: [...path], severity: severity ?? 'error' },
   ...{ value, limit, unit },
 });
-const toldContour = ({ loops }: Contour): z.input<typeof contour> => ({
-  loops: loops.map((loop) => loop.map(({ zMm, rMm, bulge }) => ({ zMm, rMm, ...(bulge ? { bulge } : {}) }))),
-});
-
 /** What an operation's kind has of its own. */
 function ownOf(o: Operation): Record<string, number | string | boolean> {
   const all = o as unknown as Record<string, number | string | boolean | undefined>;

@@ -19,3 +19,4 @@ export {
   secondMomentMm4,
   wallOf,
 } from './section.ts';
+export { hull, swept } from './swept.ts';

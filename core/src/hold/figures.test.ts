@@ -49,7 +49,7 @@ describe('ways of holding by their names', () => {
 describe('arbors by their size', () => {
   const on = (method: Parameters<typeof setupBy>[0], holeMm: number, long = 30, outside = 40) => {
     const { steps, record } = collectWorking();
-    const piece = pieceOf(partOf([[outside, long]], holeMm), outside + 5, { done: ['f1'], tailMm: 0 });
+    const piece = pieceOf(partOf([[outside, long]], holeMm), outside + 5, { done: ['f1'], edges: ['h1'], tailMm: 0 });
     return { ...heldIn(piece, setupBy(method), arbors, 5, record), steps };
   };
   it('twist by the square of their diameter, as jaws would need to press for it', () => {
@@ -97,7 +97,7 @@ describe('arbors by their size', () => {
 describe('what presses where no jaws do', () => {
   const on = (method: Parameters<typeof setupBy>[0], holeMm: number, long = 30, outside = 40) =>
     heldIn(
-      pieceOf(partOf([[outside, long]], holeMm), outside + 5, { done: ['f1'], tailMm: 0 }),
+      pieceOf(partOf([[outside, long]], holeMm), outside + 5, { done: ['f1'], edges: ['h1'], tailMm: 0 }),
       setupBy(method),
       arbors,
       5,

@@ -117,6 +117,8 @@ describe('a piece that is put in again', () => {
     const arbors = [{ name: 'no. 6', kind: 'mandrel' as const, fromMm: 29.9, toMm: 30.2 }];
     const owned = { ...twoChucks, holding: { ...twoChucks.holding, arbors } };
     expect(codes(held(['mandrel'], ring, bored, owned))).toEqual([]);
+    // it is as thick as the hole is drawn: a hole that is still to be brought to size does not take it
+    expect(codes(held(['mandrel'], ring, { done: ['f1'] }, owned))).toEqual([['hold.notBoredYet', 'grip.kind']]);
     expect(codes(held(['mandrel']))).toEqual([['hold.noThroughHole', 'grip.kind']]);
     expect(held(['mandrel']).held).toBeUndefined();
   });

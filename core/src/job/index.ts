@@ -17,6 +17,7 @@ export {
   spareGripMm,
   stationOf,
 } from './plan-job.ts';
+export { type Proof, type ProvedSetup, proveJob } from './prove.ts';
 export {
   FIRST_SETUP_ID,
   type Job,

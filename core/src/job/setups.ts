@@ -96,13 +96,19 @@ export const pieceAtLast = (setups: readonly PlannedSetup[]): Workpiece | undefi
   return last && lying(last.plan.after, 'right');
 };
 
+/** Reasons that have nothing to do with where a surface lies in a setup. */
+const IN_ANY_CASE: ReadonlySet<string> = new Set(['tooFine', 'wontBear', 'noTool', 'asBar', 'shape']);
+
 /** What is not cut in any setup of a job, with the reason that is known best. */
 export function stillWaiting(setups: readonly PlannedSetup[]): readonly Waiting[] {
   const piece = pieceAtLast(setups);
   if (!piece) return [];
   const onSpare = piece.marks.some((m) => m.kind === 'cutOff');
   // of all setups the last one that speaks of it knows best why
-  const known = new Map(setups.flatMap((s) => s.plan.waiting).map((w) => [w.id, w]));
+  const known = new Map<string, Waiting>();
+  // what could be reached and still not be made is not made by another end
+  for (const w of setups.flatMap((s) => s.plan.waiting))
+    if (!(IN_ANY_CASE.has(known.get(w.id)?.why ?? '') && !IN_ANY_CASE.has(w.why))) known.set(w.id, w);
   return [...known.values()].flatMap((w) => {
     if (isFinished(piece, w.id)) return [];
     if (w.why !== 'cutOff' || onSpare) return [w];

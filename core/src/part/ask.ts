@@ -1,4 +1,5 @@
 import type { Limits } from '../limit/index.ts';
+import { middleMm } from '../limit/index.ts';
 import type { Part } from './part.ts';
 import { type CutIn, isCutIn } from './shape/details.ts';
 import type {
@@ -151,3 +152,11 @@ function planes(part: Part): ReadonlyMap<SurfaceId, number> {
   planeMaps.set(part, map);
   return map;
 }
+
+/** A length or a step of a hole at another diameter, one that is not parallel at both its ends by as much. */
+export const withDiameter = <S extends Outside | Inside>(round: S, diameterMm: number): S => {
+  const byMm = diameterMm - round.diameterMm;
+  return { ...round, leftMm: round.leftMm + byMm, rightMm: round.rightMm + byMm };
+};
+/** A length or a step of a hole as it is aimed at: in the middle of its limits. */
+export const asAimed = <S extends Outside | Inside>(round: S): S => withDiameter(round, middleMm(round.limits));

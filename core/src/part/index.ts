@@ -1,4 +1,5 @@
 export {
+  asAimed,
   bottomOf,
   centreAt,
   crossHoles,
@@ -17,6 +18,7 @@ export {
   roundOf,
   spigotAt,
   surfaceOf,
+  withDiameter,
 } from './ask.ts';
 export { type CentreMark, type ReadCentre, readCentre } from './centre.ts';
 export { type ChainConflict, type ChainSize, type SolvedChain, solveChain } from './chain.ts';

@@ -18,8 +18,9 @@ export {
   type Pass,
   type Setting,
 } from './operation/any.ts';
-export type { Act } from './operation/kind.ts';
+export type { Act, Stroke } from './operation/kind.ts';
 export {
+  finishedBy,
   kindOf,
   OPERATION_KINDS,
   type Operation,
@@ -27,6 +28,7 @@ export {
   type OperationOf,
   type OwnOfKind,
   openedBy,
+  strokesOf,
   sweptBy,
 } from './operation/kinds.ts';
 export type { Plan } from './plan.ts';

@@ -1,5 +1,5 @@
 import { outerProfile } from '../contour/index.ts';
-import { freeFromMm, type Waiting } from '../hold/index.ts';
+import { freeFromMm, heldInside, type Waiting } from '../hold/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import { type Outside, outsides } from '../part/index.ts';
 import { PLACE_MM, type Problem } from '../quantity/index.ts';
@@ -108,16 +108,20 @@ export function turnLevels(
       waiting.push({ id: level.feature.id, why: 'otherSetup' });
       continue;
     }
+    const squared =
+      level.last.kind === 'planned' && level.shoulder && outsideMm > level.targetMm + 2 * corner + PLACE_MM
+        ? shoulderOperation(context, level, outsideMm, recorderFor, corner)
+        : undefined;
+    // beside a round the wall is squared first: the last cuts run on into the corner, and would meet all of it
+    if (squared && corner > 0) wanted.push(squared);
     wanted.push(...finish);
+    if (squared && corner === 0) shoulders.push(squared);
     if (level.last.kind === 'tooFine') {
       waiting.push({ id: level.feature.id, why: 'tooFine' });
       problems.push({
         ...{ code: `route.tooFine.${level.last.why}`, path: ['drawing', 'features', level.feature.index, 'limits'] },
         ...{ value: Number(toleranceMm(level.feature.limits).toFixed(4)), unit: 'mm', severity: 'warning' },
       });
-    } else if (level.shoulder && outsideMm > level.targetMm + 2 * corner + PLACE_MM) {
-      const shoulder = shoulderOperation(context, level, outsideMm, recorderFor, corner);
-      if (shoulder) shoulders.push(shoulder);
     }
   }
   // at one speed, which the largest has: slower does for the others
@@ -143,17 +147,21 @@ function planLevel(
   // a round in the corner is made after: it keeps its metal
   const corner = shoulder ? cornerMm(part, feature) : 0;
   const runPast = runPastMm(context, left, shoulder);
-  const zFromMm = Math.max(feature.zFromMm + corner - runPast, freeFromMm(held) + 0.5);
+  // over an arbor nothing stands in the way
+  const keptMm = heldInside(held.method) ? 0 : 0.5;
+  const zFromMm = Math.max(feature.zFromMm + corner - runPast, freeFromMm(held) + keptMm);
   const level = leavingFor(
     context,
     levelOf(context, turningEdges(context.means), feature, zFromMm, shoulder, startMm, recorderFor),
     startMm,
   );
+  const outsideMm = left ? Math.min(left.diameterMm, standingMm(piece, left.zFromMm, left.zToMm)) : context.stockMm;
+  // the wall that roughing leaves comes off with the shoulder, fed outwards: no cut along meets it in its whole height
+  const short = shoulder && corner === 0 && outsideMm > level.targetMm + PLACE_MM ? SHOULDER_LEFT_MM : 0;
   return {
-    ...{ feature, level, cornerMm: corner },
-    outsideMm: left ? Math.min(left.diameterMm, standingMm(piece, left.zFromMm, left.zToMm)) : context.stockMm,
+    ...{ feature, level, cornerMm: corner, outsideMm },
     rough: roughLevel(context, level, startMm, endMm, raw, recorderFor),
-    finish: finishLevel(context, level, recorderFor),
+    finish: finishLevel(context, { ...level, zFromMm: level.zFromMm + short }, recorderFor),
   };
 }
 
@@ -166,10 +174,11 @@ function tooMuch({ wishes }: FitContext, { rough, finish }: Planned): Operation[
   return [...(rough ? [rough] : []), ...finish].find((o) => o.exceeds.length > 0 && !own(o))?.exceeds[0];
 }
 
-/** How far the tool runs on to the left where nothing larger stands there, so that the whole length comes to size, mm. */
-function runPastMm({ piece, held }: FitContext, left: Outside | undefined, shoulder: boolean): number {
+/** How far the tool runs on to the left where nothing larger stands there, so that its nose brings the whole length to size, mm. */
+function runPastMm({ piece, held, means }: FitContext, left: Outside | undefined, shoulder: boolean): number {
+  const noseMm = turningEdges(means).finisher.noseRadiusMm;
   const spare = piece.marks.find((m) => m.kind === 'cutOff');
   // half way into what the saw or the blade takes
   if (left === undefined && spare) return -(spare.zFromMm + spare.zToMm) / 2;
-  return !shoulder && (left !== undefined || held.headEndMm !== undefined) ? 1 : 0;
+  return !shoulder && (left !== undefined || held.headEndMm !== undefined) ? Math.max(1, noseMm + 0.1) : 0;
 }

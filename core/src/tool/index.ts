@@ -53,6 +53,7 @@ export {
   type EdgeTool,
   edgeFor,
   hasEdge,
+  isTurning,
   storedToolSchema,
   TOOL_KINDS,
   type Tool,
@@ -61,3 +62,16 @@ export {
   toolsOf,
   upgradeTool,
 } from './tool.ts';
+export {
+  barShape,
+  bladeShape,
+  chamferShape,
+  coneShape,
+  drillShape,
+  hollowFormShape,
+  insideBladeShape,
+  reamerShape,
+  roundFormShape,
+  type ToolShape,
+  turningShape,
+} from './true-shape.ts';

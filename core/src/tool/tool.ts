@@ -32,6 +32,9 @@ export type EdgeTool = TurningTool | BoringBar;
 /** Whether a tool has an edge that cuts along. */
 export const hasEdge = (tool: Tool): tool is EdgeTool => 'noseRadiusMm' in tool;
 
+/** Whether a tool turns along and faces across the outside. */
+export const isTurning = (tool: Tool): tool is TurningTool => hasEdge(tool) && tool.kind !== 'boring bar';
+
 const isObject = (x: unknown): x is Record<string, unknown> => typeof x === 'object' && x !== null;
 
 /** Fields of one kind of carbide, and of tools that cut no length and had an edge's fields all the same. */

@@ -1,7 +1,7 @@
 import { chuckOf } from '../../lathe/index.ts';
-import { outsides } from '../../part/index.ts';
+import { insides, outsides } from '../../part/index.ts';
 import { PLACE_MM, type Problem } from '../../quantity/index.ts';
-import { hollowMm, reachOf } from '../../work/index.ts';
+import { hollowMm, isFinished, openMm, reachOf, type Workpiece } from '../../work/index.ts';
 import { heldInside } from '../held.ts';
 import type { Arbor } from '../schema.ts';
 import { throughHoleMm } from '../stock-check.ts';
@@ -53,6 +53,15 @@ function arborN(kind: Arbor, onMm: number, lengthMm: number): number {
   return kind === 'mandrel' ? Math.min(twistN, (PRESS_N_PER_MM2 * Math.PI * onMm * lengthMm) / JAW_USE) : twistN;
 }
 
+/** The narrowest of the hole differs from what is drawn by no more than a fit does, mm. */
+const FIT_MM = 0.1;
+/** Whether the hole that a mandrel goes into is finished, or as wide already. */
+function holeIsThere(piece: Workpiece, holeMm: number): boolean {
+  const narrowest = insides(piece.part).filter((s) => Math.min(s.leftMm, s.rightMm) <= holeMm + PLACE_MM);
+  const { zFromMm, zToMm } = reachOf(piece);
+  return narrowest.some((s) => isFinished(piece, s.id)) || Math.abs(openMm(piece, zFromMm, zToMm) - holeMm) <= FIT_MM;
+}
+
 /** Held by its hole or by a face: the whole outside is free. */
 export function onArbor({ piece, lathe, record }: GripAsked, kind: Arbor): HoldAnswer {
   const { part } = piece;
@@ -66,6 +75,9 @@ export function onArbor({ piece, lathe, record }: GripAsked, kind: Arbor): HoldA
   if (inside && holeMm === 0) problems.push({ code: 'hold.noThroughHole', path });
   // what was worked on is taken as bored; a blank is bored first
   else if (inside && Object.keys(piece.finished).length === 0 && hollowMm(piece, headEndMm + PLACE_MM) === 0)
+    problems.push({ code: 'hold.notBoredYet', path });
+  // a mandrel is as thick as the hole is drawn: one that is still to be brought to size does not go onto it
+  else if ((kind === 'mandrel' || kind === 'expandingMandrel') && holeMm > 0 && !holeIsThere(piece, holeMm))
     problems.push({ code: 'hold.notBoredYet', path });
   if (kind === 'faceplate' && !lathe.holding.faceplate) problems.push({ code: 'hold.noFaceplate', path });
   const faceMm = outsides(part)[0]?.diameterMm ?? part.largestMm;

@@ -53,6 +53,8 @@ export const NOTES = [
   'quillAgain',
   'barLong',
   'letCool',
+  'swingTool',
+  'halfCentre',
 ] as const;
 export interface Note {
   readonly code: (typeof NOTES)[number];

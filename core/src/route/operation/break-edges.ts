@@ -61,5 +61,5 @@ export function breakEdgesOperation(
 }
 
 export const breakEdges = {
-  ...{ kind: 'breakEdges', own, act: 'plain', turns: true, tailstock: 'carries' },
+  ...{ kind: 'breakEdges', own, act: 'plain', turns: true, tailstock: 'carries', byHand: true },
 } as const satisfies KindOfOperation<BreakEdgesOperation>;

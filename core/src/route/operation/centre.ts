@@ -4,13 +4,13 @@ import { cutForces } from '../../cutting/index.ts';
 import { centreDepth, centreForLoad, centreHole, onTailCentre } from '../../hold/index.ts';
 import { centreHoleRows, centreId, outsides } from '../../part/index.ts';
 import { PLACE_MM } from '../../quantity/index.ts';
-import { edgeFor, toolsOf } from '../../tool/index.ts';
+import { coneShape, edgeFor, toolsOf } from '../../tool/index.ts';
 import { hollowMm, isFinished, reachOf } from '../../work/index.ts';
 import type { Recorder } from '../../working/index.ts';
 import type { FitContext } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
 import { usualMinutes } from '../usual-minutes.ts';
-import { bare, type KindOfOperation, type OfKind } from './kind.ts';
+import { bare, inOnePass, type KindOfOperation, type OfKind, PAST_MM } from './kind.ts';
 
 /** Of the hole its sizes; the mass of the whole piece and the cut's push at its very end, which it was chosen by. */
 const own = {
@@ -100,11 +100,19 @@ export function centreHoleDepthMm(drilled: { readonly pilotMm: number } | undefi
   return row ? centreDepth(row.pilotMm, row.pilotLengthMm, row.mouthMm).totalMm : 0;
 }
 
+/** The pilot of a centre drill that is run in until its cone is so wide: how far from the face it reaches. */
+export function centrePilot(
+  pilotMm: number | undefined,
+  mouthMm: number,
+): { readonly diameterMm: number; readonly toMm: number } | undefined {
+  const row = centreHoleRows.find((r) => r.pilotMm === pilotMm);
+  return row && { diameterMm: row.pilotMm, toMm: centreDepth(row.pilotMm, row.pilotLengthMm, mouthMm).totalMm };
+}
+
 /** The cone and pilot of a centre hole as a half-section. */
 function centreContour(zEndMm: number, pilotMm: number, mouthMm: number): Contour {
   const row = centreHoleRows.find((r) => r.pilotMm === pilotMm);
-  const deepMm = (mouthMm - pilotMm) / 2 / Math.tan(Math.PI / 6);
-  const pilotEndMm = Math.max(deepMm, row?.pilotLengthMm ?? deepMm);
+  const { coneMm: deepMm, totalMm: pilotEndMm } = centreDepth(pilotMm, row?.pilotLengthMm ?? 0, mouthMm);
   return {
     loops: [
       [
@@ -125,5 +133,10 @@ export const centre = {
   turns: true,
   tailstock: 'drills',
   swept: ({ zToMm, pilotMm, mouthMm }) => centreContour(zToMm, pilotMm, mouthMm),
+  strokes: ({ zToMm, pilotMm, mouthMm }) =>
+    inOnePass(coneShape(60, mouthMm, PAST_MM, centrePilot(pilotMm, mouthMm)), [
+      { zMm: zToMm + 2 * mouthMm, rMm: 0 },
+      { zMm: zToMm, rMm: 0 },
+    ]),
   finishes: (_, part) => [centreId(part.tail)],
 } satisfies KindOfOperation<CentreOperation>;

@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import type { Contour } from '../../contour/index.ts';
-import { type Chamfer, chamferDepthMm, edgeOf, type Outside, type Part, roundOf } from '../../part/index.ts';
-import { toolsOf } from '../../tool/index.ts';
+import { asAimed, type Chamfer, chamferDepthMm, edgeOf, type Outside, type Part, roundOf } from '../../part/index.ts';
+import { chamferShape, toolsOf } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
 import { usualMinutes } from '../usual-minutes.ts';
-import { AIR_MM, bare, type KindOfOperation, type OfKind } from './kind.ts';
+import { AIR_MM, bare, inOnePass, type KindOfOperation, type OfKind } from './kind.ts';
 
 /** Length along Z, angle from Z, depth on the radius. */
 const own = { lengthMm: z.number(), angleDeg: z.number(), depthMm: z.number() };
@@ -66,6 +66,14 @@ export const chamfer = {
   turns: true,
   tailstock: 'carries',
   swept: (operation, { part }) => triangle(operation, part),
+  strokes: ({ featureId = '', zToMm: zMm, lengthMm, angleDeg, depthMm }, { piece }) => {
+    const on = roundOf(piece.part, featureId);
+    const rMm = (on ? asAimed(on).rightMm : 0) / 2 - depthMm;
+    return inOnePass(chamferShape(angleDeg, lengthMm), [
+      { zMm, rMm: rMm + depthMm + AIR_MM },
+      { zMm, rMm },
+    ]);
+  },
   finishes: ({ featureId = '' }, part) => {
     const edge = edgeOf(part, featureId, 'right');
     return edge ? [edge.id] : [];

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { type Inside, roundOf } from '../../part/index.ts';
-import type { Countersink } from '../../tool/index.ts';
+import { type Countersink, coneShape } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
 import { usualMinutes } from '../usual-minutes.ts';
-import { bare, type KindOfOperation, type OfKind, PAST_MM } from './kind.ts';
+import { bare, inOnePass, type KindOfOperation, type OfKind, PAST_MM } from './kind.ts';
 
 /** Included angle, and how wide its mouth is. */
 const own = { angleDeg: z.number(), mouthMm: z.number() };
@@ -49,5 +49,10 @@ export const countersink = {
       }
     );
   },
+  strokes: ({ angleDeg, mouthMm, zToMm }) =>
+    inOnePass(coneShape(angleDeg, mouthMm, PAST_MM), [
+      { zMm: zToMm + mouthMm, rMm: 0 },
+      { zMm: zToMm, rMm: 0 },
+    ]),
   finishes: ({ featureId = '' }) => [featureId],
 } as const satisfies KindOfOperation<CountersinkOperation>;

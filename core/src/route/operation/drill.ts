@@ -2,11 +2,11 @@ import { z } from 'zod';
 import type { Contour } from '../../contour/index.ts';
 import { insides } from '../../part/index.ts';
 import { PLACE_MM } from '../../quantity/index.ts';
-import { type Drill, pointLengthMm } from '../../tool/index.ts';
+import { type Drill, drillShape, pointLengthMm } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { drillCut } from '../hole/drill-cut.ts';
 import type { Note } from './any.ts';
-import { bare, type KindOfOperation, type OfKind, PAST_MM } from './kind.ts';
+import { bare, inOnePass, type KindOfOperation, type OfKind, PAST_MM } from './kind.ts';
 
 /** Its full diameter reaches so deep from the face, its point so much farther; the depths at which it is drawn back to clear chips. */
 const own = {
@@ -106,15 +106,20 @@ export const drill = {
   turns: true,
   tailstock: 'drills',
   swept: drilled,
+  strokes: ({ zFromMm, zToMm, diameterMm, pointMm }, { tool }) =>
+    inOnePass(drillShape(diameterMm, pointMm, tool.kind === 'drill' ? tool.fluteMm : zToMm - zFromMm), [
+      { zMm: zToMm + pointMm + PAST_MM, rMm: 0 },
+      { zMm: zFromMm, rMm: 0 },
+    ]),
   opens: ({ diameterMm, zFromMm, zToMm }) => ({ diameterMm, zFromMm, zToMm }),
-  // a drill makes what is drawn as drilled, to its size and depth
+  // a drill makes a hole that it brings inside the limits, to its depth
   finishes: ({ featureId, diameterMm, zFromMm }, part) =>
     insides(part)
       .filter(
         (s) =>
           s.id === featureId &&
-          s.made === 'drilled' &&
           diameterMm >= s.limits.lowerMm - PLACE_MM &&
+          diameterMm <= s.limits.upperMm + PLACE_MM &&
           zFromMm <= s.zFromMm + PLACE_MM,
       )
       .map((s) => s.id),

@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { ring } from '../../contour/index.ts';
-import { edgeFor } from '../../tool/index.ts';
-import { faceTowards, rawEndMm, reachOf } from '../../work/index.ts';
+import { PLACE_MM } from '../../quantity/index.ts';
+import { edgeFor, isTurning, turningShape } from '../../tool/index.ts';
+import { faceTowards, hollowMm, rawEndMm, reachOf } from '../../work/index.ts';
 import type { Recorder } from '../../working/index.ts';
 import type { FitContext } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
-import { AIR_MM, bare, HAND_FEED, type KindOfOperation, type OfKind } from './kind.ts';
+import { AIR_MM, bare, HAND_FEED, inOnePass, type KindOfOperation, type OfKind } from './kind.ts';
 
 /** What comes off the end. */
 const own = { offMm: z.number() };
@@ -49,6 +50,18 @@ export const face = {
   swept: ({ zFromMm }, piece) => {
     const { zToMm, largestMm } = reachOf(piece);
     return ring(zFromMm, zToMm + AIR_MM, 0, largestMm / 2 + AIR_MM);
+  },
+  // its nose goes past the axis, or past the rim of a hole as far as nothing stands in it
+  strokes: ({ zFromMm, carried, caution }, { piece, tool }) => {
+    if (!isTurning(tool)) return [];
+    const holeMm = hollowMm(piece, zFromMm - PLACE_MM);
+    const toMm =
+      holeMm > 0 && carried === 'centres' && caution !== 'halfCentre' ? holeMm / 2 : holeMm / 2 - tool.noseRadiusMm;
+    const path = [
+      { zMm: zFromMm, rMm: reachOf(piece).largestMm / 2 + AIR_MM },
+      { zMm: zFromMm, rMm: toMm },
+    ];
+    return inOnePass(turningShape(tool), path);
   },
   finishes: (_, part) => [faceTowards(part, 'right')],
 } satisfies KindOfOperation<FaceOperation>;

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { type Contour, ring } from '../../contour/index.ts';
 import { cutInto, detailCorners, roundOf } from '../../part/index.ts';
-import { AIR_MM, type KindOfOperation, type OfKind } from './kind.ts';
+import { bladeShape, insideBladeShape, roundFormShape } from '../../tool/index.ts';
+import { AIR_MM, inOnePass, type KindOfOperation, type OfKind, PAST_MM, type Stroke, type StrokesOf } from './kind.ts';
 
 /** Lengths in mm. Where each plunge begins with the edge towards the head, zPart; what is floor and wall; the tool's own width. */
 const own = {
@@ -45,8 +46,34 @@ function takenOut(
   return { loops: [[...back, { zMm: first.zMm, rMm: 0 }, { zMm: last.zMm, rMm: 0 }]] };
 }
 
+/** Plunges from the air to the floor, and along it where it is swept. */
+function grooving(
+  { featureId = '', zFromMm, zToMm, floorMm, plungesMm, sweep }: GrooveOperation,
+  { piece, tool }: StrokesOf,
+): readonly Stroke[] {
+  const on = roundOf(piece.part, featureId);
+  const inside = on?.side === 'inside';
+  const startMm = inside
+    ? Math.min(on.leftMm, on.rightMm) / 2 - PAST_MM
+    : Math.max(on?.leftMm ?? 0, on?.rightMm ?? 0) / 2 + AIR_MM;
+  const floor = floorMm / 2;
+  const down = (zMm: number) => [
+    { zMm, rMm: startMm },
+    { zMm, rMm: floor },
+  ];
+  if (tool.kind === 'form') return inOnePass(roundFormShape(tool), down((zFromMm + zToMm) / 2));
+  const shape =
+    tool.kind === 'blade' ? bladeShape(tool) : tool.kind === 'inside blade' ? insideBladeShape(tool) : undefined;
+  if (!shape) return [];
+  if (tool.kind === 'inside blade' && tool.radiusMm !== undefined)
+    return inOnePass(shape, down((zFromMm + zToMm) / 2 - tool.radiusMm));
+  const along = sweep ? [[plungesMm[0]!, plungesMm.at(-1)!].map((zMm) => ({ zMm, rMm: floor }))] : [];
+  return inOnePass(shape, ...plungesMm.map(down), ...along);
+}
+
 export const groove = {
   ...{ kind: 'groove', own, act: 'plain', turns: true, holds: 'carriage', tailstock: 'carries' },
   swept: (operation, { part }) => takenOut(operation, part) ?? ring(0, 0, 0, 0),
+  strokes: grooving,
   finishes: ({ grooveId }) => [grooveId],
 } as const satisfies KindOfOperation<GrooveOperation>;

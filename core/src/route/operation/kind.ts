@@ -1,8 +1,8 @@
 import type { z } from 'zod';
-import type { Contour } from '../../contour/index.ts';
+import type { Contour, Corner } from '../../contour/index.ts';
 import type { Lathe } from '../../lathe/index.ts';
 import type { Part, SurfaceId } from '../../part/index.ts';
-import type { Tool } from '../../tool/index.ts';
+import type { Tool, ToolShape } from '../../tool/index.ts';
 import type { Workpiece } from '../../work/index.ts';
 import type { AnyOperation, Note } from './any.ts';
 
@@ -33,6 +33,19 @@ export interface NotedOf {
   readonly tool: Tool;
 }
 
+/** A tool on its way: its true shape, and the places that its point goes through, straight from one to the next. zPart, mm. */
+export interface Stroke {
+  readonly shape: ToolShape;
+  readonly path: readonly Corner[];
+  /** which pass of the operation it belongs to, 1 for the first */
+  readonly passNumber: number;
+}
+/** What strokes are made from: the work as it stands just before, and the tool. */
+export interface StrokesOf {
+  readonly piece: Workpiece;
+  readonly tool: Tool;
+}
+
 /** All that is known of a kind of operation besides how it is planned; where nothing is said it cuts nothing, or finishes nothing. */
 export interface KindOfOperation<O extends AnyOperation & { readonly kind: string }> {
   readonly kind: O['kind'];
@@ -50,6 +63,12 @@ export interface KindOfOperation<O extends AnyOperation & { readonly kind: strin
   readonly makes?: 'overall' | 'shoulder';
   /** what the tool goes through, as a half-section; of it only metal is cut */
   readonly swept?: (operation: O, piece: Workpiece) => Contour | undefined;
+  /** the ways its tool goes as it is told, with its true shape; none of what is done by hand or off the lathe */
+  readonly strokes?: (operation: O, at: StrokesOf) => readonly Stroke[];
+  /** whether metal comes off by file or saw, which no tool's way tells of */
+  readonly byHand?: true;
+  /** what is blended by file after the tool's steps, as a half-section */
+  readonly blended?: (operation: O, piece: Workpiece) => Contour | undefined;
   /** whether the piece is off its spare stock when it is done */
   readonly cutsOff?: true;
   /** the hole that it leaves, where a tool in the tailstock makes one */
@@ -66,5 +85,8 @@ export const bare = { passes: [], exceeds: [] } as const;
 export const AIR_MM = 5;
 /** A tool runs in from so far beyond the end of the metal, mm. */
 export const PAST_MM = 1;
+/** The ways that all belong to one pass. */
+export const inOnePass = (shape: ToolShape, ...paths: readonly (readonly Corner[])[]): readonly Stroke[] =>
+  paths.map((path) => ({ shape, path, passNumber: 1 }));
 /** Feed of a steady hand, mm per rev. */
 export const HAND_FEED = 0.1;

@@ -11,7 +11,7 @@ import { countersink } from './countersink.ts';
 import { drill } from './drill.ts';
 import { face } from './face.ts';
 import { groove } from './groove.ts';
-import type { KindOfOperation, NotedOf, OfKind, Opened, OwnOf } from './kind.ts';
+import type { KindOfOperation, NotedOf, OfKind, Opened, OwnOf, Stroke, StrokesOf } from './kind.ts';
 import { measure } from './measure.ts';
 import { mount } from './mount.ts';
 import { openFloor } from './open-floor.ts';
@@ -49,6 +49,10 @@ export const kindOf = (kind: OperationKind): Known => kinds[kind] as unknown as 
 /** What the tool of an operation goes through, as a half-section; of it only metal is cut. Undefined for what cuts nothing. */
 export const sweptBy = (piece: Workpiece, operation: Operation): Contour | undefined =>
   kindOf(operation.kind).swept?.(operation, piece);
+
+/** The ways that an operation's tool goes; none of what is done by hand or off the lathe. */
+export const strokesOf = (operation: Operation, at: StrokesOf): readonly Stroke[] =>
+  kindOf(operation.kind).strokes?.(operation, at) ?? [];
 
 /** Surfaces that an operation finishes. */
 export const finishedBy = (part: Part, operation: Operation): readonly SurfaceId[] =>

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { ring } from '../../contour/index.ts';
-import { type Drill, pointLengthMm } from '../../tool/index.ts';
+import { barShape, type Drill, pointLengthMm } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
 import { type Level, SHOULDER_LEFT_MM } from '../level.ts';
-import { bare, HAND_FEED, type KindOfOperation, type OfKind } from './kind.ts';
+import { bare, HAND_FEED, type KindOfOperation, type OfKind, PAST_MM } from './kind.ts';
 
 /** Slices that the bar takes, each at its depth from where the point left it open out to the wall. */
 const own = {
@@ -73,5 +73,17 @@ export function openFloorOperation(
 
 export const openFloor = {
   ...{ kind: 'openFloor', own, act: 'plain', turns: true, holds: 'carriage', tailstock: 'carries', feeds: 'across' },
+  strokes: ({ slices, toDiameterMm }, { piece, tool }) =>
+    tool.kind === 'boring bar'
+      ? slices.map(({ fromEndMm, fromDiameterMm }, i) => {
+          const [zMm, rMm] = [piece.part.lengthMm - fromEndMm, fromDiameterMm / 2];
+          const path = [
+            { zMm: zMm + PAST_MM, rMm },
+            { zMm, rMm },
+            { zMm, rMm: toDiameterMm / 2 },
+          ];
+          return { shape: barShape(tool), path, passNumber: i + 1 };
+        })
+      : [],
   swept: ({ zFromMm, zToMm, toDiameterMm }) => ring(zFromMm, zToMm, 0, toDiameterMm / 2),
 } as const satisfies KindOfOperation<OpenFloorOperation>;

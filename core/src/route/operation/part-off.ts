@@ -3,12 +3,12 @@ import { ring } from '../../contour/index.ts';
 import { usualFeedMmPerRev } from '../../cutting/index.ts';
 import { onTailCentre } from '../../hold/index.ts';
 import { endFace } from '../../part/index.ts';
-import { PLACE_MM } from '../../quantity/index.ts';
-import { type Blade, type Tool, toolsOf } from '../../tool/index.ts';
+import { PLACE_MM, radians } from '../../quantity/index.ts';
+import { type Blade, bladeShape, type Tool, toolsOf } from '../../tool/index.ts';
 import { hollowMm, reachOf, standingMm, type Workpiece } from '../../work/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
-import { AIR_MM, bare, type KindOfOperation, type OfKind } from './kind.ts';
+import { AIR_MM, bare, inOnePass, type KindOfOperation, type OfKind } from './kind.ts';
 
 /** Lengths in mm: of blade and slot, on the radius what is cut, and how it is come to. */
 const own = {
@@ -133,6 +133,17 @@ export const part = {
     return stub
       ? ring(zFromMm, zToMm, toDiameterMm / 2, largestMm / 2 + AIR_MM)
       : ring(from - AIR_MM, zToMm, 0, largestMm / 2 + AIR_MM);
+  },
+  strokes: ({ zToMm, toDiameterMm, stub, sideMm }, { piece, tool }) => {
+    if (tool.kind !== 'blade') return [];
+    const leanMm = tool.widthMm * Math.tan(radians(tool.frontDeg));
+    const toMm = stub || toDiameterMm > 0 ? toDiameterMm / 2 : -leanMm - PLACE_MM;
+    const down = (zMm: number) => [
+      { zMm, rMm: reachOf(piece).largestMm / 2 + AIR_MM },
+      { zMm, rMm: toMm },
+    ];
+    const zMm = zToMm - tool.widthMm;
+    return inOnePass(bladeShape(tool), ...(sideMm > PLACE_MM ? [down(zMm - sideMm)] : []), down(zMm));
   },
   // parted to length by a blade that is ground square it is the finished face
   finishes: ({ facingMm, stub, frontDeg }, whole) => {

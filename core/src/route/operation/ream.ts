@@ -2,10 +2,10 @@ import { z } from 'zod';
 import { ring } from '../../contour/index.ts';
 import { usualFeedMmPerRev } from '../../cutting/index.ts';
 import type { Inside } from '../../part/index.ts';
-import type { Reamer } from '../../tool/index.ts';
+import { type Reamer, reamerShape } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
-import { bare, type KindOfOperation, type OfKind, PAST_MM } from './kind.ts';
+import { bare, inOnePass, type KindOfOperation, type OfKind, PAST_MM } from './kind.ts';
 
 /** Its size, how deep its full diameter goes from the face, and what it takes off the diameter. */
 const own = { diameterMm: z.number(), depthMm: z.number(), takesMm: z.number(), through: z.boolean() };
@@ -43,6 +43,13 @@ export function reamOperation(
 export const ream = {
   ...{ kind: 'ream', own, act: 'plain', turns: true, tailstock: 'drills' },
   swept: ({ zFromMm, zToMm, diameterMm }) => ring(zFromMm, zToMm + PAST_MM, 0, diameterMm / 2),
+  strokes: ({ zFromMm, zToMm }, { tool }) =>
+    tool.kind === 'reamer'
+      ? inOnePass(reamerShape(tool), [
+          { zMm: zToMm + tool.leadMm + PAST_MM, rMm: 0 },
+          { zMm: zFromMm, rMm: 0 },
+        ])
+      : [],
   opens: ({ diameterMm, zFromMm, zToMm }) => ({ diameterMm, zFromMm, zToMm }),
   finishes: ({ featureId = '' }) => [featureId],
 } as const satisfies KindOfOperation<ReamOperation>;

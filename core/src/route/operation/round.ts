@@ -1,7 +1,9 @@
 import { z } from 'zod';
-import { QUARTER, ring } from '../../contour/index.ts';
-import { edgeOf, roundOf } from '../../part/index.ts';
-import { AIR_MM, type KindOfOperation, type OfKind } from './kind.ts';
+import { type Contour, QUARTER, ring } from '../../contour/index.ts';
+import { asAimed, edgeOf, roundOf } from '../../part/index.ts';
+import { hollowFormShape, isTurning, roundFormShape, turningShape } from '../../tool/index.ts';
+import type { Workpiece } from '../../work/index.ts';
+import { AIR_MM, inOnePass, type KindOfOperation, type OfKind, PAST_MM, type Stroke, type StrokesOf } from './kind.ts';
 
 /** Lengths in mm. Either the tool's own form, or places of its nose: the diameter that it leaves there, and how far its left side goes from the finished face. */
 const own = {
@@ -14,37 +16,82 @@ const own = {
 };
 export type RoundOperation = OfKind<'roundEdge', typeof own>;
 
-export const roundEdge = {
-  ...{ kind: 'roundEdge', own, act: 'plain', turns: true, tailstock: 'carries' },
-  swept: ({ featureId = '', inner, radiusMm: R }, { part }) => {
-    const on = roundOf(part, featureId);
-    if (!on) return ring(0, 0, 0, 0);
-    // in the corner of a shoulder: the square that was left, less the quarter round that stays
-    if (inner) {
-      const [zMm, rMm] = [on.zFromMm, on.leftMm / 2];
-      return {
-        loops: [
-          [
-            { zMm: zMm + R, rMm },
-            { zMm: zMm + R, rMm: rMm + R },
-            { zMm, rMm: rMm + R, bulge: QUARTER },
-          ],
-        ],
-      };
-    }
-    const [zMm, rMm] = [on.zToMm, on.rightMm / 2];
+/** A form plunged to its place, the nose run into its corner, or the nose put to each pair of numbers from outside. */
+function rounding(
+  { featureId = '', radiusMm: R, inner, by, steps }: RoundOperation,
+  { piece, tool }: StrokesOf,
+): readonly Stroke[] {
+  const drawn = roundOf(piece.part, featureId);
+  if (!drawn) return [];
+  const on = asAimed(drawn);
+  if (tool.kind === 'form') {
+    if (!inner) return inOnePass(hollowFormShape(tool, AIR_MM), [{ zMm: on.zToMm - R, rMm: on.rightMm / 2 - R }]);
+    const [zMm, rMm] = [on.zFromMm + R, on.leftMm / 2];
+    return inOnePass(roundFormShape(tool), [
+      { zMm, rMm: rMm + R + AIR_MM },
+      { zMm, rMm },
+    ]);
+  }
+  if (!isTurning(tool)) return [];
+  const shape = turningShape(tool);
+  if (by === 'nose') {
+    const [zMm, rMm] = [on.zFromMm, on.leftMm / 2];
+    return inOnePass(shape, [
+      { zMm: zMm + R + PAST_MM, rMm },
+      { zMm, rMm },
+      { zMm, rMm: rMm + R + PAST_MM },
+    ]);
+  }
+  const end = piece.part.lengthMm;
+  return inOnePass(
+    shape,
+    ...steps.map(({ diameterMm, fromEndMm }) => {
+      const zMm = end - fromEndMm;
+      return [
+        { zMm, rMm: diameterMm / 2 + R + AIR_MM },
+        { zMm, rMm: diameterMm / 2 },
+      ];
+    }),
+  );
+}
+
+/** What the round takes off as it is drawn. */
+function drawnRound({ featureId = '', inner, radiusMm: R }: RoundOperation, { part }: Workpiece): Contour {
+  const on = roundOf(part, featureId);
+  if (!on) return ring(0, 0, 0, 0);
+  // in the corner of a shoulder: the square that was left, less the quarter round that stays
+  if (inner) {
+    const [zMm, rMm] = [on.zFromMm, on.leftMm / 2];
     return {
       loops: [
         [
-          { zMm: zMm - R, rMm, bulge: -QUARTER },
-          { zMm, rMm: rMm - R },
-          { zMm: zMm + AIR_MM, rMm: rMm - R },
-          { zMm: zMm + AIR_MM, rMm: rMm + AIR_MM },
-          { zMm: zMm - R, rMm: rMm + AIR_MM },
+          { zMm: zMm + R, rMm },
+          { zMm: zMm + R, rMm: rMm + R },
+          { zMm, rMm: rMm + R, bulge: QUARTER },
         ],
       ],
     };
-  },
+  }
+  const [zMm, rMm] = [on.zToMm, on.rightMm / 2];
+  return {
+    loops: [
+      [
+        { zMm: zMm - R, rMm, bulge: -QUARTER },
+        { zMm, rMm: rMm - R },
+        { zMm: zMm + AIR_MM, rMm: rMm - R },
+        { zMm: zMm + AIR_MM, rMm: rMm + AIR_MM },
+        { zMm: zMm - R, rMm: rMm + AIR_MM },
+      ],
+    ],
+  };
+}
+
+export const roundEdge = {
+  ...{ kind: 'roundEdge', own, act: 'plain', turns: true, tailstock: 'carries' },
+  swept: drawnRound,
+  // cusps between the steps are left to the file
+  blended: (operation, piece) => (operation.by === 'steps' ? drawnRound(operation, piece) : undefined),
+  strokes: rounding,
   finishes: ({ featureId = '', inner }, part) => {
     const edge = edgeOf(part, featureId, inner ? 'left' : 'right');
     return edge ? [edge.id] : [];

@@ -41,7 +41,7 @@ export function sawOperation(
 }
 
 export const saw = {
-  ...{ kind: 'saw', own, act: 'plain', turns: false, tailstock: 'carries', cutsOff: true },
+  ...{ kind: 'saw', own, act: 'plain', turns: false, tailstock: 'carries', cutsOff: true, byHand: true },
   swept: ({ zToMm }, piece) => {
     const { zFromMm: from, largestMm } = reachOf(piece);
     return ring(from - AIR_MM, zToMm, 0, largestMm / 2 + AIR_MM);

@@ -2,13 +2,13 @@ import { z } from 'zod';
 import { ring } from '../../contour/index.ts';
 import { edgeOf, facesOf, floorId, type Part, roundOf, type SurfaceId, surfaceOf } from '../../part/index.ts';
 import { ROUNDING } from '../../quantity/index.ts';
-import { hasEdge } from '../../tool/index.ts';
+import { barShape, hasEdge, turningShape } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
 import { type Level, SHOULDER_LEFT_MM } from '../level.ts';
 import { usualMinutes } from '../usual-minutes.ts';
 import type { Note } from './any.ts';
-import { bare, type KindOfOperation, type NotedOf, type OfKind, PAST_MM } from './kind.ts';
+import { bare, inOnePass, type KindOfOperation, type NotedOf, type OfKind, PAST_MM } from './kind.ts';
 
 const own = { fromDiameterMm: z.number(), toDiameterMm: z.number() };
 type ShoulderOperation = OfKind<'shoulder', typeof own>;
@@ -87,6 +87,13 @@ export const shoulder = {
   swept: ({ zFromMm, zToMm, fromDiameterMm: a, toDiameterMm: b }) =>
     // outwards it runs out over the rim
     ring(zFromMm, Math.max(zToMm, zFromMm + PAST_MM), Math.min(a, b) / 2, Math.max(a, b) / 2 + (b > a ? PAST_MM : 0)),
+  strokes: ({ zFromMm, fromDiameterMm: a, toDiameterMm: b }, { tool }) => {
+    if (!hasEdge(tool)) return [];
+    const shape = tool.kind === 'boring bar' ? barShape(tool) : turningShape(tool);
+    const [from, to] = [a / 2, b > a ? b / 2 + PAST_MM : Math.max(0, b / 2 - PAST_MM)];
+    const clear = { zMm: zFromMm + PAST_MM, rMm: from };
+    return inOnePass(shape, [clear, { zMm: zFromMm, rMm: from }, { zMm: zFromMm, rMm: to }]);
+  },
   finishes: ({ featureId = '' }, part) => {
     const round = roundOf(part, featureId);
     if (round?.side === 'inside') return surfaceOf(part, floorId(featureId)) ? [floorId(featureId)] : [];

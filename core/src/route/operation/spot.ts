@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import type { Contour } from '../../contour/index.ts';
 import { radians } from '../../quantity/index.ts';
-import { toolsOf } from '../../tool/index.ts';
+import { coneShape, toolsOf } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
 import { usualMinutes } from '../usual-minutes.ts';
-import { bare, type KindOfOperation, type OfKind, PAST_MM } from './kind.ts';
+import { centrePilot } from './centre.ts';
+import { bare, inOnePass, type KindOfOperation, type OfKind, PAST_MM } from './kind.ts';
 
 /** How wide its cone is opened, so that the drill that follows starts true. */
 const own = { mouthMm: z.number() };
@@ -59,4 +60,12 @@ function cone({ zToMm, mouthMm }: SpotOperation): Contour {
 export const spot = {
   ...{ kind: 'spot', own, act: 'plain', turns: true, tailstock: 'drills' },
   swept: cone,
+  strokes: ({ zToMm, mouthMm }, { tool }) => {
+    const pilotMm = tool.kind === 'centre drill' ? tool.sizeMm : undefined;
+    const shape = coneShape(2 * HALF_DEG, mouthMm, PAST_MM, centrePilot(pilotMm, mouthMm));
+    return inOnePass(shape, [
+      { zMm: zToMm + 2 * mouthMm, rMm: 0 },
+      { zMm: zToMm, rMm: 0 },
+    ]);
+  },
 } as const satisfies KindOfOperation<SpotOperation>;

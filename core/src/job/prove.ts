@@ -1,0 +1,44 @@
+import type { Waiting } from '../hold/index.ts';
+import { putIn } from '../route/index.ts';
+import { type Finding, type Simulated, simulate } from '../simulate/index.ts';
+import type { PlannedJob } from './plan-job.ts';
+import { type PlannedSetup, stillWaiting } from './setups.ts';
+
+/** One setup as it was simulated. */
+export interface ProvedSetup extends Simulated {
+  /** 1 for the first */
+  readonly number: number;
+}
+/** What the simulation of a whole job says. */
+export interface Proof {
+  readonly setups: readonly ProvedSetup[];
+  /** whether every setup ends at the drawing without a finding, and nothing waits that turning makes */
+  readonly proved: boolean;
+  readonly findings: readonly (Finding & { readonly number: number })[];
+  /** what no setup makes, and so nothing proves */
+  readonly waiting: readonly Waiting[];
+}
+
+/** Each setup goes on with the metal that the simulation of the one before it left. */
+function simulated(setups: readonly PlannedSetup[]): readonly ProvedSetup[] {
+  const done: ProvedSetup[] = [];
+  for (const setup of setups) {
+    const [before, last] = [setups[done.length - 1], done.at(-1)];
+    const begin = before && last && putIn({ ...before.plan.after, contour: last.contour }, setup.setup).contour;
+    done.push({ number: setup.number, ...simulate(setup, begin) });
+  }
+  return done;
+}
+
+/**
+ * Goes through a whole job with the true shapes of its tools, setup after setup on the metal that is really left, and says whether it
+ * ends at the drawing. What is done by hand or off the lathe is named and not proved.
+ * @returns not proved, without setups, while the job cannot be planned
+ */
+export function proveJob({ setups: planned }: Pick<PlannedJob, 'setups'>): Proof {
+  const setups = simulated(planned);
+  const findings = setups.flatMap((s) => s.findings.map((f) => ({ ...f, number: s.number })));
+  const waiting = stillWaiting(planned).filter((w) => w.why !== 'asBar');
+  const cuts = planned.some((s) => s.plan.operations.length > 0);
+  return { setups, findings, waiting, proved: cuts && findings.length === 0 && waiting.length === 0 };
+}

@@ -1,0 +1,168 @@
+import type { Corner, Loop } from '../contour/index.ts';
+import { hull } from '../contour/index.ts';
+import { radians } from '../quantity/index.ts';
+import type { BoringBar } from './kind/boring-bar.ts';
+import type { Reamer } from './kind/drilling.ts';
+import type { Blade, FormTool, InsideBlade } from './kind/plunging.ts';
+import type { TurningTool } from './kind/turning.ts';
+
+/**
+ * The true shape of a tool about the point that dials speak of: what cuts, and what must touch nothing. Outlines without arcs, of what
+ * cuts and moves each without a hollow; the point is the nose's outermost to the head and nearest to the work, of a tool in the tailstock
+ * where its full diameter begins on the axis.
+ */
+export interface ToolShape {
+  readonly edge: readonly Loop[];
+  readonly body: readonly Loop[];
+}
+
+/** Arcs of a tool are followed within this, mm. */
+const FOLLOWED_MM = 0.0004;
+/** End clearance of a bit behind its nose, how far that goes before it falls away, and at which angle then. FIELD 3, and practice */
+const CLEARANCE_DEG = 5;
+const CLEAR_MM = 2;
+const FALLS_DEG = 45;
+/** A bit's width, and how far it stands out of its holder, mm; the holder over it. Usual values: the drawer does not know its blanks */
+const BIT = { wideMm: 10, outMm: 25, holderMm: 60 } as const;
+/** An edge that leads less than this is swung until its side just clears a shoulder. */
+const SQUARE_DEG = 91;
+
+const at = (zMm: number, rMm: number): Corner => ({ zMm, rMm });
+/** The same shape for a hole: mirrored, so that it cuts outwards. */
+const turnedOver = (loop: Loop): Loop => loop.map(({ zMm, rMm }) => at(zMm, -rMm));
+const box = (z1: number, z2: number, r1: number, r2: number): Loop => [at(z1, r1), at(z2, r1), at(z2, r2), at(z1, r2)];
+
+/** Corners on an arc, from one angle to another, radians. */
+function arc(zMm: number, rMm: number, radiusMm: number, fromRad: number, toRad: number): Corner[] {
+  if (radiusMm <= 0) return [at(zMm, rMm)];
+  const step = 2 * Math.acos(Math.max(0, 1 - Math.min(FOLLOWED_MM, radiusMm) / radiusMm));
+  const count = Math.max(2, Math.ceil(Math.abs(toRad - fromRad) / step));
+  return Array.from({ length: count + 1 }, (_, i) => {
+    const angle = fromRad + ((toRad - fromRad) * i) / count;
+    return at(zMm + radiusMm * Math.cos(angle), rMm + radiusMm * Math.sin(angle));
+  });
+}
+
+type Nose = Pick<TurningTool | BoringBar, 'noseRadiusMm' | 'kappaDeg' | 'flatMm'>;
+
+/** What a nose is between: as high as its leading edge goes, and how far its trailing edge goes on before it falls away. */
+interface Edges {
+  readonly highMm: number;
+  readonly clearMm: number;
+  readonly wideMm: number;
+}
+
+/** A nose with its two edges, set so that it clears a square shoulder; with the top of the one, and the end of the other. */
+function nose({ noseRadiusMm: e, kappaDeg, flatMm = 0 }: Nose, { highMm, clearMm, wideMm }: Edges) {
+  const kappa = radians(Math.max(kappaDeg, SQUARE_DEG));
+  const clearance = radians(CLEARANCE_DEG);
+  const round = arc(e, e, e, Math.atan2(-Math.cos(kappa), -Math.sin(kappa)), 1.5 * Math.PI);
+  const behind = arc(e + flatMm, e, e, 1.5 * Math.PI, 1.5 * Math.PI + clearance);
+  const [first, last] = [round[0]!, behind.at(-1)!];
+  const lead = at(first.zMm - Math.cos(kappa) * highMm, first.rMm + Math.sin(kappa) * highMm);
+  const trail = at(last.zMm + clearMm, last.rMm + clearMm * Math.tan(clearance));
+  const onMm = Math.max(0, wideMm - trail.zMm);
+  const heel = at(trail.zMm + onMm, trail.rMm + onMm * Math.tan(radians(FALLS_DEG)));
+  return { tip: hull([...round, ...behind, lead, trail, heel]), lead, heel };
+}
+
+/** A turning or facing tool in its holder. */
+export function turningShape(tool: TurningTool): ToolShape {
+  const { outMm, wideMm, holderMm } = BIT;
+  // what faces cuts with its trailing edge in its whole width
+  const clearMm = tool.kind === 'facing' ? wideMm : CLEAR_MM;
+  const { tip, lead, heel } = nose(tool, { highMm: Math.max(tool.deepestMm, wideMm), clearMm, wideMm });
+  return {
+    edge: [tip],
+    body: [
+      hull([lead, heel, at(heel.zMm, outMm), at(lead.zMm, outMm)]),
+      box(0.5, 2.5 * wideMm, outMm, outMm + holderMm),
+    ],
+  };
+}
+
+/** A boring bar: its nose at the wall, its shank across the hole as wide as the smallest hole it enters leaves room for, its holder outside. */
+export function barShape(bar: BoringBar): ToolShape {
+  const { leastBoreMm, shankMm, reachMm } = bar;
+  const gapMm = (leastBoreMm - shankMm) / 2;
+  const highMm = Math.max(bar.deepestMm, gapMm);
+  const { tip } = nose(bar, { highMm, clearMm: CLEAR_MM, wideMm: Math.max(CLEAR_MM, gapMm) });
+  const [top, back] = [-gapMm, -gapMm - shankMm];
+  // its end stands a little behind its nose
+  const behindMm = Math.max(0.3, bar.noseRadiusMm / 2);
+  const holder = box(reachMm, reachMm + BIT.holderMm, back - BIT.wideMm, top + BIT.wideMm);
+  return { edge: [turnedOver(tip)], body: [box(behindMm, reachMm + 1, back, top), holder] };
+}
+
+/** A blade: as wide all the way up, its front square or leaning to the waste; its point is its corner towards the head. */
+export function bladeShape({ widthMm: w, reachMm, frontDeg }: Blade): ToolShape {
+  const leanMm = w * Math.tan(radians(frontDeg));
+  return {
+    edge: [[at(0, leanMm), at(w, 0), at(w, reachMm), at(0, reachMm)]],
+    body: [box(-BIT.wideMm / 2, w + BIT.wideMm / 2, reachMm, reachMm + BIT.holderMm)],
+  };
+}
+
+/** A blade on a bar for grooves in a hole, square or ground round; its point is its corner towards the head at the floor. */
+export function insideBladeShape({ widthMm: w, deepestMm, leastBoreMm, reachMm, radiusMm }: InsideBlade): ToolShape {
+  const round = radiusMm === undefined ? [at(0, 0), at(w, 0)] : arc(radiusMm, radiusMm, radiusMm, Math.PI, 2 * Math.PI);
+  const edge = turnedOver(hull([...round, at(w, deepestMm), at(0, deepestMm)]));
+  // of the hole that it enters the blade takes its depth, the bar what is left
+  return { edge: [edge], body: [box(0, reachMm, deepestMm - leastBoreMm, -deepestMm)] };
+}
+
+/** A round-nosed form tool; its point is its nose's middle, as deep as it goes. */
+export function roundFormShape({ radiusMm: R, widthMm }: FormTool): ToolShape {
+  const half = widthMm / 2;
+  return {
+    edge: [hull([...arc(0, R, R, Math.PI, 2 * Math.PI), at(R, 2 * R), at(-R, 2 * R)])],
+    body: [box(-half, half, 2 * R, 2 * R + BIT.outMm)],
+  };
+}
+
+/** A form tool for a rounded edge; its point is the middle of its hollow. What it is moved through is all above it. */
+export function hollowFormShape({ radiusMm: R }: FormTool, airMm: number): ToolShape {
+  const quarter = arc(0, 0, R, 0, Math.PI / 2);
+  return { edge: [[at(R + airMm, 0), at(R + airMm, R + airMm), at(0, R + airMm), ...quarter.toReversed()]], body: [] };
+}
+
+/** An edge at an angle from the axis that just takes off a chamfer so long; its point is the chamfer's corner towards the tail. */
+export function chamferShape(angleDeg: number, lengthMm: number): ToolShape {
+  const [slope, overMm] = [Math.tan(radians(angleDeg)), 1];
+  const top = at(-lengthMm - overMm, (lengthMm + overMm) * slope);
+  return { edge: [hull([at(0, 0), top, at(top.zMm, top.rMm + 1), at(2, top.rMm + 1), at(2, 0)])], body: [] };
+}
+
+/** What turns about the axis of the tailstock: outlines from its point to where it goes on as it is. @param profile from the axis outwards, growing along Z */
+const turned = (profile: readonly Corner[], longMm: number): Loop => {
+  const last = profile.at(-1)!;
+  return [profile[0]!, at(longMm, 0), at(longMm, last.rMm), ...profile.slice(1).toReversed()];
+};
+
+/** A drill: its point beyond its full diameter, and its flutes. */
+export const drillShape = (diameterMm: number, pointMm: number, longMm: number): ToolShape => ({
+  edge: [turned([at(-pointMm, 0), at(0, diameterMm / 2)], longMm)],
+  body: [],
+});
+
+/** A reamer with the lead that it tapers in by, two tenths on the diameter. */
+export const reamerShape = ({ diameterMm, fluteMm, leadMm }: Reamer): ToolShape => ({
+  edge: [turned([at(-leadMm, 0), at(-leadMm, diameterMm / 2 - 0.1), at(0, diameterMm / 2)], fluteMm)],
+  body: [],
+});
+
+/** A cone so wide at its point's place, with a pilot before it where it is a centre drill's. @param highMm how far it goes on */
+export function coneShape(
+  angleDeg: number,
+  mouthMm: number,
+  highMm: number,
+  pilot?: { readonly diameterMm: number; readonly toMm: number },
+): ToolShape {
+  const slope = Math.tan(radians(angleDeg / 2));
+  const top = at(highMm, mouthMm / 2 + highMm * slope);
+  if (!pilot) return { edge: [turned([at(-mouthMm / 2 / slope, 0), top], highMm)], body: [] };
+  const fromMm = -(mouthMm - pilot.diameterMm) / 2 / slope;
+  const endMm = -Math.max(pilot.toMm, -fromMm);
+  const rMm = pilot.diameterMm / 2;
+  return { edge: [turned([at(endMm, 0), at(endMm, rMm), at(fromMm, rMm), top], highMm)], body: [] };
+}
