@@ -1,4 +1,4 @@
-import { flatten } from '../contour/index.ts';
+import { flatten, type Loop } from '../contour/index.ts';
 import { insideProfiles, outsideProfile, type Part } from '../part/index.ts';
 
 /** Arcs are drawn with lines no farther off than this, mm; on any screen or sheet that is less than a line is thick. */
@@ -15,4 +15,15 @@ export function halfOutline(part: Part): readonly (readonly [number, number])[] 
 /** Outlines of the holes on the axis, each from its face inwards. @returns points [zPart, radius] in mm */
 export function holeOutlines(part: Part): readonly (readonly (readonly [number, number])[])[] {
   return insideProfiles(part).map((corners) => flatten(corners, DRAWN_CLOSE_MM));
+}
+
+/** A loop of metal as straight lines: one that lies on the axis from where it leaves that to where it meets it again. */
+export function openedAtAxis(loop: Loop): {
+  readonly line: readonly (readonly [number, number])[];
+  readonly onAxis: boolean;
+} {
+  const lies = (i: number) => loop[i % loop.length]!.rMm === 0 && loop[(i + 1) % loop.length]!.rMm === 0;
+  const axis = loop.findIndex((_, i) => lies(i));
+  const open = axis < 0 ? [...loop, loop[0]!] : loop.map((_, i) => loop[(axis + 1 + i) % loop.length]!);
+  return { line: flatten(open, DRAWN_CLOSE_MM), onAxis: axis >= 0 };
 }

@@ -25,7 +25,8 @@ export type Role =
   | 'frame'
   | 'scale'
   | 'bent'
-  | 'feed';
+  | 'feed'
+  | 'found';
 
 export interface PathCorner {
   readonly x: number;

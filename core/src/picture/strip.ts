@@ -1,4 +1,4 @@
-import { type Contour, extentOf, flatten } from '../contour/index.ts';
+import { type Contour, extentOf } from '../contour/index.ts';
 import type { Held } from '../hold/index.ts';
 import { insides, outsides, type Part, spigotAt } from '../part/index.ts';
 import type { BentLine } from '../route/index.ts';
@@ -7,7 +7,7 @@ import { cutShapes, type StripCut } from './cut-shapes.ts';
 import { endShapes, type FeatureEnd } from './ends.ts';
 import { faceShapes } from './faces.ts';
 import { holdRoom, holdShapes } from './hold.ts';
-import { DRAWN_CLOSE_MM, halfOutline } from './outline.ts';
+import { halfOutline, openedAtAxis } from './outline.ts';
 import type { Picture, Shape } from './picture.ts';
 import { boreShape, featureShape, sectionShapes, surfaceShapes } from './section.ts';
 
@@ -199,13 +199,9 @@ function besideShapes(part: Part, view: StripView, x: (z: number) => number, y: 
 /** The metal as it stands, both sides of the centreline; what reaches the axis is one shape, a tube two. */
 function metalShapes(metal: Contour, at: (z: number, r: number) => readonly [number, number]): Shape[] {
   return metal.loops.flatMap((loop): Shape[] => {
-    const onAxis = (i: number) => loop[i % loop.length]!.rMm === 0 && loop[(i + 1) % loop.length]!.rMm === 0;
-    const axis = loop.findIndex((_, i) => onAxis(i));
-    // told from where the axis is left to where it is met again
-    const open = axis < 0 ? [...loop, loop[0]!] : loop.map((_, i) => loop[(axis + 1 + i) % loop.length]!);
-    const line = flatten(open, DRAWN_CLOSE_MM);
+    const { line, onAxis } = openedAtAxis(loop);
     const [upper, lower] = [line.map(([z, r]) => at(z, r)), line.map(([z, r]) => at(z, -r))];
-    if (axis >= 0) return [{ kind: 'polygon', role: 'stock', points: [...upper, ...lower.toReversed()] }];
+    if (onAxis) return [{ kind: 'polygon', role: 'stock', points: [...upper, ...lower.toReversed()] }];
     return [upper, lower].map((points): Shape => ({ kind: 'polygon', role: 'stock', points }));
   });
 }

@@ -37,10 +37,13 @@ export interface Frame {
   readonly operationId: string;
   readonly passNumber: number;
   readonly contour: Contour;
-  readonly stroke?: Stroke;
+  /** the ways that its tool went, one after another */
+  readonly strokes: readonly Stroke[];
 }
 /** What comes of a setup when its tools go their ways. */
 export interface Simulated {
+  /** the metal as it is put in */
+  readonly begin: Contour;
   readonly frames: readonly Frame[];
   readonly findings: readonly Finding[];
   /** the metal that is left, as the piece lies */
@@ -120,7 +123,8 @@ class Lathe {
       this.#metal = cutAway(this.#metal, ...cuts);
       this.#guardBody(stroke, obstacles, cuts, of);
       const lastOfPass = strokes[i + 1]?.passNumber !== passNumber;
-      if (lastOfPass) this.frames.push({ operationId, passNumber, contour: this.#metal, stroke });
+      const ofPass = strokes.filter((s) => s.passNumber === passNumber);
+      if (lastOfPass) this.frames.push({ operationId, passNumber, contour: this.#metal, strokes: ofPass });
     }
     if (strokes.length > 0) this.#guardHold(operation, gripped);
   }
@@ -260,12 +264,13 @@ function leftFindings(
 
 /**
  * Goes through a setup with the true shapes of its tools along the ways that the turner is told, and finds what is wrong with it.
- * @param begin the metal as it is put in, where another setup left it otherwise than planned
+ * @param begun the metal as it is put in, where another setup left it otherwise than planned
  */
-export function simulate({ piece, means, plan, number }: Simulates, begin?: Contour): Simulated {
+export function simulate({ piece, means, plan, number }: Simulates, begun?: Contour): Simulated {
   const { held, operations, after } = plan;
-  const start = begin ? { ...piece, contour: begin } : piece;
-  if (!held) return { frames: [], findings: [], contour: start.contour, byHand: [], kept: [] };
+  const start = begun ? { ...piece, contour: begun } : piece;
+  const from = { begin: start.contour };
+  if (!held) return { ...from, frames: [], findings: [], contour: start.contour, byHand: [], kept: [] };
   const lathe = new Lathe(start, held);
   const findings: Finding[] = number === 1 ? blankFindings({ ...start, contour: allRound(start) }) : [];
   const byHand: string[] = [];
@@ -282,7 +287,7 @@ export function simulate({ piece, means, plan, number }: Simulates, begin?: Cont
   const kept = keptCorners(after, operations, means.tools);
   const keeps = [...kept.map((k) => k.region), ...rimKept(held, after, means.tools)];
   findings.push(...lathe.findings, ...leftFindings(piece, after, lathe.metal, keeps));
-  return { frames: lathe.frames, findings, contour: lathe.metal, byHand, kept };
+  return { ...from, frames: lathe.frames, findings, contour: lathe.metal, byHand, kept };
 }
 
 /** Whether an operation takes metal off that no tool's way is told of. */

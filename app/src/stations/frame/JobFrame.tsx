@@ -72,6 +72,8 @@ interface Props {
   /** what can be done to the selected feature, beside Undo */
   readonly tools?: React.ReactNode;
   readonly aside?: React.ReactNode;
+  /** what stands in the place of the strip's picture, as wide */
+  readonly instead?: (width: number) => React.ReactNode;
   readonly children: React.ReactNode;
 }
 
@@ -92,6 +94,7 @@ export function JobFrame({
   handles,
   tools,
   aside,
+  instead,
   children,
 }: Props) {
   const { job } = editor;
@@ -150,7 +153,11 @@ export function JobFrame({
             event.preventDefault();
           }}
         >
-          <PictureView picture={picture} label={describe(planned, unit)} onSelect={onSelect} />
+          {instead ? (
+            instead(width)
+          ) : (
+            <PictureView picture={picture} label={describe(planned, unit)} onSelect={onSelect} />
+          )}
           {glassOver && <GlassFrame over={glassOver} width={picture.width} height={picture.height} />}
           {handles && <StripHandles picture={picture} handles={handles} />}
         </div>

@@ -1,16 +1,30 @@
 import type { Setup } from '@whelk/core/hold';
 import type { FirstEnd, Job, Shop, Way } from '@whelk/core/job';
+import type { Remote } from 'comlink';
 import { useCallback } from 'react';
-import { useAnswer } from './ways-door.ts';
+import type { WaysApi } from '../../workers/ways.ts';
+import { useAnswer } from '../frame/worker-door.ts';
+import { waysDoor } from './ways-door.ts';
+
+type Door = Remote<WaysApi>;
 
 /** Ways of holding a job in one of its setups, compared off the page's own thread. */
 export const useWays = (job: Job, shop: Shop, number: number): readonly Way[] | undefined =>
-  useAnswer(useCallback((door) => door.of(job, shop, number), [job, shop, number]));
+  useAnswer(
+    waysDoor,
+    useCallback((door: Door) => door.of(job, shop, number), [job, shop, number]),
+  );
 
 /** The end that a job is better begun with, looked for off the page's own thread. */
 export const useFirstEnd = (job: Job, shop: Shop): FirstEnd | undefined =>
-  useAnswer(useCallback((door) => door.firstEnd(job, shop), [job, shop]));
+  useAnswer(
+    waysDoor,
+    useCallback((door: Door) => door.firstEnd(job, shop), [job, shop]),
+  );
 
 /** The setup that would bring a job on, looked for off the page's own thread; none where all is made that can be, or nothing helps. */
 export const useNextSetup = (job: Job, shop: Shop): Setup | undefined =>
-  useAnswer(useCallback((door) => door.next(job, shop), [job, shop]));
+  useAnswer(
+    waysDoor,
+    useCallback((door: Door) => door.next(job, shop), [job, shop]),
+  );

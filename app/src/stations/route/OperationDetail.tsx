@@ -1,7 +1,7 @@
 import type { Job, PlannedSetup } from '@whelk/core/job';
 import { dialMove, type Lathe } from '@whelk/core/lathe';
 import { bySchool, kindOf, type Operation, type SchoolAnswer } from '@whelk/core/route';
-import type { Tool } from '@whelk/core/tool';
+import { hasEdge, type Tool } from '@whelk/core/tool';
 import type { Recorder } from '@whelk/core/working';
 import { useMemo } from 'react';
 import { shownOf } from '../../desks/operation/kinds.ts';
@@ -11,6 +11,7 @@ import { carriedText, exceedText, limiterText, reasonText, schoolNames } from '.
 import { CutLoads } from '../../ui/CutLoads.tsx';
 import { aimed, cuttingSpeed, feed, feedUnit, measure, minutes } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
+import { Surface } from './Surface.tsx';
 
 interface Props {
   readonly jobId: string;
@@ -113,6 +114,9 @@ function SpeedAndFeed({ operation: o, lathe, tool, only }: OfOperation & { lathe
           <br />
           <b>{tool.name}</b>
         </p>
+      )}
+      {tool && hasEdge(tool) && o.passes.length > 0 && (
+        <Surface feedMmPerRev={o.setting.feedMmPerRev} tool={tool} unit={lathe.unit} />
       )}
     </div>
   );

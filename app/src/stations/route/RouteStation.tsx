@@ -2,7 +2,7 @@ import { usualPolicy } from '@whelk/core/cutting';
 import { helpedByHolding } from '@whelk/core/hold';
 import { planJob, stationOf, stillWaiting } from '@whelk/core/job';
 import type { Operation } from '@whelk/core/route';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { schoolNames, schoolNotes } from '../../messages/words.ts';
 import { minutes } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
@@ -15,7 +15,12 @@ import { SetupBar } from '../frame/SetupBar.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { useNames } from '../frame/useNames.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
+import { ProofBar } from './ProofBar.tsx';
 import { Score } from './Score.tsx';
+import type { GoTo } from './SimulatedStrip.tsx';
+import { useProof } from './useProof.ts';
+
+const SimulatedStrip = lazy(() => import('./SimulatedStrip.tsx').then((m) => ({ default: m.SimulatedStrip })));
 
 /** Route: the operations as the score under the strip, settings and minutes beside. */
 function RouteStation({ id, stored, shop, runs }: StationProps) {
@@ -33,6 +38,10 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
   const open = plan?.operations.find((o) => o.id === openId);
   const nameOf = useNames(job, planned);
   const school = job.route.school;
+  const proof = useProof(job, shop);
+  const [watching, setWatching] = useState(false);
+  const [goTo, setGoTo] = useState<GoTo>();
+  const proved = proof?.setups[number - 1];
   return (
     <JobFrame
       id={id}
@@ -45,6 +54,21 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
       selected={open?.featureId}
       onSelect={(featureId) => setOpenId(plan?.operations.find((o) => o.featureId === featureId)?.id)}
       cut={cutOf(open)}
+      instead={
+        watching && shown && proved
+          ? (width) => (
+              <Suspense fallback={<p className="muted p-5">Loading…</p>}>
+                <SimulatedStrip
+                  key={number}
+                  setup={shown}
+                  proof={proved}
+                  unit={job.drawing.unit}
+                  {...{ width, nameOf, goTo }}
+                />
+              </Suspense>
+            )
+          : undefined
+      }
       aside={
         plan && plan.operations.length > 0 ? (
           <>
@@ -108,6 +132,22 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
       </div>
       {shown && plan && plan.operations.length > 0 ? (
         <>
+          <ProofBar
+            {...{ proof, number, several, nameOf }}
+            operations={plan.operations}
+            unit={job.drawing.unit}
+            shown={watching}
+            onShow={() => {
+              setWatching(!watching);
+              setGoTo(undefined);
+            }}
+            onFind={(finding, setupNumber) => {
+              setShown(setupNumber);
+              setWatching(true);
+              setGoTo({ finding });
+              scrollTo({ top: 0 });
+            }}
+          />
           <Score
             jobId={id}
             setup={shown}
