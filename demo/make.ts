@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { freezeJob, planJob, shopFileSchema, usualSettings } from '../core/src/job/index.ts';
+import { freezeJob, type Job, nextSetup, planJob, shopFileSchema, usualSettings } from '../core/src/job/index.ts';
 import { actsOf, adviseStep, type EventBody, type RunEvent, replay } from '../core/src/run/index.ts';
 import { jobs } from './jobs.ts';
 import { grey, long, small } from './lathes.ts';
@@ -25,7 +25,18 @@ const out = {
 };
 /** Jobs with a piece half cut, and the measurement at which it stands. */
 const halfCut: Readonly<Record<string, string>> = { spindle: 'f3-between', gate: 'h1-between' };
-for (const [key, doc] of jobs) {
+/** A job with the setups that bring it to its end, as they are proposed. */
+function toItsEnd(key: string, job: Job): Job {
+  let all = job;
+  for (let n = 2; n <= 4; n++) {
+    const next = nextSetup(planJob(all, shop).setups, demoId(`setup-${key}-${n}`));
+    if (!next) break;
+    all = { ...all, hold: { ...all.hold, setups: [...all.hold.setups, next] } };
+  }
+  return all;
+}
+for (const [key, begun] of jobs) {
+  const doc = toItsEnd(key, begun);
   const planned = planJob(doc, shop);
   const runs: unknown[] = [];
   const until = halfCut[key];

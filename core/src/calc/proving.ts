@@ -39,9 +39,11 @@ export const proving = [
         }),
       ),
       waiting: z.array(z.object({ id: text, why: z.enum(WAITS) })),
+      /** surfaces that are milled, drilled across or sawn off the lathe */
+      offLathe: z.array(text),
     }),
     run: ({ job, shop }) => {
-      const { setups, proved, findings, waiting } = proveJob(planJob(job, shop));
+      const { setups, proved, findings, waiting, offLathe } = proveJob(planJob(job, shop));
       return {
         proved,
         findings: findings.map((f) => ({ ...f })),
@@ -57,6 +59,7 @@ export const proving = [
           kept: kept.map(({ id, radiusMm }) => ({ id, radiusMm })),
         })),
         waiting: waiting.map(({ id, why }) => ({ id, why })),
+        offLathe: [...offLathe],
       };
     },
   }),

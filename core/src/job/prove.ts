@@ -1,4 +1,5 @@
 import type { Waiting } from '../hold/index.ts';
+import { crossHoles, flatsOf, keywaysOf, type SurfaceId } from '../part/index.ts';
 import { putIn } from '../route/index.ts';
 import { type Finding, type Simulated, simulate } from '../simulate/index.ts';
 import type { PlannedJob } from './plan-job.ts';
@@ -15,8 +16,10 @@ export interface Proof {
   /** whether every setup ends at the drawing without a finding, and nothing waits that turning makes */
   readonly proved: boolean;
   readonly findings: readonly (Finding & { readonly number: number })[];
-  /** what no setup makes, and so nothing proves */
+  /** what no setup makes though it is turned, and so nothing proves */
   readonly waiting: readonly Waiting[];
+  /** what is milled, drilled across or sawn off the lathe */
+  readonly offLathe: readonly SurfaceId[];
 }
 
 /** Each setup goes on with the metal that the simulation of the one before it left. */
@@ -38,7 +41,13 @@ function simulated(setups: readonly PlannedSetup[]): readonly ProvedSetup[] {
 export function proveJob({ setups: planned }: Pick<PlannedJob, 'setups'>): Proof {
   const setups = simulated(planned);
   const findings = setups.flatMap((s) => s.findings.map((f) => ({ ...f, number: s.number })));
-  const waiting = stillWaiting(planned).filter((w) => w.why !== 'asBar');
+  const part = planned[0]?.piece.part;
+  const across = new Set(
+    part ? [...crossHoles(part), ...flatsOf(part), ...keywaysOf(part)].map((s): SurfaceId => s.id) : [],
+  );
+  const left = stillWaiting(planned).filter((w) => w.why !== 'asBar');
+  const waiting = left.filter((w) => !across.has(w.id));
+  const offLathe = left.filter((w) => across.has(w.id)).map((w) => w.id);
   const cuts = planned.some((s) => s.plan.operations.length > 0);
-  return { setups, findings, waiting, proved: cuts && findings.length === 0 && waiting.length === 0 };
+  return { setups, findings, waiting, offLathe, proved: cuts && findings.length === 0 && waiting.length === 0 };
 }

@@ -20,6 +20,7 @@ export {
   surfaceOf,
   withDiameter,
 } from './ask.ts';
+export { atLimits } from './at-limits.ts';
 export { type CentreMark, type ReadCentre, readCentre } from './centre.ts';
 export { type ChainConflict, type ChainSize, type SolvedChain, solveChain } from './chain.ts';
 export { compareDrawings, type DrawingChange } from './compare.ts';

@@ -1,5 +1,7 @@
 import { type Contour, offset, ring } from '../contour/index.ts';
 import {
+  asAimed,
+  atLimits,
   contourOf,
   cutInto,
   edgeOf,
@@ -9,9 +11,7 @@ import {
   type Outside,
   outsides,
   type Part,
-  type Surface,
   type SurfaceId,
-  withDiameter,
 } from '../part/index.ts';
 import type { Workpiece } from '../work/index.ts';
 
@@ -19,22 +19,12 @@ import type { Workpiece } from '../work/index.ts';
 export const SAME_MM = 0.005;
 /** Raw metal beside a shoulder may stand so far over it, mm. */
 const WALL_MM = 0.5;
+/** A face may lie so far from where it is drawn before it is found, mm: no general tolerance of a length is finer. ISO 2768-1 f */
+export const FACE_MM = 0.05;
 /** Beyond all metal, mm. */
 const FAR_MM = 1e4;
 
 type Round = Outside | Inside;
-const isRound = (s: Surface): s is Round =>
-  'leftMm' in s && 'limits' in s && (s.side === 'outside' || s.side === 'inside');
-
-/** The part with all its diameters at the end of their limits that leaves least metal, or most. */
-function atLimits(part: Part, end: 'least' | 'most'): Part {
-  const surfaces = part.surfaces.map((s): Surface => {
-    if (!isRound(s)) return s;
-    const lower = (end === 'least') === (s.side === 'outside');
-    return withDiameter(s, lower ? s.limits.lowerMm : s.limits.upperMm);
-  });
-  return { ...part, surfaces };
-}
 
 /** The least metal that must stand when all is done, and the most that may: the drawing within its limits, and {@link SAME_MM}. */
 export interface Bounds {
@@ -73,7 +63,8 @@ function lengthStrip(piece: Workpiece, s: Round): Strip[] {
   if (s.side === 'inside') return [{ id: s.id, region: ring(from, to, 0, large) }];
   // of the wall at its foot only what is its own: what stands beside it may be raw
   const left = outsides(part).findLast((o) => o.zToMm <= s.zFromMm + SAME_MM && o.id !== s.id);
-  const wall = ring(from, Math.min(to, from + WALL_MM), small, left ? left.rightMm / 2 - SAME_MM : FAR_MM);
+  const beside = left && left.rightMm > s.leftMm ? left.rightMm / 2 - SAME_MM : FAR_MM;
+  const wall = ring(from, Math.min(to, from + WALL_MM), small, beside);
   return [ring(from + WALL_MM, to, small, FAR_MM), wall].map((region) => ({ id: s.id, region }));
 }
 
@@ -110,20 +101,27 @@ export interface Kept {
   readonly radiusMm: number;
 }
 
-/** What a nose of a radius keeps in the corner at the foot of a finished length, or at the bottom of a step. */
+/** A corner less what a nose in it cuts, from where its walls meet; `up` 1 where metal is towards the axis, −1 in a hole. */
+function cornerOf(zMm: number, rMm: number, noseMm: number, up: 1 | -1): Contour {
+  const at = (dz: number, dr: number) => ({ zMm: zMm + dz, rMm: Math.max(0, rMm + up * dr) });
+  const arc = Array.from({ length: CORNER_POINTS + 1 }, (_, i) => {
+    const angle = -Math.PI / 2 - (Math.PI / 2) * (i / CORNER_POINTS);
+    // it may stand off by as much as a face may
+    return at(noseMm * (1 + Math.cos(angle)) + FACE_MM, noseMm * (1 + Math.sin(angle)) + FACE_MM);
+  });
+  const highMm = noseMm + FACE_MM;
+  const loop = [at(-SAME_MM, -SAME_MM), at(highMm, -SAME_MM), ...arc, at(-SAME_MM, highMm)];
+  return { loops: [up === 1 ? loop : loop.toReversed()] };
+}
+const CORNER_POINTS = 40;
+
+/** What a nose keeps in the corner at the foot of a finished length, or at the bottom of a step. */
 export function cornerKept(part: Part, s: Round, noseMm: number): Kept | undefined {
-  if (noseMm <= 0) return undefined;
-  const e = noseMm + SAME_MM;
+  if (noseMm <= SAME_MM) return undefined;
+  const { leftMm } = asAimed(s);
   if (s.side === 'outside') {
     const left = outsides(part).findLast((o) => o.zToMm <= s.zFromMm + SAME_MM && o.id !== s.id);
     if (!left || left.rightMm <= s.leftMm) return undefined;
-    const r = s.leftMm / 2 - SAME_MM;
-    return { id: s.id, radiusMm: noseMm, region: ring(s.zFromMm - SAME_MM, s.zFromMm + e, r, r + e + SAME_MM) };
   }
-  const r = s.leftMm / 2 + SAME_MM;
-  return {
-    id: s.id,
-    radiusMm: noseMm,
-    region: ring(s.zFromMm - SAME_MM, s.zFromMm + e, Math.max(0, r - e - SAME_MM), r),
-  };
+  return { id: s.id, radiusMm: noseMm, region: cornerOf(s.zFromMm, leftMm / 2, noseMm, s.side === 'outside' ? 1 : -1) };
 }

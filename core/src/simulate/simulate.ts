@@ -17,12 +17,23 @@ import { finishedBy, kindOf, type Operation, type Plan, type Stroke, strokesOf }
 import { hasEdge, type Tool } from '../tool/index.ts';
 import { allRound, cutOffSpare, type Workpiece } from '../work/index.ts';
 import { boxOf, boxRound, meets } from './box.ts';
-import { type Bounds, boundsOf, cornerKept, type Kept, SAME_MM, stripsOf } from './drawn.ts';
+import { type Bounds, boundsOf, cornerKept, FACE_MM, type Kept, SAME_MM, stripsOf } from './drawn.ts';
 import type { Finding, FindingCode } from './finding.ts';
 import { type Obstacle, obstaclesOf } from './obstacles.ts';
 
 /** Overlaps smaller than this are what rounding to the lattice leaves, mm². */
 const NOTHING_MM2 = 1e-4;
+
+/** What is as long along the axis is a cut, and no wall that the side of an edge meets, mm. */
+const LONG_MM = 1;
+
+/** Without what is as thin as a face's own tolerance. */
+const notThin = ({ loops }: Contour): Contour => ({
+  loops: loops.filter((loop) => {
+    const { zFromMm, zToMm, rFromMm, rToMm } = boxOf(loop);
+    return zToMm - zFromMm > FACE_MM || rToMm - rFromMm <= zToMm - zFromMm;
+  }),
+});
 
 /** A setup as it is simulated. */
 export interface Simulates {
@@ -109,7 +120,7 @@ class Lathe {
   does(operation: Operation, tool: Tool | undefined): void {
     const { id: operationId } = operation;
     const standing = { ...this.piece, contour: this.#metal };
-    const strokes = tool ? strokesOf(operation, { piece: standing, tool }) : [];
+    const strokes = tool ? strokesOf(operation, { piece: standing, tool, onArbor: heldInside(this.#held.method) }) : [];
     const mouthMm = 2 * holeOf(ringsAt(this.#metal, this.#part.lengthMm, 'before'));
     const obstacles = obstaclesOf(this.piece, this.#held, operation, mouthMm);
     // a centre hole is drilled into the part as it is drawn
@@ -120,6 +131,7 @@ class Lathe {
       const of = { operationId, passNumber };
       const cuts = swept(shape.edge, path);
       if (!mayCutIn) this.#guardDrawing(cuts, of);
+      if (tool && hasEdge(tool) && operation.passes.length > 0) this.#guardDepth(cuts, path, tool.deepestMm, of);
       this.#metal = cutAway(this.#metal, ...cuts);
       this.#guardBody(stroke, obstacles, cuts, of);
       const lastOfPass = strokes[i + 1]?.passNumber !== passNumber;
@@ -136,9 +148,28 @@ class Lathe {
       if (!meets(box, boxRound(cut))) continue;
       const drawn = intersect(this.#bounds.least, cut);
       if (areaMm2(drawn) < NOTHING_MM2) continue;
-      const into = intersect(drawn, this.#metal);
+      const into = notThin(intersect(drawn, this.#metal));
       if (areaMm2(into) >= NOTHING_MM2) this.#find('cutsInto', into, of);
     }
+  }
+
+  /** How much is really taken at once: what was to come off before and did not makes a pass deeper than it is told. */
+  #guardDepth(
+    cuts: readonly Contour[],
+    path: Stroke['path'],
+    deepestMm: number,
+    of: Pick<Finding, 'operationId' | 'passNumber'>,
+  ): void {
+    const [fromMm, far] = [Math.min(...path.map((p) => p.zMm)) + LONG_MM, 1e4];
+    for (const cut of cuts)
+      for (const loop of intersect(intersect(cut, this.#metal), ring(fromMm, far, 0, far)).loops) {
+        const { zFromMm, zToMm, rFromMm, rToMm } = boxOf(loop);
+        const lackMm = rToMm - rFromMm - deepestMm;
+        if (zToMm - zFromMm < LONG_MM || lackMm <= FACE_MM) continue;
+        const found = { zMm: (zFromMm + zToMm) / 2, rMm: (rFromMm + rToMm) / 2, byMm: lackMm };
+        if (!this.findings.some((f) => f.code === 'edgeShort' && f.operationId === of.operationId))
+          this.findings.push({ code: 'edgeShort', ...of, ...found });
+      }
   }
 
   /** What must touch nothing: the tool behind its edge against the work, all of it against what holds the work. */
@@ -153,7 +184,7 @@ class Lathe {
     for (const body of bodies) {
       if (!meets(work, boxRound(body))) continue;
       const touched = intersect(body, this.#metal);
-      if (areaMm2(touched) > 100 * NOTHING_MM2) this.#find('bodyInMetal', touched, of);
+      if (areaMm2(touched) > 30 * NOTHING_MM2) this.#find('bodyInMetal', touched, of);
     }
     for (const { code, contour, box } of obstacles)
       for (const part of [...cuts, ...bodies]) {
@@ -202,17 +233,15 @@ const folded = (contour: Contour): readonly Contour[] =>
     ? [contour, { loops: contour.loops.map((l) => l.map(({ zMm, rMm }) => ({ zMm, rMm: -rMm })).toReversed()) }]
     : [contour];
 
-/** A tool's own limits at an operation: flutes, and how deep its edge takes. */
+/** A tool that is not there, and flutes that are too short. */
 function toolFindings(operation: Operation, tool: Tool | undefined): Finding[] {
-  const { id: operationId, toolId, zFromMm, zToMm, passes } = operation;
+  const { id: operationId, toolId, zFromMm, zToMm } = operation;
   const at = { operationId, zMm: zFromMm, rMm: 0 };
   if (toolId !== undefined && !tool) return [{ ...at, code: 'noTool', byMm: 0 }];
   if (!tool) return [];
   if (tool.kind === 'drill' && zToMm - zFromMm > tool.fluteMm)
     return [{ ...at, code: 'beyondFlutes', byMm: zToMm - zFromMm - tool.fluteMm }];
-  const deepest = passes.findIndex((p) => hasEdge(tool) && p.depthMm > tool.deepestMm + SAME_MM);
-  if (deepest < 0 || !hasEdge(tool)) return [];
-  return [{ ...at, code: 'edgeShort', passNumber: deepest + 1, byMm: passes[deepest]!.depthMm - tool.deepestMm }];
+  return [];
 }
 
 /** What of the drawing the blank has not got, before anything is cut. */
@@ -256,7 +285,7 @@ function leftFindings(
   // what was finished before was looked at then
   for (const { id, region } of stripsOf(after)) {
     if (id in before || found.has(id)) continue;
-    const there = intersect(above, region);
+    const there = notThin(intersect(above, region));
     if (areaMm2(there) >= 10 * NOTHING_MM2) found.set(id, { code: 'leaves', surfaceId: id, ...placeOf(there) });
   }
   return [...found.values()];

@@ -69,7 +69,7 @@ export function ProofBar({
           ))}
         </ul>
       )}
-      {here && <NotProved {...{ here, nameOf, unit }} nameOfOperation={nameOfOperation} />}
+      {here && <NotProved {...{ here, nameOf, unit }} offLathe={proof.offLathe} nameOfOperation={nameOfOperation} />}
     </section>
   );
 }
@@ -82,11 +82,13 @@ function subjectOf({ operationId }: Finding, find: (id: string) => Operation | u
 /** What a proof leaves out: what is done by hand or off the lathe, and corners that a nose leaves. */
 function NotProved({
   here,
+  offLathe,
   nameOf,
   nameOfOperation,
   unit,
 }: {
   here: Proof['setups'][number];
+  offLathe: readonly string[];
   nameOf: (featureId: string | undefined) => string;
   nameOfOperation: (id: string) => Operation | undefined;
   unit: 'mm' | 'in';
@@ -95,10 +97,11 @@ function NotProved({
   const kept = here.kept.map(
     (k) => `R${shortLength(k.radiusMm, unit, unit === 'mm' ? 2 : 3)} at the foot of ${nameOf(k.id)}`,
   );
-  if (byHand.length + kept.length === 0) return null;
+  if (byHand.length + kept.length + offLathe.length === 0) return null;
   return (
     <p className="muted mt-1 text-sm">
       {byHand.length > 0 && `By hand and not proved: ${byHand.join(', ')}. `}
+      {offLathe.length > 0 && `Off the lathe: ${offLathe.map(nameOf).join(', ')}. `}
       {kept.length > 0 && `Corners that are drawn sharp keep the tool’s nose: ${kept.join(', ')}.`}
     </p>
   );

@@ -141,7 +141,7 @@ export function SimulatedStrip({
             setAt(Number(e.target.value));
           }}
         />
-        <span className="w-72 truncate text-sm" aria-live="off">
+        <span className="w-72 truncate text-sm" data-pass>
           <b>{title}</b>
           {frame && passes > 1 ? ` · pass ${frame.passNumber} of ${passes}` : ''}
         </span>

@@ -3,6 +3,9 @@ import type { Chamfer, Outside } from '../surface.ts';
 import type { End } from '../surface-id.ts';
 import type { EdgeShape } from './edge-shape.ts';
 
+/** A chamfer that its limits let vanish stays so long, mm. */
+const LEAST_MM = 0.01;
+
 /** An edge broken straight; only where metal sticks out. */
 export const chamfer: EdgeShape<Chamfer> = {
   alongMm: (edge) => edge.lengthMm,
@@ -19,4 +22,12 @@ export const chamfer: EdgeShape<Chamfer> = {
     ];
   },
   onlyOutwards: true,
+  // one that is too small for any tolerance may be twice as long
+  atLimits(edge, end) {
+    const { lowerMm = 0, upperMm = 2 * edge.lengthMm } = edge.limits ?? {};
+    const lengthMm = Math.max(LEAST_MM, end === 'least' ? upperMm : lowerMm);
+    const byMm = lengthMm - edge.lengthMm;
+    const span = edge.towards === 'left' ? { zToMm: edge.zToMm + byMm } : { zFromMm: edge.zFromMm - byMm };
+    return { ...edge, ...span, lengthMm, depthMm: (edge.depthMm * lengthMm) / edge.lengthMm };
+  },
 };

@@ -60,6 +60,8 @@ export interface DetailShape<Drawn, Made extends Belongs> {
   read(drawn: Drawn, on: CutOn, at: At, reader: Reader): Made | undefined;
   /** its corners from left to right where it changes the outline; `out` is 1 where metal is inside the surface, −1 around it */
   outline?(made: Made, surface: SurfaceAt, out: 1 | -1): readonly Corner[];
+  /** as its limits leave least metal, or most; where they say nothing, and where it is not given, as it is drawn */
+  atLimits?(made: Made, end: 'least' | 'most', inside: boolean): Made;
   /** thin lines that show it in a picture, on one side of the axis */
   lines?(made: Made, surface: SurfaceAt): readonly ThinLine[];
   /** short strokes across it, about a height on the picture: 0 on the axis, negative below */

@@ -11,6 +11,8 @@ export interface EdgeShape<E extends Edge> {
   outline(edge: E, on: Outside, towards: End): readonly Corner[];
   /** of a round: its radius, mm */
   radiusMm?(edge: E): number;
+  /** as its limits leave least metal, or most; as it is drawn where it is not given */
+  atLimits?(edge: E, end: 'least' | 'most'): E;
   /** whether it can only be where metal sticks out */
   readonly onlyOutwards: boolean;
 }

@@ -17,6 +17,11 @@ export const roundRadiusMm = (edge: Edge | undefined): number | undefined => edg
 /** Whether an edge can only be where metal sticks out. */
 export const onlyOutwards = (edge: Edge): boolean => shapeOf(edge).onlyOutwards;
 
+/** Whether a surface is an edge. */
+export const isEdge = (surface: { readonly kind: string }): surface is Edge => surface.kind in shapes;
+/** An edge as its limits leave least metal, or most. */
+export const edgeAtLimits = (edge: Edge, end: 'least' | 'most'): Edge => shapeOf(edge).atLimits?.(edge, end) ?? edge;
+
 /** Corners of the end of a length with its edge, in the order of the outline from left to right. */
 export function edgeCorners(edge: Edge, on: Outside, towards: End): readonly Corner[] {
   const corners = shapeOf(edge).outline(edge, on, towards);

@@ -42,6 +42,17 @@ const angleOf = (text: string, usual: number): number | undefined => {
   return read ? Number(read[1]!.replace(',', '.')) : undefined;
 };
 
+/** A floor without limits may be off by so much, mm on the radius: no general tolerance is finer. ISO 2768-1 f */
+const FLOOR_MM = 0.05;
+/** A square groove with its floor at an end of its limits. */
+function sunkTo(made: Groove, end: 'least' | 'most', inside: boolean): Groove {
+  const { floorMm, floorLimits } = made;
+  const out = inside ? 1 : -1;
+  const wanted = (end === 'least') === inside ? floorLimits?.upperMm : floorLimits?.lowerMm;
+  const deeperMm = wanted === undefined ? (end === 'least' ? FLOOR_MM : -FLOOR_MM) : (out * (wanted - floorMm)) / 2;
+  return { ...made, floorMm: floorMm + out * 2 * deeperMm, depthMm: made.depthMm + deeperMm };
+}
+
 /** A groove: square, round, V or with leaning walls. Places are from that length's left or right end to its near edge or its centre. */
 export const groove: DetailShape<DrawnGroove, Groove> = {
   schema: grooveSchema,
@@ -52,6 +63,7 @@ export const groove: DetailShape<DrawnGroove, Groove> = {
     ...{ id, kind: 'groove', shape: 'square', from: 'right', at: blank(unit), width: blank(unit), by: 'floor' },
     ...{ floor: blank(unit), floorLimits: '', widthLimits: '', angle: '' },
   }),
+  atLimits: (made, end, inside) => (made.shape === 'square' ? sunkTo(made, end, inside) : made),
   read(d, on, at, reader) {
     const place = reader.distance(d.at, at('at'));
     const size = reader.size(d.floor, at('floor'));

@@ -5,7 +5,7 @@ import { PLACE_MM, type Problem } from '../../quantity/index.ts';
 import { type Drill, toolsOf } from '../../tool/index.ts';
 import { openMm } from '../../work/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
-import { type Level, leavingFor, levelOf } from '../level.ts';
+import { type Level, leavingFor, levelOf, SHOULDER_LEFT_MM } from '../level.ts';
 import { countersinkOperation } from '../operation/countersink.ts';
 import { type DrillWish, drillOperation } from '../operation/drill.ts';
 import type { Opened } from '../operation/kind.ts';
@@ -258,7 +258,10 @@ class HolePlanner {
   }
 
   #finish({ step, deeper }: Chosen, bar: SetBar, level: Level): void {
-    this.sized.push(...finishLevel(this.#context, level, this.#recorderFor).map((o) => this.#withBar(o, bar)));
+    // what roughing left on a floor comes off with the floor: no cut along meets it in its whole height
+    const faced = level.shoulder && !edgeOf(this.#context.piece.part, step.id, 'left');
+    const last = faced ? { ...level, zFromMm: level.zFromMm + SHOULDER_LEFT_MM } : level;
+    this.sized.push(...finishLevel(this.#context, last, this.#recorderFor).map((o) => this.#withBar(o, bar)));
     if (level.last.kind === 'tooFine') {
       this.waiting.push({ id: step.id, why: 'tooFine' });
       this.problems.push({
@@ -267,7 +270,7 @@ class HolePlanner {
       });
       return;
     }
-    if (!level.shoulder || edgeOf(this.#context.piece.part, step.id, 'left')) return;
+    if (!faced) return;
     const floor = shoulderOperation(this.#context, level, deeper?.rightMm ?? 0, this.#recorderFor);
     // what the drill's point left is faced off as well
     if (floor) this.sized.push({ ...this.#withBar(floor, bar), zToMm: step.zToMm });

@@ -52,11 +52,10 @@ export const face = {
     return ring(zFromMm, zToMm + AIR_MM, 0, largestMm / 2 + AIR_MM);
   },
   // its nose goes past the axis, or past the rim of a hole as far as nothing stands in it
-  strokes: ({ zFromMm, carried, caution }, { piece, tool }) => {
+  strokes: ({ zFromMm }, { piece, tool, onArbor }) => {
     if (!isTurning(tool)) return [];
     const holeMm = hollowMm(piece, zFromMm - PLACE_MM);
-    const toMm =
-      holeMm > 0 && carried === 'centres' && caution !== 'halfCentre' ? holeMm / 2 : holeMm / 2 - tool.noseRadiusMm;
+    const toMm = holeMm > 0 && onArbor ? holeMm / 2 : holeMm / 2 - tool.noseRadiusMm;
     const path = [
       { zMm: zFromMm, rMm: reachOf(piece).largestMm / 2 + AIR_MM },
       { zMm: zFromMm, rMm: toMm },

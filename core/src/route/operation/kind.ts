@@ -44,6 +44,8 @@ export interface Stroke {
 export interface StrokesOf {
   readonly piece: Workpiece;
   readonly tool: Tool;
+  /** whether an arbor stands in the hole */
+  readonly onArbor: boolean;
 }
 
 /** All that is known of a kind of operation besides how it is planned; where nothing is said it cuts nothing, or finishes nothing. */

@@ -85,8 +85,10 @@ export const shoulder = {
   makes: 'shoulder',
   notes: cornerNotes,
   swept: ({ zFromMm, zToMm, fromDiameterMm: a, toDiameterMm: b }) =>
-    // outwards it runs out over the rim
-    ring(zFromMm, Math.max(zToMm, zFromMm + PAST_MM), Math.min(a, b) / 2, Math.max(a, b) / 2 + (b > a ? PAST_MM : 0)),
+    // it runs out over the rim
+    b > a
+      ? ring(zFromMm, Math.max(zToMm, zFromMm + PAST_MM), a / 2, b / 2 + PAST_MM)
+      : ring(zFromMm, Math.max(zToMm, zFromMm + PAST_MM), Math.max(0, b / 2 - PAST_MM), a / 2),
   strokes: ({ zFromMm, fromDiameterMm: a, toDiameterMm: b }, { tool }) => {
     if (!hasEdge(tool)) return [];
     const shape = tool.kind === 'boring bar' ? barShape(tool) : turningShape(tool);
