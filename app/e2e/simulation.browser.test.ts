@@ -41,11 +41,11 @@ describe('a route that is cut before a chip falls', () => {
   });
   it('says what goes wrong, what cures it, and goes to the pass where it does', async () => {
     const { page, errors } = await openPage(1280, 900);
-    const id = await jobIdOf('Winding spindle, gate 3');
+    const id = await jobIdOf('Hinge bush, flanged');
     // somebody asks a cut of the rougher that is deeper than its edge
     await changeJob(id, (job) => ({
       ...job,
-      route: { ...job.route, own: { 'f3-rough': { depthMm: 7, feedMmPerRev: 0.1 } } },
+      route: { ...job.route, own: { 'f2-rough': { depthMm: 7, feedMmPerRev: 0.05 } } },
     }));
     await visit(page, `${shop.url}/jobs/${id}/route`);
     await sees(page, 'deeper than this edge takes');
