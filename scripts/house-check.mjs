@@ -67,7 +67,7 @@ const SUFFIX =
 /** Rooms whose lengths are in a unit of their own, told where they begin: of the picture, of paper, of a file that was read. */
 const OWN_UNITS = {
   picture: /^(x|y|size|scale|radius|countersinks)$/,
-  sheet: /^(x|y|size|scale|edgeY|reach|from|to|apart|wide|high|want|half|first)$/,
+  sheet: /^(x|y|size|scale|boxes|edgeY|reach|from|to|apart|wide|high|want|half|first)$/,
   /** jaws go by their numbers */
   hold: /^(slacken|tighten|under|tapAt)$/,
   tool: /^(edges|breakers)$/,

@@ -157,6 +157,25 @@ describe('runs', () => {
   });
 });
 
+describe('a route as files', () => {
+  it('goes out as a traveller, a table and data; what is not planned says so', async () => {
+    const id = await demoJob('Guide roller axles');
+    const pdf = await shop.ask('GET', `/api/jobs/${id}/traveller.pdf`);
+    expect([pdf.status, pdf.headers.get('content-type')]).toEqual([200, 'application/pdf']);
+    expect(pdf.text.startsWith('%PDF-')).toBe(true);
+    expect(pdf.headers.get('content-disposition')).toContain('traveller.pdf');
+    const csv = (await shop.ask('GET', `/api/jobs/${id}/route.csv`)).text.split('\r\n');
+    expect(csv[0]).toContain('holding,number,operation,kind');
+    const told = JSON.parse((await shop.ask('GET', `/api/jobs/${id}/route.json`)).text);
+    const operations = told.setups.flatMap((s: { operations: unknown[] }) => s.operations);
+    expect(csv).toHaveLength(1 + operations.length);
+    expect(operations.length).toBeGreaterThan(20);
+    const made = await shop.ask('POST', '/api/jobs', { title: 'Not begun' });
+    const empty = (made.body as { id: string }).id;
+    expect((await shop.ask('GET', `/api/jobs/${empty}/traveller.pdf`)).status).toBe(400);
+  });
+});
+
 describe('export and import', () => {
   it('brings a job back with new ids and exports the same again but for ids and dates', async () => {
     const id = await demoJob('Winding spindle, gate 3');

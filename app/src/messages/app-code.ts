@@ -4,6 +4,7 @@ import type { Problem, ProblemCode } from '@whelk/core/quantity';
 export const APP_CODES = [
   'gauge.outOfRange',
   'sheet.tooCrowded',
+  'route.nothing',
   'trace.scale',
   'dxf.notDxf',
   'dxf.binary',

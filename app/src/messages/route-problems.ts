@@ -3,6 +3,10 @@ import { plain, text, type Wording } from './wording.ts';
 /** Words for what a route lacks, or asks too much of. */
 export const routeWordings = {
   'route.noTool': (p) => ({ what: `The shop has no ${plain(p.value)}.`, right: 'Add one under Tools & gauges.' }),
+  'route.nothing': () => ({
+    what: 'Nothing is turned in any holding of this job.',
+    right: 'See at Hold which end stands at the tailstock, and what waits for another holding.',
+  }),
   'route.lacks.drill': (p, u) => ({
     what: `No drill of the drawer makes the hole of Ø${u.len(p.value)} as deep as it is${p.limit === undefined ? '' : `; the nearest is ${u.len(p.limit)}`}.`,
     right: 'Add that drill under Tools & gauges; what is wider can be bored where a bar enters.',

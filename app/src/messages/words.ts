@@ -3,7 +3,7 @@ import type { Fitness, Verdict } from '@whelk/core/gauge';
 import { type CentreSpeed, type HoldMethod, inChuck, methodOf, type PROTECTIONS, type WhyHeld } from '@whelk/core/hold';
 import type { PlannedSetup, Progress, Station } from '@whelk/core/job';
 import type { ToolMaterial } from '@whelk/core/material';
-import type { Carried, Limiter } from '@whelk/core/route';
+import type { Carried, HoleSchool, Limiter } from '@whelk/core/route';
 
 /** The trade's words for what core answers with codes. */
 export const stationNames: Record<Station, string> = {
@@ -18,6 +18,11 @@ export const schoolNames: Record<School, string> = {
   shopRule: 'From the table',
   conditions: 'Corrected for the cut',
   machineFirst: 'What the lathe bears',
+};
+export const holeSchoolNames: Record<HoleSchool, string> = {
+  asDrawn: 'as they are drawn',
+  ream: 'reamed where one fits',
+  bore: 'bored where a bar enters',
 };
 export const schoolNotes: Record<School, string> = {
   shopRule: 'The table’s cutting speed as it stands.',

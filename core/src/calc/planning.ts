@@ -143,6 +143,23 @@ const NEXT_ID = '00000000-0000-4000-8000-000000000000';
 const blankOf = ({ blank }: PlannedJob) =>
   blank && { lengthMm: blank.lengthMm, diameterMm: blank.diameterMm, spareGripMm: blank.spareGripMm };
 
+/** A planned job as data: documented and kept stable. */
+export function toldJob(planned: PlannedJob) {
+  return {
+    kind: planned.kind,
+    // a plan with problems is a plan: they are part of the answer
+    problems: planned.problems.map(toldProblem),
+    part: {
+      lengthMm: planned.part.lengthMm,
+      surfaces: planned.part.surfaces.map((s) => ({ ...s })),
+    },
+    blank: blankOf(planned),
+    setups: planned.setups.map(toldSetup),
+    next: nextSetup(planned.setups, NEXT_ID),
+    waiting: stillWaiting(planned.setups).map(({ id, why }) => ({ id, why })),
+  } as const;
+}
+
 /** A whole job planned, for scripts and for checks from outside. */
 export const planning = [
   calculation({
@@ -163,21 +180,6 @@ export const planning = [
       /** what no setup cuts */
       waiting: z.array(waiting),
     }),
-    run: ({ job, shop }) => {
-      const planned = planJob(job, shop);
-      return {
-        kind: planned.kind,
-        // a plan with problems is a plan: they are part of the answer
-        problems: planned.problems.map(toldProblem),
-        part: {
-          lengthMm: planned.part.lengthMm,
-          surfaces: planned.part.surfaces.map((s) => ({ ...s })),
-        },
-        blank: blankOf(planned),
-        setups: planned.setups.map(toldSetup),
-        next: nextSetup(planned.setups, NEXT_ID),
-        waiting: stillWaiting(planned.setups).map(({ id, why }) => ({ id, why })),
-      };
-    },
+    run: ({ job, shop }) => toldJob(planJob(job, shop)),
   }),
 ];

@@ -15,7 +15,7 @@ import { decimalLimitsSchema } from '../limit/index.ts';
 import { type Material, materialById, materials } from '../material/index.ts';
 import { emptyDrawing, storedDrawingSchema } from '../part/index.ts';
 import { type LengthUnit, typedLengthSchema } from '../quantity/index.ts';
-import { ownCutSchema } from '../route/index.ts';
+import { HOLE_SCHOOLS, ownCutSchema } from '../route/index.ts';
 import { allowancesSchema, type Bar } from '../stock/index.ts';
 import type { toolSchema } from '../tool/index.ts';
 import { upgradeJob } from './upgrade.ts';
@@ -46,6 +46,8 @@ export const jobSchema = z.strictObject({
   }),
   route: z.strictObject({
     school: z.enum(['shopRule', 'conditions', 'machineFirst']),
+    /** how holes are brought to size; as they are drawn where it is not given */
+    holes: z.enum(HOLE_SCHOOLS).optional(),
     tools: z.enum(['hss', 'carbide']),
     /** how speeds are chosen for this job; the usual way where it is not given */
     policy: speedPolicySchema.optional(),

@@ -1,9 +1,10 @@
 import { usualPolicy } from '@whelk/core/cutting';
 import { helpedByHolding } from '@whelk/core/hold';
 import { planJob, stationOf, stillWaiting } from '@whelk/core/job';
-import type { Operation } from '@whelk/core/route';
+import { insides } from '@whelk/core/part';
+import { HOLE_SCHOOLS, type HoleSchool, type Operation } from '@whelk/core/route';
 import { lazy, Suspense, useState } from 'react';
-import { schoolNames, schoolNotes } from '../../messages/words.ts';
+import { holeSchoolNames, schoolNames, schoolNotes } from '../../messages/words.ts';
 import { minutes } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { PolicyFields } from '../../ui/PolicyFields.tsx';
@@ -122,6 +123,24 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
             <option value="carbide">Carbide first</option>
           </select>
         </label>
+        {insides(planned.part).length > 0 && (
+          <label className="flex items-center gap-2 text-sm">
+            Holes
+            <select
+              className="select select-sm w-44"
+              value={job.route.holes ?? 'asDrawn'}
+              onChange={(e) =>
+                editor.change((j) => ({ ...j, route: { ...j.route, holes: e.target.value as HoleSchool } }))
+              }
+            >
+              {HOLE_SCHOOLS.map((name) => (
+                <option key={name} value={name}>
+                  {holeSchoolNames[name]}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         <p className="muted text-sm">{schoolNotes[school]}</p>
       </div>
       <div className="px-5">
@@ -159,6 +178,20 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
               void planJob(job, shop, (op) => (op === at(operationId) ? record : undefined))
             }
           />
+          <nav
+            className="flex flex-wrap gap-3 border-t border-[var(--line)] px-5 pt-4"
+            aria-label="The route as a file"
+          >
+            <a className="btn btn-sm" href={`/api/jobs/${id}/traveller.pdf`} download>
+              Traveller, .pdf
+            </a>
+            <a className="btn btn-sm" href={`/api/jobs/${id}/route.csv`} download>
+              Route, .csv
+            </a>
+            <a className="btn btn-sm" href={`/api/jobs/${id}/route.json`} download>
+              Route, .json
+            </a>
+          </nav>
           <section className="px-5 py-4" aria-labelledby="waits">
             <h2 id="waits">{several ? 'Not planned in any holding' : 'Not cut in this holding'}</h2>
             <NotCut part={shown.piece.part} waiting={waiting} nameOf={nameOf} />

@@ -1,0 +1,128 @@
+import { type Job, materialIn, type PlannedJob, type PlannedSetup, type Shop } from '@whelk/core/job';
+import { dialMove } from '@whelk/core/lathe';
+import { insides, outsides } from '@whelk/core/part';
+import { stripPicture } from '@whelk/core/picture';
+import type { Operation } from '@whelk/core/route';
+import type { Traveller, TravellerRow } from '@whelk/core/sheet';
+import { operationTitle } from '../../desks/operation/kinds.ts';
+import { cautionText, noteText } from '../../messages/cautions.ts';
+import { heldText } from '../../messages/words.ts';
+import { aimed, feed, feedUnit, measure, minutes } from '../../ui/format.ts';
+
+/** Boxes for readings that are printed at most; a larger batch goes on on the next sheet. */
+const MOST_BOXES = 60;
+
+/** Names of a part's surfaces as its drawing has them. */
+function namesOf(job: Job, planned: PlannedJob): (id: string | undefined) => string {
+  const { features } = job.drawing;
+  const names = new Map([
+    ...features.map((f, i): [string, string] => [f.id, f.name || `feature ${i + 1}`]),
+    ...insides(planned.part).map((b): [string, string] => [b.id, b.name || `${b.index + 1} from the ${b.from}`]),
+  ]);
+  return (id) => names.get(id ?? '') ?? '';
+}
+
+/** The ring's move for a depth, as hands do it. */
+function ringText(setup: PlannedSetup, depthMm: number): string {
+  const dial = setup.means.lathe.slides.crossSlide;
+  const { fullTurns, rest } = dialMove(dial, 0, depthMm);
+  return `${fullTurns > 0 ? `${fullTurns} turn${fullTurns > 1 ? 's' : ''} + ` : ''}${rest}`;
+}
+
+function numbersOf(o: Operation, setup: PlannedSetup, unit: 'mm' | 'in'): string {
+  const passes = o.passes.map((p) => `Ø${aimed(p.diameterAfterMm, unit)} (in ${ringText(setup, p.depthMm)})`);
+  const limits = o.limits
+    ? `limits ${measure(o.limits.lowerMm, unit)} … ${measure(o.limits.upperMm, unit)} ${unit}`
+    : '';
+  const stop =
+    o.passes.length > 0
+      ? `feed out ${aimed(setup.piece.part.lengthMm - o.zFromMm, unit)} ${unit} from the faced end`
+      : '';
+  return [passes.join(' · '), stop, limits].filter(Boolean).join('; ');
+}
+
+function rowOf(
+  o: Operation,
+  index: number,
+  setup: PlannedSetup,
+  job: Job,
+  nameOf: (id: string | undefined) => string,
+): TravellerRow {
+  const { unit } = job.drawing;
+  const { lathe, tools, instruments } = setup.means;
+  const { setting } = o;
+  const gauge = instruments.find((i) => i.id === o.instrumentId)?.name;
+  const speed = setting ? `${setting.speedLabel}, ${setting.rpm} rpm` : '';
+  const fed = setting
+    ? `${setting.feedLabel ?? 'by hand'}, ${feed(setting.feedMmPerRev, lathe.unit)} ${feedUnit(lathe.unit)}`
+    : '';
+  const cautions = [cautionText(o.caution), ...(o.notes ?? []).map((n) => noteText(n, unit))];
+  return {
+    number: index + 1,
+    title: operationTitle(o, { unit, name: nameOf(o.featureId), setupNumber: setup.number }),
+    setting: [speed, fed].filter(Boolean).join(' · '),
+    tool: tools.find((t) => t.id === o.toolId)?.name ?? gauge ?? '',
+    numbers: numbersOf(o, setup, unit),
+    caution: cautions.filter(Boolean).join(' '),
+    boxes: o.kind === 'measure' ? Math.min(MOST_BOXES, job.quantity) : 0,
+    minutes: minutes(o.minutes),
+  };
+}
+
+/** What goes with a job to the lathe, worded: of each setup its strip and its operations, then what is to be fetched. */
+export function travellerOf(job: Job, planned: PlannedJob, shop: Shop, date: string): Traveller {
+  const nameOf = namesOf(job, planned);
+  const { unit } = job.drawing;
+  const lathe = shop.lathes.find((l) => l.id === job.hold.latheId)?.name ?? '';
+  const material = planned.bar ? (materialIn(shop, planned.bar.materialId)?.name ?? '') : '';
+  const blank = planned.blank
+    ? `blank Ø${aimed(planned.blank.diameterMm, unit)} × ${aimed(planned.blank.lengthMm, unit)} ${unit}`
+    : '';
+  const used = new Set(planned.setups.flatMap((s) => s.plan.operations.flatMap((o) => [o.toolId, o.instrumentId])));
+  const owned = (list: readonly { readonly id: string; readonly name: string }[]) =>
+    list.filter((t) => used.has(t.id)).map((t) => t.name);
+  return {
+    title: job.title,
+    facts: [
+      [`${job.quantity} off`, material, blank, lathe, date].filter(Boolean).join(' · '),
+      'The machine’s manual, local rules and qualified instruction come first. Nothing is measured while it turns.',
+    ],
+    setups: planned.setups.map((setup) => ({
+      heading: `Holding ${setup.number}: ${heldText(setup)}`,
+      under: `${setup.setup.tail} end to the tailstock · ${setup.plan.operations.length} operations, about ${minutes(setup.plan.minutes)} a piece`,
+      strip: stripPicture(setup.piece.part, {
+        ...{ width: 900, height: 170, textSize: 13, overall: '', besides: true },
+        labels: outsides(setup.piece.part).map((f) => ({ id: f.id, text: nameOf(f.id) })),
+        ...{ held: setup.plan.held, metal: setup.piece.contour },
+      }),
+      rows: setup.plan.operations.map((o, i) => rowOf(o, i, setup, job, nameOf)),
+    })),
+    lists: [
+      { heading: 'Tools', lines: owned(shop.tools) },
+      { heading: 'Gauges', lines: owned(shop.instruments) },
+      { heading: 'Stock', lines: [[material, blank, `${job.quantity} off`].filter(Boolean).join(' · ')] },
+    ].filter((l) => l.lines.length > 0),
+    foot: `${job.title} · ${date}`,
+    page: (number, count) => `page ${number} of ${count}`,
+  };
+}
+
+/** The route as rows of a table, one an operation, its numbers in millimetres. */
+export function routeRows(job: Job, planned: PlannedJob): readonly (readonly (string | number)[])[] {
+  const nameOf = namesOf(job, planned);
+  const { unit } = job.drawing;
+  const head = [
+    ...['holding', 'number', 'operation', 'kind', 'surface', 'tool', 'speed', 'rpm', 'feed', 'mm per rev', 'passes'],
+    ...['last diameter mm', 'lower limit mm', 'upper limit mm', 'minutes'],
+  ];
+  const rows = planned.setups.flatMap((s) =>
+    s.plan.operations.map((o, i) => [
+      ...[s.number, i + 1, operationTitle(o, { unit, name: nameOf(o.featureId), setupNumber: s.number }), o.kind],
+      ...[nameOf(o.featureId), s.means.tools.find((t) => t.id === o.toolId)?.name ?? ''],
+      ...[o.setting?.speedLabel ?? '', o.setting?.rpm ?? '', o.setting ? (o.setting.feedLabel ?? 'by hand') : ''],
+      ...[o.setting?.feedMmPerRev ?? '', o.passes.length, o.passes.at(-1)?.diameterAfterMm ?? ''],
+      ...[o.limits?.lowerMm ?? '', o.limits?.upperMm ?? '', Number(o.minutes.toFixed(2))],
+    ]),
+  );
+  return [head, ...rows];
+}
