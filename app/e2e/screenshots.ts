@@ -46,9 +46,6 @@ try {
   await page.focus('[data-field="h2-diameter"]');
   await page.evaluate(() => scrollTo(0, 0));
   await keep(page, 'hollow');
-  await page.waitForSelector('#end-view');
-  await page.$eval('#end-view', (e) => e.scrollIntoView({ block: 'start' }));
-  await keep(page, 'end-view');
   await visit(page, `${spindle}/stock`);
   await keep(page, 'stock');
   await visit(page, `${spindle}/hold`);
@@ -62,6 +59,19 @@ try {
   await visit(page, `${spindle}/route`);
   await page.click('ol[aria-label="Operations in order"] > li:nth-child(6) button');
   await keep(page, 'route');
+  // a bush being cut with the true shapes of its tools
+  await visit(page, `${shop.url}/jobs/${await jobId('Hinge bush, flanged')}/route`);
+  await sees(page, 'Watch it being cut');
+  await press(page, 'Watch it being cut');
+  await page.waitForSelector('[data-pass]');
+  await press(page, 'As a solid');
+  await page.waitForSelector('canvas');
+  await page.focus('[aria-label="Pass"]');
+  for (let i = 0; i < 14; i++) await page.click('[aria-label="One pass on"]');
+  await page.focus('[aria-label="Pass"]');
+  for (let i = 0; i < 30; i++) await page.keyboard.press('ArrowRight');
+  await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 1500)));
+  await keep(page, 'simulated');
   await visit(page, `${shop.url}${openRun}`);
   await keep(page, 'measure');
   const boring = /\/runs\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/log?find=hinge')).text)![0];

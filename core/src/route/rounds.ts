@@ -69,13 +69,22 @@ type Way =
   | { readonly by: 'nose'; readonly tool: TurningTool }
   | { readonly by: 'steps'; readonly tool: TurningTool; readonly table: ArcSteps };
 
-function wayOf({ means }: FitContext, { edge, on }: Wanted): Way | undefined {
+/** Whether a round-nosed form comes down beside the shoulder: what is wider than its nose begins above that. */
+function clears(part: Parameters<typeof edgeOf>[0], on: Outside, { widthMm, radiusMm }: FormTool): boolean {
+  const left = outsides(part).findLast((o) => o.zToMm <= on.zFromMm + PLACE_MM && o.id !== on.id);
+  const highMm = left ? (left.rightMm - on.leftMm) / 2 : 0;
+  return widthMm / 2 <= radiusMm + PLACE_MM || highMm <= 2 * radiusMm;
+}
+
+function wayOf({ piece, means }: FitContext, { edge, on }: Wanted): Way | undefined {
   const { radiusMm: R, inner } = edge;
   const is = (mm: number): boolean => Math.abs(mm - R) <= RADIUS_SHARE * R + ROUNDING;
   const turning = [edgeFor(means.tools, 'finisher'), edgeFor(means.tools, 'rougher')].filter((t) => t !== undefined);
   const nose = inner ? turning.find((t) => is(t.noseRadiusMm) && !t.flatMm) : undefined;
   if (nose) return { by: 'nose', tool: nose };
-  const form = toolsOf(means.tools, 'form').find((t) => t.curve === (inner ? 'round' : 'hollow') && is(t.radiusMm));
+  const form = toolsOf(means.tools, 'form').find(
+    (t) => t.curve === (inner ? 'round' : 'hollow') && is(t.radiusMm) && (!inner || clears(piece.part, on, t)),
+  );
   if (form) return { by: 'form', tool: form };
   const tool = turning.find((t) => !t.flatMm && t.noseRadiusMm > 0 && (!inner || t.noseRadiusMm < R));
   if (!tool) return undefined;

@@ -17,6 +17,8 @@ import type { Workpiece } from '../work/index.ts';
 
 /** How near an outline is to count as the same, mm, normal to it. */
 export const SAME_MM = 0.005;
+/** What a nose leaves beside metal that is still to come off, mm; no usual one is larger. */
+const NOSE_MM = 1.2;
 /** Raw metal beside a shoulder may stand so far over it, mm. */
 const WALL_MM = 0.5;
 /** A face may lie so far from where it is drawn before it is found, mm: no general tolerance of a length is finer. ISO 2768-1 f */
@@ -55,16 +57,20 @@ function lengthStrip(piece: Workpiece, s: Round): Strip[] {
   const { part, finished } = piece;
   const open = (['left', 'right'] as const).map((end) => {
     const edge = edgeOf(part, s.id, end);
-    return edge && !(edge.id in finished) ? edge.zToMm - edge.zFromMm : 0;
+    return edge && !(edge.id in finished) ? edge.zToMm - edge.zFromMm + NOSE_MM : 0;
   });
+  // beside what is still raw a nose stays in the corner until that is turned
+  const beside = outsides(part).findLast(
+    (o) => s.side === 'outside' && o.zToMm <= s.zFromMm + SAME_MM && o.id !== s.id,
+  );
+  if (beside && !(beside.id in finished)) open[0] = Math.max(open[0]!, NOSE_MM);
   const [from, to] = [s.zFromMm + open[0]!, s.zToMm - open[1]!];
   // an edge that is made later at the foot of what is larger keeps its metal on the other side
   const [small, large] = [Math.min(s.leftMm, s.rightMm) / 2, Math.max(s.leftMm, s.rightMm) / 2];
   if (s.side === 'inside') return [{ id: s.id, region: ring(from, to, 0, large) }];
   // of the wall at its foot only what is its own: what stands beside it may be raw
-  const left = outsides(part).findLast((o) => o.zToMm <= s.zFromMm + SAME_MM && o.id !== s.id);
-  const beside = left && left.rightMm > s.leftMm ? left.rightMm / 2 - SAME_MM : FAR_MM;
-  const wall = ring(from, Math.min(to, from + WALL_MM), small, beside);
+  const upMm = beside && beside.rightMm > s.leftMm ? beside.rightMm / 2 - SAME_MM : FAR_MM;
+  const wall = ring(from, Math.min(to, from + WALL_MM), small, upMm);
   return [ring(from + WALL_MM, to, small, FAR_MM), wall].map((region) => ({ id: s.id, region }));
 }
 

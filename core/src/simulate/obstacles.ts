@@ -1,7 +1,7 @@
 import { type Contour, ring } from '../contour/index.ts';
 import { type Held, heldInside, inChuck, onTailCentre, REST_WIDTH_MM } from '../hold/index.ts';
 import { radians } from '../quantity/index.ts';
-import type { Operation } from '../route/index.ts';
+import { kindOf, type Operation } from '../route/index.ts';
 import { reachOf, type Workpiece } from '../work/index.ts';
 import { type Box, boxRound } from './box.ts';
 import type { FindingCode } from './finding.ts';
@@ -43,7 +43,7 @@ function centreAt(zMm: number, mouthMm: number): Contour {
 export function obstaclesOf(
   piece: Workpiece,
   held: Held,
-  { carried, caution, notes }: Operation,
+  { kind, carried, caution, notes }: Operation,
   mouthMm: number,
 ): readonly Obstacle[] {
   const { method, jawsMm, gripMm, onMm } = held;
@@ -51,7 +51,9 @@ export function obstaclesOf(
   const from = jawsMm - gripMm;
   if (inChuck(method) && method !== 'insideJaws') {
     const { zFromMm } = reachOf(piece);
-    const out = carried === 'free' && held.ends?.kind === 'drawnBack' ? held.ends : undefined;
+    // drawn back while its end is made, and out again before anything is turned
+    const atEnd = kindOf(kind).tailstock === 'away' || kindOf(kind).tailstock === 'drills';
+    const out = atEnd && held.ends?.kind === 'drawnBack' ? held.ends : undefined;
     const [jaws, grip] = out ? [held.rawEndMm - out.outMm, out.gripMm] : [jawsMm, gripMm];
     found.push(obstacle('inJaws', ring(Math.min(jaws - grip, zFromMm), jaws, onMm / 2, onMm / 2 + JAW_TALL_MM)));
   }

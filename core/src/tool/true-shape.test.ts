@@ -73,6 +73,8 @@ describe('tools that go in', () => {
     expect(20 * 50 - areaMm2(sunk)).toBeCloseTo(0.5 * 4 * 4, 4);
     const centre = left(coneShape(60, 6.7, 1, { diameterMm: 3.15, toMm: 7 }), at(50, 0));
     const cone = (6.7 - 3.15) / 2 / Math.tan(Math.PI / 6);
+    const moved = left(coneShape(60, 6.7, 1, { diameterMm: 3.15, toMm: 7 }), at(60, 0), at(50, 0));
+    expect(areaMm2(moved)).toBeCloseTo(areaMm2(centre), 4);
     const wanted = 7 * (3.15 / 2) + 0.5 * cone * ((6.7 - 3.15) / 2);
     expect(20 * 50 - areaMm2(centre)).toBeCloseTo(wanted, 4);
   });

@@ -164,5 +164,7 @@ export function coneShape(
   const fromMm = -(mouthMm - pilot.diameterMm) / 2 / slope;
   const endMm = -Math.max(pilot.toMm, -fromMm);
   const rMm = pilot.diameterMm / 2;
-  return { edge: [turned([at(endMm, 0), at(endMm, rMm), at(fromMm, rMm), top], highMm)], body: [] };
+  // two shapes, neither with a hollow
+  const cone = [at(fromMm, 0), at(fromMm, rMm), top];
+  return { edge: [turned([at(endMm, 0), at(endMm, rMm)], highMm), turned(cone, highMm)], body: [] };
 }

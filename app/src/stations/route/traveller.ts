@@ -47,6 +47,7 @@ function rowOf(
   setup: PlannedSetup,
   job: Job,
   nameOf: (id: string | undefined) => string,
+  said: Set<string>,
 ): TravellerRow {
   const { unit } = job.drawing;
   const { lathe, tools, instruments } = setup.means;
@@ -56,7 +57,10 @@ function rowOf(
   const fed = setting
     ? `${setting.feedLabel ?? 'by hand'}, ${feed(setting.feedMmPerRev, lathe.unit)} ${feedUnit(lathe.unit)}`
     : '';
-  const cautions = [cautionText(o.caution), ...(o.notes ?? []).map((n) => noteText(n, unit))];
+  // what holds for all that follows is written once
+  const notes = (o.notes ?? []).map((n) => noteText(n, unit)).filter((n) => !said.has(n));
+  for (const note of notes) said.add(note);
+  const cautions = [cautionText(o.caution), ...notes];
   return {
     number: index + 1,
     title: operationTitle(o, { unit, name: nameOf(o.featureId), setupNumber: setup.number }),
@@ -72,6 +76,7 @@ function rowOf(
 /** What goes with a job to the lathe, worded: of each setup its strip and its operations, then what is to be fetched. */
 export function travellerOf(job: Job, planned: PlannedJob, shop: Shop, date: string): Traveller {
   const nameOf = namesOf(job, planned);
+  const said = new Set<string>();
   const { unit } = job.drawing;
   const lathe = shop.lathes.find((l) => l.id === job.hold.latheId)?.name ?? '';
   const material = planned.bar ? (materialIn(shop, planned.bar.materialId)?.name ?? '') : '';
@@ -95,7 +100,7 @@ export function travellerOf(job: Job, planned: PlannedJob, shop: Shop, date: str
         labels: outsides(setup.piece.part).map((f) => ({ id: f.id, text: nameOf(f.id) })),
         ...{ held: setup.plan.held, metal: setup.piece.contour },
       }),
-      rows: setup.plan.operations.map((o, i) => rowOf(o, i, setup, job, nameOf)),
+      rows: setup.plan.operations.map((o, i) => rowOf(o, i, setup, job, nameOf, said)),
     })),
     lists: [
       { heading: 'Tools', lines: owned(shop.tools) },
