@@ -103,7 +103,7 @@ const hollow: readonly Case[] = [
     job: {
       part: [[38, 40]],
       hole: { from: 'left', steps: [[20, '', 'H7']] },
-      bar: { shape: 'tube', size: 40, bore: 19.95, length: 300, material: 'gunmetal' },
+      bar: { shape: 'tube', size: 40, bore: 19.92, length: 300, material: 'gunmetal' },
       setups: [{ grip: { kind: 'mandrel' }, support: 'centre' }],
     },
     must: [planned(), bears, heldBy('mandrel')],
