@@ -21,6 +21,13 @@ const whyText: Record<WaitsBecause, string> = {
   noTool: 'nothing in the drawer makes it',
 };
 
+/** A surface by its name, or by what it is on what. @param name of a length or step of a hole */
+export function surfaceText(id: string, part: Part, name: (id: string | undefined) => string): string {
+  const own = name(id);
+  const surface = surfaceOf(part, id);
+  return own || !surface ? own : wordsOf(surface, name(belongsTo(part, id)));
+}
+
 /** What waits, and why, in a line. @param name of a length or step of a hole */
 export function waitingText(waiting: Waiting, part: Part, name: (id: string | undefined) => string): string {
   const { id, why } = waiting;

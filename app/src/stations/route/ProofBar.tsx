@@ -101,7 +101,7 @@ function NotProved({
   return (
     <p className="muted mt-1 text-sm">
       {byHand.length > 0 && `By hand and not proved: ${byHand.join(', ')}. `}
-      {offLathe.length > 0 && `Off the lathe: ${offLathe.map(nameOf).join(', ')}. `}
+      {offLathe.length > 0 && `Off the lathe: ${[...new Set(offLathe.map(nameOf))].join(', ')}. `}
       {kept.length > 0 && `Corners that are drawn sharp keep the tool’s nose: ${kept.join(', ')}.`}
     </p>
   );

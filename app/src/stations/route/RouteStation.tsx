@@ -4,6 +4,7 @@ import { planJob, stationOf, stillWaiting } from '@whelk/core/job';
 import { insides } from '@whelk/core/part';
 import { HOLE_SCHOOLS, type HoleSchool, type Operation } from '@whelk/core/route';
 import { lazy, Suspense, useState } from 'react';
+import { surfaceText } from '../../messages/waiting.ts';
 import { holeSchoolNames, schoolNames, schoolNotes } from '../../messages/words.ts';
 import { minutes } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
@@ -152,7 +153,8 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
       {shown && plan && plan.operations.length > 0 ? (
         <>
           <ProofBar
-            {...{ proof, number, several, nameOf }}
+            {...{ proof, number, several }}
+            nameOf={(of) => (of ? surfaceText(of, shown.piece.part, nameOf) : '')}
             operations={plan.operations}
             unit={job.drawing.unit}
             shown={watching}
