@@ -1,3 +1,4 @@
+import { dialMove } from '@whelk/core/lathe';
 import {
   drawingDecimals,
   formatLength,
@@ -38,3 +39,9 @@ export const feedUnit = (unit: LengthUnit): string => (unit === 'mm' ? 'mm/rev' 
 /** A cutting speed in the unit that goes with the lathe's. */
 export const cuttingSpeed = (mPerMin: number, unit: LengthUnit): string =>
   unit === 'mm' ? `${mPerMin.toFixed(0)} m/min` : `${(mPerMin / 0.3048).toFixed(0)} ft/min`;
+
+/** How far a ring is wound for a depth, as hands do it: `2 turns + 0.94`. @param depthMm on the radius */
+export function ringText(dial: Parameters<typeof dialMove>[0], depthMm: number): string {
+  const { fullTurns, rest } = dialMove(dial, 0, depthMm);
+  return `${fullTurns > 0 ? `${fullTurns} turn${fullTurns > 1 ? 's' : ''} + ` : ''}${rest}`;
+}

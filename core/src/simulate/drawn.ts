@@ -125,6 +125,8 @@ const CORNER_POINTS = 40;
 export function cornerKept(part: Part, s: Round, noseMm: number): Kept | undefined {
   if (noseMm <= SAME_MM) return undefined;
   const { leftMm } = asAimed(s);
+  // a round that is drawn there is made, or what stands over it is found
+  if (edgeOf(part, s.id, 'left')) return undefined;
   if (s.side === 'outside') {
     const left = outsides(part).findLast((o) => o.zToMm <= s.zFromMm + SAME_MM && o.id !== s.id);
     if (!left || left.rightMm <= s.leftMm) return undefined;

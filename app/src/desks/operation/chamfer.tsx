@@ -1,14 +1,12 @@
 import { type Dial, dialMove } from '@whelk/core/lathe';
 import { outsides } from '@whelk/core/part';
-import { aimed, length, measure } from '../../ui/format.ts';
+import { aimed, length, measure, ringText } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
 import type { ShownOperation } from './shown.ts';
 
 /** How far a hand winds a dial in, and which way. */
 function say(dial: Dial, travelMm: number): string {
-  const { fullTurns, rest, hand } = dialMove(dial, 0, travelMm);
-  const turns = fullTurns > 0 ? `${fullTurns} turn${fullTurns > 1 ? 's' : ''} + ` : '';
-  return `${turns}${rest} ${dial.unit}, ${hand}`;
+  return `${ringText(dial, travelMm)} ${dial.unit}, ${dialMove(dial, 0, travelMm).hand}`;
 }
 
 export const chamfer: ShownOperation<'chamfer'> = {

@@ -1,5 +1,5 @@
 import type { Job, PlannedSetup } from '@whelk/core/job';
-import { dialMove, type Lathe } from '@whelk/core/lathe';
+import type { Lathe } from '@whelk/core/lathe';
 import { bySchool, kindOf, type Operation, type SchoolAnswer } from '@whelk/core/route';
 import { hasEdge, type Tool } from '@whelk/core/tool';
 import type { Recorder } from '@whelk/core/working';
@@ -9,7 +9,7 @@ import type { TellOnly } from '../../desks/operation/shown.ts';
 import { cautionText, noteText } from '../../messages/cautions.ts';
 import { carriedText, exceedText, limiterText, reasonText, schoolNames } from '../../messages/words.ts';
 import { CutLoads } from '../../ui/CutLoads.tsx';
-import { aimed, cuttingSpeed, feed, feedUnit, measure, minutes } from '../../ui/format.ts';
+import { aimed, cuttingSpeed, feed, feedUnit, measure, minutes, ringText } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
 import { Surface } from './Surface.tsx';
 
@@ -145,7 +145,6 @@ function Passes({ operation: o, lathe, unit, only }: OfOperation & { lathe: Lath
         </thead>
         <tbody>
           {o.passes.map((pass, i) => {
-            const move = dialMove(lathe.slides.crossSlide, 0, pass.depthMm);
             return (
               // biome-ignore lint/suspicious/noArrayIndexKey: passes are counted
               <tr key={i}>
@@ -154,8 +153,7 @@ function Passes({ operation: o, lathe, unit, only }: OfOperation & { lathe: Lath
                   {aimed(pass.diameterAfterMm, unit)} {unit}
                 </td>
                 <td>
-                  {move.fullTurns > 0 ? `${move.fullTurns} turn${move.fullTurns > 1 ? 's' : ''} + ` : ''}
-                  {move.rest} {lathe.slides.crossSlide.unit}
+                  {ringText(lathe.slides.crossSlide, pass.depthMm)} {lathe.slides.crossSlide.unit}
                 </td>
               </tr>
             );

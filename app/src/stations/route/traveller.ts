@@ -1,36 +1,21 @@
 import { type Job, materialIn, type PlannedJob, type PlannedSetup, type Shop } from '@whelk/core/job';
-import { dialMove } from '@whelk/core/lathe';
-import { insides, outsides } from '@whelk/core/part';
+import { outsides } from '@whelk/core/part';
 import { stripPicture } from '@whelk/core/picture';
 import type { Operation } from '@whelk/core/route';
 import type { Traveller, TravellerRow } from '@whelk/core/sheet';
 import { operationTitle } from '../../desks/operation/kinds.ts';
 import { cautionText, noteText } from '../../messages/cautions.ts';
 import { heldText } from '../../messages/words.ts';
-import { aimed, feed, feedUnit, measure, minutes } from '../../ui/format.ts';
+import { aimed, feed, feedUnit, measure, minutes, ringText } from '../../ui/format.ts';
+import { namesOf } from '../frame/names.ts';
 
 /** Boxes for readings that are printed at most; a larger batch goes on on the next sheet. */
 const MOST_BOXES = 60;
 
-/** Names of a part's surfaces as its drawing has them. */
-function namesOf(job: Job, planned: PlannedJob): (id: string | undefined) => string {
-  const { features } = job.drawing;
-  const names = new Map([
-    ...features.map((f, i): [string, string] => [f.id, f.name || `feature ${i + 1}`]),
-    ...insides(planned.part).map((b): [string, string] => [b.id, b.name || `${b.index + 1} from the ${b.from}`]),
-  ]);
-  return (id) => names.get(id ?? '') ?? '';
-}
-
-/** The ring's move for a depth, as hands do it. */
-function ringText(setup: PlannedSetup, depthMm: number): string {
-  const dial = setup.means.lathe.slides.crossSlide;
-  const { fullTurns, rest } = dialMove(dial, 0, depthMm);
-  return `${fullTurns > 0 ? `${fullTurns} turn${fullTurns > 1 ? 's' : ''} + ` : ''}${rest}`;
-}
-
 function numbersOf(o: Operation, setup: PlannedSetup, unit: 'mm' | 'in'): string {
-  const passes = o.passes.map((p) => `Ø${aimed(p.diameterAfterMm, unit)} (in ${ringText(setup, p.depthMm)})`);
+  const passes = o.passes.map(
+    (p) => `Ø${aimed(p.diameterAfterMm, unit)} (in ${ringText(setup.means.lathe.slides.crossSlide, p.depthMm)})`,
+  );
   const limits = o.limits
     ? `limits ${measure(o.limits.lowerMm, unit)} … ${measure(o.limits.upperMm, unit)} ${unit}`
     : '';
