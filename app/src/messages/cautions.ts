@@ -46,6 +46,8 @@ const cautions: Record<Caution, string> = {
     'Lock the carriage. Slow, steady feed, oil: a wide edge chatters, grabs, and pulls itself in where a slide is loose.',
   blendWithFile:
     'File with the spindle slow, handle on, left hand on the handle so that no arm crosses the jaws; emery by its ends or on the file, never wrapped.',
+  knurlWet:
+    'Slow, plenty of oil: the wheels shed fine slivers. Press them in firmly at the end, look at the first turns, no fingers or brush near where they run in.',
   edgesSharp: 'Edges and chips are sharp: brush or hook, never the hand.',
 };
 
@@ -96,6 +98,8 @@ const notes: Record<Note['code'], (note: Note, unit: LengthUnit) => string> = {
     `Deeper than the quill goes in one (${sized(value, unit)}): draw it back, bring the tailstock up with the drill in the hole, lock it and go on.`,
   barLong: ({ value, limit }, unit) =>
     `The bar stands ${sized(value, unit)} out on a shank of ${sized(limit, unit)}: it springs and may sing. Light cuts, spring passes, measure both ends of the hole.`,
+  knurlPushes: ({ value }) =>
+    `It stands ${value} diameters out with nothing behind it: the wheels push hard. Carry the end on a centre, or take wheels that pinch from both sides.`,
   letCool: () => 'Let it cool before it is measured.',
   noseInCorner: ({ value, limit }, unit) =>
     limit

@@ -40,6 +40,14 @@ export const plungeWorkings = {
     title: 'Time',
     formula: `${n(v.handlingMin, 1)} to set it + ${n(v.plunges)} × ${n(v.plungeMin, 1)} back and to the next + ${n(v.cutMin, 2)} in the cut = ${n(v.minutes, 1)} min`,
   }),
+  'route.knurlStart': (v, u) => ({
+    title: 'Begun on',
+    formula: `(Ø${u.size(v.drawnMm, 2)} − ${u.size(v.growsMm, 2)} that it grows) × π / ${u.size(v.pitchMm, 2)} ≈ ${n(v.teeth)} teeth; ${n(v.teeth)} × ${u.size(v.pitchMm, 2)} / π = Ø${u.size(v.diameterMm, 2)} ${u.mm}`,
+  }),
+  'route.contourSteps': (v, u) => ({
+    title: 'Steps',
+    formula: `a nose of R${u.size(v.noseMm, 2)} along the outline in ${n(v.count)} places, in nothing that stays, leaves cusps of ${u.size(v.cuspMm, 4)} ${u.mm}; ${n(v.cutMin, 1)} min in the cut, ${n(v.minutes, 1)} with setting and filing`,
+  }),
   'route.roundSteps': (v, u) => ({
     title: 'Steps',
     formula: `a nose of ${u.size(v.noseMm, 2)} along R${u.size(v.radiusMm, 2)} in ${n(v.count)} places leaves cusps of ${u.size(v.cuspMm, 4)} ${u.mm}: where neighbouring noses cross, against the radius`,

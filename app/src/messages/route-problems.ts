@@ -33,6 +33,15 @@ export const routeWordings = {
     what: `No tool of the drawer has the form of a groove ${u.len(p.value)} wide and ${u.len(p.limit)} deep.`,
     right: 'Grind one to its form and add it under Tools & gauges, or draw the groove square.',
   }),
+  'route.lacks.knurl': (p, u) => ({
+    what: `No knurling wheels of the drawer are ${p.limit === 1 ? 'straight' : 'for a diamond'} with a pitch of ${u.len(p.value)}.`,
+    right: 'Buy a pair of that pitch and add it under Tools & gauges, or draw one that you have.',
+  }),
+  'route.lacks.nose': (p, u) => ({
+    what: `${text(p)}: no round nose of the drawer goes all along its curve in 80 steps${p.limit === undefined ? '' : `, whose hollow is R${u.len(p.limit)}`}.`,
+    right:
+      'Grind a bit with a full round nose, as wide as twice its radius, smaller than a hollow and as large as may be, and add it under Tools & gauges as a form tool.',
+  }),
   'route.lacks.countersink': (p, u) => ({
     what: `No countersink of the drawer makes a cone of ${plain(p.value)}° up to Ø${u.len(p.limit)}.`,
     right: 'Add one under Tools & gauges.',

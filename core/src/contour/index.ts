@@ -6,6 +6,7 @@ export { arcOf, type Corner, QUARTER } from './corner.ts';
 export { distanceMm } from './distance.ts';
 export { flatten, largestRadius, radiiAt } from './flatten.ts';
 export { LATTICE_MM } from './lattice.ts';
+export { type NoseSteps, noseSteps } from './nose-path.ts';
 export { offset } from './offset.ts';
 export { type OuterProfile, outerBetween, outerProfile } from './profile.ts';
 export {

@@ -4,6 +4,7 @@ import {
   edgeOf,
   faceGroovesOf,
   flatsOf,
+  isCurvedLength,
   isStraight,
   keywaysOf,
   type Outside,
@@ -49,8 +50,12 @@ function keepsBar(piece: Workpiece, f: Outside): boolean {
   return wanted !== undefined && wanted.flats === has?.flats && Math.abs(wanted.acrossMm - has.acrossMm) <= PLACE_MM;
 }
 
+/** Whether more stands over a curved length than its own largest. */
+const isRaw = (piece: Workpiece, f: Outside): boolean =>
+  f.diameterMm < standingMm(piece, f.zFromMm, f.zToMm) - ROUNDING;
+
 export interface Reach {
-  /** largest first, which is from the chuck to the tail */
+  /** largest first, which is from the chuck to the tail; a curved length among them is only roughed to its largest */
   readonly reachable: readonly Outside[];
   readonly waiting: readonly Waiting[];
 }
@@ -73,6 +78,10 @@ export function reachFromTail(piece: Workpiece, held: Held, clearanceMm: number)
     largestMm = Math.max(largestMm, f.diameterMm);
     if (isFinished(piece, f.id)) {
       // finished before; it stands in the way of what lies behind it all the same
+    } else if (isCurvedLength(f)) {
+      // a tool comes down to it from outside; whoever plans that says why it waits
+      const clear = f.zFromMm >= freeFromMm(held) + Math.min(clearanceMm, 1);
+      if (!blocked && clear && isRaw(piece, f)) reachable.push(f);
     } else if (blocked) wait(f.id, 'behindLarger');
     else if (!isStraight(f)) wait(f.id, keepsBar(piece, f) ? 'asBar' : 'shape');
     else if (f.zFromMm < held.jawsMm + Math.min(clearanceMm, 1)) wait(f.id, 'inJaws');

@@ -155,7 +155,13 @@ function planes(part: Part): ReadonlyMap<SurfaceId, number> {
 
 /** A length or a step of a hole at another diameter, one that is not parallel at both its ends by as much. */
 export const withDiameter = <S extends Outside | Inside>(round: S, diameterMm: number): S => {
-  const byMm = diameterMm - round.diameterMm;
+  // a ball grows about its middle; where its neighbours cut it off stays
+  if ('kind' in round && round.kind === 'ball') return { ...round, diameterMm };
+  // limits are of the size that was typed: of what is not parallel that of one of its ends
+  const aboutMm = middleMm(round.limits);
+  const off = (mm: number): number => Math.abs(mm - aboutMm);
+  const typedMm = [round.diameterMm, round.leftMm, round.rightMm].reduce((a, b) => (off(b) < off(a) ? b : a));
+  const byMm = diameterMm - typedMm;
   return { ...round, leftMm: round.leftMm + byMm, rightMm: round.rightMm + byMm };
 };
 /** A length or a step of a hole as it is aimed at: in the middle of its limits. */

@@ -47,6 +47,7 @@ export {
   geometryOf,
   type Mate,
 } from './geometry-schema.ts';
+export { type KnurlStart, knurlStart } from './knurl-start.ts';
 export { endForEnd } from './mirror.ts';
 export { contourOf, insideProfiles, lengthProfile, outsideProfile } from './outline.ts';
 export type { Length, Part, Relation, Resolved } from './part.ts';
@@ -74,6 +75,7 @@ export {
   type FeatureKind,
   flatsOfShape,
   hasOwnEnd,
+  isCurvedLength,
   isStraight,
   outsideShape,
   sizedAt,

@@ -25,6 +25,16 @@ function turned(surface: Surface, lengthMm: number): Surface {
  * do in the metal. Outside twice it is as it was.
  */
 export function endForEnd(part: Part): Part {
+  const known = turnedParts.get(part);
+  if (known) return known;
+  const made = turnedPart(part);
+  turnedParts.set(part, made);
+  return made;
+}
+/** Parts are never changed in place: one that was turned before is the same again, with all that is known of it. */
+const turnedParts = new WeakMap<Part, Part>();
+
+function turnedPart(part: Part): Part {
   const there = part.surfaces.map((s) => turned(s, part.lengthMm));
   // the outside is told from left to right, and so is what is cut into a length; the rest stays in its order
   const along = (s: Surface): boolean => s.side === 'outside' && !isAcross(s);

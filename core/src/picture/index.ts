@@ -11,6 +11,7 @@ export { faceShapes } from './faces.ts';
 export { type GrindingSheet, grindingSheetPicture } from './grinding-sheet.ts';
 export { clampingPicture, type DrawnHolder, holderPicture } from './holder.ts';
 export { insertFacePicture, insertSectionPicture } from './insert.ts';
+export { type NosePlaces, nosePlacePicture } from './nose-place.ts';
 export { halfOutline } from './outline.ts';
 export { circleCorners, pathData } from './path-data.ts';
 export type { PathCorner, Picture, Role, Shape } from './picture.ts';

@@ -184,6 +184,8 @@ export const PROBLEM_CODES = [
   'route.lacks.countersink',
   'route.lacks.drill',
   'route.lacks.form',
+  'route.lacks.knurl',
+  'route.lacks.nose',
   'route.lacks.reamer',
   'route.lacks.room',
   'route.noTool',

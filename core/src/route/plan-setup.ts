@@ -13,6 +13,7 @@ import { afterOperations } from './after.ts';
 import { finishedShaft, isStepped } from './bending.ts';
 import { withCarried } from './carried.ts';
 import { checkHold } from './check-hold.ts';
+import { planCurves } from './curves.ts';
 import { planCutIns } from './cut-in/plan-cut-ins.ts';
 import { chamferOf, edgesNow } from './edges.ts';
 import { feedGroups } from './feed-groups.ts';
@@ -182,6 +183,9 @@ function wantedIn(
     ...holes.waiting,
     ...turned.waiting,
   ];
+  const curves = planCurves(context, recorderFor);
+  wanted.push(...curves.operations);
+  waiting.push(...curves.waiting);
   const cutNow = new Set([...turned.cut, ...wanted.flatMap((o) => finishedBy(part, o))]);
   const cutIns = planCutIns(context, cutNow, waiting, recorderFor);
   wanted.push(...cutIns.operations);
@@ -192,7 +196,7 @@ function wantedIn(
   for (const feature of edgesNow(context, turned.cut))
     push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
   if (!onlyEnds && setup.extent !== 'rough') push(wanted, breakEdgesOperation(context, cutNow, recorderFor));
-  return { wanted, waiting, problems: [...holes.problems, ...turned.problems, ...cutIns.problems] };
+  return { wanted, waiting, problems: [...holes.problems, ...turned.problems, ...curves.problems, ...cutIns.problems] };
 }
 
 /** What comes before anything is turned: putting in, facing, the centre hole where one is wanted, drilling, touching off. */

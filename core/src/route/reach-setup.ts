@@ -1,10 +1,11 @@
 import { cutAway, ring } from '../contour/index.ts';
 import { type Held, helpedByHolding, reachFromTail, reachHoles, type Setup } from '../hold/index.ts';
 import type { Means } from '../means/index.ts';
-import type { SurfaceId } from '../part/index.ts';
+import { isCurvedLength, type SurfaceId } from '../part/index.ts';
 import { PLACE_MM, type Problem } from '../quantity/index.ts';
 import { faceTowards, rawEndMm, reachOf, type Workpiece } from '../work/index.ts';
 import { checkHold } from './check-hold.ts';
+import { curvesNow } from './curves.ts';
 import { cutInsNow } from './cut-in/plan-cut-ins.ts';
 import { chamferOf, edgesNow } from './edges.ts';
 import { heldHere } from './gentle.ts';
@@ -37,7 +38,8 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
   const { reachable, waiting } = reachFromTail(piece, held, clearanceMm);
   const inHoles = reachHoles(piece, held, setup);
   const opened = inHoles.steps.filter((s) => plansStep(s, piece.part.lengthMm));
-  const now = new Set(reachable.map((f) => f.id));
+  const curves = curvesNow({ piece, setup, held });
+  const now = new Set([...reachable.filter((f) => !isCurvedLength(f)), ...curves.now].map((f) => f.id));
   const faced = rawEndMm(piece, 'right') > 0 ? [faceTowards(piece.part, 'right')] : [];
   const edges = edgesNow({ piece, setup, held }, now).map((f) => chamferOf(piece.part, f)!.id);
   const done = [...now, ...faced, ...edges, ...opened.map((s) => s.id)];
@@ -59,7 +61,7 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
     finished: { ...piece.finished, ...Object.fromEntries(done.map((id) => [id, by])) },
   };
   const gone = new Set(done);
-  const left = [...waiting, ...inHoles.waiting, ...cutIns.waiting, ...rounds.waiting]
+  const left = [...waiting, ...curves.waiting, ...inHoles.waiting, ...cutIns.waiting, ...rounds.waiting]
     .filter((w) => helpedByHolding(w) && !gone.has(w.id))
     .map((w) => w.id);
   return { held, after, against, finishes: done, left };

@@ -1,9 +1,11 @@
 import { outerProfile } from '../contour/index.ts';
 import { freeFromMm, heldInside, type Waiting } from '../hold/index.ts';
 import { toleranceMm } from '../limit/index.ts';
-import { type Outside, outsides } from '../part/index.ts';
+import { isCurvedLength, type Outside, outsides } from '../part/index.ts';
 import { PLACE_MM, type Problem } from '../quantity/index.ts';
 import { standingMm, type Workpiece } from '../work/index.ts';
+import { roundIt } from './curves.ts';
+import { beforeKnurl } from './cut-in/knurl.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
 import { type Level, leavingFor, levelOf, roughedMm, SHOULDER_LEFT_MM, turningEdges } from './level.ts';
 import type { Operation } from './operation/kinds.ts';
@@ -68,6 +70,8 @@ export function turnLevels(
     if (raw) startMm = standingMm(piece, feature.zFromMm + SHOULDER_LEFT_MM + PLACE_MM, feature.zToMm);
     regionMm = endMm;
     const planned = planLevel(context, feature, startMm, endMm, raw, recorderFor);
+    const curved = isCurvedLength(feature);
+    if (curved && !planned.rough) continue;
     // only the last cuts: what has not been roughed yet waits for that
     if (extent === 'finish' && startMm - planned.level.targetMm > MOST_TO_FINISH_MM) {
       waiting.push({ id: feature.id, why: 'otherSetup' });
@@ -93,17 +97,19 @@ export function turnLevels(
     levels.push(planned);
   }
   wanted.push(...afterRoughing);
-  const plain = levels.map((l) => l.level);
+  // what is curved is only brought to its largest here
+  const plain = levels.flatMap((l) => (isCurvedLength(l.feature) ? [] : [l.level]));
   if (extent !== 'rough') wanted.push(...measureRoughed(context, plain, recorderFor));
   const { rougher, finisher } = turningEdges(means);
   const byCompound = plain.some(({ last }) => last.kind === 'planned' && last.fineness.slide === 'compound');
-  const last = levels.at(-1)?.feature;
+  const last = plain.at(-1)?.feature as Outside | undefined;
   if (last && extent !== 'rough' && (finisher.id !== rougher.id || byCompound)) {
     const again = touchAgainOperation(context, last, startMm, rawUpTo(piece, last), finisher, byCompound, recorderFor);
     if (again) wanted.push(again);
   }
   const shoulders: Operation[] = [];
-  for (const { level, outsideMm, cornerMm: corner, finish } of levels) {
+  for (const { feature, level, outsideMm, cornerMm: corner, finish } of levels) {
+    if (isCurvedLength(feature)) continue;
     if (extent === 'rough') {
       waiting.push({ id: level.feature.id, why: 'otherSetup' });
       continue;
@@ -133,7 +139,7 @@ export function turnLevels(
 /** All that is done on one length, from the metal that stands there. @param raw whether that is the surface as it came */
 function planLevel(
   context: FitContext,
-  feature: Outside,
+  drawn: Outside,
   startMm: number,
   endMm: number,
   raw: boolean,
@@ -142,7 +148,8 @@ function planLevel(
   const { piece, held } = context;
   const { part } = piece;
   const lengths = outsides(part);
-  const left = lengths[lengths.indexOf(feature) - 1];
+  const left = lengths[lengths.indexOf(drawn) - 1];
+  const feature = isCurvedLength(drawn) ? roundIt(drawn) : beforeKnurl(part, drawn, context.means.tools);
   const shoulder = left !== undefined && left.diameterMm > feature.diameterMm;
   // a round in the corner is made after: it keeps its metal
   const corner = shoulder ? cornerMm(part, feature) : 0;

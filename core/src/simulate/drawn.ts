@@ -1,4 +1,4 @@
-import { type Contour, offset, ring } from '../contour/index.ts';
+import { type Contour, type Loop, offset, outsideOf, ring, ringsAt, unite } from '../contour/index.ts';
 import {
   asAimed,
   atLimits,
@@ -8,6 +8,7 @@ import {
   endFace,
   type Inside,
   insides,
+  isCurvedLength,
   type Outside,
   outsides,
   type Part,
@@ -121,6 +122,33 @@ function cornerOf(zMm: number, rMm: number, noseMm: number, up: 1 | -1): Contour
 }
 const CORNER_POINTS = 40;
 
+/** What a round nose keeps in the corners at both ends of a curved length: all that it does not get into. */
+export function keptBeside(part: Part, { id, zFromMm, zToMm }: Outside, noseMm: number): Kept {
+  const grown = offset(contourOf(part), noseMm);
+  const centreAt = (z: number): number =>
+    Math.max(outsideOf(ringsAt(grown, z, 'after')), outsideOf(ringsAt(grown, z, 'before')));
+  const loops = [zFromMm, zToMm].map((z) => lowestUnder(centreAt, noseMm, z - 2 * noseMm, z + 2 * noseMm));
+  return { id, radiusMm: noseMm, region: unite(...loops.map((loop) => ({ loops: [loop] }))) };
+}
+
+/** What a nose leaves under it between two places, wherever its centre goes, from the axis outwards; a face's tolerance more. */
+function lowestUnder(centreAt: (zMm: number) => number, noseMm: number, fromMm: number, toMm: number): Loop {
+  const across = Math.ceil(noseMm / UNDER_STEP_MM);
+  const step = noseMm / across;
+  const count = Math.round((toMm - fromMm) / step);
+  const centres = Array.from({ length: count + 2 * across + 1 }, (_, i) => centreAt(fromMm + (i - across) * step));
+  const under = Array.from({ length: count + 1 }, (_, i) => {
+    let least = Number.POSITIVE_INFINITY;
+    for (let k = -across; k <= across; k++) {
+      const high = Math.sqrt(Math.max(0, noseMm ** 2 - (k * step) ** 2));
+      least = Math.min(least, centres[i + across + k]! - high);
+    }
+    return { zMm: fromMm + i * step, rMm: Math.max(0, least) + FACE_MM };
+  });
+  return [{ zMm: fromMm, rMm: 0 }, { zMm: toMm, rMm: 0 }, ...under.toReversed()];
+}
+const UNDER_STEP_MM = 0.05;
+
 /** What a nose keeps in the corner at the foot of a finished length, or at the bottom of a step. */
 export function cornerKept(part: Part, s: Round, noseMm: number): Kept | undefined {
   if (noseMm <= SAME_MM) return undefined;
@@ -129,7 +157,8 @@ export function cornerKept(part: Part, s: Round, noseMm: number): Kept | undefin
   if (edgeOf(part, s.id, 'left')) return undefined;
   if (s.side === 'outside') {
     const left = outsides(part).findLast((o) => o.zToMm <= s.zFromMm + SAME_MM && o.id !== s.id);
-    if (!left || left.rightMm <= s.leftMm) return undefined;
+    // what is curved goes on from there, and is left where the nose would come to it
+    if (!left || (left.rightMm <= s.leftMm && !isCurvedLength(left))) return undefined;
   }
   return { id: s.id, radiusMm: noseMm, region: cornerOf(s.zFromMm, leftMm / 2, noseMm, s.side === 'outside' ? 1 : -1) };
 }

@@ -17,7 +17,7 @@ import { finishedBy, kindOf, type Operation, type Plan, type Stroke, strokesOf }
 import { hasEdge, type Tool } from '../tool/index.ts';
 import { allRound, cutOffSpare, type Workpiece } from '../work/index.ts';
 import { boxOf, boxRound, meets } from './box.ts';
-import { type Bounds, boundsOf, cornerKept, FACE_MM, type Kept, SAME_MM, stripsOf } from './drawn.ts';
+import { type Bounds, boundsOf, cornerKept, FACE_MM, type Kept, keptBeside, SAME_MM, stripsOf } from './drawn.ts';
 import type { Finding, FindingCode } from './finding.ts';
 import { type Obstacle, obstaclesOf } from './obstacles.ts';
 
@@ -255,7 +255,11 @@ function blankFindings({ contour, part, finished }: Workpiece): Finding[] {
 
 /** Corners at the foot of what was finished here, with the nose that made them. */
 function keptCorners({ part }: Workpiece, operations: readonly Operation[], tools: readonly Tool[]): readonly Kept[] {
-  return [...outsides(part), ...insides(part)].flatMap((s): Kept[] => {
+  const beside = operations.flatMap((o): Kept[] => {
+    const f = o.kind === 'contour' ? outsides(part).find((s) => s.id === o.featureId) : undefined;
+    return f && o.kind === 'contour' ? [keptBeside(part, f, o.noseMm)] : [];
+  });
+  const corners = [...outsides(part), ...insides(part)].flatMap((s): Kept[] => {
     const noses = operations.flatMap((o) => {
       const tool = o.featureId === s.id ? tools.find((t) => t.id === o.toolId) : undefined;
       return tool && hasEdge(tool) ? [tool.noseRadiusMm] : [];
@@ -263,6 +267,7 @@ function keptCorners({ part }: Workpiece, operations: readonly Operation[], tool
     const made = cornerKept(part, s, Math.max(0, ...noses));
     return made ? [made] : [];
   });
+  return [...corners, ...beside];
 }
 
 /** A rim round an arbor, which a nose does not get under; it goes when the hole's edge is broken. */

@@ -192,7 +192,12 @@ export function partOf(family: Family, number: number): { job: Job; shop: Shop; 
   };
   const drawing: Partial<Drawing> = { bores: { left: [...drawn.left], right: [...drawn.right] } };
   const begun = jobOf(drawn.features, 1, drawing);
-  let job: Job = { ...begun, hold: { ...begun.hold, latheId: lathe.id } };
+  return toItsEnd({ ...begun, hold: { ...begun.hold, latheId: lathe.id } }, shop);
+}
+
+/** A job with all the setups that are proposed for it, planned. */
+export function toItsEnd(begun: Job, shop: Shop): { job: Job; shop: Shop; planned: PlannedJob } {
+  let job = begun;
   for (let i = 0; i < 3; i++) {
     const next = nextSetup(planJob(job, shop).setups, `00000000-0000-4000-8000-00000000000${i + 2}`);
     if (!next) break;
@@ -200,3 +205,10 @@ export function partOf(family: Family, number: number): { job: Job; shop: Shop; 
   }
   return { job, shop, planned: planJob(job, shop) };
 }
+
+/** A part of these lengths from a bar, in a shop with these tools besides, with all setups that bring it on. */
+export const barPart = (features: readonly Feature[], barMm: number, more: readonly Tool[] = []) => {
+  const begun = jobOf(features);
+  const shop: Shop = { ...shopWith(String(barMm), '900', lathe), tools: [...tools, ...more] };
+  return toItsEnd({ ...begun, hold: { ...begun.hold, latheId: lathe.id } }, shop);
+};

@@ -64,6 +64,8 @@ export const WORKING_CODES = [
   'route.partTravel',
   'route.passes',
   'route.roundSteps',
+  'route.contourSteps',
+  'route.knurlStart',
   'route.shoulder',
   'route.total',
   'route.usualMinutes',

@@ -6,10 +6,12 @@ import { breakEdges } from './break-edges.tsx';
 import { centre } from './centre.tsx';
 import { chamfer } from './chamfer.tsx';
 import { changeSupport } from './change-support.tsx';
+import { contour } from './contour.tsx';
 import { countersink } from './countersink.tsx';
 import { drill } from './drill.tsx';
 import { face } from './face.tsx';
 import { groove } from './groove.tsx';
+import { knurl } from './knurl.tsx';
 import { measure } from './measure.tsx';
 import { mount } from './mount.tsx';
 import { openFloor } from './open-floor.tsx';
@@ -25,7 +27,7 @@ import { touchOff } from './touch-off.ts';
 /** The one list of kinds: what is said and shown of each is in its own file. */
 const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
   ...{ mount, face, centre, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer },
-  ...{ openFloor, spot, drill, ream, countersink, part, saw, groove, roundEdge, breakEdges },
+  ...{ openFloor, spot, drill, ream, countersink, part, saw, groove, knurl, contour, roundEdge, breakEdges },
 };
 
 /** What is said and shown of a kind; that operation and kind belong together the compiler cannot follow. */

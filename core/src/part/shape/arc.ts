@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type TypedLength, typedLengthSchema } from '../../quantity/index.ts';
 import { blank } from '../schema-parts.ts';
-import { arcLengthFits } from '../shapes.ts';
+import { arcLargestMm, arcLengthFits } from '../shapes.ts';
 import type { Arc, Outside } from '../surface.ts';
 import type { OutsideShape } from './drawn.ts';
 
@@ -20,6 +20,7 @@ interface Own {
 /** An arc between two diameters. */
 export const arc: OutsideShape<Own> = {
   ends: true,
+  curved: true,
   readOwn(drawn, at, reader) {
     return {
       end: reader.size(drawn.end ?? blank(drawn.diameter.unit), at('end')),
@@ -33,8 +34,10 @@ export const arc: OutsideShape<Own> = {
     // a radius that cannot be is told, and a straight line drawn meanwhile
     if (!read.radius) return { ...common, kind: 'taper', ...shape };
     const [radiusMm, hollow] = [read.radius.valueOf(), read.hollow === true];
-    const fault = arcLengthFits({ leftMm, rightMm, lengthMm: read.length.valueOf(), radiusMm }, hollow);
-    if (!fault) return { ...common, kind: 'arc', ...shape, radiusMm, hollow };
+    const sizes = { leftMm, rightMm, lengthMm: read.length.valueOf(), radiusMm };
+    const fault = arcLengthFits(sizes, hollow);
+    const diameterMm = hollow ? shape.diameterMm : arcLargestMm(sizes);
+    if (!fault) return { ...common, kind: 'arc', ...shape, diameterMm, radiusMm, hollow };
     reader.add({
       ...{ code: fault.code, path: read.at('radius'), value: (read.drawn as Own).radius?.text },
       ...{ limit: fault.limitMm, unit: 'mm' },

@@ -7,6 +7,7 @@ const beside = (read: ReadLength | undefined, end: 'left' | 'right'): number =>
 /** A ball: as long as its neighbours leave it. */
 export const ball: OutsideShape = {
   sign: 'S',
+  curved: true,
   solve(read, before, after, reader) {
     if (!read.diameter) return;
     const long = ballLengthMm(read.diameter.valueOf(), beside(before, 'right'), beside(after, 'left'));

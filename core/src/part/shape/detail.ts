@@ -62,6 +62,8 @@ export interface DetailShape<Drawn, Made extends Belongs> {
   outline?(made: Made, surface: SurfaceAt, out: 1 | -1): readonly Corner[];
   /** as its limits leave least metal, or most; where they say nothing, and where it is not given, as it is drawn */
   atLimits?(made: Made, end: 'least' | 'most', inside: boolean): Made;
+  /** where it is pressed up and not cut: the diameter that it is begun on, mm */
+  begunOnMm?(made: Made, drawnMm: number): number;
   /** thin lines that show it in a picture, on one side of the axis */
   lines?(made: Made, surface: SurfaceAt): readonly ThinLine[];
   /** short strokes across it, about a height on the picture: 0 on the axis, negative below */

@@ -48,6 +48,8 @@ export interface Sphere {
 
 /** All that is known of one shape of the outside. `Own` are the fields that only it asks for. */
 export interface OutsideShape<Own = unknown> {
+  /** whether it is curved along the axis, and so cut by pairs of numbers */
+  readonly curved?: true;
   /** reads its own fields */
   readOwn?(drawn: DrawnLength & Own, at: ReadLength['at'], reader: Reader): Partial<ReadLength>;
   /** a length or end that follows from its own sizes and its neighbours, before the chain is solved */

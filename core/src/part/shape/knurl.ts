@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { parseLength, ROUNDING, typedLengthSchema } from '../../quantity/index.ts';
+import { knurlStart } from '../knurl-start.ts';
 import { blank } from '../schema-parts.ts';
 import {
   belonging,
@@ -57,6 +58,7 @@ export const knurl: DetailShape<DrawnKnurl, Knurl> = {
       ...{ kind: 'knurl', pattern: d.pattern, ...span, pitchMm: pitch.ok ? pitch.mm.valueOf() : 1 },
     };
   },
+  begunOnMm: ({ pitchMm, pattern }, drawnMm) => knurlStart(drawnMm, pitchMm, pattern).diameterMm,
   lines({ pattern, pitchMm, zFromMm, zToMm }, surface): ThinLine[] {
     const step = Math.max(pitchMm, (zToMm - zFromMm) / MOST_LINES);
     const lean = pattern === 'crossed' ? step / 2 : 0;

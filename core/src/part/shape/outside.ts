@@ -22,6 +22,8 @@ export const lineOf = (surface: Outside): readonly [Corner, ...Corner[]] => outs
 export const hasOwnEnd = (kind: string): boolean => kind in shapes && outsideShape(kind as FeatureKind).ends === true;
 /** Whether it is straight: of one diameter all along, so that it can be gripped, measured anywhere, and cut into. */
 export const isStraight = ({ kind }: Pick<Outside, 'kind'>): boolean => outsideShape(kind).straight === true;
+/** Whether a length of the outside is curved along the axis: it is cut by pairs of numbers. */
+export const isCurvedLength = ({ kind }: Pick<Outside, 'kind'>): boolean => outsideShape(kind).curved === true;
 /** The ball that a length is; undefined for any other shape. */
 export const sphereOf = (s: Outside): Sphere | undefined => outsideShape(s.kind).sphere?.(s);
 /** Flats of a shape that keeps its bar's section; undefined for what is round. */

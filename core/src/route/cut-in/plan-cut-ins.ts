@@ -6,9 +6,13 @@ import type { FitContext, RecorderFor } from '../fit-context.ts';
 import type { Operation } from '../operation/kinds.ts';
 import { planGroove } from './groove.ts';
 import type { PlansCutIn } from './kind.ts';
+import { planKnurl } from './knurl.ts';
 
 /** The one list of what is planned of what is cut into lengths; what is not in it is left to the turner. */
-const plans: { readonly [Kind in CutIn['kind']]?: PlansCutIn<Extract<CutIn, { kind: Kind }>> } = { groove: planGroove };
+const plans: { readonly [Kind in CutIn['kind']]?: PlansCutIn<Extract<CutIn, { kind: Kind }>> } = {
+  groove: planGroove,
+  knurl: planKnurl,
+};
 
 /** Whether what is cut in is of a kind that is planned at all. */
 export const plansCutIn = ({ kind }: CutIn): boolean => plans[kind] !== undefined;

@@ -38,6 +38,7 @@ export const CAUTIONS = [
   'bladeSquare',
   'formSqueals',
   'blendWithFile',
+  'knurlWet',
 ] as const;
 export type Caution = (typeof CAUTIONS)[number];
 
@@ -55,6 +56,7 @@ export const NOTES = [
   'letCool',
   'swingTool',
   'halfCentre',
+  'knurlPushes',
 ] as const;
 export interface Note {
   readonly code: (typeof NOTES)[number];

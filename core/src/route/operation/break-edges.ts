@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { edgeOf, insides, type Outside, outsides } from '../../part/index.ts';
+import { edgeOf, insides, isCurvedLength, type Outside, outsides } from '../../part/index.ts';
 import { PLACE_MM } from '../../quantity/index.ts';
 import { isFinished } from '../../work/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
@@ -24,6 +24,8 @@ function sharpEdges(
 ): readonly Outside[] {
   return lengths.filter((f, i) => {
     const next = lengths[i + 1];
+    // a ball runs out into what it ends at
+    if (isCurvedLength(f) && f.rightMm < f.diameterMm - PLACE_MM) return false;
     const sticksOut = next === undefined || next.leftMm < f.rightMm - PLACE_MM;
     return sticksOut && (cutNow.has(f.id) || isFinished(piece, f.id)) && !edgeOf(piece.part, f.id, 'right');
   });

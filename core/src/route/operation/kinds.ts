@@ -7,11 +7,13 @@ import { breakEdges } from './break-edges.ts';
 import { centre } from './centre.ts';
 import { chamfer } from './chamfer.ts';
 import { changeSupport } from './change-support.ts';
+import { contour } from './contour.ts';
 import { countersink } from './countersink.ts';
 import { drill } from './drill.ts';
 import { face } from './face.ts';
 import { groove } from './groove.ts';
 import type { KindOfOperation, NotedOf, OfKind, Opened, OwnOf, Stroke, StrokesOf } from './kind.ts';
+import { knurl } from './knurl.ts';
 import { measure } from './measure.ts';
 import { mount } from './mount.ts';
 import { openFloor } from './open-floor.ts';
@@ -27,7 +29,7 @@ import { touchOff } from './touch-off.ts';
 const kinds = {
   ...{ mount, face, centre, spot, drill, changeSupport, touchOff, rough, openFloor },
   ...{ measure, semiFinish, finish, shoulder },
-  ...{ roundEdge, groove, ream, countersink, chamfer, breakEdges, part, saw },
+  ...{ knurl, contour, roundEdge, groove, ream, countersink, chamfer, breakEdges, part, saw },
 };
 
 export type OperationKind = keyof typeof kinds;

@@ -1,0 +1,82 @@
+import { type ReactNode, useId, useState } from 'react';
+
+/** Where a hand is in its pairs of numbers: kept for this tab, so that a page that is loaded again goes on there. */
+function usePlace(key: string, count: number): readonly [number, (place: number) => void] {
+  const [place, setPlace] = useState(() => {
+    const kept = Number(globalThis.sessionStorage?.getItem(key) ?? 0);
+    return Number.isInteger(kept) && kept >= 0 && kept < count ? kept : 0;
+  });
+  return [
+    place,
+    (next) => {
+      globalThis.sessionStorage?.setItem(key, String(next));
+      setPlace(next);
+    },
+  ];
+}
+
+/** Pairs of numbers that are set one after the other: the one that is next, large, and all of them under it. */
+export function PairByPair({
+  keptAs,
+  heads,
+  rows,
+  picture,
+}: {
+  readonly keptAs: string;
+  /** what each number of a pair is */
+  readonly heads: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+  readonly picture: (place: number) => ReactNode;
+}) {
+  const [place, setPlace] = usePlace(keptAs, rows.length);
+  const id = useId();
+  const now = rows[place] ?? [];
+  return (
+    <div className="grid gap-x-8 gap-y-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <div className="flex flex-col gap-3">
+        <p className="muted" id={id} aria-live="polite">
+          Pair <b className="figure">{place + 1}</b> of {rows.length}
+        </p>
+        <dl className="flex flex-wrap gap-x-8 gap-y-2" aria-labelledby={id}>
+          {heads.map((head, i) => (
+            <div key={head}>
+              <dt className="muted">{head}</dt>
+              <dd className="figure text-4xl font-bold">{now[i]}</dd>
+            </div>
+          ))}
+        </dl>
+        <div className="flex gap-3">
+          <button type="button" className="act" disabled={place === 0} onClick={() => setPlace(place - 1)}>
+            Back
+          </button>
+          <button
+            type="button"
+            className="act"
+            disabled={place === rows.length - 1}
+            onClick={() => setPlace(place + 1)}
+          >
+            Next pair
+          </button>
+        </div>
+        <details>
+          <summary className="cursor-pointer">All pairs</summary>
+          <ol className="mt-1 grid max-h-60 grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] overflow-y-auto">
+            {rows.map((numbers, i) => (
+              <li key={numbers.join()}>
+                <button
+                  type="button"
+                  className={`figure cursor-pointer px-1 ${i === place ? 'font-bold' : ''}`}
+                  aria-current={i === place ? 'step' : undefined}
+                  onClick={() => setPlace(i)}
+                >
+                  {i + 1}. {numbers.join(' · ')}
+                </button>
+              </li>
+            ))}
+          </ol>
+        </details>
+      </div>
+      {picture(place)}
+    </div>
+  );
+}
