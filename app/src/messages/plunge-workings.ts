@@ -42,7 +42,7 @@ export const plungeWorkings = {
   }),
   'route.knurlStart': (v, u) => ({
     title: 'Begun on',
-    formula: `(Ø${u.size(v.drawnMm, 2)} − ${u.size(v.growsMm, 2)} that it grows) × π / ${u.size(v.pitchMm, 2)} ≈ ${n(v.teeth)} teeth; ${n(v.teeth)} × ${u.size(v.pitchMm, 2)} / π = Ø${u.size(v.diameterMm, 2)} ${u.mm}`,
+    formula: `(Ø${u.size(v.drawnMm, 2)} − ${u.size(v.growsMm, 2)} that it grows) × π / ${u.size(v.pitchMm, 2)} ≈ ${n(v.count)} teeth; ${n(v.count)} × ${u.size(v.pitchMm, 2)} / π = Ø${u.size(v.diameterMm, 2)} ${u.mm}`,
   }),
   'route.contourSteps': (v, u) => ({
     title: 'Steps',

@@ -2,7 +2,7 @@
 export interface KnurlStart {
   /** to be turned to before */
   readonly diameterMm: number;
-  readonly teeth: number;
+  readonly count: number;
   /** by how much the diameter grows, about */
   readonly growsMm: number;
 }
@@ -15,10 +15,10 @@ const GROWS = { straight: 0.5, crossed: 0.45 } as const;
  * nearest to what is drawn once it has grown.
  * @param drawnMm over the finished knurl @param pitchMm along the round
  * @source start diameter a whole multiple of pitch / π (FIELD 6)
- * @example knurlStart(30, 1, 'crossed').teeth // 93
+ * @example knurlStart(30, 1, 'crossed').toothCount // 93
  */
 export function knurlStart(drawnMm: number, pitchMm: number, pattern: keyof typeof GROWS): KnurlStart {
   const growsMm = GROWS[pattern] * pitchMm;
-  const teeth = Math.max(3, Math.round(((drawnMm - growsMm) * Math.PI) / pitchMm));
-  return { diameterMm: Number(((teeth * pitchMm) / Math.PI).toFixed(4)), teeth, growsMm };
+  const toothCount = Math.max(3, Math.round(((drawnMm - growsMm) * Math.PI) / pitchMm));
+  return { diameterMm: Number(((toothCount * pitchMm) / Math.PI).toFixed(4)), count: toothCount, growsMm };
 }

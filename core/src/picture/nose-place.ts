@@ -11,7 +11,7 @@ export interface NosePlaces {
   readonly noseMm: number;
   readonly places: readonly { readonly leftMm: number; readonly radiusMm: number }[];
   /** which of them it stands at */
-  readonly now: number;
+  readonly index: number;
 }
 
 const SIDE = 14;
@@ -21,7 +21,7 @@ const ROUND_POINTS = 28;
 
 /** A length in its half-section with a round nose at one of its places. */
 export function nosePlacePicture(part: Part, at: NosePlaces, width: number, height: number): Picture {
-  const { noseMm: r, places, now } = at;
+  const { noseMm: r, places, index } = at;
   const [from, to] = [at.zFromMm - 3 * r - 3, at.zToMm + 3 * r + 3];
   const high = part.largestMm / 2;
   const scale = Math.min((width - 2 * SIDE) / (to - from), (height - TOOL - BELOW) / Math.max(high, 1));
@@ -46,9 +46,9 @@ export function nosePlacePicture(part: Part, at: NosePlaces, width: number, heig
         [x(to), y(0)],
       ],
     },
-    ...places.slice(0, now).map((place): Shape => ({ kind: 'polyline', role: 'thin', points: nose(place) })),
+    ...places.slice(0, index).map((place): Shape => ({ kind: 'polyline', role: 'thin', points: nose(place) })),
   ];
-  const place = places[now];
+  const place = places[index];
   if (place) {
     const round = nose(place);
     const top = y(high) - TOOL + 12;

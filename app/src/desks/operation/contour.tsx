@@ -61,7 +61,7 @@ export const contour: ShownOperation<'contour'> = {
             <PictureView
               picture={nosePlacePicture(
                 frozen.piece.part,
-                { zFromMm: step.zFromMm, zToMm: step.zToMm, noseMm: step.noseMm, places, now },
+                { zFromMm: step.zFromMm, zToMm: step.zToMm, noseMm: step.noseMm, places, index: now },
                 430,
                 250,
               )}

@@ -14,7 +14,7 @@ export const knurl: ShownOperation<'knurl'> = {
   },
   Detail: ({ operation: o, unit, tell }) => (
     <p>
-      {o.teeth} teeth round it; it grows by about {inUnit(unit).len(o.growsMm, 2)}.{' '}
+      {o.toothCount} teeth round it; it grows by about {inUnit(unit).len(o.growsMm, 2)}.{' '}
       <Working of="start" tell={tell('route.knurlStart')} />
     </p>
   ),
@@ -30,12 +30,12 @@ export const knurl: ShownOperation<'knurl'> = {
         <li>
           {Math.abs(step.fromDiameterMm - step.startMm) < ROUNDING + 0.001 ? (
             <>
-              It stands at Ø<b className="figure">{f(step.startMm)}</b> {unit} for {step.teeth} whole teeth.{' '}
+              It stands at Ø<b className="figure">{f(step.startMm)}</b> {unit} for {step.toothCount} whole teeth.{' '}
             </>
           ) : (
             <>
-              Turn where the knurl goes down to Ø<b className="figure">{f(step.startMm)}</b> {unit}: {step.teeth} whole
-              teeth.{' '}
+              Turn where the knurl goes down to Ø<b className="figure">{f(step.startMm)}</b> {unit}: {step.toothCount}{' '}
+              whole teeth.{' '}
             </>
           )}
           <Working of="start" tell={tell('route.knurlStart')} />

@@ -71,7 +71,7 @@ export const planKnurl: PlansCutIn<Knurl> = (context, made, on, recorderFor) => 
   const out = (zToMm - held.jawsMm) / on.diameterMm;
   const operation: KnurlOperation = {
     ...{ ...bare, id, kind: 'knurl', featureId: on.id, knurlId: made.id, zFromMm, zToMm, toolId: tool.id, setting },
-    ...{ minutes, pattern, pitchMm: tool.pitchMm, startMm: start.diameterMm, teeth: start.teeth },
+    ...{ minutes, pattern, pitchMm: tool.pitchMm, startMm: start.diameterMm, toothCount: start.count },
     ...{ growsMm: start.growsMm, wheelMm: tool.widthMm, fromDiameterMm: beganMm, caution: 'knurlWet' },
     ...(out > FREE_DIAMETERS && !onTailCentre(held.method) ? { standsOut: Number(out.toFixed(1)) } : {}),
   };

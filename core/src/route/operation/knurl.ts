@@ -7,7 +7,7 @@ const own = {
   pattern: z.enum(['straight', 'crossed']),
   pitchMm: z.number(),
   startMm: z.number(),
-  teeth: z.number(),
+  toothCount: z.number(),
   growsMm: z.number(),
   wheelMm: z.number(),
   /** diameter that stands there before, where it still has to be brought down to what it is begun on */

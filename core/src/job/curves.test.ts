@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { areaMm2, type Contour, cutAway, intersect, type Loop, ring } from '../contour/index.ts';
-import { stillWaiting } from '../job/index.ts';
-import { proveJob } from '../job/prove.ts';
 import { contourOf, emptyDetail, type Feature, knurlStart } from '../part/index.ts';
+import type { OperationOf } from '../route/index.ts';
 import { barPart } from '../testing/families.ts';
 import { feature, mm, shaped } from '../testing/shop.ts';
 import type { Tool } from '../tool/index.ts';
-import type { OperationOf } from './operation/kinds.ts';
+import { stillWaiting } from './index.ts';
+import { proveJob } from './prove.ts';
 
 const noseOf = (radiusMm: number, widthMm = 2 * radiusMm): Tool => ({
   ...{ id: `00000000-0000-4000-8000-0009000000${10 + radiusMm}`, name: `nose ${radiusMm}`, kind: 'form' },
@@ -126,16 +126,16 @@ describe('a knurl', () => {
       [12.7, 0.8],
       [60, 1.6],
     ] as const) {
-      const { diameterMm, teeth, growsMm } = knurlStart(drawn, pitch, 'straight');
-      expect((diameterMm * Math.PI) / pitch).toBeCloseTo(teeth, 3);
-      expect(Number.isInteger(teeth)).toBe(true);
+      const { diameterMm, count, growsMm } = knurlStart(drawn, pitch, 'straight');
+      expect((diameterMm * Math.PI) / pitch).toBeCloseTo(count, 3);
+      expect(Number.isInteger(count)).toBe(true);
       expect(Math.abs(diameterMm + growsMm - drawn)).toBeLessThanOrEqual(pitch / Math.PI / 2 + 1e-9);
     }
   });
   it('over a whole length: that is turned to what it begins on, and measured there', () => {
     const { planned } = barPart([feature(1, 12, 20), knurled(feature(2, 30, 15))], 32, [wheels]);
     const [made] = knurls(planned);
-    expect(made).toMatchObject({ startMm: 29.6028, teeth: 93, fromDiameterMm: 29.6028, knurlId: 'k1' });
+    expect(made).toMatchObject({ startMm: 29.6028, toothCount: 93, fromDiameterMm: 29.6028, knurlId: 'k1' });
     const { operations } = planned.setups[0]!.plan;
     expect(operations.find((o) => o.id === 'f2-finish')!.targetMm).toBeCloseTo(29.6028, 3);
     expect(operations.findIndex((o) => o.id === 'f2-finish')).toBeLessThan(operations.indexOf(made!));
