@@ -1,3 +1,5 @@
+import type { OrderRuleCode } from '@whelk/core/route';
+import { orderRuleText } from './order-rules.ts';
 import { plain, text, type Wording } from './wording.ts';
 
 /** Words for what a route lacks, or asks too much of. */
@@ -45,6 +47,10 @@ export const routeWordings = {
   'route.lacks.countersink': (p, u) => ({
     what: `No countersink of the drawer makes a cone of ${plain(p.value)}° up to Ø${u.len(p.limit)}.`,
     right: 'Add one under Tools & gauges.',
+  }),
+  'route.moveRefused': (p) => ({
+    what: `An operation that was moved stays where it is planned: ${(orderRuleText[p.limit as OrderRuleCode]?.why ?? '').toLowerCase()}`,
+    right: 'Move it elsewhere, or plan the order anew under Route.',
   }),
   'route.exceeds.bar': (p) => ({
     what: `${text(p)} is not bored: even the lightest cut bends the bar more than its limits bear.`,

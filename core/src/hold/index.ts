@@ -50,6 +50,7 @@ export {
   JAW_METHODS,
   JAWS_BY,
   MOST_SETUPS,
+  type Move,
   methodOf,
   PROTECTIONS,
   type Setup,

@@ -35,7 +35,7 @@ const jawsInMm = (piece: Workpiece, { method, gripMm }: Held): number =>
 export function reachHoles(
   piece: Workpiece,
   held: Held,
-  setup: Pick<Setup, 'extent'>,
+  setup: Pick<Setup, 'extent' | 'leave'>,
 ): { readonly steps: readonly Inside[]; readonly waiting: readonly Waiting[] } {
   const { part } = piece;
   const closed = closedBy(held, setup);
@@ -43,11 +43,14 @@ export function reachHoles(
   const jawsMm = jawsInMm(piece, held);
   const waiting: Waiting[] = [];
   const steps: Inside[] = [];
+  // what lies deeper than a step that is left has to wait with it
+  const leftFrom = open.findIndex((s) => setup.leave?.includes(s.id));
   let narrowestMm = Number.POSITIVE_INFINITY;
-  for (const step of open) {
+  for (const [i, step] of open.entries()) {
     const wideMm = Math.max(step.leftMm, step.rightMm);
     const why: WaitsBecause | undefined =
       closed ??
+      (leftFrom >= 0 && i >= leftFrom ? 'otherSetup' : undefined) ??
       (step.from === 'left' && !step.through && bottomOf(step).zMm >= part.lengthMm - PLACE_MM
         ? 'otherEnd'
         : wideMm > narrowestMm + PLACE_MM

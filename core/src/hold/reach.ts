@@ -63,9 +63,14 @@ export interface Reach {
 /**
  * What can be turned from the tailstock end: lengths no smaller than everything between them and the tail, and clear of the jaws;
  * and by name all the rest that is not finished.
- * @param clearanceMm free distance that the tool keeps from the jaws
+ * @param clearanceMm free distance that the tool keeps from the jaws @param leave what is left for a later holding
  */
-export function reachFromTail(piece: Workpiece, held: Held, clearanceMm: number): Reach {
+export function reachFromTail(
+  piece: Workpiece,
+  held: Held,
+  clearanceMm: number,
+  leave: readonly SurfaceId[] = [],
+): Reach {
   const { part } = piece;
   const reachable: Outside[] = [];
   const waiting: Waiting[] = [];
@@ -78,7 +83,8 @@ export function reachFromTail(piece: Workpiece, held: Held, clearanceMm: number)
     largestMm = Math.max(largestMm, f.diameterMm);
     if (isFinished(piece, f.id)) {
       // finished before; it stands in the way of what lies behind it all the same
-    } else if (isCurvedLength(f)) {
+    } else if (leave.includes(f.id)) wait(f.id, 'otherSetup');
+    else if (isCurvedLength(f)) {
       // a tool comes down to it from outside; whoever plans that says why it waits
       const clear = f.zFromMm >= freeFromMm(held) + Math.min(clearanceMm, 1);
       if (!blocked && clear && isRaw(piece, f)) reachable.push(f);

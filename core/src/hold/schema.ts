@@ -70,6 +70,16 @@ export type SupportChoice = (typeof SUPPORTS)[number];
 /** What is done in a setup: everything, only the end, roughing for a later one, or the last cuts on what was roughed. */
 export const EXTENTS = ['all', 'ends', 'rough', 'finish'] as const;
 
+/** An operation of the plan put directly before another, or at the end; one that is locked stays so when the rest is ordered anew. */
+const moveSchema = z.strictObject({
+  id: z.string().min(1).max(80),
+  before: z.string().min(1).max(80).nullable(),
+  locked: z.boolean().optional(),
+});
+export type Move = Readonly<z.infer<typeof moveSchema>>;
+/** Most that a turner moves by hand in a setup, and leaves for later ones. */
+const MOST_MOVES = 80;
+
 /** How a piece is put into the lathe, and what is cut of it then; the first time as every other. Lengths in mm. */
 export const setupSchema = z.strictObject({
   id: z.uuid(),
@@ -81,6 +91,10 @@ export const setupSchema = z.strictObject({
   restMm: z.number().positive().max(5000).optional(),
   /** all that can be reached; only the end with its centre hole; roughing alone, or the last cuts alone; all where it is not given */
   extent: z.enum(EXTENTS).optional(),
+  /** what the turner ordered otherwise than it is planned, one after another */
+  moves: z.array(moveSchema).max(MOST_MOVES).optional(),
+  /** surfaces that are left for a later holding though they could be made in this one */
+  leave: z.array(surfaceIdSchema).max(MOST_MOVES).optional(),
 });
 export type Setup = Readonly<z.infer<typeof setupSchema>>;
 /** Most setups that a job may have. */

@@ -217,7 +217,7 @@ export function freezeJob(job: Job, planned: PlannedJob, number = 1): FrozenRun 
   const planOf = planned.setups[number - 1];
   if (!planOf || planOf.plan.operations.length === 0) return undefined;
   const { piece, cutOff, setup, chuck, means, wishes } = planOf;
-  const { after: _after, held, ...rest } = planOf.plan;
+  const { after: _after, planned: _planned, held, ...rest } = planOf.plan;
   if (!held) return undefined;
   const plan = { ...rest, held };
   return {

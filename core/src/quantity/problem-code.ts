@@ -188,6 +188,7 @@ export const PROBLEM_CODES = [
   'route.lacks.nose',
   'route.lacks.reamer',
   'route.lacks.room',
+  'route.moveRefused',
   'route.noTool',
   'route.tooFine.edge',
   'route.tooFine.gauge',

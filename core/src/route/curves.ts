@@ -26,7 +26,7 @@ type InSetup = Pick<FitContext, 'piece' | 'setup' | 'held'>;
 
 /** Why a curved length is not cut in this setup; undefined where it is. */
 function waitsBecause({ piece, held, setup }: InSetup, f: Outside): WaitsBecause | undefined {
-  if (setup.extent === 'ends' || setup.extent === 'rough') return 'otherSetup';
+  if (setup.extent === 'ends' || setup.extent === 'rough' || setup.leave?.includes(f.id)) return 'otherSetup';
   if (f.zFromMm < freeFromMm(held) + CLEAR_MM) return 'inJaws';
   // down to the axis on the headstock's side it would be cut off
   if (f.leftMm < ROUNDING) return 'otherEnd';

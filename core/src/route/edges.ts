@@ -22,7 +22,8 @@ export function edgesNow({ piece, setup, held }: InSetup, cutNow: ReadonlySet<st
     const stands = isFinished(piece, f.id) || f.diameterMm >= standingMm(piece, f.zFromMm, f.zToMm) - ROUNDING;
     return all && stands && !!edge && !isFinished(piece, edge.id) && free;
   };
-  return lengths.filter((f, i) => chamferOf(piece.part, f) && (cutNow.has(f.id) || waited(f, i)));
+  const left = (f: Outside): boolean => setup.leave?.includes(chamferOf(piece.part, f)?.id ?? '') === true;
+  return lengths.filter((f, i) => chamferOf(piece.part, f) && !left(f) && (cutNow.has(f.id) || waited(f, i)));
 }
 
 /** The chamfer at the tail end of a length. */

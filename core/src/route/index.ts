@@ -31,6 +31,9 @@ export {
   strokesOf,
   sweptBy,
 } from './operation/kinds.ts';
+export { type Judged, judged, moved, withMove } from './order/moves.ts';
+export { type Broken, ORDER_RULES, type OrderAbout, type OrderRuleCode } from './order/rule.ts';
+export { brokenBy, orderRules } from './order/rules.ts';
 export type { Plan } from './plan.ts';
 export { planSetup } from './plan-setup.ts';
 export { putIn } from './put-in.ts';

@@ -31,6 +31,7 @@ import { mountOperation } from './operation/mount.ts';
 import { partOperation } from './operation/part-off.ts';
 import { sawOperation } from './operation/saw.ts';
 import { touchOffOperation } from './operation/touch-off.ts';
+import { ordered } from './order/moves.ts';
 import type { Plan } from './plan.ts';
 import { putIn } from './put-in.ts';
 import { planRounds } from './rounds.ts';
@@ -117,7 +118,16 @@ function begun(
     ...(held ? checkHold(piece, setup, held, means).map((p) => under(['setup'], p)) : []),
     ...(held ? checkMeans(piece, setup, means, held) : []),
   ];
-  const empty: Plan = { held, operations: [], after: piece, waiting: [], problems, minutes: 0, changes: 0 };
+  const empty: Plan = {
+    held,
+    operations: [],
+    planned: [],
+    after: piece,
+    waiting: [],
+    problems,
+    minutes: 0,
+    changes: 0,
+  };
   if (!held || problems.some((p) => p.severity !== 'warning') || outsides(piece.part).length === 0) return { empty };
   const context: FitContext = {
     ...{ piece, setup, held, means, wishes },
@@ -139,7 +149,8 @@ function planWith(context: FitContext, ofHold: readonly Problem[], number: numbe
   const { wanted, waiting, problems: ofWork } = wantedIn(context, number, recorderFor);
   const { after: whole, parting } = cutOff(context, wanted, waiting, number, recorderFor);
   push(wanted, parting);
-  const settled = weighChanges(context, wanted, recorderFor).map((o) => withCarried(held, o));
+  const { order, refused } = ordered(wanted, context.setup.moves ?? [], piece.part);
+  const settled = weighChanges(context, order, recorderFor).map((o) => withCarried(held, o));
   const operations = withNotes(context, settled);
   const slides = checkSlides(
     piece.part,
@@ -148,7 +159,13 @@ function planWith(context: FitContext, ofHold: readonly Problem[], number: numbe
     means.lathe,
     centreHoleDepthMm(operations.find((o) => o.kind === 'centre')),
   );
-  const problems = [...ofHold, ...ofWork, ...slides.map((p) => under(['setup'], p)), ...exceeded(operations)];
+  const problems = [
+    ...ofHold,
+    ...ofWork,
+    ...slides.map((p) => under(['setup'], p)),
+    ...exceeded(operations),
+    ...refusedMoves(context.setup, refused),
+  ];
   const changed = settingChanges(means, operations);
   const operationsMin = operations.reduce((total, o) => total + o.minutes, 0);
   const minutes = operationsMin + changed.minutes;
@@ -157,7 +174,16 @@ function planWith(context: FitContext, ofHold: readonly Problem[], number: numbe
     values: { count: operations.length, operationsMin, changes: changed.count, changesMin: changed.minutes, minutes },
   });
   const after = parting ? afterOperations(whole, [parting], number) : whole;
-  return { held, operations, after, waiting, problems, minutes, changes: changed.count };
+  return {
+    held,
+    operations,
+    planned: wanted.map((o) => o.id),
+    after,
+    waiting,
+    problems,
+    minutes,
+    changes: changed.count,
+  };
 }
 
 /** Everything that is cut while the piece is whole, what waits, and what is wrong with it. */
@@ -168,7 +194,7 @@ function wantedIn(
 ): { wanted: Operation[]; waiting: Waiting[]; problems: readonly Problem[] } {
   const { piece, setup, held, wishes } = context;
   const { part } = piece;
-  const within = reachFromTail(piece, held, wishes.clearanceMm);
+  const within = reachFromTail(piece, held, wishes.clearanceMm, setup.leave);
   const onlyEnds = setup.extent === 'ends';
   const reachable = onlyEnds ? [] : within.reachable;
   const inHoles = reachHoles(piece, held, setup);
@@ -242,6 +268,13 @@ function touchPlace({ piece, setup }: FitContext, last: Outside | undefined, num
   if (last) return rawUpTo(piece, last);
   return number === 1 && setup.extent !== 'ends' ? piece.part.lengthMm : undefined;
 }
+
+/** What the turner moved and the rules of the order do not let stand. */
+const refusedMoves = ({ moves = [] }: Setup, refused: ReturnType<typeof ordered>['refused']): Problem[] =>
+  refused.map(({ move, by }) => ({
+    ...{ code: 'route.moveRefused', path: ['setup', 'moves', moves.indexOf(move)], value: move.id, limit: by.code },
+    severity: 'warning',
+  }));
 
 /** What asks more of motor, work or grip than they bear. */
 const exceeded = (operations: readonly Operation[]): Problem[] =>

@@ -8,6 +8,8 @@ export interface Plan {
   /** undefined where the piece cannot be held so */
   readonly held: Held | undefined;
   readonly operations: readonly Operation[];
+  /** ids of the operations as the planner would have them follow, without the turner's moves */
+  readonly planned: readonly string[];
   /** the piece when all of it is done, as it lies */
   readonly after: Workpiece;
   readonly waiting: readonly Waiting[];

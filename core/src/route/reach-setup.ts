@@ -35,7 +35,7 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
   if (!held) return undefined;
   const against = [...problems, ...checkHold(piece, setup, held, means)];
   if (against.some((p) => p.severity !== 'warning')) return undefined;
-  const { reachable, waiting } = reachFromTail(piece, held, clearanceMm);
+  const { reachable, waiting } = reachFromTail(piece, held, clearanceMm, setup.leave);
   const inHoles = reachHoles(piece, held, setup);
   const opened = inHoles.steps.filter((s) => plansStep(s, piece.part.lengthMm));
   const curves = curvesNow({ piece, setup, held });

@@ -51,7 +51,8 @@ export function roundsNow(
       const reached = edge.inner ? towards === 'left' : towards === 'right';
       const zMm = towards === 'left' ? on.zFromMm : on.zToMm;
       if (!reached) later.push({ id: edge.id, why: 'otherEnd' });
-      else if (!stands || !all) later.push({ id: edge.id, why: length?.why ?? 'otherSetup' });
+      else if (!stands || !all || setup.leave?.includes(edge.id))
+        later.push({ id: edge.id, why: length?.why ?? 'otherSetup' });
       else if (zMm < freeFromMm(held) + 1) later.push({ id: edge.id, why: 'inJaws' });
       else now.push({ edge, on });
     }

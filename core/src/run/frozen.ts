@@ -37,10 +37,10 @@ export interface FrozenRun {
   readonly stand?: Stand;
 }
 /** A plan as a run keeps it: really held, and what it leaves follows from the run itself. */
-export type FrozenPlan = Omit<Plan, 'after' | 'held'> & { readonly held: Held };
+export type FrozenPlan = Omit<Plan, 'after' | 'held' | 'planned'> & { readonly held: Held };
 
 /** What of an operation is told at the lathe: planned anew it has to be the same, or its working is another plan's. */
-const toldOf = (plan: Omit<Plan, 'after'>, operationId: string): string => {
+const toldOf = (plan: Pick<Plan, 'operations' | 'held'>, operationId: string): string => {
   const operation = plan.operations.find((o) => o.id === operationId);
   if (!operation) return plan.held?.method ?? '';
   // figure by figure: a database keeps the keys of an object in an order of its own

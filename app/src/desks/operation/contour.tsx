@@ -35,6 +35,7 @@ export const contour: ShownOperation<'contour'> = {
       return !move || carriage.means !== 'dial' ? '' : wayWith(move.fullTurns, move.rest, carriage.unit);
     };
     const withWheel = slides.carriage.means === 'dial';
+    const { zFromMm = 0, zToMm = end } = frozen.plan.operations.find((o) => o.id === step.id) ?? {};
     const places = step.steps.map((s) => ({ leftMm: end - s.fromEndMm, radiusMm: s.diameterMm / 2 }));
     return (
       <div className="flex flex-col gap-3 text-lg md:col-span-2">
@@ -61,7 +62,7 @@ export const contour: ShownOperation<'contour'> = {
             <PictureView
               picture={nosePlacePicture(
                 frozen.piece.part,
-                { zFromMm: step.zFromMm, zToMm: step.zToMm, noseMm: step.noseMm, places, index: now },
+                { zFromMm, zToMm, noseMm: step.noseMm, places, index: now },
                 430,
                 250,
               )}

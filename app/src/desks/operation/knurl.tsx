@@ -24,7 +24,8 @@ export const knurl: ShownOperation<'knurl'> = {
     const { unit } = frozen.means.lathe;
     const f = (mm: number) => measure(mm, unit, unit === 'mm' ? 2 : 3);
     const end = frozen.piece.part.lengthMm;
-    const long = step.zToMm - step.zFromMm;
+    const { zFromMm = 0, zToMm = 0 } = frozen.plan.operations.find((o) => o.id === step.id) ?? {};
+    const long = zToMm - zFromMm;
     return (
       <ol className="flex max-w-3xl list-decimal flex-col gap-2 pl-6 text-lg">
         <li>
@@ -41,8 +42,8 @@ export const knurl: ShownOperation<'knurl'> = {
           <Working of="start" tell={tell('route.knurlStart')} />
         </li>
         <li>
-          Wheels square to the work and on centre. Place: {f(end - step.zToMm)} to {f(end - step.zFromMm)} {unit} from
-          the finished end.
+          Wheels square to the work and on centre. Place: {f(end - zToMm)} to {f(end - zFromMm)} {unit} from the
+          finished end.
         </li>
         <li>
           Half of the wheels’ width on the end, press in firmly and quickly, let it turn once and stop: the marks must

@@ -1,3 +1,4 @@
+import type { Setup } from '@whelk/core/hold';
 import type { Job, PlannedSetup } from '@whelk/core/job';
 import type { Lathe } from '@whelk/core/lathe';
 import { bySchool, kindOf, type Operation, type SchoolAnswer } from '@whelk/core/route';
@@ -11,6 +12,7 @@ import { carriedText, exceedText, limiterText, reasonText, schoolNames } from '.
 import { CutLoads } from '../../ui/CutLoads.tsx';
 import { aimed, cuttingSpeed, feed, feedUnit, measure, minutes, ringText } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
+import { Placed } from './Placed.tsx';
 import { Surface } from './Surface.tsx';
 
 interface Props {
@@ -19,10 +21,12 @@ interface Props {
   readonly job: Job;
   readonly setup: PlannedSetup;
   readonly tell: (operationId: string) => (record: Recorder) => void;
+  readonly onSetup: (change: (setup: Setup) => Setup) => void;
+  readonly nameOf: (featureId: string | undefined) => string;
 }
 
 /** An operation opened in place: settings, passes with their dial moves, loads, and the schools side by side. */
-export function OperationDetail({ jobId, operation: o, job, setup, tell }: Props) {
+export function OperationDetail({ jobId, operation: o, job, setup, tell, onSetup, nameOf }: Props) {
   const { lathe, tools, instruments } = setup.means;
   const { unit } = job.drawing;
   const instrument = instruments.find((i) => i.id === o.instrumentId);
@@ -66,7 +70,10 @@ export function OperationDetail({ jobId, operation: o, job, setup, tell }: Props
           </p>
         ))}
       </div>
-      <Loads {...{ jobId, operation: o, job, only }} />
+      <div className="flex flex-col gap-3">
+        <Loads {...{ jobId, operation: o, job, only }} />
+        <Placed {...{ setup, onSetup, nameOf }} operation={o} />
+      </div>
       {o.passes.length > 0 && <Schools {...{ setup }} operationId={o.id} used={job.route.school} unit={lathe.unit} />}
     </div>
   );

@@ -1,9 +1,10 @@
 import { usualPolicy } from '@whelk/core/cutting';
-import { helpedByHolding } from '@whelk/core/hold';
+import { helpedByHolding, type Setup } from '@whelk/core/hold';
 import { planJob, stationOf, stillWaiting } from '@whelk/core/job';
 import { insides } from '@whelk/core/part';
 import { HOLE_SCHOOLS, type HoleSchool, type Operation } from '@whelk/core/route';
 import { lazy, Suspense, useState } from 'react';
+import { operationTitle } from '../../desks/operation/kinds.ts';
 import { surfaceText } from '../../messages/waiting.ts';
 import { holeSchoolNames, schoolNames, schoolNotes } from '../../messages/words.ts';
 import { minutes } from '../../ui/format.ts';
@@ -17,6 +18,8 @@ import { SetupBar } from '../frame/SetupBar.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { useNames } from '../frame/useNames.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
+import { OrderRules } from './OrderRules.tsx';
+import { LeftHere } from './Placed.tsx';
 import { ProofBar } from './ProofBar.tsx';
 import { Score } from './Score.tsx';
 import type { GoTo } from './SimulatedStrip.tsx';
@@ -44,6 +47,13 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
   const [watching, setWatching] = useState(false);
   const [goTo, setGoTo] = useState<GoTo>();
   const proved = proof?.setups[number - 1];
+  const onSetup = (change: (setup: Setup) => Setup) =>
+    editor.change((j) => ({
+      ...j,
+      hold: { ...j.hold, setups: j.hold.setups.map((s, i) => (i === number - 1 ? change(s) : s)) },
+    }));
+  const titleOf = (o: Operation): string =>
+    operationTitle(o, { unit: job.drawing.unit, name: nameOf(o.featureId), setupNumber: number });
   return (
     <JobFrame
       id={id}
@@ -169,7 +179,13 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
               scrollTo({ top: 0 });
             }}
           />
+          <OrderRules
+            setup={shown}
+            titleOf={titleOf}
+            onMoves={(moves) => onSetup((s) => ({ ...s, moves: moves.length > 0 ? [...moves] : undefined }))}
+          />
           <Score
+            onSetup={onSetup}
             jobId={id}
             setup={shown}
             job={job}
@@ -197,6 +213,7 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
           <section className="px-5 py-4" aria-labelledby="waits">
             <h2 id="waits">{several ? 'Not planned in any holding' : 'Not cut in this holding'}</h2>
             <NotCut part={shown.piece.part} waiting={waiting} nameOf={nameOf} />
+            <LeftHere {...{ setup: shown, onSetup, nameOf }} />
             {!several && waiting.some(helpedByHolding) && (
               <p className="mt-2">
                 <a className="link" href={`/jobs/${id}/hold`}>

@@ -1,12 +1,15 @@
+import type { Setup } from '@whelk/core/hold';
 import type { Job, PlannedSetup } from '@whelk/core/job';
 import { outsides } from '@whelk/core/part';
 import { stripPicture } from '@whelk/core/picture';
-import { kindOf, type Operation } from '@whelk/core/route';
+import { kindOf, type Operation, withMove } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
 import { operationTitle } from '../../desks/operation/kinds.ts';
 import { minutes } from '../../ui/format.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 import { OperationDetail } from './OperationDetail.tsx';
+import { brokenIn } from './OrderRules.tsx';
+import { Movable, Reordering } from './Reordering.tsx';
 
 interface Props {
   readonly jobId: string;
@@ -16,11 +19,13 @@ interface Props {
   readonly onOpen: (id: string) => void;
   readonly nameOf: (featureId: string | undefined) => string;
   readonly tell: (operationId: string) => (record: Recorder) => void;
+  /** what the turner orders otherwise in this setup */
+  readonly onSetup: (change: (setup: Setup) => Setup) => void;
 }
 
 /** The score: each operation a bar over the length it machines, on the work's own Z, downwards in order. */
 export function Score(props: Props) {
-  const { setup, openId, onOpen, job, nameOf } = props;
+  const { setup, openId, onOpen, job, nameOf, onSetup } = props;
   const { plan, piece } = setup;
   const { part } = piece;
   const [ref, width] = useWidth<HTMLDivElement>(1240);
@@ -37,37 +42,56 @@ export function Score(props: Props) {
     metal: piece.contour,
   });
   const x = (z: number) => strip.origin[0] + z * strip.unitsPerMm;
+  const moves = setup.setup.moves ?? [];
+  const against = new Set(brokenIn(setup).map((b) => b.other));
+  const titleOf = (o: Operation): string =>
+    operationTitle(o, { unit, name: nameOf(o.featureId), setupNumber: setup.number });
+  const marked = (o: Operation): string => {
+    const move = moves.find((m) => m.id === o.id);
+    return `${move?.locked ? ' · locked' : move ? ' · moved' : ''}${against.has(o.id) ? ' · ▲ against a rule' : ''}`;
+  };
   return (
     <div ref={ref}>
-      <ol aria-label="Operations in order">
-        {plan.operations.map((o, i) => {
-          const open = o.id === openId;
-          return (
-            <li key={o.id} className={`border-t border-[var(--line)] ${open ? 'score-open' : ''}`}>
-              <button
-                type="button"
-                className="relative block w-full cursor-pointer text-left"
-                aria-expanded={open}
-                onClick={() => onOpen(o.id)}
+      <Reordering
+        {...{ plan, part, titleOf }}
+        onMove={(move) => onSetup((s) => ({ ...s, moves: [...withMove(s.moves ?? [], move)] }))}
+      >
+        <ol aria-label="Operations in order">
+          {plan.operations.map((o, i) => {
+            const open = o.id === openId;
+            const title = `${titleOf(o)}${marked(o)}`;
+            return (
+              <Movable
+                key={o.id}
+                id={o.id}
+                title={titleOf(o)}
+                className={`border-t border-[var(--line)] ${open ? 'score-open' : ''}`}
               >
-                <ScoreRow
-                  operation={o}
-                  number={i + 1}
-                  width={width}
-                  narrow={narrow}
-                  from={x(o.zFromMm)}
-                  to={x(o.zToMm)}
-                  open={open}
-                  title={operationTitle(o, { unit, name: nameOf(o.featureId), setupNumber: setup.number })}
-                  unit={unit}
-                  marks={outsides(part).map((f) => x(f.zFromMm))}
-                />
-              </button>
-              {open && <OperationDetail {...props} operation={o} />}
-            </li>
-          );
-        })}
-      </ol>
+                <button
+                  type="button"
+                  className="relative block w-full cursor-pointer text-left"
+                  aria-expanded={open}
+                  onClick={() => onOpen(o.id)}
+                >
+                  <ScoreRow
+                    operation={o}
+                    number={i + 1}
+                    width={width}
+                    narrow={narrow}
+                    from={x(o.zFromMm)}
+                    to={x(o.zToMm)}
+                    open={open}
+                    title={title}
+                    unit={unit}
+                    marks={outsides(part).map((f) => x(f.zFromMm))}
+                  />
+                </button>
+                {open && <OperationDetail {...props} operation={o} />}
+              </Movable>
+            );
+          })}
+        </ol>
+      </Reordering>
     </div>
   );
 }
@@ -90,11 +114,11 @@ const RIGHT = 330;
 function ScoreRow({ operation: o, number, width, narrow, from, to, open, title, marks }: RowProps) {
   const right = narrow ? 0 : RIGHT;
   // the bars keep to the work's own Z; the right column starts beyond the tail end or overlaps nothing by moving below
-  const barFrom = Math.max(40, Math.min(from, to));
+  const barFrom = Math.max(52, Math.min(from, to));
   const barTo = Math.max(barFrom + 8, Math.max(from, to));
   const titleWidth = title.length * 7.1 + 14;
   const insideFits = barTo - barFrom > titleWidth;
-  const leftFits = barFrom - 46 > titleWidth;
+  const leftFits = barFrom - 58 > titleWidth;
   const textX = insideFits ? barFrom + 8 : leftFits ? barFrom - 8 : barTo + 8;
   const anchor = insideFits ? 'start' : leftFits ? 'end' : 'start';
   const { act, swept, finishes } = kindOf(o.kind);
@@ -116,7 +140,7 @@ function ScoreRow({ operation: o, number, width, narrow, from, to, open, title, 
       {marks.map((m) => (
         <line key={m} x1={m} x2={m} y1={0} y2={height} stroke="var(--line)" strokeDasharray="3 4" />
       ))}
-      <text x={16} y={22} fontSize={15} className="ladder-small">
+      <text x={28} y={22} fontSize={15} className="ladder-small">
         {number}
       </text>
       <rect

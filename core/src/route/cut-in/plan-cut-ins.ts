@@ -36,6 +36,7 @@ function waitsBecause(
   waiting: readonly Waiting[],
 ): WaitsBecause | undefined {
   if (!plansCutIn(made)) return 'shape';
+  if (setup.leave?.includes(made.id)) return 'otherSetup';
   const length = waiting.find((w) => w.id === on.id);
   const stands = cutNow.has(on.id) || isFinished(piece, on.id) || length?.why === 'asBar';
   if (!stands) return length?.why ?? 'otherSetup';

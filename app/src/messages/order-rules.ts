@@ -1,0 +1,35 @@
+import type { OrderRuleCode } from '@whelk/core/route';
+
+/** What each rule of the order of work is called, and why it is one. */
+export const orderRuleText: Readonly<Record<OrderRuleCode, { readonly name: string; readonly why: string }>> = {
+  putInFirst: { name: 'Put in first', why: 'Nothing is done on work that is not in the lathe yet.' },
+  endFirst: { name: 'The end first', why: 'All lengths are told from the end that is faced first.' },
+  carriedFirst: {
+    name: 'As it is carried',
+    why: 'What needs the end free comes before the centre is up, what is carried by it after.',
+  },
+  metalOff: {
+    name: 'What stands over it',
+    why: 'Metal over a place comes off before anything is cut there: each cut is told for the metal that it finds.',
+  },
+  sizeInTurn: {
+    name: 'A size in its turn',
+    why: 'Cuts and measurements of one surface follow each other: each goes by what the one before left.',
+  },
+  toolKnown: {
+    name: 'The tool known',
+    why: 'A dial’s number means something only once its tool has touched the work.',
+  },
+  partLast: { name: 'Cut off last', why: 'Off its spare stock the piece is no longer held.' },
+  roughFirst: {
+    name: 'Rough before finish',
+    why: 'Everything is roughed before a close size is finished: heat, and what is set free in the metal, move it.',
+  },
+  weakLate: { name: 'Weak places late', why: 'Nothing heavy is cut beyond a groove or a neck: it bends there.' },
+  coolToMeasure: { name: 'Cool before measuring', why: 'Hot work is not measured for a close size: it shrinks.' },
+  easierLast: {
+    name: 'Easier to correct goes last',
+    why: 'A reamed or bored hole is as it is; an outside is still cut or polished to its mate.',
+  },
+  edgesLast: { name: 'Edges last', why: 'Edges are broken once nothing is cut any more that leaves a new one.' },
+};

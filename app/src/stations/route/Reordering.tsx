@@ -1,0 +1,162 @@
+import {
+  type Announcements,
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  type DragOverEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import type { Move } from '@whelk/core/hold';
+import type { Part } from '@whelk/core/part';
+import { type Judged, judged, type Operation, type Plan } from '@whelk/core/route';
+import { GripVertical } from 'lucide-react';
+import { type ReactNode, useState } from 'react';
+import { orderRuleText } from '../../messages/order-rules.ts';
+
+/** What the rules know of a plan. */
+export const aboutPlan = (plan: Plan, part: Part) => ({ part, planned: new Map(plan.planned.map((id, i) => [id, i])) });
+
+/** Where an operation comes to stand when it is let go over another one. */
+function moveOver(operations: readonly Operation[], id: string, overId: string): Move | undefined {
+  const ids = operations.map((o) => o.id);
+  const [from, to] = [ids.indexOf(id), ids.indexOf(overId)];
+  if (from < 0 || to < 0 || from === to) return undefined;
+  return { id, before: (to > from ? ids[to + 1] : ids[to]) ?? null };
+}
+
+interface Told {
+  readonly title: string;
+  readonly says: Judged;
+}
+
+/** What the rules say of where a hand holds an operation. */
+function Verdict({ told: { title, says } }: { told: Told }) {
+  const { refused, against } = says;
+  return (
+    <p
+      role="status"
+      className="sticky top-2 z-20 mx-5 mb-2 border-2 border-[var(--ink)] bg-[var(--color-base-100)] px-3 py-2"
+    >
+      <b>{title}: </b>
+      {refused ? (
+        <span className="field-problem">✕ not there. {orderRuleText[refused.code].why}</span>
+      ) : against.length > 0 ? (
+        <span className="field-warning">
+          ▲ it may stand there, but: {[...new Set(against.map((b) => orderRuleText[b.code].why))].join(' ')}
+        </span>
+      ) : (
+        <span>✓ no rule speaks against it.</span>
+      )}
+    </p>
+  );
+}
+
+/** The list of operations, each of which can be taken by its handle and put elsewhere; the rules are told while it is held. */
+export function Reordering({
+  plan,
+  part,
+  titleOf,
+  onMove,
+  children,
+}: {
+  readonly plan: Plan;
+  readonly part: Part;
+  readonly titleOf: (operation: Operation) => string;
+  readonly onMove: (move: Move) => void;
+  readonly children: ReactNode;
+}) {
+  const [told, setTold] = useState<Told>();
+  const { operations } = plan;
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const tell = (id: string, overId: string | undefined) => {
+    const operation = operations.find((o) => o.id === id);
+    const move = operation && overId !== undefined ? moveOver(operations, id, overId) : undefined;
+    if (!operation || !move) return undefined;
+    return { move, told: { title: titleOf(operation), says: judged(operations, move, aboutPlan(plan, part)) } };
+  };
+  const titled = (id: string | number): string => {
+    const operation = operations.find((o) => o.id === id);
+    return operation ? titleOf(operation) : '';
+  };
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `${titled(active.id)} taken.`,
+    onDragOver: ({ active, over }) => (over ? `${titled(active.id)} at the place of ${titled(over.id)}.` : undefined),
+    onDragEnd: ({ active }) => `${titled(active.id)} let go.`,
+    onDragCancel: ({ active }) => `${titled(active.id)} stays where it was.`,
+  };
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      accessibility={{
+        announcements,
+        screenReaderInstructions: {
+          draggable:
+            'Press space to take the operation, the arrow keys to move it, space to let it go, escape to leave it.',
+        },
+      }}
+      onDragStart={() => setTold(undefined)}
+      onDragOver={({ active, over }: DragOverEvent) => setTold(tell(String(active.id), over?.id as string)?.told)}
+      onDragCancel={() => setTold(undefined)}
+      onDragEnd={({ active, over }: DragEndEvent) => {
+        const found = tell(String(active.id), over?.id as string);
+        // what was refused stays told, so that it can be read
+        if (!found?.told.says.refused) setTold(undefined);
+        if (found && !found.told.says.refused) onMove(found.move);
+      }}
+    >
+      {told && <Verdict told={told} />}
+      <SortableContext items={operations.map((o) => o.id)} strategy={verticalListSortingStrategy}>
+        {children}
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+/** A row that can be taken by its handle. */
+export function Movable({
+  id,
+  title,
+  className,
+  children,
+}: {
+  readonly id: string;
+  readonly title: string;
+  readonly className: string;
+  readonly children: ReactNode;
+}) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
+    id,
+  });
+  return (
+    <li
+      ref={setNodeRef}
+      className={`relative ${className} ${isDragging ? 'z-10 bg-[var(--bench)]' : ''}`}
+      style={{ transform: transform ? `translate3d(0, ${transform.y}px, 0)` : undefined, transition }}
+    >
+      <button
+        ref={setActivatorNodeRef}
+        type="button"
+        className="handle"
+        {...attributes}
+        {...listeners}
+        aria-label={`Move: ${title}`}
+      >
+        <GripVertical size={16} aria-hidden="true" />
+      </button>
+      {children}
+    </li>
+  );
+}
