@@ -72,7 +72,7 @@ const OWN_UNITS = {
   hold: /^(slacken|tighten|under|tapAt)$/,
   tool: /^(edges|breakers)$/,
   /** so do the holdings of a job */
-  job: /^(one|other|upTo|setupNow|setupCount|leftCount)$/,
+  job: /^(one|other|upTo|setupNow|setupCount|leftCount|lostCount|measureCount)$/,
   stock: /^(size|gap|nodes|mostNodes|pieces)$/,
   worn: /^score$/,
   /** rings are counted in their own lines */

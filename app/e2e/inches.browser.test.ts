@@ -30,8 +30,7 @@ describe('a job in inches on an inch lathe', () => {
     };
     for (const station of ['drawing', 'stock', 'hold', 'route', 'cut']) {
       await visit(page, `${shop.url}/jobs/${id}/${station}`);
-      if (station === 'route')
-        for (const button of await page.$$('ol[aria-label="Operations in order"] > li > button')) await button.click();
+      if (station === 'route') for (const button of await page.$$('[data-operation]')) await button.click();
       await look(station);
     }
     const run = (await shop.ask('POST', `/api/jobs/${id}/runs`, { piece: 1 })).body as { id: string };

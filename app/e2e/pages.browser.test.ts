@@ -41,7 +41,7 @@ describe.each([
     for (const station of ['drawing', 'printed', 'revisions', 'stock', 'hold', 'route', 'cut']) {
       await visit(page, `${jobUrl}/${station}`);
       if (station === 'route') {
-        await page.click('ol[aria-label="Operations in order"] > li:nth-child(6) button');
+        await (await page.$$('[data-operation]'))[5]!.click();
         await page.click('button[aria-label="Working of speed"]');
       }
       await look(station);

@@ -57,7 +57,7 @@ try {
   await keep(page, 'hold');
   await page.setViewport({ width: 1280, height: 800 });
   await visit(page, `${spindle}/route`);
-  await page.click('ol[aria-label="Operations in order"] > li:nth-child(6) button');
+  await (await page.$$('[data-operation]'))[5]!.click();
   await keep(page, 'route');
   // a bush being cut with the true shapes of its tools
   await visit(page, `${shop.url}/jobs/${await jobId('Hinge bush, flanged')}/route`);

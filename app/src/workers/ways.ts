@@ -1,5 +1,7 @@
 import type { Setup } from '@whelk/core/hold';
 import {
+  type Alternative,
+  alternatives,
   betterFirstEnd,
   type FirstEnd,
   type Job,
@@ -21,6 +23,10 @@ const api = {
   /** The end that the job is better begun with, where that is not the one it is begun with. */
   firstEnd(job: Job, shop: Shop): FirstEnd | undefined {
     return betterFirstEnd(job, shop);
+  },
+  /** Whole courses of work, compared. */
+  courses(job: Job, shop: Shop): readonly Alternative[] {
+    return alternatives(job, shop);
   },
   /** Every way of holding a job in one of its setups, each with its whole route. */
   of(job: Job, shop: Shop, number: number): readonly Way[] {

@@ -1,8 +1,7 @@
 import { opposite } from '../part/index.ts';
-import { nextSetup } from './next-setup.ts';
-import { planJob } from './plan-job.ts';
+import { followed } from './course.ts';
 import type { Job, Shop } from './schema.ts';
-import { type PlannedSetup, stillWaiting } from './setups.ts';
+import { stillWaiting } from './setups.ts';
 
 /** What comes of beginning with an end: how many setups it takes, and how many surfaces are left that turning could make. */
 export interface Begun {
@@ -17,31 +16,20 @@ export interface FirstEnd {
   readonly now: Begun;
 }
 
-/** Setups that are followed at most. */
-const MOST = 4;
 /** A quicker course is worth a word from so many minutes on. */
 const WORTH_MIN = 5;
-const PROPOSED = (n: number): string => `00000000-0000-4000-8000-00000000000${n}`;
 
 /** The job begun with an end, setup after setup as they are proposed; undefined where nothing can be cut so. */
 function begunWith(job: Job, shop: Shop, tail: 'left' | 'right'): Begun | undefined {
   const [first] = job.hold.setups;
-  if (!first) return undefined;
-  let all: Job = { ...job, hold: { ...job.hold, setups: [{ ...first, tail }] } };
-  let known: readonly PlannedSetup[] = [];
-  for (let n = 1; ; n++) {
-    const { setups } = planJob(all, shop, undefined, { known });
-    known = setups;
-    if (!setups.some(({ plan }) => plan.operations.some((o) => o.kind !== 'mount'))) return undefined;
-    const next = n < MOST ? nextSetup(setups, PROPOSED(n)) : undefined;
-    if (!next)
-      return {
-        setupCount: setups.length,
-        leftCount: stillWaiting(setups).length,
-        minutes: setups.reduce((sum, { plan }) => sum + plan.minutes, 0),
-      };
-    all = { ...all, hold: { ...all.hold, setups: [...all.hold.setups, next] } };
-  }
+  const course = first && followed({ ...job, hold: { ...job.hold, setups: [{ ...first, tail }] } }, shop);
+  if (!course) return undefined;
+  const { setups } = course.planned;
+  return {
+    setupCount: setups.length,
+    leftCount: stillWaiting(setups).length,
+    minutes: setups.reduce((sum, { plan }) => sum + plan.minutes, 0),
+  };
 }
 
 /**

@@ -1,3 +1,4 @@
+export { type Alternative, type AlternativeHolding, alternatives } from './alternatives.ts';
 export { acrossMm, type TurnedTogether, turnedTogether } from './concentric.ts';
 export { cutOf, type OperationCut } from './cut-of.ts';
 export { type JobFile, jobFileSchema, type RunFile, type ShopFile, shopFileSchema } from './file.ts';

@@ -13,30 +13,19 @@ import { type Chuck, chuckOf, type Lathe } from '../lathe/index.ts';
 import { insides, outsides, type Part, surfaceOf } from '../part/index.ts';
 import type { Plan } from '../route/index.ts';
 import { acrossMm } from './concentric.ts';
+import { BORE_SOFT_MIN, trueMin, unevenMin } from './hold-costs.ts';
 import { otherWays } from './other-ways.ts';
 import { type PlannedJob, planJob } from './plan-job.ts';
 import type { Job, Shop } from './schema.ts';
 import type { PlannedSetup } from './setups.ts';
 import { AT_RISK_MIN, WAY_CODES, type Way, type WayKind, type WayReason } from './way.ts';
 
-/** Minutes to bring a piece true, by kind of chuck; practice of a turner used to it. */
-const TRUE_MIN: Readonly<Record<Chuck['kind'], number>> = {
-  threeJaw: 0.5,
-  fourJaw: 8,
-  fineAdjusting: 3,
-  soft: 0.5,
-  collet: 0.5,
-};
-/** Soft jaws are bored to the work once for a batch. */
-const BORE_SOFT_MIN = 20;
 /** Above this share of what jaws or work bear a cut is watched. */
 const NEAR = 0.8;
 /** Overhang in diameters beyond which a steady, and slenderness beyond which a following rest, is wanted. FIELD 2 */
 const STEADY_DIAMETERS = 10;
 const FOLLOW_DIAMETERS = 12;
 
-/** What an uneven casting in self-centring jaws costs a piece, minutes: it rocks on three points, is set again, and the first cut comes out oval. */
-const UNEVEN_MIN = 12;
 /** Marks on finished work are dressed out, minutes a piece, where nothing goes between. */
 const MARKS_MIN = 2;
 
@@ -217,7 +206,7 @@ function firstReasons(
   const stays = plan.waiting.every((w) => w.id !== on || w.why === 'asBar');
   const onPart = setup.grip.kind === 'jaws' && setup.grip.on !== 'spare';
   if (problems.some((p) => p.code === 'hold.castingUneven'))
-    reasons.push({ code: 'hold.castingUneven', minutes: Math.max(AT_RISK_MIN, UNEVEN_MIN * count) });
+    reasons.push({ code: 'hold.castingUneven', minutes: unevenMin(count) });
   if (onPart && stays && (chuck?.kind === 'threeJaw' || chuck?.kind === 'fourJaw'))
     reasons.push({ code: 'way.marks', minutes: MARKS_MIN * count });
   return reasons;
@@ -262,7 +251,7 @@ function chuckReasons(lathe: Lathe, chuck: Chuck, plan: Plan, count: number): Wa
   const grip = worst((o) => o.loads!.gripShare);
   const bend = worst(({ loads }) => (loads!.bendMm ?? 0) / (loads!.bendAllowedMm ?? 1));
   const reasons: WayReason[] = [
-    { code: `way.true.${chuck.kind}`, minutes: TRUE_MIN[chuck.kind] * count, values: { runoutMm: runsAt(chuck) } },
+    { code: `way.true.${chuck.kind}`, minutes: trueMin(chuck, count), values: { runoutMm: runsAt(chuck) } },
   ];
   if (chuck.id !== chuckOf(lathe).id)
     reasons.push({ code: 'way.mount', minutes: lathe.changeMin.chuck, values: { name: chuck.name } });

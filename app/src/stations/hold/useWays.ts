@@ -3,8 +3,8 @@ import type { FirstEnd, Job, Shop, Way } from '@whelk/core/job';
 import type { Remote } from 'comlink';
 import { useCallback } from 'react';
 import type { WaysApi } from '../../workers/ways.ts';
+import { waysDoor } from '../frame/ways-door.ts';
 import { useAnswer } from '../frame/worker-door.ts';
-import { waysDoor } from './ways-door.ts';
 
 type Door = Remote<WaysApi>;
 

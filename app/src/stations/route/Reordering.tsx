@@ -17,7 +17,7 @@ import {
 } from '@dnd-kit/sortable';
 import type { Move } from '@whelk/core/hold';
 import type { Part } from '@whelk/core/part';
-import { type Judged, judged, type Operation, type Plan } from '@whelk/core/route';
+import { type Broken, type Judged, judged, type Operation, type Plan } from '@whelk/core/route';
 import { GripVertical } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { orderRuleText } from '../../messages/order-rules.ts';
@@ -34,29 +34,47 @@ function moveOver(operations: readonly Operation[], id: string, overId: string):
 }
 
 interface Told {
+  readonly id: string;
   readonly title: string;
   readonly says: Judged;
 }
 
 /** What the rules say of where a hand holds an operation. */
-function Verdict({ told: { title, says } }: { told: Told }) {
+function Verdict({
+  told: { id, title, says },
+  titled,
+  onClose,
+}: {
+  readonly told: Told;
+  readonly titled: (id: string) => string;
+  readonly onClose: () => void;
+}) {
   const { refused, against } = says;
+  const pairOf = ({ first, other }: Broken): string => titled(first === id ? other : first);
   return (
-    <p
+    <div
       role="status"
-      className="sticky top-2 z-20 mx-5 mb-2 border-2 border-[var(--ink)] bg-[var(--color-base-100)] px-3 py-2"
+      className="fixed inset-x-5 bottom-4 z-20 flex items-start gap-3 border-2 border-[var(--ink)] bg-[var(--color-base-100)] px-4 py-3"
     >
-      <b>{title}: </b>
-      {refused ? (
-        <span className="field-problem">✕ not there. {orderRuleText[refused.code].why}</span>
-      ) : against.length > 0 ? (
-        <span className="field-warning">
-          ▲ it may stand there, but: {[...new Set(against.map((b) => orderRuleText[b.code].why))].join(' ')}
-        </span>
-      ) : (
-        <span>✓ no rule speaks against it.</span>
-      )}
-    </p>
+      <p className="grow">
+        <b>{title}: </b>
+        {refused ? (
+          <span className="text-[var(--stop)]">
+            ✕ not there, it comes {refused.first === id ? 'before' : 'after'} “{pairOf(refused)}”.{' '}
+            {orderRuleText[refused.code].why}
+          </span>
+        ) : against.length > 0 ? (
+          <span>
+            ▲ it may stand there, but: {[...new Set(against.map((b) => orderRuleText[b.code].why))].join(' ')}
+          </span>
+        ) : (
+          <span>✓ no rule speaks against it.</span>
+        )}
+      </p>
+      <button type="button" className="quiet" onClick={onClose}>
+        Close
+      </button>
+    </div>
   );
 }
 
@@ -84,7 +102,7 @@ export function Reordering({
     const operation = operations.find((o) => o.id === id);
     const move = operation && overId !== undefined ? moveOver(operations, id, overId) : undefined;
     if (!operation || !move) return undefined;
-    return { move, told: { title: titleOf(operation), says: judged(operations, move, aboutPlan(plan, part)) } };
+    return { move, told: { id, title: titleOf(operation), says: judged(operations, move, aboutPlan(plan, part)) } };
   };
   const titled = (id: string | number): string => {
     const operation = operations.find((o) => o.id === id);
@@ -117,7 +135,7 @@ export function Reordering({
         if (found && !found.told.says.refused) onMove(found.move);
       }}
     >
-      {told && <Verdict told={told} />}
+      {told && <Verdict told={told} titled={titled} onClose={() => setTold(undefined)} />}
       <SortableContext items={operations.map((o) => o.id)} strategy={verticalListSortingStrategy}>
         {children}
       </SortableContext>

@@ -18,6 +18,7 @@ import { SetupBar } from '../frame/SetupBar.tsx';
 import { useJob } from '../frame/useJob.ts';
 import { useNames } from '../frame/useNames.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
+import { Courses } from './Courses.tsx';
 import { OrderRules } from './OrderRules.tsx';
 import { LeftHere } from './Placed.tsx';
 import { ProofBar } from './ProofBar.tsx';
@@ -183,6 +184,19 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
             setup={shown}
             titleOf={titleOf}
             onMoves={(moves) => onSetup((s) => ({ ...s, moves: moves.length > 0 ? [...moves] : undefined }))}
+          />
+          <Courses
+            job={job}
+            shop={shop}
+            onTake={(setups) =>
+              editor.change((j) => ({
+                ...j,
+                hold: {
+                  ...j.hold,
+                  setups: setups.map((s, i) => ({ ...s, id: j.hold.setups[i]?.id ?? crypto.randomUUID() })),
+                },
+              }))
+            }
           />
           <Score
             onSetup={onSetup}

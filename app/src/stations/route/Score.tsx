@@ -1,15 +1,18 @@
 import type { Setup } from '@whelk/core/hold';
 import type { Job, PlannedSetup } from '@whelk/core/job';
-import { outsides } from '@whelk/core/part';
+import { insides, outsides } from '@whelk/core/part';
 import { stripPicture } from '@whelk/core/picture';
 import { kindOf, type Operation, withMove } from '@whelk/core/route';
 import type { Recorder } from '@whelk/core/working';
+import { ChevronDown, ChevronRight } from 'lucide-react';
+import { Fragment, useState } from 'react';
 import { operationTitle } from '../../desks/operation/kinds.ts';
 import { minutes } from '../../ui/format.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 import { OperationDetail } from './OperationDetail.tsx';
 import { brokenIn } from './OrderRules.tsx';
 import { Movable, Reordering } from './Reordering.tsx';
+import { beginsFolded, isGrouped, type ToolGroup, toolGroups } from './tool-groups.ts';
 
 interface Props {
   readonly jobId: string;
@@ -42,6 +45,8 @@ export function Score(props: Props) {
     metal: piece.contour,
   });
   const x = (z: number) => strip.origin[0] + z * strip.unitsPerMm;
+  const holes = new Set(insides(part).map((s) => s.id));
+  const isInside = (o: Operation): boolean => holes.has(o.featureId ?? '') || kindOf(o.kind).opens !== undefined;
   const moves = setup.setup.moves ?? [];
   const against = new Set(brokenIn(setup).map((b) => b.other));
   const titleOf = (o: Operation): string =>
@@ -50,6 +55,55 @@ export function Score(props: Props) {
     const move = moves.find((m) => m.id === o.id);
     return `${move?.locked ? ' · locked' : move ? ' · moved' : ''}${against.has(o.id) ? ' · ▲ against a rule' : ''}`;
   };
+  const count = plan.operations.length;
+  const grouped = isGrouped(count);
+  const groups = toolGroups(plan.operations);
+  const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
+  const isFolded = (group: ToolGroup): boolean =>
+    grouped &&
+    !group.operations.some((o) => o.id === openId) &&
+    (beginsFolded(count) && group.operations.length > 1) !== turned.has(group.key);
+  const fold = ({ key }: ToolGroup) => {
+    const next = new Set(turned);
+    if (!next.delete(key)) next.add(key);
+    setTurned(next);
+  };
+  const toolName = (toolId: string | undefined): string =>
+    setup.means.tools.find((t) => t.id === toolId)?.name ?? 'Before the first tool';
+  const row = (o: Operation) => {
+    const open = o.id === openId;
+    return (
+      <Movable
+        key={o.id}
+        id={o.id}
+        title={titleOf(o)}
+        className={`border-t border-[var(--line)] ${open ? 'score-open' : ''}`}
+      >
+        <button
+          type="button"
+          className="relative block w-full cursor-pointer text-left"
+          aria-expanded={open}
+          data-operation={o.id}
+          onClick={() => onOpen(o.id)}
+        >
+          <ScoreRow
+            operation={o}
+            number={plan.operations.indexOf(o) + 1}
+            width={width}
+            narrow={narrow}
+            from={x(o.zFromMm)}
+            to={x(o.zToMm)}
+            open={open}
+            title={`${titleOf(o)}${marked(o)}`}
+            unit={unit}
+            inside={isInside(o)}
+            marks={outsides(part).map((f) => x(f.zFromMm))}
+          />
+        </button>
+        {open && <OperationDetail {...props} operation={o} />}
+      </Movable>
+    );
+  };
   return (
     <div ref={ref}>
       <Reordering
@@ -57,37 +111,15 @@ export function Score(props: Props) {
         onMove={(move) => onSetup((s) => ({ ...s, moves: [...withMove(s.moves ?? [], move)] }))}
       >
         <ol aria-label="Operations in order">
-          {plan.operations.map((o, i) => {
-            const open = o.id === openId;
-            const title = `${titleOf(o)}${marked(o)}`;
+          {groups.map((group) => {
+            const folded = isFolded(group);
             return (
-              <Movable
-                key={o.id}
-                id={o.id}
-                title={titleOf(o)}
-                className={`border-t border-[var(--line)] ${open ? 'score-open' : ''}`}
-              >
-                <button
-                  type="button"
-                  className="relative block w-full cursor-pointer text-left"
-                  aria-expanded={open}
-                  onClick={() => onOpen(o.id)}
-                >
-                  <ScoreRow
-                    operation={o}
-                    number={i + 1}
-                    width={width}
-                    narrow={narrow}
-                    from={x(o.zFromMm)}
-                    to={x(o.zToMm)}
-                    open={open}
-                    title={title}
-                    unit={unit}
-                    marks={outsides(part).map((f) => x(f.zFromMm))}
-                  />
-                </button>
-                {open && <OperationDetail {...props} operation={o} />}
-              </Movable>
+              <Fragment key={group.key}>
+                {grouped && (
+                  <GroupHead group={group} folded={folded} name={toolName(group.toolId)} onFold={() => fold(group)} />
+                )}
+                {!folded && group.operations.map(row)}
+              </Fragment>
             );
           })}
         </ol>
@@ -96,7 +128,42 @@ export function Score(props: Props) {
   );
 }
 
+/** One tool in the post, and what is done with it; folded, what it does stays told. */
+function GroupHead({
+  group,
+  folded,
+  name,
+  onFold,
+}: {
+  readonly group: ToolGroup;
+  readonly folded: boolean;
+  readonly name: string;
+  readonly onFold: () => void;
+}) {
+  const count = group.operations.length;
+  const Chevron = folded ? ChevronRight : ChevronDown;
+  return (
+    <li className="score-group">
+      <button
+        type="button"
+        className="flex w-full cursor-pointer items-center gap-2 py-1 pl-2 pr-[18px] text-left text-sm"
+        aria-expanded={!folded}
+        onClick={onFold}
+      >
+        <Chevron size={16} aria-hidden="true" />
+        <b>{name}</b>
+        <span className="muted grow">
+          {count} {count === 1 ? 'operation' : 'operations'}
+        </span>
+        <span className="muted">{minutes(group.minutes)}</span>
+      </button>
+    </li>
+  );
+}
+
 interface RowProps {
+  /** in a hole: drawn below the axis */
+  readonly inside: boolean;
   readonly operation: Operation;
   readonly number: number;
   readonly width: number;
@@ -111,7 +178,7 @@ interface RowProps {
 const RIGHT = 330;
 
 /** One row: bar where it cuts, title inside the bar where it fits, else beside it; setting and minutes at the right. */
-function ScoreRow({ operation: o, number, width, narrow, from, to, open, title, marks }: RowProps) {
+function ScoreRow({ operation: o, number, width, narrow, from, to, open, title, marks, inside }: RowProps) {
   const right = narrow ? 0 : RIGHT;
   // the bars keep to the work's own Z; the right column starts beyond the tail end or overlaps nothing by moving below
   const barFrom = Math.max(52, Math.min(from, to));
@@ -143,11 +210,12 @@ function ScoreRow({ operation: o, number, width, narrow, from, to, open, title, 
       <text x={28} y={22} fontSize={15} className="ladder-small">
         {number}
       </text>
+      {inside && <line x1={barFrom - 10} x2={barTo + 10} y1={6} y2={6} stroke="var(--ink)" strokeDasharray="9 3 2 3" />}
       <rect
         x={barFrom}
-        y={5}
+        y={inside ? 10 : 5}
         width={barTo - barFrom}
-        height={23}
+        height={inside ? 18 : 23}
         rx={2}
         fill={fill}
         stroke="var(--good)"

@@ -1,5 +1,5 @@
 import type { WaysApi } from '../../workers/ways.ts';
-import { doorTo } from '../frame/worker-door.ts';
+import { doorTo } from './worker-door.ts';
 
 /** The worker that ways of holding are looked for in. */
 export const waysDoor = doorTo<WaysApi>(
