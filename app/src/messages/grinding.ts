@@ -9,15 +9,27 @@ export const bitShapeNames: Record<BitShape, string> = {
   chamfer: 'chamfering tool, 45°',
   parting: 'parting blade',
   boring: 'boring tool',
+  roundNose: 'full round nose',
   thread60: 'threading tool, 60°',
 };
 
-/** The sheet for the grinder, in words and angles. */
-export function grindingSheetOf(material: Material, shape: BitShape): GrindingSheet {
+/** What a bit is ground to where its form is a certain one, mm. */
+export interface SizedBit {
+  readonly radiusMm?: number;
+  readonly widthMm?: number;
+}
+
+/** The sheet for the grinder, in words and angles. @param sized of a form, or a blade for one groove */
+export function grindingSheetOf(material: Material, shape: BitShape, sized: SizedBit = {}): GrindingSheet {
   const angles = grindingAngles(material, shape);
   const deg = (value: number) => `${value}°`;
+  const noseMm = sized.radiusMm ?? angles.noseMm;
+  const widthMm = sized.widthMm ?? (shape === 'roundNose' ? 2 * noseMm : undefined);
+  const { sideEdgeDeg, endEdgeDeg } = angles;
+  const round = shape === 'roundNose';
   return {
     angles,
+    ...(round ? { fullRound: true } : {}),
     title: `${bitShapeNames[shape][0]!.toUpperCase()}${bitShapeNames[shape].slice(1)}`,
     underTitle: `High-speed steel, for ${material.name.toLowerCase()}`,
     names: { top: 'From above', side: 'Across: rake / clearance', front: 'Along: rake / clearance' },
@@ -26,16 +38,25 @@ export function grindingSheetOf(material: Material, shape: BitShape): GrindingSh
       ['Back rake', deg(angles.backRakeDeg)],
       ['Side clearance', deg(angles.sideClearanceDeg)],
       ['End clearance', deg(angles.endClearanceDeg)],
-      ['Side edge to the axis', deg(angles.sideEdgeDeg)],
-      ['End edge', deg(angles.endEdgeDeg)],
-      ['Nose', angles.noseMm > 0 ? `${angles.noseMm} mm` : 'sharp, stoned'],
+      ...(round
+        ? []
+        : ([
+            ['Side edge to the axis', deg(sideEdgeDeg)],
+            ['End edge', deg(endEdgeDeg)],
+          ] as const)),
+      ['Nose', noseMm > 0 ? `${round ? 'half a circle, R' : ''}${Number(noseMm.toFixed(2))} mm` : 'sharp, stoned'],
+      ...(widthMm === undefined ? [] : ([['Width', `${Number(widthMm.toFixed(2))} mm`]] as const)),
     ],
     order: [
       'Lay out with blue and scriber. Eyes, mask, rest close.',
       'Side edge with its clearance, cooling often.',
       'End edge with its clearance.',
       angles.sideRakeDeg + angles.backRakeDeg > 0 ? 'Top: the rake.' : 'Top: flat, no rake; only stone it.',
-      angles.noseMm > 0 ? 'Nose, by turning the wrist.' : 'Leave the point; gauge the angle.',
+      noseMm > 0
+        ? round
+          ? 'Nose by turning the wrist, to a gauge of its radius.'
+          : 'Nose, by turning the wrist.'
+        : 'Leave the point; gauge the angle.',
       'Gauge, then stone every edge.',
     ],
   };

@@ -49,7 +49,7 @@ export const routeWordings = {
     right: 'Add one under Tools & gauges.',
   }),
   'route.moveRefused': (p) => ({
-    what: `An operation that was moved stays where it is planned: ${(orderRuleText[p.limit as OrderRuleCode]?.why ?? '').toLowerCase()}`,
+    what: `An operation that was moved stays where it is planned. ${orderRuleText[p.limit as OrderRuleCode]?.why ?? 'A rule that is never broken says so.'}`,
     right: 'Move it elsewhere, or plan the order anew under Route.',
   }),
   'route.exceeds.bar': (p) => ({

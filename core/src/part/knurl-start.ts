@@ -15,7 +15,7 @@ const GROWS = { straight: 0.5, crossed: 0.45 } as const;
  * nearest to what is drawn once it has grown.
  * @param drawnMm over the finished knurl @param pitchMm along the round
  * @source start diameter a whole multiple of pitch / π (FIELD 6)
- * @example knurlStart(30, 1, 'crossed').toothCount // 93
+ * @example knurlStart(30, 1, 'crossed').count // 93
  */
 export function knurlStart(drawnMm: number, pitchMm: number, pattern: keyof typeof GROWS): KnurlStart {
   const growsMm = GROWS[pattern] * pitchMm;

@@ -5,6 +5,8 @@ import type { Picture, Shape } from './picture.ts';
 /** Words of the sheet, already worded. */
 export interface GrindingSheet {
   readonly angles: GrindingAngles;
+  /** whether its end is a half circle as wide as the bit is there */
+  readonly fullRound?: boolean;
   readonly title: string;
   readonly underTitle: string;
   readonly rows: readonly (readonly [name: string, value: string])[];
@@ -42,6 +44,26 @@ function topView(a: GrindingAngles, [x, y]: Point): Shape[] {
       points: [
         [x - 14, y],
         [x + wide + 8, y],
+      ],
+    },
+  ];
+}
+
+/** A bit with a full round nose from above, the work over it. */
+function roundView([x, y]: Point): Shape[] {
+  const [radius, long, points] = [11, 40, 24];
+  const nose = Array.from({ length: points + 1 }, (_, i): Point => {
+    const angle = Math.PI + (Math.PI * i) / points;
+    return [x + radius + radius * Math.cos(angle), y + radius + radius * Math.sin(angle)];
+  });
+  return [
+    { kind: 'polygon', role: 'outline', points: [[x, y + long], ...nose, [x + 2 * radius, y + long]] },
+    {
+      kind: 'polyline',
+      role: 'centreline',
+      points: [
+        [x - 14, y],
+        [x + 2 * radius + 8, y],
       ],
     },
   ];
@@ -105,7 +127,7 @@ export function grindingSheetPicture(sheet: GrindingSheet): Picture {
   const shapes: Shape[] = [
     text(margin, margin + 7, sheet.title, 8, true),
     text(margin, margin + 13, sheet.underTitle, 4),
-    ...topView(a, [margin + 22, 42]),
+    ...(sheet.fullRound ? roundView([margin + 22, 42]) : topView(a, [margin + 22, 42])),
     heading(margin, sheet.names.top),
     ...section(a.sideClearanceDeg, a.sideRakeDeg, [margin + 74, 42]),
     heading(margin + 70, `${sheet.names.side}: ${a.sideRakeDeg}° / ${a.sideClearanceDeg}°`),

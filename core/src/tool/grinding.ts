@@ -1,7 +1,16 @@
 import type { Group, Material } from '../material/index.ts';
 
 /** Shapes that a bit is ground to. */
-export const BIT_SHAPES = ['rougher', 'finisher', 'facing', 'chamfer', 'parting', 'boring', 'thread60'] as const;
+export const BIT_SHAPES = [
+  'rougher',
+  'finisher',
+  'facing',
+  'chamfer',
+  'parting',
+  'boring',
+  'roundNose',
+  'thread60',
+] as const;
 export type BitShape = (typeof BIT_SHAPES)[number];
 
 /** Angles of a ground bit, degrees, and its nose. Clearances are below the edges, rakes on top. */
@@ -50,8 +59,12 @@ const EDGES: Readonly<Record<BitShape, readonly [sideEdge: number, endEdge: numb
   chamfer: [45, 45, 0.2],
   parting: [90, 2, 0],
   boring: [95, 12, 0.4],
+  roundNose: [90, 90, 3],
   thread60: [60, 60, 0],
 };
+
+/** Rake would change what these leave. */
+const TRUE_TO_FORM: ReadonlySet<BitShape> = new Set(['thread60', 'chamfer', 'roundNose']);
 
 /**
  * Angles to grind a high-speed steel bit to, for a shape and the material it will cut.
@@ -62,7 +75,7 @@ export function grindingAngles(
   material: Pick<Material, 'group' | 'cautions' | 'id' | 'hardnessHb'>,
   shape: BitShape,
 ): GrindingAngles {
-  const [side, back] = shape === 'thread60' || shape === 'chamfer' ? [0, 0] : rakesOf(material);
+  const [side, back] = TRUE_TO_FORM.has(shape) ? [0, 0] : rakesOf(material);
   const [sideEdgeDeg, endEdgeDeg, noseMm] = EDGES[shape];
   const clearance = clearanceOf(material.group);
   return {

@@ -54,7 +54,7 @@ function Verdict({
   return (
     <div
       role="status"
-      className="fixed inset-x-5 bottom-4 z-20 flex items-start gap-3 border-2 border-[var(--ink)] bg-[var(--color-base-100)] px-4 py-3"
+      className="fixed inset-x-5 bottom-4 z-20 flex items-start gap-3 border-2 border-current bg-[var(--color-base-100)] px-4 py-3"
     >
       <p className="grow">
         <b>{title}: </b>

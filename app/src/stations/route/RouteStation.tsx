@@ -1,6 +1,6 @@
 import { usualPolicy } from '@whelk/core/cutting';
 import { helpedByHolding, type Setup } from '@whelk/core/hold';
-import { planJob, stationOf, stillWaiting } from '@whelk/core/job';
+import { missingTools, planJob, stationOf, stillWaiting } from '@whelk/core/job';
 import { insides } from '@whelk/core/part';
 import { HOLE_SCHOOLS, type HoleSchool, type Operation } from '@whelk/core/route';
 import { lazy, Suspense, useState } from 'react';
@@ -19,6 +19,7 @@ import { useJob } from '../frame/useJob.ts';
 import { useNames } from '../frame/useNames.ts';
 import { usePlanned } from '../frame/usePlanned.ts';
 import { Courses } from './Courses.tsx';
+import { Missing } from './Missing.tsx';
 import { OrderRules } from './OrderRules.tsx';
 import { LeftHere } from './Placed.tsx';
 import { ProofBar } from './ProofBar.tsx';
@@ -45,6 +46,8 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
   const nameOf = useNames(job, planned);
   const school = job.route.school;
   const proof = useProof(job, shop);
+  const missing = missingTools(planned.setups);
+  const lacking = new Set(planned.setups.flatMap((s) => s.problems.filter((p) => p.code.startsWith('route.lacks.'))));
   const [watching, setWatching] = useState(false);
   const [goTo, setGoTo] = useState<GoTo>();
   const proved = proof?.setups[number - 1];
@@ -157,9 +160,12 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
       </div>
       <div className="px-5">
         <Problems
-          problems={planned.problems.filter((p) => p.severity === 'warning' || stationOf(p) === 'route')}
+          problems={planned.problems.filter(
+            (p) => !lacking.has(p) && (p.severity === 'warning' || stationOf(p) === 'route'),
+          )}
           several={several}
         />
+        <Missing {...{ missing, material: planned.material }} />
       </div>
       {shown && plan && plan.operations.length > 0 ? (
         <>

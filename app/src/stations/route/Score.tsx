@@ -115,7 +115,7 @@ export function Score(props: Props) {
             const folded = isFolded(group);
             return (
               <Fragment key={group.key}>
-                {grouped && (
+                {grouped && group.operations.length > 1 && (
                   <GroupHead group={group} folded={folded} name={toolName(group.toolId)} onFold={() => fold(group)} />
                 )}
                 {!folded && group.operations.map(row)}
@@ -210,7 +210,9 @@ function ScoreRow({ operation: o, number, width, narrow, from, to, open, title, 
       <text x={28} y={22} fontSize={15} className="ladder-small">
         {number}
       </text>
-      {inside && <line x1={barFrom - 10} x2={barTo + 10} y1={6} y2={6} stroke="var(--ink)" strokeDasharray="9 3 2 3" />}
+      {inside && (
+        <line x1={barFrom - 10} x2={barTo + 10} y1={6} y2={6} stroke="currentColor" strokeDasharray="9 3 2 3" />
+      )}
       <rect
         x={barFrom}
         y={inside ? 10 : 5}
