@@ -20,6 +20,10 @@ export const orderRuleText: Readonly<Record<OrderRuleCode, { readonly name: stri
     name: 'The tool known',
     why: 'A dial’s number means something only once its tool has touched the work.',
   },
+  lookFirst: {
+    name: 'A look before power',
+    why: 'Before the first feed under power the work is turned once by hand.',
+  },
   partLast: { name: 'Cut off last', why: 'Off its spare stock the piece is no longer held.' },
   roughFirst: {
     name: 'Rough before finish',

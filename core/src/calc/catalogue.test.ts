@@ -66,6 +66,7 @@ describe('catalogue', () => {
       'mount',
       'face',
       'touchOff',
+      'glance',
       'f1-rough',
       'touchOff-finisher',
       'f1-finish',

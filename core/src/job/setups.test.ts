@@ -81,6 +81,7 @@ describe('holdings of a job', () => {
       'mount',
       'face',
       'touchOff',
+      'glance',
       'f1-rough',
       'f1-roughed',
       'touchOff-finisher',

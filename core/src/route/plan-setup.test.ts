@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SCHOOLS } from '../cutting/index.ts';
-import { outsides } from '../part/index.ts';
-import { feature, metricLathe, planInput, planRoute } from '../testing/shop.ts';
+import { outsides, resolveDrawing } from '../part/index.ts';
+import { drawingOf, feature, metricLathe, planInput, planRoute } from '../testing/shop.ts';
 import { standingMm } from '../work/index.ts';
 import { collectWorking } from '../working/index.ts';
 import { bySchool } from './by-school.ts';
 import { passDepths } from './fit-cut.ts';
-import { kindOf } from './operation/kinds.ts';
+import { kindOf, type OperationOf } from './operation/kinds.ts';
 import { planSetup } from './plan-setup.ts';
 
 const shaft = [
@@ -27,6 +27,7 @@ describe('planning a setup', () => {
       'centre',
       'changeSupport',
       'touchOff',
+      'glance',
       'f2-rough',
       'f3-rough',
       'f4-rough',
@@ -170,6 +171,21 @@ describe('planning a setup', () => {
     for (const o of costly.operations)
       if (o.passes.length > 0) expect(o.passes.reduce((sum, p) => sum + p.minutes, 0)).toBeCloseTo(o.minutes, 9);
   });
+  it('has one look before the first feed under power, with how near the tool comes and where it is thrown out', () => {
+    const { operations, held } = planRoute(planInput(shaft, 45));
+    const at = operations.findIndex((o) => o.kind === 'glance');
+    const look = operations[at] as OperationOf<'glance'>;
+    const first = operations[at + 1]!;
+    expect(operations.filter((o) => o.kind === 'glance')).toHaveLength(1);
+    expect(operations.slice(0, at).every((o) => o.passes.length === 0)).toBe(true);
+    expect(first.passes.length).toBeGreaterThan(0);
+    const cuts = operations.filter((o) => o.passes.length > 0);
+    expect(look.gapMm).toBeCloseTo(Math.min(...cuts.map((o) => o.zFromMm)) - held!.jawsMm, 2);
+    expect(look.throwOutMm).toBeCloseTo(resolveDrawing(drawingOf(shaft)).part.lengthMm - first.zFromMm, 2);
+    // nothing is fed under power where only the end is made
+    const ends = planRoute(planInput(shaft, 45, { setup: { extent: 'ends' } }));
+    expect(ends.operations.some((o) => o.kind === 'glance')).toBe(false);
+  });
   it('tells of every operation where its speed, feed, minutes and sizes come from', () => {
     const input = planInput(
       [feature(1, 40, 60), feature(2, 28, 160, 'h7', { edges: { left: '', right: '1x45' } })],
@@ -181,7 +197,7 @@ describe('planning a setup', () => {
       return steps.map((s) => s.code);
     };
     const { operations } = planRoute(input);
-    expect(new Set(operations.map((o) => o.kind)).size).toBe(12);
+    expect(new Set(operations.map((o) => o.kind)).size).toBe(13);
     for (const o of operations) {
       const codes = told(o.id);
       expect(codes.some((c) => ['route.minutes', 'route.usualMinutes', 'route.faceMinutes'].includes(c))).toBe(true);
@@ -316,7 +332,9 @@ describe('a setup that only roughs, and one that only takes the last cuts', () =
     planSetup(piece, { ...plain.setup, extent }, plain.means, plain.wishes, 1);
   it('leave metal on what is roughed, which a later setup brings to size', () => {
     const rough = by('rough');
-    expect(new Set(rough.operations.map((o) => o.kind))).toEqual(new Set(['mount', 'face', 'touchOff', 'rough']));
+    expect(new Set(rough.operations.map((o) => o.kind))).toEqual(
+      new Set(['mount', 'face', 'touchOff', 'glance', 'rough']),
+    );
     for (const f of outsides(plain.part)) {
       expect(rough.waiting).toContainEqual({ id: f.id, why: 'otherSetup' });
       expect(standingMm(rough.after, f.zFromMm + 1, f.zToMm - 1) - f.diameterMm).toBeGreaterThan(0.75);

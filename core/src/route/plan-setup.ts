@@ -26,6 +26,7 @@ import { centreHoleDepthMm, centreOperation, wantsCentreHole } from './operation
 import { chamferOperation } from './operation/chamfer.ts';
 import { changeSupportOperation } from './operation/change-support.ts';
 import { faceOperation } from './operation/face.ts';
+import { glanceOperation } from './operation/glance.ts';
 import { finishedBy, type Operation } from './operation/kinds.ts';
 import { mountOperation } from './operation/mount.ts';
 import { partOperation } from './operation/part-off.ts';
@@ -147,6 +148,7 @@ function begun(
 function planWith(context: FitContext, ofHold: readonly Problem[], number: number, recorderFor: RecorderFor): Plan {
   const { piece, held, means } = context;
   const { wanted, waiting, problems: ofWork } = wantedIn(context, number, recorderFor);
+  lookFirst(context, wanted, recorderFor);
   const { after: whole, parting } = cutOff(context, wanted, waiting, number, recorderFor);
   push(wanted, parting);
   const { order, refused } = ordered(wanted, context.setup.moves ?? [], piece.part);
@@ -184,6 +186,13 @@ function planWith(context: FitContext, ofHold: readonly Problem[], number: numbe
     minutes,
     changes: changed.count,
   };
+}
+
+/** A look before the first feed under power is put in where that is. */
+function lookFirst(context: FitContext, wanted: Operation[], recorderFor: RecorderFor): void {
+  const fed = wanted.filter((o) => o.passes.length > 0);
+  const glance = glanceOperation(context, fed, recorderFor);
+  if (glance) wanted.splice(wanted.indexOf(fed[0]!), 0, glance);
 }
 
 /** Everything that is cut while the piece is whole, what waits, and what is wrong with it. */

@@ -29,7 +29,7 @@ describe('the numbers of a piece', () => {
     second.touch(44.9, '0.30');
     expect(second.step!.kind).toBe('touchOff');
     second.touch(44.62, '0.30');
-    expect(second.step!.kind).toBe('rough');
+    expect(second.step!.kind).toBe('glance');
     const other = new AtTheLathe({ ...run, living: living.filter((l) => l.toolId !== run.steps[2]!.toolId) });
     expect(other.to('touchOff').advice!.check).toBeUndefined();
   });

@@ -174,8 +174,9 @@ describe('a run leaves the lathe', () => {
       largestMm: 26.7,
       cut: 'rough',
     };
-    const cut = event(4, { kind: 'done', stepId: short.steps[3]!.id, told });
-    const state = replay(short, [...doneSteps(short, 2), touch, cut]);
+    const looked = event(4, { kind: 'done', stepId: short.steps[3]!.id });
+    const cut = event(5, { kind: 'done', stepId: short.steps[4]!.id, told });
+    const state = replay(short, [...doneSteps(short, 2), touch, looked, cut]);
     expect(state.ignored).toBe(0);
     expect(standAfter(short, state, stand).slides.crossSlide).toBe('1.78');
     expect(after(short, doneSteps(short, 1), stand).slides.crossSlide).toBe('');

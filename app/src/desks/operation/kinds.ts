@@ -10,6 +10,7 @@ import { contour } from './contour.tsx';
 import { countersink } from './countersink.tsx';
 import { drill } from './drill.tsx';
 import { face } from './face.tsx';
+import { glance } from './glance.tsx';
 import { groove } from './groove.tsx';
 import { knurl } from './knurl.tsx';
 import { measure } from './measure.tsx';
@@ -26,7 +27,7 @@ import { touchOff } from './touch-off.ts';
 
 /** The one list of kinds: what is said and shown of each is in its own file. */
 const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
-  ...{ mount, face, centre, changeSupport, touchOff, rough, measure, semiFinish, finish, shoulder, chamfer },
+  ...{ mount, face, centre, changeSupport, touchOff, glance, rough, measure, semiFinish, finish, shoulder, chamfer },
   ...{ openFloor, spot, drill, ream, countersink, part, saw, groove, knurl, contour, roundEdge, breakEdges },
 };
 

@@ -116,6 +116,7 @@ export function Reordering({
   };
   return (
     <DndContext
+      id="order"
       sensors={sensors}
       collisionDetection={closestCenter}
       accessibility={{

@@ -11,6 +11,7 @@ import { contour } from './contour.ts';
 import { countersink } from './countersink.ts';
 import { drill } from './drill.ts';
 import { face } from './face.ts';
+import { glance } from './glance.ts';
 import { groove } from './groove.ts';
 import type { KindOfOperation, NotedOf, OfKind, Opened, OwnOf, Stroke, StrokesOf } from './kind.ts';
 import { knurl } from './knurl.ts';
@@ -27,7 +28,7 @@ import { touchOff } from './touch-off.ts';
 
 /** The one list of kinds, in the order in which they usually come: what is known of each is in its own file. */
 const kinds = {
-  ...{ mount, face, centre, spot, drill, changeSupport, touchOff, rough, openFloor },
+  ...{ mount, face, centre, spot, drill, changeSupport, touchOff, glance, rough, openFloor },
   ...{ measure, semiFinish, finish, shoulder },
   ...{ knurl, contour, roundEdge, groove, ream, countersink, chamfer, breakEdges, part, saw },
 };

@@ -35,6 +35,7 @@ describe('the order of work', () => {
     ['f2-finish', 'f2-rough', 'metalOff'],
     ['f2-after', 'f2-finish', 'sizeInTurn'],
     ['touchOff', 'f2-rough', 'toolKnown'],
+    ['glance', 'f2-rough', 'lookFirst'],
     [ids.at(-1)!, 'f1-rough', 'partLast'],
   ])('%s before %s is refused: %s', (id, before, code) => {
     expect(says(id, before)[0]).toBe(code);
@@ -57,9 +58,9 @@ describe('the order of work', () => {
   });
   it('every rule has a severity, the dangerous ones are never broken', () => {
     expect(orderRules.filter((r) => r.severity === 'never').map((r) => r.code)).toEqual([
-      ...['putInFirst', 'partLast', 'endFirst', 'carriedFirst', 'metalOff', 'sizeInTurn', 'toolKnown'],
+      ...['putInFirst', 'partLast', 'endFirst', 'carriedFirst', 'metalOff', 'sizeInTurn', 'toolKnown', 'lookFirst'],
     ]);
-    expect(orderRules).toHaveLength(12);
+    expect(orderRules).toHaveLength(13);
   });
 });
 

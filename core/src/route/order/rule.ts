@@ -9,6 +9,7 @@ export const ORDER_RULES = [
   'metalOff',
   'sizeInTurn',
   'toolKnown',
+  'lookFirst',
   'partLast',
   'roughFirst',
   'weakLate',

@@ -1,4 +1,5 @@
 import type { Operation } from '../operation/kinds.ts';
+import { lookFirst } from './look.ts';
 import {
   coolToMeasure,
   easierLast,
@@ -14,7 +15,7 @@ import { carriedFirst, endFirst, partLast, putInFirst } from './standing.ts';
 
 /** The one list of rules: those that are never broken first. */
 const rules: readonly OrderRule[] = [
-  ...[putInFirst, partLast, endFirst, carriedFirst, metalOff, sizeInTurn, toolKnown],
+  ...[putInFirst, partLast, endFirst, carriedFirst, metalOff, sizeInTurn, toolKnown, lookFirst],
   ...[roughFirst, weakLate, coolToMeasure, easierLast, edgesLast],
 ];
 

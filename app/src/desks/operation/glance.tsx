@@ -1,0 +1,53 @@
+import { carriageMove } from '@whelk/core/run';
+import { byRule } from '../../ui/format.ts';
+import type { ShownOperation } from './shown.ts';
+
+export const glance: ShownOperation<'glance'> = {
+  name: 'A look before power',
+  title: () => 'A look before the feed goes in: once round by hand',
+  Detail: ({ operation: o, unit }) => (
+    <p>
+      {o.gapMm === undefined ? '' : `The tool comes to ${byRule(o.gapMm, unit)} ${unit} from what holds the work. `}The
+      first feed is thrown out {byRule(o.throwOutMm, unit)} {unit} from the finished end.
+    </p>
+  ),
+  stepTitle: () => 'A look before the feed goes in: turn the work once round by hand',
+  Panel: ({ step, frozen }) => {
+    const { lathe } = frozen.means;
+    const { unit, slides } = lathe;
+    const { setting } = frozen.plan.operations.find((o) => o.passes.length > 0) ?? {};
+    const move = carriageMove(lathe, 0, step.throwOutMm);
+    return (
+      <ol className="flex max-w-3xl list-decimal flex-col gap-2 pl-6 text-lg">
+        <li>
+          Spindle stopped and out of gear. With the cross-slide drawn back, bring the tool to where it comes nearest to
+          what holds the work
+          {step.gapMm !== undefined && (
+            <>
+              , <b className="figure">{byRule(step.gapMm, unit)}</b> {unit} from it
+            </>
+          )}
+          , and turn the work once round by hand: nothing touches, neither tool, holder, slide nor guard.
+        </li>
+        {setting && (
+          <li>
+            Levers for the first cut: <b>{setting.speedLabel}</b>
+            {setting.feedLabel ? (
+              <>
+                , feed <b>{setting.feedLabel}</b>
+              </>
+            ) : null}
+            . Feed engaged by nothing yet.
+          </li>
+        )}
+        <li>
+          The first feed is thrown out <b className="figure">{byRule(step.throwOutMm, unit)}</b> {unit} from the
+          finished end
+          {move && slides.carriage.means === 'dial' ? `, ${move.number} on the carriage from zero there` : ''}: know the
+          lever, a hand on it.
+        </li>
+        <li>Key out of the chuck, guard down, sleeves, eyes.</li>
+      </ol>
+    );
+  },
+};
