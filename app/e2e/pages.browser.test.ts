@@ -41,7 +41,7 @@ describe.each([
     for (const station of ['drawing', 'printed', 'revisions', 'stock', 'hold', 'route', 'cut']) {
       await visit(page, `${jobUrl}/${station}`);
       if (station === 'route') {
-        await (await page.$$('[data-operation]'))[5]!.click();
+        await page.click('[data-operation$="-rough"]');
         await page.click('button[aria-label="Working of speed"]');
       }
       await look(station);

@@ -57,7 +57,7 @@ try {
   await keep(page, 'hold');
   await page.setViewport({ width: 1280, height: 800 });
   await visit(page, `${spindle}/route`);
-  await (await page.$$('[data-operation]'))[5]!.click();
+  await page.click('[data-operation$="-rough"]');
   await keep(page, 'route');
   // a bush being cut with the true shapes of its tools
   await visit(page, `${shop.url}/jobs/${await jobId('Hinge bush, flanged')}/route`);

@@ -14,7 +14,7 @@ export {
 export { doubted, doubtOf, type Expected, expectedTouch } from './expect.ts';
 export { explainOperation, type FrozenPlan, type FrozenRun, upgradeFrozen } from './frozen.ts';
 export { asFrozenRun, frozenRunSchema } from './frozen-schema.ts';
-export { faceCutsMm, type LengthAdvice } from './length.ts';
+export { faceCutsMm, type LengthAdvice, lengthAt } from './length.ts';
 export { type CheckCut, livingAfter } from './living.ts';
 export { explainSize, type Measured, measured, sizesRead } from './measured.ts';
 export { metalNow } from './metal-now.ts';

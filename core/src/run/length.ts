@@ -1,12 +1,9 @@
 import { chooseInstrument, type Decision, decide, uncertaintyOf } from '../gauge/index.ts';
 import { dialScale, type Lathe } from '../lathe/index.ts';
-import { type Limits, parseLimits } from '../limit/index.ts';
-import { lengthLimitsOf, roundOf } from '../part/index.ts';
-import { PLACE_MM, ROUNDING, rational } from '../quantity/index.ts';
-import { kindOf } from '../route/index.ts';
-import { rawEndMm } from '../work/index.ts';
+import { PLACE_MM, ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FrozenRun } from './frozen.ts';
+import { type LengthAsked, lengthAsked } from './length-asked.ts';
 import type { LengthReading, RunState } from './state.ts';
 import type { Step } from './step.ts';
 
@@ -14,11 +11,7 @@ import type { Step } from './step.ts';
 export const FACE_CUT_MM = 0.5;
 
 /** A length along the axis that the present step makes, as far as it is measured. */
-export interface LengthAdvice {
-  /** of the whole piece, which a facing cut shortens; or from the faced end to a shoulder, which a cut makes longer */
-  readonly of: 'overall' | 'shoulder';
-  readonly wantedMm: number;
-  readonly limits?: Limits;
+export interface LengthAdvice extends LengthAsked {
   readonly instrumentId?: string;
   /** in their order; the last one counts */
   readonly readings: readonly LengthReading[];
@@ -30,20 +23,6 @@ export interface LengthAdvice {
 }
 
 const round = (mm: number): number => Number(mm.toFixed(6));
-
-/** Limits that the drawing's general tolerance gives a length. */
-function generalLimits(run: FrozenRun, lengthMm: number): Limits | undefined {
-  const read = parseLimits('', rational(lengthMm), 'mm', run.drawing.generalClass);
-  return read.ok ? read.limits : undefined;
-}
-
-/** Limits of the distance from the faced end to a shoulder: the length's own where it is that length alone. */
-function shoulderLimits(run: FrozenRun, step: Step, wantedMm: number): Limits | undefined {
-  const feature = roundOf(run.piece.part, step.featureId ?? '');
-  if (feature && Math.abs(feature.zToMm - run.piece.part.lengthMm) < PLACE_MM)
-    return lengthLimitsOf(run.piece.part, feature.id);
-  return generalLimits(run, wantedMm);
-}
 
 /**
  * Cuts along the bed by the compound, each on a line of its ring: about equal ones, together what is wanted to the nearest line and
@@ -67,16 +46,12 @@ export function faceCutsMm({ slides }: Pick<Lathe, 'slides'>, wantedMm: number):
  * @source FIELD 13: lengths the same with factor 1
  */
 export function lengthAt(run: FrozenRun, state: RunState, step: Step, record?: Recorder): LengthAdvice | undefined {
-  const { makes: of } = kindOf(step.kind);
-  // the first facing only cleans the end
-  if (!of || (of === 'overall' && run.number === 1) || step.zStopMm === undefined) return undefined;
-  // what the other end keeps for a later holding is still there
-  const otherMm = run.number > 1 ? rawEndMm(run.piece, 'left') : 0;
-  const wantedMm = of === 'overall' ? run.piece.part.lengthMm + otherMm : run.piece.part.lengthMm - step.zStopMm;
-  const limits = of === 'overall' ? generalLimits(run, wantedMm) : shoulderLimits(run, step, wantedMm);
+  const asked = lengthAsked(run, step);
+  if (!asked) return undefined;
+  const { of, grows, wantedMm, limits } = asked;
   const readings = state.lengths.filter((l) => l.stepId === step.id);
   const last = readings.at(-1);
-  const cut = of === 'overall' ? 'outside' : 'inside';
+  const cut = grows ? 'inside' : 'outside';
   const toleranceMm = limits ? limits.upperMm - limits.lowerMm : 1;
   const instrument = chooseInstrument(
     run.means.instruments,
@@ -89,12 +64,12 @@ export function lengthAt(run: FrozenRun, state: RunState, step: Step, record?: R
     last && limits
       ? decide(last.mm, uncertaintyOf(run.means.instruments, last.instrumentId), limits, record, cut)
       : undefined;
-  const plannedMm = of === 'overall' ? (step.kind === 'face' ? step.offMm : 0) : 0;
-  const missingMm = last ? (of === 'overall' ? last.mm - wantedMm : wantedMm - last.mm) : plannedMm;
+  const plannedMm = step.kind === 'face' ? step.offMm : 0;
+  const missingMm = last ? (grows ? wantedMm - last.mm : last.mm - wantedMm) : plannedMm;
   const leftMm = decision && decision.left !== 'metalOn' ? 0 : round(Math.max(0, missingMm));
   const cutsMm = faceCutsMm(run.means.lathe, leftMm);
   return {
-    ...{ of, wantedMm, limits, readings, decision, leftMm, cutsMm },
+    ...{ ...asked, readings, decision, leftMm, cutsMm },
     instrumentId: instrument?.id,
   };
 }

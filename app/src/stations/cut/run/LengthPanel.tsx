@@ -2,6 +2,7 @@ import { uncertaintyOf } from '@whelk/core/gauge';
 import { type Problem, parseLength } from '@whelk/core/quantity';
 import type { FrozenRun, LengthAdvice } from '@whelk/core/run';
 import { useState } from 'react';
+import { nameOf } from '../../../desks/operation/at-lathe.ts';
 import { inUnit } from '../../../messages/in-unit.ts';
 import { measure } from '../../../ui/format.ts';
 import { useKeptText } from '../../../ui/keep/useKeptText.ts';
@@ -31,7 +32,15 @@ export function LengthPanel({ keepAs, frozen, stepId, length, add }: Props) {
   const read = parseLength(text, unit);
   const problem: Problem | undefined =
     text === '' || read.ok ? undefined : { code: read.code, path: [], value: read.value };
-  const what = of === 'overall' ? 'Whole length' : 'From the faced end to the shoulder';
+  const named = length.lengthId === undefined ? '' : nameOf(frozen, length.lengthId);
+  const what =
+    length.lengthId !== undefined
+      ? named
+        ? `Length of ${named}`
+        : 'The drawing’s own size to this face'
+      : of === 'overall'
+        ? 'Whole length'
+        : 'From the faced end to the shoulder';
   return (
     <section aria-label={what} className="max-w-xl border-t border-[var(--line)] pt-3">
       <p className="text-lg">
@@ -85,9 +94,9 @@ export function LengthPanel({ keepAs, frozen, stepId, length, add }: Props) {
 }
 
 /** What a length that was read means, and what to do. */
-function verdictOf({ of, decision, leftMm }: LengthAdvice, f: (mm: number) => string, unit: string): string {
+function verdictOf({ grows, decision, leftMm }: LengthAdvice, f: (mm: number) => string, unit: string): string {
   if (decision?.left === 'gone')
-    return of === 'overall'
+    return !grows
       ? 'shorter than it may be; what is gone does not come back. Read it again before anything else.'
       : 'deeper than it may be: the length beyond the shoulder is that much shorter. Read it again before anything else.';
   if (leftMm === 0) return 'it is there.';
