@@ -5,6 +5,7 @@ import type { Dial, Lathe } from '../../src/lathe/index.ts';
 import type { Screw, World } from '../../src/simulate/index.ts';
 import { jobOf, shopWith, twoChucks } from '../../src/testing/jobs.ts';
 import { feature, instruments, metricLathe } from '../../src/testing/shop.ts';
+import { faceMany, LENGTH_ROWS } from './lengths.ts';
 import { byRule } from './plain-rules.ts';
 import { cutMany, GAUGE, pieceOf, type Row, runOf, worldOf } from './rows.ts';
 import { turnPiece } from './turner.ts';
@@ -22,6 +23,15 @@ const PIECES = 40;
 const limitsOf = (run: object) =>
   (run as { piece: { part: { surfaces: { limits: { upperMm: number; lowerMm: number } }[] } } }).piece.part.surfaces[0]!
     .limits;
+
+describe('a face brought to its length', () => {
+  it.each(LENGTH_ROWS)('ends inside $limits, and never short, whatever the saw left', (row) => {
+    const counted = faceMany(row, 3 * PIECES);
+    expect(counted.short).toBe(0);
+    expect(counted.inside).toBeGreaterThanOrEqual(0.98 * counted.count);
+    expect(counted.readings / counted.count).toBeLessThanOrEqual(3);
+  });
+});
 
 describe('a turner who does exactly what he is told', () => {
   const rows: Row[] = ['h7', 'h8', 'h9', 'h10', '±0.1'].flatMap((limits) =>

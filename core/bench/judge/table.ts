@@ -1,4 +1,5 @@
 import { twoChucks } from '../../src/testing/jobs.ts';
+import { faceMany, LENGTH_ROWS } from './lengths.ts';
 import { byRule, PLAIN_RULES } from './plain-rules.ts';
 import { type Counted, cutMany, GAUGE, learn, type Row, runOf, worldOf } from './rows.ts';
 
@@ -37,6 +38,11 @@ interface Frozen {
     readonly springShare?: number;
   }[];
 }
+
+// lengths are quick: the first share does them all
+if (share === 0)
+  for (const [i, row] of LENGTH_ROWS.entries())
+    console.log(JSON.stringify({ i: rows.length + i, length: row, counted: faceMany(row, features) }));
 
 for (const [i, row] of rows.entries()) {
   if (i % shares !== share) continue;

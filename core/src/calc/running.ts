@@ -88,6 +88,13 @@ const after = z.object({
       disagreement: text.optional(),
     })
     .optional(),
+  /** a length along the bed that this step makes: what is left of it by the last reading, and the cuts for that */
+  length: z
+    .object({
+      ...{ of: text, wantedMm: number, leftMm: number, cutsMm: z.array(number) },
+      ...{ instrumentId: text.optional(), left: text.optional(), verdict: text.optional() },
+    })
+    .optional(),
   next: move.optional(),
   inside: z.boolean(),
   /** what can be done, as bodies of events; the first is the one next act */
@@ -219,6 +226,11 @@ export const running = [
           ...{ uncertaintyMm: measured.combined.uncertaintyMm, count: measured.combined.count },
           ...measured.decision,
           disagreement: measured.combined.disagreement?.kind,
+        },
+        length: advice.length && {
+          ...{ of: advice.length.of, wantedMm: advice.length.wantedMm, leftMm: advice.length.leftMm },
+          ...{ cutsMm: [...advice.length.cutsMm], instrumentId: advice.length.instrumentId },
+          ...{ left: advice.length.decision?.left, verdict: advice.length.decision?.verdict },
         },
         next: told(advice.next),
         inside: advice.inside === true,

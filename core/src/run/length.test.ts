@@ -37,16 +37,16 @@ const state = (...lengths: ReturnType<typeof read>[]): RunState => ({
 });
 
 describe('facing to length', () => {
-  it('begins with what the drawing says is to come off, in equal cuts no deeper than a hand takes', () => {
+  it('begins with one cut that only cleans the face: what a saw left is not known before it was read', () => {
     expect(lengthAt(run, state(), face)).toMatchObject({
-      ...{ of: 'overall', wantedMm: 70, leftMm: 1, cutsMm: [0.5, 0.5], readings: [], instrumentId: caliper.id },
+      ...{ of: 'overall', wantedMm: 70, leftMm: 1, cutsMm: [0.24], readings: [], instrumentId: caliper.id },
       // ISO 2768-m from 30 to 120
       limits: { upperMm: expect.closeTo(70.3, 9), lowerMm: expect.closeTo(69.7, 9) },
     });
-    expect(lengthAt(run, state(), { ...face, offMm: 0.5 })?.cutsMm).toEqual([0.5]);
-    // on lines of 0.02, together never more than is left
-    expect(lengthAt(run, state(), { ...face, offMm: 0.51 })?.cutsMm).toEqual([0.26, 0.24]);
+    expect(lengthAt(run, state(), { ...face, offMm: 4 })?.cutsMm).toEqual([0.5]);
     expect(lengthAt(run, state(), { ...face, offMm: 0.015 })?.cutsMm).toEqual([]);
+    // read, in equal cuts on lines of 0.02, together never more than is left
+    expect(lengthAt(run, state(read(face, 70.51)), face)?.cutsMm).toEqual([0.26, 0.24]);
     expect(lengthAt(run, state(), { ...face, offMm: 0 })).toMatchObject({ leftMm: 0, cutsMm: [] });
   });
   it('goes by what was read last: the plain difference, none once it is inside', () => {
@@ -75,8 +75,9 @@ describe('a shoulder', () => {
       ...{ of: 'shoulder', wantedMm: 40, leftMm: 0, limits: { upperMm: 40.1, lowerMm: 40 } },
     });
     expect(at(39.4)).toMatchObject({
-      leftMm: 0.6,
-      cutsMm: [0.3, 0.3],
+      // to the middle of its limits
+      leftMm: 0.65,
+      cutsMm: [0.32, 0.32],
       decision: { left: 'metalOn', side: 'tooSmall' },
     });
     expect(at(40.05)).toMatchObject({ leftMm: 0, decision: { left: 'inside' } });

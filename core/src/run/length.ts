@@ -1,5 +1,6 @@
 import { chooseInstrument, type Decision, decide, uncertaintyOf } from '../gauge/index.ts';
 import { dialScale, type Lathe } from '../lathe/index.ts';
+import { middleMm } from '../limit/index.ts';
 import { PLACE_MM, ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -18,7 +19,7 @@ export interface LengthAdvice extends LengthAsked {
   readonly decision?: Decision;
   /** what is still to be cut along the bed: by the drawing until it was measured; none once it is there */
   readonly leftMm: number;
-  /** how far the compound goes for each cut, on its lines: together no more than is left */
+  /** how far the compound goes for each cut, on its lines: together no more than is left; before it was read one that cleans the face */
   readonly cutsMm: readonly number[];
 }
 
@@ -65,9 +66,12 @@ export function lengthAt(run: FrozenRun, state: RunState, step: Step, record?: R
       ? decide(last.mm, uncertaintyOf(run.means.instruments, last.instrumentId), limits, record, cut)
       : undefined;
   const plannedMm = step.kind === 'face' ? step.offMm : 0;
-  const missingMm = last ? (grows ? wantedMm - last.mm : last.mm - wantedMm) : plannedMm;
+  // as a diameter, a length is aimed at in the middle of its limits
+  const aimMm = limits ? middleMm(limits) : wantedMm;
+  const missingMm = last ? (grows ? aimMm - last.mm : last.mm - aimMm) : plannedMm;
   const leftMm = decision && decision.left !== 'metalOn' ? 0 : round(Math.max(0, missingMm));
-  const cutsMm = faceCutsMm(run.means.lathe, leftMm);
+  // what a saw left is not known before it was read: one cut cleans it, of no more than a quarter of what should be there
+  const cutsMm = last ? faceCutsMm(run.means.lathe, leftMm) : faceCutsMm(run.means.lathe, leftMm / 4).slice(0, 1);
   return {
     ...{ ...asked, readings, decision, leftMm, cutsMm },
     instrumentId: instrument?.id,

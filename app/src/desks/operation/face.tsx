@@ -27,7 +27,9 @@ export const face: ShownOperation<'face'> = {
           {read
             ? 'From where the compound stands now, its slack taken up, from the rim to the centre.'
             : `Compound along the bed, its slack taken up. Touch the raw end${lathe.slides.compound.resettable ? ' and set its ring to 0' : ''}, then from the rim to the centre, until it is clean.`}
-          {length && !read ? ' Measure the whole length before the last cut: what is left follows from it.' : ''}
+          {length && !read
+            ? ' Then measure: what the saw left is not known before, and what is still to come off follows from it.'
+            : ''}
         </p>
         {cutsMm.length > 0 && <AlongBed frozen={frozen} cutsMm={cutsMm} />}
       </div>
