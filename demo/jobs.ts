@@ -23,7 +23,7 @@ const f = (
   const unit = extra.unit ?? 'mm';
   return {
     id,
-    kind: 'cylinder' as const,
+    kind: 'cylinder' as Feature['kind'],
     name,
     diameter: length(d, unit),
     limits,
@@ -50,6 +50,7 @@ const hole = (
   ...{ id, name, way, place: length(circle), count, angle: '0', diameter: length(d), limits: '', depth: length('') },
   counterbore: null,
 });
+const knurl = (id: string) => emptyDetail(id, 'knurl', 'mm') as Extract<Feature['details'][number], { kind: 'knurl' }>;
 const groove = (id: string) =>
   emptyDetail(id, 'groove', 'mm') as Extract<Feature['details'][number], { kind: 'groove' }>;
 const job = (
@@ -304,8 +305,8 @@ export const jobs: [string, Job][] = [
   [
     'roller',
     job(
-      'Guide roller, casting',
-      4,
+      'Guide rollers, cast',
+      5,
       'mm',
       '64',
       [
@@ -344,6 +345,63 @@ export const jobs: [string, Job][] = [
       },
       [],
       // a rough casting is not round: jaws that are set one by one
+      { grip: { kind: 'jaws', chuckId: 'four-jaw', mm: 0 } },
+    ),
+  ],
+  [
+    'grip',
+    job(
+      'Winding crank grip',
+      1,
+      'mm',
+      '96',
+      [
+        f('f1', 'Pivot', '12', 'h9', '26', { left: '1x45' }),
+        f('f2', 'Collar', '24', '', '10', {
+          details: [{ ...knurl('d1'), pattern: 'crossed', pitch: length('1') }],
+        }),
+        {
+          ...f('f3', 'Grip', '14', '', '60'),
+          ...{ kind: 'arc' as const, end: length('14'), radius: length('110'), hollow: false },
+        },
+      ],
+      'c45-25',
+      'long',
+      {},
+      [],
+      // the pivot first: it is what the rest is gripped by
+      { tail: 'left' },
+    ),
+  ],
+  [
+    'cap',
+    job(
+      'Bearing cap, casting',
+      1,
+      'mm',
+      '20',
+      [
+        f('f1', 'Flange', '90', '', '12', { left: '1x45', right: '1x45' }),
+        f('f2', 'Spigot', '62', 'h7', '8', { fin: '1.6', right: '0.5x45' }),
+      ],
+      'cap-casting',
+      'long',
+      {
+        bores: {
+          left: [],
+          right: [
+            {
+              ...emptyBoreStep('h1', 'mm', 'counterbored'),
+              ...{ name: 'Seal recess', diameter: length('40'), limits: 'H8', length: length('7') },
+            },
+            { ...emptyBoreStep('h2', 'mm', 'reamed'), name: 'Bearing', diameter: length('25'), limits: 'H7' },
+          ],
+        },
+        datums: [{ letter: 'A', on: 'h2' }],
+        geometry: [{ id: 'g1', kind: 'runout', on: 'f2', tolerance: length('0.05'), datum: 'A' }],
+        endView: { holes: [hole('e1', 'Bolts', '76', 4, '9')], flats: [], notes: [] },
+      },
+      [],
       { grip: { kind: 'jaws', chuckId: 'four-jaw', mm: 0 } },
     ),
   ],

@@ -202,7 +202,10 @@ export const bars = [
   }),
   bar('roller-casting', 'grey-iron', '102', '70', 'foundry box, cored', 'mm', {
     ...{ shape: 'casting', bore: { text: '12', unit: 'mm' }, surface: 'cast', allowance: { text: '3', unit: 'mm' } },
-    pieces: 4,
+    pieces: 5,
+  }),
+  bar('cap-casting', 'grey-iron', '96', '26', 'foundry box', 'mm', {
+    ...{ shape: 'casting', surface: 'cast', allowance: { text: '3', unit: 'mm' } },
   }),
   bar('low-hex-24', 'low-carbon-steel', '24', '1000', 'rack 2', 'mm', { shape: 'hexagon' }),
   bar('bronze-ring', 'cast-tin-bronze', '120', '90', 'cast tube', 'mm', {

@@ -273,7 +273,7 @@ describe('revisions', () => {
 });
 describe('files of a drawing', () => {
   it('come as they are asked for, and are refused with words', async () => {
-    const id = await jobIdOf('Guide roller, casting');
+    const id = await jobIdOf('Guide rollers, cast');
     for (const [file, kind, head] of [
       ['drawing.pdf?paper=Letter&both=1', 'application/pdf', '%PDF-1'],
       ['drawing.svg?paper=A3', 'image/svg+xml', '<?xml'],

@@ -153,7 +153,7 @@ describe('holdings of a job', () => {
   });
   it('of a casting: held on its rough rim, then by its hole, which wants a mandrel of the shop', async () => {
     const { page, errors } = await openPage(1280, 1100);
-    const roller = await jobIdOf('Guide roller, casting');
+    const roller = await jobIdOf('Guide rollers, cast');
     // as it was begun: its later holdings are put in anew
     await changeJob(roller, (job) => ({ ...job, hold: { ...job.hold, setups: [job.hold.setups[0]!] } }));
     await visit(page, `${shop.url}/jobs/${roller}/stock`);

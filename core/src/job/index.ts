@@ -4,6 +4,7 @@ export { cutOf, type OperationCut } from './cut-of.ts';
 export { type JobFile, jobFileSchema, type RunFile, type ShopFile, shopFileSchema } from './file.ts';
 export { type Begun, betterFirstEnd, type FirstEnd } from './first-end.ts';
 export type { Follower, MateFeature, MateJob, Mates, MeasuredSize } from './mates.ts';
+export { metalLeft } from './metal-left.ts';
 export { type MissingTool, missingTools, type Remedy } from './missing-tools.ts';
 export { nextSetup } from './next-setup.ts';
 export {

@@ -1,6 +1,8 @@
+import { type Contour, extentOf } from '../contour/index.ts';
 import type { Part } from '../part/index.ts';
 import { outsides } from '../part/index.ts';
 import type { LengthUnit } from '../quantity/index.ts';
+import { metalShapes } from './metal.ts';
 import { halfOutline } from './outline.ts';
 import type { Picture } from './picture.ts';
 import { sectionShapes } from './section.ts';
@@ -23,14 +25,26 @@ const SCALE_BARS = {
   ).map(([inches, name]) => [inches * 25.4, name] as const),
 };
 
-/** The part alone, as large as the view allows, with a scale bar of a round length in the drawing's unit. */
-export function silhouettePicture(part: Part, width: number, height: number, unit: LengthUnit = 'mm'): Picture {
+/**
+ * The part as large as the view allows, with a scale bar of a round length in the drawing's unit.
+ * @param metal what is there of its stock, behind it; the part alone where it is not given
+ */
+export function silhouettePicture(
+  part: Part,
+  width: number,
+  height: number,
+  unit: LengthUnit = 'mm',
+  metal?: Contour,
+): Picture {
   const outline = halfOutline(part);
+  const extent = metal && extentOf(metal);
+  const [fromMm, toMm] = [Math.min(0, extent?.zFromMm ?? 0), Math.max(part.lengthMm, extent?.zToMm ?? 0)];
+  const highMm = 2 * (extent?.largestMm ?? 0);
   const scale = Math.max(
     0.001,
-    Math.min((width - 16) / Math.max(part.lengthMm, 1), (height - 30) / Math.max(part.largestMm, 1)),
+    Math.min((width - 16) / Math.max(toMm - fromMm, 1), (height - 30) / Math.max(part.largestMm, highMm, 1)),
   );
-  const ox = 8;
+  const ox = 8 - fromMm * scale;
   const oy = (height - 16) / 2;
   const upper = outline.map(([z, r]): [number, number] => [ox + z * scale, oy - r * scale]);
   const lower = outline.map(([z, r]): [number, number] => [ox + z * scale, oy + r * scale]).toReversed();
@@ -46,6 +60,7 @@ export function silhouettePicture(part: Part, width: number, height: number, uni
       outline.length === 0
         ? []
         : [
+            ...(metal ? metalShapes(metal, (z, r) => [ox + z * scale, oy - r * scale]) : []),
             { kind: 'polygon', role: 'body', points: [...upper, ...lower] },
             { kind: 'polygon', role: 'outline', points: [...upper, ...lower] },
             ...sectionShapes(part, (z, r) => [ox + z * scale, oy - r * scale]),
@@ -64,20 +79,20 @@ export function silhouettePicture(part: Part, width: number, height: number, uni
               role: 'centreline',
               points: [
                 [2, oy],
-                [Math.min(width - 2, ox + part.lengthMm * scale + 8), oy],
+                [Math.min(width - 2, ox + toMm * scale + 8), oy],
               ],
             },
             {
               kind: 'polyline',
               role: 'scale',
               points: [
-                [ox, base - 4],
-                [ox, base],
-                [ox + bar * scale, base],
-                [ox + bar * scale, base - 4],
+                [8, base - 4],
+                [8, base],
+                [8 + bar * scale, base],
+                [8 + bar * scale, base - 4],
               ],
             },
-            { kind: 'text', role: 'scale', at: [ox + bar * scale + 5, base], text: barText, anchor: 'start' },
+            { kind: 'text', role: 'scale', at: [8 + bar * scale + 5, base], text: barText, anchor: 'start' },
           ],
   };
 }

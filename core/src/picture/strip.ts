@@ -7,7 +7,8 @@ import { cutShapes, type StripCut } from './cut-shapes.ts';
 import { endShapes, type FeatureEnd } from './ends.ts';
 import { faceShapes } from './faces.ts';
 import { holdRoom, holdShapes } from './hold.ts';
-import { halfOutline, openedAtAxis } from './outline.ts';
+import { metalShapes } from './metal.ts';
+import { halfOutline } from './outline.ts';
 import type { Picture, Shape } from './picture.ts';
 import { boreShape, featureShape, sectionShapes, surfaceShapes } from './section.ts';
 
@@ -194,16 +195,6 @@ function besideShapes(part: Part, view: StripView, x: (z: number) => number, y: 
       });
   };
   return [...stack(outside, 1), ...stack(inside, -1)];
-}
-
-/** The metal as it stands, both sides of the centreline; what reaches the axis is one shape, a tube two. */
-function metalShapes(metal: Contour, at: (z: number, r: number) => readonly [number, number]): Shape[] {
-  return metal.loops.flatMap((loop): Shape[] => {
-    const { line, onAxis } = openedAtAxis(loop);
-    const [upper, lower] = [line.map(([z, r]) => at(z, r)), line.map(([z, r]) => at(z, -r))];
-    if (onAxis) return [{ kind: 'polygon', role: 'stock', points: [...upper, ...lower.toReversed()] }];
-    return [upper, lower].map((points): Shape => ({ kind: 'polygon', role: 'stock', points }));
-  });
 }
 
 /** Height at which the largest bend of the axis is drawn, picture units. */

@@ -24,14 +24,14 @@ describe('the demo shop', () => {
     expect(small!.spindle.settings.every((s) => s.kind === 'stepless')).toBe(true);
     expect(small).toMatchObject({ feeds: { settings: [] }, slides: { crossSlide: { kind: 'diameter' } } });
   });
-  it('has thirteen jobs, one in inches, six hollow, each planned without an error, two half cut', () => {
-    expect(demo.jobs).toHaveLength(13);
+  it('has fifteen jobs, one in inches, seven hollow, each planned without an error, two half cut', () => {
+    expect(demo.jobs).toHaveLength(15);
     const hollow = demo.jobs.filter(({ job }) => job.drawing.bores.left.length + job.drawing.bores.right.length > 0);
     expect(hollow.map((j) => j.job.title)).toEqual([
       'Hinge bush, flanged',
       'Gate hinge bushes',
       'Winding nut blank',
-      'Guide roller, casting',
+      'Guide rollers, cast',
       'Sluice valve disc',
       'Seal ring, upper gate',
     ]);

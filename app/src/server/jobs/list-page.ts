@@ -1,4 +1,4 @@
-import { type Progress, planJob, progressOf } from '@whelk/core/job';
+import { metalLeft, type Progress, planJob, progressOf } from '@whelk/core/job';
 import { outsides } from '@whelk/core/part';
 import { type Picture, silhouettePicture } from '@whelk/core/picture';
 import type { Knex } from 'knex';
@@ -35,6 +35,11 @@ export async function loadJobLines(db: Knex, archived: boolean, find: string): P
     const own = runs.filter((r) => r.jobId === id);
     const { done, now, next, pieceNow, setupNow, problem } = progressOf(job, planned, own);
     const open = own.find((r) => r.open);
+    const allCut = next === 'allCut';
+    const metal = metalLeft(planned, {
+      setup: open?.setup ?? (allCut ? planned.setups.length + 1 : (setupNow ?? 1)),
+      done: open?.stepIndex ?? 0,
+    });
     const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
     const meta = [
       planned.material?.name,
@@ -49,7 +54,7 @@ export async function loadJobLines(db: Knex, archived: boolean, find: string): P
       title: job.title,
       meta,
       archived,
-      picture: silhouettePicture(planned.part, 380, 104, job.drawing.unit),
+      picture: silhouettePicture(planned.part, 380, 104, job.drawing.unit, metal),
       features: outsides(planned.part).length,
       quantity: job.quantity,
       progress: { done, now, next, pieceNow, setupNow, problemCode: problem },
