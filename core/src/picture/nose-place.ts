@@ -25,7 +25,9 @@ export function nosePlacePicture(part: Part, at: NosePlaces, width: number, heig
   const [from, to] = [at.zFromMm - 3 * r - 3, at.zToMm + 3 * r + 3];
   const high = part.largestMm / 2;
   const scale = Math.min((width - 2 * SIDE) / (to - from), (height - TOOL - BELOW) / Math.max(high, 1));
-  const origin: Point = [width / 2 - ((from + to) / 2) * scale, height - BELOW];
+  // in the middle of its height, with the tool over it
+  const tallest = high * scale + TOOL + BELOW;
+  const origin: Point = [width / 2 - ((from + to) / 2) * scale, (height + tallest) / 2 - BELOW];
   const x = (z: number): number => origin[0] + z * scale;
   const y = (radius: number): number => origin[1] - radius * scale;
   const seen = (z: number): number => Math.min(to, Math.max(from, z));

@@ -32,20 +32,12 @@ export function PairByPair({
   const id = useId();
   const now = rows[place] ?? [];
   return (
-    <div className="grid gap-x-8 gap-y-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+    <div className="grid gap-x-8 gap-y-3 lg:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)]">
       <div className="flex flex-col gap-3">
-        <p className="muted" id={id} aria-live="polite">
-          Pair <b className="figure">{place + 1}</b> of {rows.length}
-        </p>
-        <dl className="flex flex-wrap gap-x-8 gap-y-2" aria-labelledby={id}>
-          {heads.map((head, i) => (
-            <div key={head}>
-              <dt className="muted">{head}</dt>
-              <dd className="figure text-4xl font-bold">{now[i]}</dd>
-            </div>
-          ))}
-        </dl>
-        <div className="flex gap-3">
+        <div className="flex flex-wrap items-center gap-3">
+          <p className="muted mr-auto" id={id} aria-live="polite">
+            Pair <b className="figure">{place + 1}</b> of {rows.length}
+          </p>
           <button type="button" className="act" disabled={place === 0} onClick={() => setPlace(place - 1)}>
             Back
           </button>
@@ -58,6 +50,14 @@ export function PairByPair({
             Next pair
           </button>
         </div>
+        <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2" aria-labelledby={id}>
+          {heads.map((head, i) => (
+            <div key={head}>
+              <dt className="muted">{head}</dt>
+              <dd className={`figure font-bold ${i < 2 ? 'text-4xl' : 'text-2xl'}`}>{now[i]}</dd>
+            </div>
+          ))}
+        </dl>
         <details>
           <summary className="cursor-pointer">All pairs</summary>
           <ol className="mt-1 grid max-h-60 grid-cols-[repeat(auto-fill,minmax(15rem,1fr))] overflow-y-auto">
@@ -76,7 +76,7 @@ export function PairByPair({
           </ol>
         </details>
       </div>
-      {picture(place)}
+      <div className="max-w-[30rem]">{picture(place)}</div>
     </div>
   );
 }

@@ -1,6 +1,5 @@
 import { dialMove } from '@whelk/core/lathe';
 import { nosePlacePicture } from '@whelk/core/picture';
-import { carriageMove } from '@whelk/core/run';
 import { inUnit } from '../../messages/in-unit.ts';
 import { wayWith } from '../../ui/dial-window/HandsList.tsx';
 import { measure } from '../../ui/format.ts';
@@ -29,20 +28,29 @@ export const contour: ShownOperation<'contour'> = {
       const { fullTurns, rest } = dialMove(slides.crossSlide, 0, (step.largestMm - diameterMm) / 2);
       return wayWith(fullTurns, rest, slides.crossSlide.unit);
     };
+    // the compound along the bed sets places finer than the carriage, where it goes as far
+    const fromEnds = step.steps.map((s) => s.fromEndMm);
+    const firstMm = Math.min(...fromEnds);
+    const byCompound = slides.compound.travelMm >= Math.max(...fromEnds) - firstMm;
     const along = (fromEndMm: number): string => {
-      const move = carriageMove(lathe, 0, fromEndMm);
-      const { carriage } = slides;
-      return !move || carriage.means !== 'dial' ? '' : wayWith(move.fullTurns, move.rest, carriage.unit);
+      const dial = byCompound ? slides.compound : slides.carriage;
+      if (!('travelPerTurn' in dial)) return '';
+      const { fullTurns, rest } = dialMove(dial, 0, byCompound ? fromEndMm - firstMm : fromEndMm);
+      return wayWith(fullTurns, rest, dial.unit);
     };
-    const withWheel = slides.carriage.means === 'dial';
+    const withWheel = byCompound || slides.carriage.means === 'dial';
     const { zFromMm = 0, zToMm = end } = frozen.plan.operations.find((o) => o.id === step.id) ?? {};
     const places = step.steps.map((s) => ({ leftMm: end - s.fromEndMm, radiusMm: s.diameterMm / 2 }));
     return (
       <div className="flex flex-col gap-3 text-lg md:col-span-2">
         <p>
           Touch the tool on a diameter that you have measured; at Ø{f(step.largestMm)} {unit} the cross-slide’s ring
-          would stand at zero. Its left side on the finished face: zero of the carriage. At each pair draw out, go
-          along, feed straight down. <Working of="steps" tell={tell('route.contourSteps')} />
+          would stand at zero. Its left side on the finished face: zero of the carriage.{' '}
+          {byCompound
+            ? `The compound along the bed; carriage ${f(firstMm)} ${unit} from the face and locked: zero of the compound.`
+            : ''}{' '}
+          At each pair draw out, go along, always the same way to the number, feed straight down.{' '}
+          <Working of="steps" tell={tell('route.contourSteps')} />
         </p>
         <PairByPair
           keptAs={`${frozen.title}/${frozen.number}/${step.id}`}
@@ -50,7 +58,7 @@ export const contour: ShownOperation<'contour'> = {
             `Ø, ${unit}`,
             `From the face, ${unit}`,
             'Cross-slide, from zero',
-            ...(withWheel ? ['Carriage, from zero'] : []),
+            ...(withWheel ? [byCompound ? 'Compound, from zero' : 'Carriage, from zero'] : []),
           ]}
           rows={step.steps.map((s) => [
             f(s.diameterMm),
@@ -64,7 +72,7 @@ export const contour: ShownOperation<'contour'> = {
                 frozen.piece.part,
                 { zFromMm, zToMm, noseMm: step.noseMm, places, index: now },
                 430,
-                250,
+                190,
               )}
               label="The nose where the pair brings it"
               textSize={15}

@@ -1,4 +1,5 @@
 import { carriageMove } from '@whelk/core/run';
+import { wayWith } from '../../ui/dial-window/HandsList.tsx';
 import { byRule } from '../../ui/format.ts';
 import type { ShownOperation } from './shown.ts';
 
@@ -18,7 +19,7 @@ export const glance: ShownOperation<'glance'> = {
     const { setting } = frozen.plan.operations.find((o) => o.passes.length > 0) ?? {};
     const move = carriageMove(lathe, 0, step.throwOutMm);
     return (
-      <ol className="flex max-w-3xl list-decimal flex-col gap-2 pl-6 text-lg">
+      <ol className="flex max-w-4xl list-decimal flex-col gap-2 pl-6 text-lg md:col-span-2">
         <li>
           Spindle stopped and out of gear. With the cross-slide drawn back, bring the tool to where it comes nearest to
           what holds the work
@@ -43,8 +44,10 @@ export const glance: ShownOperation<'glance'> = {
         <li>
           The first feed is thrown out <b className="figure">{byRule(step.throwOutMm, unit)}</b> {unit} from the
           finished end
-          {move && slides.carriage.means === 'dial' ? `, ${move.number} on the carriage from zero there` : ''}: know the
-          lever, a hand on it.
+          {move && slides.carriage.means === 'dial'
+            ? `, ${wayWith(move.fullTurns, move.rest, slides.carriage.unit)} on the carriage from there`
+            : ''}
+          : know the lever, a hand on it.
         </li>
         <li>Key out of the chuck, guard down, sleeves, eyes.</li>
       </ol>

@@ -27,7 +27,7 @@ export const knurl: ShownOperation<'knurl'> = {
     const { zFromMm = 0, zToMm = 0 } = frozen.plan.operations.find((o) => o.id === step.id) ?? {};
     const long = zToMm - zFromMm;
     return (
-      <ol className="flex max-w-3xl list-decimal flex-col gap-2 pl-6 text-lg">
+      <ol className="flex max-w-4xl list-decimal flex-col gap-2 pl-6 text-lg md:col-span-2">
         <li>
           {Math.abs(step.fromDiameterMm - step.startMm) < ROUNDING + 0.001 ? (
             <>
@@ -47,7 +47,7 @@ export const knurl: ShownOperation<'knurl'> = {
         </li>
         <li>
           Half of the wheels’ width on the end, press in firmly and quickly, let it turn once and stop: the marks must
-          fall into one another. Doubled marks: draw off, turn two tenths off, begin again.
+          fall into one another. Doubled marks: draw off, turn {f(0.2)} {unit} off, begin again.
         </li>
         <li>
           Then full depth at once, the feed on, oil, {f(long)} {unit} along; press in more at the far end and back with

@@ -32,6 +32,7 @@ describe('the demo shop', () => {
       'Gate hinge bushes',
       'Winding nut blank',
       'Guide rollers, cast',
+      'Bearing cap, casting',
       'Sluice valve disc',
       'Seal ring, upper gate',
     ]);
