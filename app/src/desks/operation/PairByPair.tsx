@@ -1,15 +1,17 @@
-import { type ReactNode, useId, useState } from 'react';
+import { type ReactNode, useEffect, useId, useState } from 'react';
 
 /** Where a hand is in its pairs of numbers: kept for this tab, so that a page that is loaded again goes on there. */
 function usePlace(key: string, count: number): readonly [number, (place: number) => void] {
-  const [place, setPlace] = useState(() => {
-    const kept = Number(globalThis.sessionStorage?.getItem(key) ?? 0);
-    return Number.isInteger(kept) && kept >= 0 && kept < count ? kept : 0;
-  });
+  const [place, setPlace] = useState(0);
+  // after the first paint, which is the server's: it does not know this tab
+  useEffect(() => {
+    const kept = Number(sessionStorage.getItem(key) ?? 0);
+    if (Number.isInteger(kept) && kept > 0 && kept < count) setPlace(kept);
+  }, [key, count]);
   return [
     place,
     (next) => {
-      globalThis.sessionStorage?.setItem(key, String(next));
+      sessionStorage.setItem(key, String(next));
       setPlace(next);
     },
   ];
