@@ -54,6 +54,10 @@ const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>
     title: 'Time for the face',
     formula: `from Ø${u.n(v.outsideMm)} the speed follows down to Ø${u.n(v.ceilingFromMm)}, where ${n(v.mostRpm)} rpm is the most: ${n(v.followingMin, 2)} min; with one setting ${n(v.oneSettingMin, 2)} min`,
   }),
+  'cutting.outOfBand': (v) => ({
+    title: 'What stands will not do',
+    formula: `${v.setting}, ${n(v.rpm)} rpm, is ${n(Math.abs(Number(v.offPercent)), 0)} % ${Number(v.offPercent) < 0 ? 'below' : 'above'} the ideal: beyond what is allowed`,
+  }),
   'cutting.stay': (v) => ({
     title: v.stay ? 'Stay where it stands' : 'Worth changing',
     formula: `${v.setting}, ${n(v.rpm)} rpm, is ${Number(v.offPercent) < 0 ? '−' : '+'}${n(Math.abs(Number(v.offPercent)), 0)} % of the ideal: ${Number(v.slowerMin) < 0 ? `${n(-Number(v.slowerMin), 1)} min quicker` : `${n(v.slowerMin, 1)} min longer`}; changing costs ${n(v.changeMin, 1)} min`,

@@ -48,7 +48,10 @@ export function weighStay(
   const speed = standingSpeed(lathe, speeds, standing);
   if (!speed || speed.rpm === chosen.speed.rpm) return undefined;
   const off = speed.rpm / chosen.idealRpm - 1;
-  if (off < -policy.belowShare - ROUNDING || off > policy.aboveShare + ROUNDING) return undefined;
+  if (off < -policy.belowShare - ROUNDING || off > policy.aboveShare + ROUNDING) {
+    record?.({ code: 'cutting.outOfBand', values: { setting: speed.label, rpm: speed.rpm, offPercent: off * 100 } });
+    return undefined;
+  }
   const slowerMin = cutMin * (chosen.speed.rpm / speed.rpm - 1);
   const cost = changeMin(lathe.spindle.controls, standing, chosen.speed.setting.at);
   const stay = slowerMin <= cost;

@@ -171,6 +171,14 @@ describe('planning a setup', () => {
     for (const o of costly.operations)
       if (o.passes.length > 0) expect(o.passes.reduce((sum, p) => sum + p.minutes, 0)).toBeCloseTo(o.minutes, 9);
   });
+  it('breaks edges at whatever slower speed stands: a file wants no change of levers', () => {
+    const large = feature(1, 80, 20, '', { edges: { left: '', right: '1x45' } });
+    const { operations } = planRoute(planInput([large, feature(2, 16, 30)], 82));
+    const at = operations.findIndex((o) => o.kind === 'breakEdges');
+    const [before, broken] = [operations[at - 1]!, operations[at]!];
+    expect(before.setting!.rpm).toBeLessThan(broken.setting!.idealRpm / 2);
+    expect(broken.setting).toMatchObject({ rpm: before.setting!.rpm, reason: 'staying' });
+  });
   it('has one look before the first feed under power, with how near the tool comes and where it is thrown out', () => {
     const { operations, held } = planRoute(planInput(shaft, 45));
     const at = operations.findIndex((o) => o.kind === 'glance');

@@ -22,6 +22,8 @@ function cutMinutes(operation: Operation, setting: Setting, stockMm: number): nu
 
 /** How far below its ideal what is done by hand in a minute may be turned, as a share: slower only takes the hand a little longer. */
 const BY_HAND_BELOW = 0.75;
+/** What is filed is done at any speed that is slower. */
+const ANY_BELOW = 0.98;
 
 /** Minutes that a feed would take longer at the one that stands, against what changing it costs; undefined where that cannot stay. */
 function feedStays(
@@ -60,8 +62,10 @@ export function weighChanges(
     const cutting = cutMinutes(operation, setting, stockMm);
     const speed = context.speeds.fixed.find((s) => s.rpm === setting.rpm && s.label === setting.speedLabel);
     const chosen = speed && { speed, idealRpm: setting.idealRpm };
-    const byHand = kindOf(operation.kind).feeds === undefined;
-    const band = byHand ? { ...policy, belowShare: Math.max(policy.belowShare, BY_HAND_BELOW) } : policy;
+    const { feeds, slowDoes } = kindOf(operation.kind);
+    const byHand = feeds === undefined;
+    const belowShare = Math.max(policy.belowShare, slowDoes ? ANY_BELOW : BY_HAND_BELOW);
+    const band = byHand ? { ...policy, belowShare } : policy;
     const stay =
       chosen && weighStay(lathe, context.speeds.fixed, standing, chosen, cutting, band, recorderFor(operation.id));
     const kwThen = stay && operation.loads ? (operation.loads.powerKw * stay.speed.rpm) / setting.rpm : 0;

@@ -18,6 +18,7 @@ export const WORKING_CODES = [
   'cutting.rpm',
   'cutting.spring',
   'cutting.stay',
+  'cutting.outOfBand',
   'cutting.tableSpeed',
   'gauge.combine',
   'gauge.decide',

@@ -95,7 +95,14 @@ function SpeedAndFeed({ operation: o, lathe, tool, only }: OfOperation & { lathe
         <span className="unit">rpm</span>
         <Working
           of="speed"
-          tell={only('cutting.tableSpeed', 'cutting.correctedSpeed', 'cutting.rpm', 'cutting.chosenSpeed')}
+          tell={only(
+            'cutting.tableSpeed',
+            'cutting.correctedSpeed',
+            'cutting.rpm',
+            'cutting.chosenSpeed',
+            'cutting.stay',
+            'cutting.outOfBand',
+          )}
         />
       </p>
       <p className="setting">{o.setting.speedLabel}</p>

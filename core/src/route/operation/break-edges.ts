@@ -63,5 +63,5 @@ export function breakEdgesOperation(
 }
 
 export const breakEdges = {
-  ...{ kind: 'breakEdges', own, act: 'plain', turns: true, tailstock: 'carries', byHand: true },
+  ...{ kind: 'breakEdges', own, act: 'plain', turns: true, tailstock: 'carries', byHand: true, slowDoes: true },
 } as const satisfies KindOfOperation<BreakEdgesOperation>;

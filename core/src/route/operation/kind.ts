@@ -61,6 +61,8 @@ export interface KindOfOperation<O extends AnyOperation & { readonly kind: strin
   readonly tailstock: 'away' | 'drills' | 'carries' | 'isSet';
   /** the way its tool feeds under power or by hand, for the time that a speed saves; what is done by hand takes the same at any */
   readonly feeds?: 'along' | 'across';
+  /** whether any slower speed does as well */
+  readonly slowDoes?: true;
   /** length along the bed that is read while it is made */
   readonly makes?: 'overall' | 'shoulder';
   /** what the tool goes through, as a half-section; of it only metal is cut */
