@@ -8,6 +8,10 @@ export const orderRuleText: Readonly<Record<OrderRuleCode, { readonly name: stri
     name: 'As it is carried',
     why: 'What needs the end free comes before the centre is up, what is carried by it after.',
   },
+  reamAfterBore: {
+    name: 'Reamer after the bore',
+    why: 'A reamer follows the hole that is there: it is drilled and bored true before.',
+  },
   metalOff: {
     name: 'What stands over it',
     why: 'Metal over a place comes off before anything is cut there: each cut is told for the metal that it finds.',
@@ -37,3 +41,21 @@ export const orderRuleText: Readonly<Record<OrderRuleCode, { readonly name: stri
   },
   edgesLast: { name: 'Edges last', why: 'Edges are broken once nothing is cut any more that leaves a new one.' },
 };
+
+/** Rules over all holdings of a job, with the problems that tell where one is broken. */
+export const acrossRules: readonly {
+  readonly name: string;
+  readonly why: string;
+  readonly codes: readonly string[];
+}[] = [
+  {
+    name: 'Concentric surfaces together',
+    why: 'What is to run true to each other is turned in one holding, or in one that keeps it true.',
+    codes: ['hold.losesTruth', 'hold.losesSquare'],
+  },
+  {
+    name: 'Bore before its outside on a mandrel',
+    why: 'A mandrel or an arbor holds by a hole that is at its size.',
+    codes: ['hold.notBoredYet', 'hold.noThroughHole'],
+  },
+];

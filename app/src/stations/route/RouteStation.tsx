@@ -189,6 +189,7 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
           <OrderRules
             setup={shown}
             titleOf={titleOf}
+            problems={planned.problems}
             onMoves={(moves) => onSetup((s) => ({ ...s, moves: moves.length > 0 ? [...moves] : undefined }))}
           />
           <Courses

@@ -43,6 +43,17 @@ const drills = (o: Operation): boolean => kindOf(o.kind).opens !== undefined && 
 const isRough = (o: Operation): boolean => kindOf(o.kind).act === 'rough' || drills(o);
 const isLast = (o: Operation): boolean => kindOf(o.kind).act === 'last';
 
+/** A reamer follows the hole that is there: it is drilled and bored true first. */
+export const reamAfterBore: OrderRule = {
+  ...{ code: 'reamAfterBore', severity: 'never' },
+  before: (one, other) =>
+    kindOf(other.kind).opens !== undefined &&
+    other.limits !== undefined &&
+    one.featureId === other.featureId &&
+    one.id !== other.id &&
+    (drills(one) || kindOf(one.kind).act === 'rough'),
+};
+
 /** Everything is roughed before anything is finished: heat and what is set free in the metal move what was finished. */
 export const roughFirst: OrderRule = {
   ...{ code: 'roughFirst', severity: 'poor' },

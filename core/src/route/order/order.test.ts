@@ -31,7 +31,7 @@ describe('the order of work', () => {
   it.each([
     ['mount', null, 'putInFirst'],
     ['face', 'f1-rough', 'endFirst'],
-    ['h2-ream', 'h2-drill', 'metalOff'],
+    ['h2-ream', 'h2-drill', 'reamAfterBore'],
     ['f2-finish', 'f2-rough', 'metalOff'],
     ['f2-after', 'f2-finish', 'sizeInTurn'],
     ['touchOff', 'f2-rough', 'toolKnown'],
@@ -58,9 +58,19 @@ describe('the order of work', () => {
   });
   it('every rule has a severity, the dangerous ones are never broken', () => {
     expect(orderRules.filter((r) => r.severity === 'never').map((r) => r.code)).toEqual([
-      ...['putInFirst', 'partLast', 'endFirst', 'carriedFirst', 'metalOff', 'sizeInTurn', 'toolKnown', 'lookFirst'],
+      ...[
+        'putInFirst',
+        'partLast',
+        'endFirst',
+        'carriedFirst',
+        'reamAfterBore',
+        'metalOff',
+        'sizeInTurn',
+        'toolKnown',
+        'lookFirst',
+      ],
     ]);
-    expect(orderRules).toHaveLength(13);
+    expect(orderRules).toHaveLength(14);
   });
 });
 
@@ -78,7 +88,12 @@ describe('an operation that is moved', () => {
     const next = planMoved({ id: 'h2-ream', before: 'h2-drill' });
     expect(next.operations.map((o) => o.id)).toEqual(ids);
     expect(next.problems).toContainEqual(
-      expect.objectContaining({ code: 'route.moveRefused', value: 'h2-ream', limit: 'metalOff', severity: 'warning' }),
+      expect.objectContaining({
+        code: 'route.moveRefused',
+        value: 'h2-ream',
+        limit: 'reamAfterBore',
+        severity: 'warning',
+      }),
     );
   });
   it('moves of what is not there any more mean nothing', () => {

@@ -6,6 +6,7 @@ export const ORDER_RULES = [
   'putInFirst',
   'endFirst',
   'carriedFirst',
+  'reamAfterBore',
   'metalOff',
   'sizeInTurn',
   'toolKnown',

@@ -5,6 +5,7 @@ import {
   easierLast,
   edgesLast,
   metalOff,
+  reamAfterBore,
   roughFirst,
   sizeInTurn,
   toolKnown,
@@ -15,7 +16,7 @@ import { carriedFirst, endFirst, partLast, putInFirst } from './standing.ts';
 
 /** The one list of rules: those that are never broken first. */
 const rules: readonly OrderRule[] = [
-  ...[putInFirst, partLast, endFirst, carriedFirst, metalOff, sizeInTurn, toolKnown, lookFirst],
+  ...[putInFirst, partLast, endFirst, carriedFirst, reamAfterBore, metalOff, sizeInTurn, toolKnown, lookFirst],
   ...[roughFirst, weakLate, coolToMeasure, easierLast, edgesLast],
 ];
 
