@@ -365,7 +365,7 @@ export const jobs: [string, Job][] = [
           ...{ kind: 'arc' as const, end: length('14'), radius: length('110'), hollow: false },
         },
       ],
-      'c45-25',
+      'brass-25',
       'long',
       {},
       [],

@@ -188,6 +188,7 @@ export const bars = [
   bar('silver-14', 'silver-steel', '14', '330', 'drawer'),
   bar('low-1in', 'low-carbon-steel', '1', '22 1/2', 'rack 2, old stock', 'in'),
   bar('gunmetal-60', 'gunmetal', '60', '180', 'cast stick', 'mm', { surface: 'turned' }),
+  bar('brass-25', 'brass', '25', '240', 'rack 3'),
   bar('brass-20', 'brass', '20', '400', 'rack 3'),
   bar('1305-30', 'stainless-free-machining', '30', '450', 'rack 2'),
   bar('iron-100', 'grey-iron', '100', '300', 'cast stick, skin turned off', 'mm', { surface: 'turned' }),

@@ -33,6 +33,8 @@ describe('pieces of a batch', () => {
     await sees(page, `Is it ${(wanted + 0.3).toFixed(2)}?`);
     await type(page, 'touch-diameter', (wanted + 0.02).toFixed(2));
     await page.keyboard.press('Enter');
+    await sees(page, 'A look before the feed goes in');
+    await doStep(page, 'click');
     await sees(page, 'Rough Grip');
     expect(errors).toEqual([]);
     await page.close();

@@ -131,6 +131,8 @@ describe('at the lathe', () => {
     await type(page, 'touch-cross', '0.037');
     await type(page, 'touch-end', '0.060');
     await press(page, 'Touched off');
+    await sees(page, 'A look before the feed goes in');
+    await press(page, 'Done');
     await sees(page, 'Rough Collar');
     expect(await textOf(page, 'main')).not.toMatch(/\bzero\b|set to 0/i);
     // a size measured between the planned ones moves the next number at once

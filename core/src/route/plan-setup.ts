@@ -4,7 +4,7 @@ import { checkSlides, type Held, reachFromTail, reachHoles, type Setup, type Wai
 import { checkLathe, dialScale, type Feed } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Means } from '../means/index.ts';
-import { type Outside, outsides } from '../part/index.ts';
+import { insides, type Outside, outsides, type Part } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
 import { edgeFor, toolsOf } from '../tool/index.ts';
 import { reachOf, type Workpiece, weightOutNmm } from '../work/index.ts';
@@ -188,6 +188,13 @@ function planWith(context: FitContext, ofHold: readonly Problem[], number: numbe
   };
 }
 
+/** A round in a hole follows on the last cut of its step, with the bar that is there; one outside comes after everything is turned. */
+function putRound(part: Part, wanted: Operation[], round: Operation): void {
+  const inside = insides(part).some((s) => s.id === round.featureId);
+  const last = inside ? wanted.findLastIndex((o) => o.featureId === round.featureId) : -1;
+  wanted.splice(last < 0 ? wanted.length : last + 1, 0, round);
+}
+
 /** A look before the first feed under power is put in where that is. */
 function lookFirst(context: FitContext, wanted: Operation[], recorderFor: RecorderFor): void {
   const fed = wanted.filter((o) => o.passes.length > 0);
@@ -225,8 +232,8 @@ function wantedIn(
   const cutIns = planCutIns(context, cutNow, waiting, recorderFor);
   wanted.push(...cutIns.operations);
   waiting.push(...cutIns.waiting);
-  const rounds = planRounds(context, cutNow, waiting, recorderFor);
-  wanted.push(...rounds.operations);
+  const rounds = planRounds(context, cutNow, waiting, wanted, recorderFor);
+  for (const round of rounds.operations) putRound(part, wanted, round);
   waiting.push(...rounds.waiting);
   for (const feature of edgesNow(context, turned.cut))
     push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));

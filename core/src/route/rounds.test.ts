@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { arcSteps, areaMm2, cuspMm, cutAway, intersect, type Loop } from '../contour/index.ts';
 import { contourOf } from '../part/index.ts';
-import { drawer } from '../testing/drawer.ts';
+import { boreStep, drawer, holeGauges, hollow } from '../testing/drawer.ts';
 import { type AskedMore, feature, planInput, planRoute } from '../testing/shop.ts';
 import type { FormTool, Tool } from '../tool/index.ts';
 import type { OperationOf } from './operation/kinds.ts';
@@ -118,5 +118,44 @@ describe('the steps of a table', () => {
     expect(arcSteps(arc, 0.8, 1e-5)).toBeUndefined();
     // a nose of the corner's own radius needs one place
     expect(arcSteps({ ...arc, hollow: true }, 2, 0.05)!.steps).toHaveLength(1);
+  });
+});
+
+describe('the round at the bottom of a hole', () => {
+  const blind = (corner: string, more: AskedMore = {}) =>
+    planRoute(
+      planInput(hollow([feature(1, 48, 50)], [boreStep('h1', 26, 20, { corner, limits: 'H9' })]), 50, {
+        ...{ tools: drawer, instruments: holeGauges, cutsOff: true },
+        ...more,
+      }),
+    );
+  const made = (plan: ReturnType<typeof blind>) => plan.operations.find((o) => o.id === 'h1-fillet');
+  it('is left by the bar’s own nose where that has its radius, else stepped with a smaller one, with the bar that is there', () => {
+    expect(made(blind('R0.4'))).toMatchObject({ kind: 'roundEdge', by: 'nose', inner: true, radiusMm: 0.4, steps: [] });
+    const plan = blind('R2');
+    const stepped = made(plan) as OperationOf<'roundEdge'>;
+    expect(stepped.by).toBe('steps');
+    expect(stepped.cuspMm).toBeLessThanOrEqual(0.05);
+    const at = plan.operations.indexOf(stepped);
+    expect(plan.operations[at - 1]!.featureId).toBe('h1');
+    expect(plan.operations.slice(0, at).findLast((o) => o.toolId !== undefined)!.toolId).toBe(stepped.toolId);
+  });
+  it('its steps go into nothing that stays, the first along the wall, the last down the floor', () => {
+    const { steps } = made(blind('R2')) as OperationOf<'roundEdge'>;
+    const { part } = planInput(hollow([feature(1, 48, 50)], [boreStep('h1', 26, 20, { corner: 'R2' })]), 50);
+    const noseMm = 0.4;
+    expect(Math.max(...steps.map((s) => s.diameterMm))).toBeCloseTo(26, 6);
+    expect(Math.max(...steps.map((s) => s.fromEndMm))).toBeCloseTo(20, 6);
+    for (const { diameterMm, fromEndMm } of steps) {
+      const [z, r] = [50 - fromEndMm + noseMm, diameterMm / 2 - noseMm];
+      const round = Array.from({ length: 90 }, (_, i) => ({
+        zMm: z + noseMm * Math.cos((i * Math.PI) / 45),
+        rMm: r + noseMm * Math.sin((i * Math.PI) / 45),
+      }));
+      expect(areaMm2(intersect(contourOf(part), { loops: [round] }))).toBeLessThan(0.004);
+    }
+  });
+  it('waits where no nose of the drawer makes it in so few steps', () => {
+    expect(blind('R6').waiting).toContainEqual({ id: 'h1.left.edge', why: 'noTool' });
   });
 });

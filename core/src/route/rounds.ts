@@ -1,11 +1,12 @@
 import { type ArcSteps, arcSteps } from '../contour/index.ts';
 import { freeFromMm, type Waiting } from '../hold/index.ts';
-import { edgeOf, insides, type Outside, outsides, type RoundEdge } from '../part/index.ts';
+import { edgeOf, type Inside, insides, type Outside, outsides, type RoundEdge } from '../part/index.ts';
 import { PLACE_MM, ROUNDING } from '../quantity/index.ts';
-import { edgeFor, type FormTool, type TurningTool, toolsOf } from '../tool/index.ts';
+import { type BoringBar, type EdgeTool, edgeFor, type FormTool, toolsOf } from '../tool/index.ts';
 import { isFinished } from '../work/index.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
 import { handSetting } from './hand-setting.ts';
+import { barFor } from './hole/choose-bar.ts';
 import { bare } from './operation/kind.ts';
 import type { Operation } from './operation/kinds.ts';
 import type { RoundOperation } from './operation/round.ts';
@@ -22,10 +23,10 @@ const FORM_MIN = 1.5;
 const STEP_MIN = 0.3;
 const BLEND_MIN = 1;
 
-/** A round to be made, with the length it is on. */
+/** A round to be made, with the length or the step of a hole that it is on. */
 interface Wanted {
   readonly edge: RoundEdge;
-  readonly on: Outside;
+  readonly on: Outside | Inside;
 }
 
 const isRound = (edge: ReturnType<typeof edgeOf>): edge is RoundEdge => edge !== undefined && 'inner' in edge;
@@ -56,19 +57,24 @@ export function roundsNow(
       else if (zMm < freeFromMm(held) + 1) later.push({ id: edge.id, why: 'inJaws' });
       else now.push({ edge, on });
     }
-  for (const step of insides(piece.part))
-    for (const towards of ['left', 'right'] as const) {
-      const edge = edgeOf(piece.part, step.id, towards);
-      if (edge && !isFinished(piece, edge.id)) later.push({ id: edge.id, why: 'shape' });
-    }
+  for (const on of insides(piece.part)) {
+    const edge = edgeOf(piece.part, on.id, 'left') ?? edgeOf(piece.part, on.id, 'right');
+    if (!isRound(edge) || isFinished(piece, edge.id)) continue;
+    const step = waiting.find((w) => w.id === on.id);
+    // the corner at the bottom of a step is reached from its mouth
+    if (edge.towards !== 'left') later.push({ id: edge.id, why: 'otherEnd' });
+    else if (!(cutNow.has(on.id) || isFinished(piece, on.id)) || !all || setup.leave?.includes(edge.id))
+      later.push({ id: edge.id, why: step?.why ?? 'otherSetup' });
+    else now.push({ edge, on });
+  }
   return { now, waiting: later };
 }
 
 /** The way a round is made: by a tool of its form, by the nose itself in a corner, or by a table of steps. */
 type Way =
   | { readonly by: 'form'; readonly tool: FormTool }
-  | { readonly by: 'nose'; readonly tool: TurningTool }
-  | { readonly by: 'steps'; readonly tool: TurningTool; readonly table: ArcSteps };
+  | { readonly by: 'nose'; readonly tool: EdgeTool }
+  | { readonly by: 'steps'; readonly tool: EdgeTool; readonly table: ArcSteps };
 
 /** Whether a round-nosed form comes down beside the shoulder: what is wider than its nose begins above that. */
 function clears(part: Parameters<typeof edgeOf>[0], on: Outside, { widthMm, radiusMm }: FormTool): boolean {
@@ -77,7 +83,40 @@ function clears(part: Parameters<typeof edgeOf>[0], on: Outside, { widthMm, radi
   return widthMm / 2 <= radiusMm + PLACE_MM || highMm <= 2 * radiusMm;
 }
 
-function wayOf({ piece, means }: FitContext, { edge, on }: Wanted): Way | undefined {
+/** Bars that go into a hole as deep as its bottom: the one that bored it first, then the stiffest. */
+function barsInto({ piece, means }: FitContext, on: Inside, done: readonly Operation[]): readonly BoringBar[] {
+  const wish = { entersMm: on.diameterMm, deepMm: piece.part.lengthMm - on.zFromMm, floor: true };
+  // the one that bored it is set already
+  const isSet = (b: BoringBar): number => (done.some((o) => o.featureId === on.id && o.toolId === b.id) ? 0 : 1);
+  return toolsOf(means.tools, 'boring bar')
+    .flatMap((b) => barFor([b], wish) ?? [])
+    .toSorted((a, b) => isSet(a.bar) - isSet(b.bar) || a.givesMmPerN - b.givesMmPerN)
+    .map(({ bar }) => bar);
+}
+
+/** In a hole: the nose of a bar that has the corner's radius, else one that is smaller, in steps. */
+function wayInside(
+  context: FitContext,
+  { edge, on }: { readonly edge: RoundEdge; readonly on: Inside },
+  done: readonly Operation[],
+): Way | undefined {
+  const { radiusMm: R } = edge;
+  const bars = barsInto(context, on, done);
+  const exact = bars.find((b) => Math.abs(b.noseRadiusMm - R) <= RADIUS_SHARE * R + ROUNDING);
+  if (exact) return { by: 'nose', tool: exact };
+  const tool = bars.find((b) => b.noseRadiusMm > 0 && b.noseRadiusMm < R);
+  const cusp = on.raUm <= FINE_RA_UM ? CUSP_MM.fine : CUSP_MM.plain;
+  const arc = {
+    ...{ centreZMm: on.zFromMm + R, centreRMm: on.leftMm / 2 - R, radiusMm: R },
+    ...{ fromRad: Math.PI / 2, toRad: Math.PI, hollow: true },
+  };
+  const table = tool && arcSteps(arc, tool.noseRadiusMm, cusp);
+  return tool && table && { by: 'steps', tool, table };
+}
+
+function wayOf(context: FitContext, { edge, on }: Wanted, done: readonly Operation[]): Way | undefined {
+  if (on.side === 'inside') return wayInside(context, { edge, on }, done);
+  const { piece, means } = context;
   const { radiusMm: R, inner } = edge;
   const is = (mm: number): boolean => Math.abs(mm - R) <= RADIUS_SHARE * R + ROUNDING;
   const turning = [edgeFor(means.tools, 'finisher'), edgeFor(means.tools, 'rougher')].filter((t) => t !== undefined);
@@ -97,18 +136,19 @@ function wayOf({ piece, means }: FitContext, { edge, on }: Wanted): Way | undefi
   return table && { by: 'steps', tool, table };
 }
 
-/** Plans the rounds of a setup. @param cutNow lengths that are finished in it @param waiting those that are not */
+/** Plans the rounds of a setup. @param cutNow lengths that are finished in it @param waiting those that are not @param done what is planned before them */
 export function planRounds(
   context: FitContext,
   cutNow: ReadonlySet<string>,
   waiting: readonly Waiting[],
+  done: readonly Operation[],
   recorderFor: RecorderFor,
 ): { readonly operations: readonly Operation[]; readonly waiting: readonly Waiting[] } {
   const found = roundsNow(context, cutNow, waiting);
   const operations: Operation[] = [];
   const later = [...found.waiting];
   for (const wanted of found.now) {
-    const way = wayOf(context, wanted);
+    const way = wayOf(context, wanted, done);
     const operation = way && roundOperation(context, wanted, way, recorderFor);
     if (operation) operations.push(operation);
     else later.push({ id: wanted.edge.id, why: 'noTool' });
@@ -125,7 +165,8 @@ function roundOperation(
   const { radiusMm: R, inner } = edge;
   const id = `${on.id}-${inner ? 'fillet' : 'round'}`;
   const record = recorderFor(id);
-  const aroundMm = inner ? on.leftMm + 2 * R : on.rightMm;
+  const inside = on.side === 'inside';
+  const aroundMm = inner ? on.leftMm + (inside ? 0 : 2 * R) : on.rightMm;
   const form = way.by === 'form';
   const feed = form ? FORM_FEED : STEP_FEED;
   const setting = handSetting(context, aroundMm, form ? 'form' : 'facing', way.tool, feed, record);
@@ -135,7 +176,7 @@ function roundOperation(
   const steps =
     way.by === 'steps'
       ? way.table.steps.map(({ zMm, rMm }) => ({
-          diameterMm: Number((2 * (rMm - nose)).toFixed(3)),
+          diameterMm: Number((2 * (inside ? rMm + nose : rMm - nose)).toFixed(3)),
           fromEndMm: Number((end - (zMm - nose)).toFixed(3)),
         }))
       : [];
@@ -147,7 +188,7 @@ function roundOperation(
     ...{ ...bare, id, kind: 'roundEdge', featureId: on.id, toolId: way.tool.id, setting, minutes },
     ...{ zFromMm: inner ? zMm : zMm - R, zToMm: inner ? zMm + R : zMm, radiusMm: R, inner, by: way.by, steps, cuspMm },
     fromDiameterMm: inner ? on.leftMm : on.rightMm,
-    caution: form ? 'formSqueals' : steps.length > 0 ? 'blendWithFile' : 'feedOutwards',
+    caution: form ? 'formSqueals' : inside ? 'barClear' : steps.length > 0 ? 'blendWithFile' : 'feedOutwards',
   };
 }
 

@@ -72,6 +72,9 @@ function openAt(context: FitContext, { zFromMm, zToMm }: Inside, opened: readonl
 }
 
 /** Drills, bars, reamers for every step, from the deepest outwards, and the drills in their order. */
+/** In a corner with a larger round than this the floor is not reached beside it before it is made, mm. */
+const MOST_CORNER_MM = 3;
+
 class HolePlanner {
   readonly #context: FitContext;
   readonly #recorderFor: RecorderFor;
@@ -259,8 +262,17 @@ class HolePlanner {
 
   #finish({ step, deeper }: Chosen, bar: SetBar, level: Level): void {
     // what roughing left on a floor comes off with the floor: no cut along meets it in its whole height
-    const faced = level.shoulder && !edgeOf(this.#context.piece.part, step.id, 'left');
+    const corner = edgeOf(this.#context.piece.part, step.id, 'left');
+    const faced = level.shoulder && !corner;
     const last = faced ? { ...level, zFromMm: level.zFromMm + SHOULDER_LEFT_MM } : level;
+    // beside a round the floor is squared first: the last cuts run on into the corner, and would meet all of it
+    const round = corner && 'radiusMm' in corner ? corner.radiusMm : 0;
+    if (level.shoulder && round > 0 && round <= MOST_CORNER_MM && level.last.kind === 'planned') {
+      const floor = shoulderOperation(
+        ...([this.#context, level, deeper?.rightMm ?? 0, this.#recorderFor, round] as const),
+      );
+      if (floor) this.sized.push(this.#withBar(floor, bar));
+    }
     this.sized.push(...finishLevel(this.#context, last, this.#recorderFor).map((o) => this.#withBar(o, bar)));
     if (level.last.kind === 'tooFine') {
       this.waiting.push({ id: step.id, why: 'tooFine' });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type Contour, QUARTER, ring } from '../../contour/index.ts';
 import { asAimed, edgeOf, roundOf } from '../../part/index.ts';
-import { hollowFormShape, isTurning, roundFormShape, turningShape } from '../../tool/index.ts';
+import { barShape, hollowFormShape, isTurning, roundFormShape, turningShape } from '../../tool/index.ts';
 import type { Workpiece } from '../../work/index.ts';
 import { AIR_MM, inOnePass, type KindOfOperation, type OfKind, PAST_MM, type Stroke, type StrokesOf } from './kind.ts';
 
@@ -15,6 +15,9 @@ const own = {
   fromDiameterMm: z.number(),
 };
 export type RoundOperation = OfKind<'roundEdge', typeof own>;
+
+/** Inside a nose begins so far from the corner, towards the axis, mm. */
+const INSIDE_MM = 0.3;
 
 /** A form plunged to its place, the nose run into its corner, or the nose put to each pair of numbers from outside. */
 function rounding(
@@ -32,6 +35,26 @@ function rounding(
       { zMm, rMm },
     ]);
   }
+  const end = piece.part.lengthMm;
+  if (tool.kind === 'boring bar') {
+    const shape = barShape(tool);
+    const [zMm, rMm] = [on.zFromMm, on.leftMm / 2];
+    // in a hole from the wall down the floor, or along to each place, always from its mouth
+    if (by === 'nose')
+      return inOnePass(shape, [
+        { zMm: zMm + R + PAST_MM, rMm },
+        { zMm, rMm },
+        { zMm, rMm: rMm - R - INSIDE_MM },
+      ]);
+    return inOnePass(
+      shape,
+      ...steps.map(({ diameterMm, fromEndMm }) => [
+        { zMm: end - fromEndMm + PAST_MM, rMm: rMm - R - INSIDE_MM },
+        { zMm: end - fromEndMm + PAST_MM, rMm: diameterMm / 2 },
+        { zMm: end - fromEndMm, rMm: diameterMm / 2 },
+      ]),
+    );
+  }
   if (!isTurning(tool)) return [];
   const shape = turningShape(tool);
   if (by === 'nose') {
@@ -42,7 +65,6 @@ function rounding(
       { zMm, rMm: rMm + R + PAST_MM },
     ]);
   }
-  const end = piece.part.lengthMm;
   return inOnePass(
     shape,
     ...steps.map(({ diameterMm, fromEndMm }) => {
@@ -59,6 +81,18 @@ function rounding(
 function drawnRound({ featureId = '', inner, radiusMm: R }: RoundOperation, { part }: Workpiece): Contour {
   const on = roundOf(part, featureId);
   if (!on) return ring(0, 0, 0, 0);
+  if (on.side === 'inside') {
+    const [zMm, rMm] = [on.zFromMm, on.leftMm / 2];
+    return {
+      loops: [
+        [
+          { zMm: zMm + R, rMm, bulge: QUARTER },
+          { zMm, rMm: rMm - R },
+          { zMm: zMm + R, rMm: rMm - R },
+        ],
+      ],
+    };
+  }
   // in the corner of a shoulder: the square that was left, less the quarter round that stays
   if (inner) {
     const [zMm, rMm] = [on.zFromMm, on.leftMm / 2];
