@@ -105,6 +105,8 @@ describe('by keyboard alone', () => {
     await tabTo(page, 'Diameter measured');
     await page.keyboard.type('29.8');
     await page.keyboard.press('Enter');
+    await sees(page, 'A look before the feed goes in');
+    await aMomentLater(page, 'Space');
     await sees(page, 'Cross-slide');
     await sees(page, 'clockwise');
     expect(await textOf(page, 'h2')).toMatch(/^Rough/);

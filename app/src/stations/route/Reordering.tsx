@@ -148,11 +148,13 @@ export function Reordering({
 export function Movable({
   id,
   title,
+  open,
   className,
   children,
 }: {
   readonly id: string;
   readonly title: string;
+  readonly open: boolean;
   readonly className: string;
   readonly children: ReactNode;
 }) {
@@ -171,6 +173,8 @@ export function Movable({
         className="handle"
         {...attributes}
         {...listeners}
+        // one stop a row for the keyboard: the handle of the row that is open is the next one back
+        tabIndex={open ? 0 : -1}
         aria-label={`Move: ${title}`}
       >
         <GripVertical size={16} aria-hidden="true" />

@@ -77,6 +77,7 @@ export function Score(props: Props) {
         key={o.id}
         id={o.id}
         title={titleOf(o)}
+        open={open}
         className={`border-t border-[var(--line)] ${open ? 'score-open' : ''}`}
       >
         <button
