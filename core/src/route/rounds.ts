@@ -83,9 +83,19 @@ function clears(part: Parameters<typeof edgeOf>[0], on: Outside, { widthMm, radi
   return widthMm / 2 <= radiusMm + PLACE_MM || highMm <= 2 * radiusMm;
 }
 
+/** Room for a bar's back, mm. */
+const ROOM_MM = 0.5;
+
 /** Bars that go into a hole as deep as its bottom: the one that bored it first, then the stiffest. */
-function barsInto({ piece, means }: FitContext, on: Inside, done: readonly Operation[]): readonly BoringBar[] {
-  const wish = { entersMm: on.diameterMm, deepMm: piece.part.lengthMm - on.zFromMm, floor: true };
+function barsInto(
+  { piece, means }: FitContext,
+  on: Inside,
+  radiusMm: number,
+  done: readonly Operation[],
+): readonly BoringBar[] {
+  // its back keeps clear of the opposite wall while its nose stands beside the corner
+  const acrossMm = on.diameterMm - radiusMm - ROOM_MM;
+  const wish = { entersMm: on.diameterMm, deepMm: piece.part.lengthMm - on.zFromMm, floor: true, acrossMm };
   // the one that bored it is set already
   const isSet = (b: BoringBar): number => (done.some((o) => o.featureId === on.id && o.toolId === b.id) ? 0 : 1);
   return toolsOf(means.tools, 'boring bar')
@@ -101,7 +111,7 @@ function wayInside(
   done: readonly Operation[],
 ): Way | undefined {
   const { radiusMm: R } = edge;
-  const bars = barsInto(context, on, done);
+  const bars = barsInto(context, on, R, done);
   const exact = bars.find((b) => Math.abs(b.noseRadiusMm - R) <= RADIUS_SHARE * R + ROUNDING);
   if (exact) return { by: 'nose', tool: exact };
   const tool = bars.find((b) => b.noseRadiusMm > 0 && b.noseRadiusMm < R);
