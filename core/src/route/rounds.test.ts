@@ -140,11 +140,12 @@ describe('the round at the bottom of a hole', () => {
     expect(plan.operations[at - 1]!.featureId).toBe('h1');
     expect(plan.operations.slice(0, at).findLast((o) => o.toolId !== undefined)!.toolId).toBe(stepped.toolId);
   });
-  it('its steps go into nothing that stays, the first along the wall, the last down the floor', () => {
+  it('its steps go into nothing that stays, from the floor outwards to the wall', () => {
     const { steps } = made(blind('R2')) as OperationOf<'roundEdge'>;
     const { part } = planInput(hollow([feature(1, 48, 50)], [boreStep('h1', 26, 20, { corner: 'R2' })]), 50);
     const noseMm = 0.4;
-    expect(Math.max(...steps.map((s) => s.diameterMm))).toBeCloseTo(26, 6);
+    expect(steps.map((s) => s.diameterMm)).toEqual(steps.map((s) => s.diameterMm).toSorted((a, b) => a - b));
+    expect(steps.at(-1)!.diameterMm).toBeCloseTo(26, 6);
     expect(Math.max(...steps.map((s) => s.fromEndMm))).toBeCloseTo(20, 6);
     for (const { diameterMm, fromEndMm } of steps) {
       const [z, r] = [50 - fromEndMm + noseMm, diameterMm / 2 - noseMm];

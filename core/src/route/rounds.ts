@@ -166,6 +166,9 @@ export function planRounds(
   return { operations, waiting: later };
 }
 
+/** In a hole from the floor outwards, so that a bar takes a little at every place; outside as they lie. */
+const inOrder = (steps: ArcSteps['steps'], inside: boolean): ArcSteps['steps'] => (inside ? steps.toReversed() : steps);
+
 function roundOperation(
   context: FitContext,
   { edge, on }: Wanted,
@@ -185,7 +188,7 @@ function roundOperation(
   const end = context.piece.part.lengthMm;
   const steps =
     way.by === 'steps'
-      ? way.table.steps.map(({ zMm, rMm }) => ({
+      ? inOrder(way.table.steps, inside).map(({ zMm, rMm }) => ({
           diameterMm: Number((2 * (inside ? rMm + nose : rMm - nose)).toFixed(3)),
           fromEndMm: Number((end - (zMm - nose)).toFixed(3)),
         }))
