@@ -87,6 +87,8 @@ try {
   await toTouchOff(page);
   await type(page, 'touch-diameter', '24.72');
   await press(page, 'Touched off');
+  await sees(page, 'A look before the feed goes in');
+  await press(page, 'Done');
   await sees(page, 'Rough Head');
   await page.click('button.act.main');
   await sees(page, 'Rough Roller seat');
@@ -146,6 +148,8 @@ try {
   await type(upright, 'touch-cross', '.037');
   await type(upright, 'touch-end', '.060');
   await press(upright, 'Touched off');
+  await sees(upright, 'A look before the feed goes in');
+  await press(upright, 'Done');
   await sees(upright, 'Rough Collar');
   await keep(upright, 'cut-grey-night');
 } finally {
