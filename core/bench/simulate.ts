@@ -1,4 +1,4 @@
-import { planJob, proveJob } from '../src/job/index.ts';
+import { alternatives, planJob, proveJob } from '../src/job/index.ts';
 import { simulate } from '../src/simulate/index.ts';
 import { partOf } from '../src/testing/families.ts';
 import { jobOf, shopWith } from '../src/testing/jobs.ts';
@@ -18,6 +18,12 @@ const both = { ...turned, grip: { kind: 'jaws' as const, mm: 0, protect: 'strips
 const job = { ...thirty, hold: { ...thirty.hold, setups: [thirty.hold.setups[0]!, both] } };
 const anew = () => planJob({ ...job, drawing: { ...job.drawing } }, shop);
 row('30 features from two ends, planned', `${median(9, anew).toFixed(1)} ms`, 'target < 50 ms');
+const courses = alternatives(job, shop).length;
+row(
+  `its other courses of work, ${courses} told`,
+  `${median(5, () => alternatives(structuredClone(job), shop)).toFixed(0)} ms`,
+  'target < 200 ms with three',
+);
 const planned = anew();
 const passes = planned.setups.reduce((sum, s) => sum + s.plan.operations.reduce((n, o) => n + o.passes.length, 0), 0);
 row(`  cut with true shapes, ${passes} passes`, `${median(3, () => proveJob(planned)).toFixed(0)} ms`, '');
