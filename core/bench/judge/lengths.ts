@@ -2,6 +2,7 @@ import { calculate, calculationNamed } from '../../src/calc/index.ts';
 import { chanceOf } from '../../src/simulate/index.ts';
 import { barPart } from '../../src/testing/families.ts';
 import { feature } from '../../src/testing/shop.ts';
+import { follow } from './asking.ts';
 
 /**
  * A turner who faces a piece to length as he is told, in a world of its own: a face, a compound with lines, a saw that
@@ -24,8 +25,6 @@ const FLANGE_MM = 10;
 const MOST_READINGS = 12;
 
 const begin = calculationNamed('run.begin')!;
-const after = calculationNamed('run.after')!;
-const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 
 /** The second holding of a flange on a body, which is faced to its thickness. */
 export function lengthRun(row: LengthRow): { run: object; limits: { lowerMm: number; upperMm: number } } {
@@ -37,25 +36,10 @@ export function lengthRun(row: LengthRow): { run: object; limits: { lowerMm: num
   return { run: (answer.result as { run: object }).run, limits };
 }
 
-// biome-ignore lint/suspicious/noExplicitAny: answers as anyone outside gets them, plain JSON
-type Answer = any;
-
 /** Where the face comes to, and how often it was read. */
 export function faceOne(row: LengthRow, run: object, seed: number): { mm: number; readings: number; told: boolean } {
   const chance = chanceOf(seed * 104_729 + 7);
-  const events: object[] = [];
-  const add = (body: object): void => {
-    const n = events.length + 1;
-    events.push({
-      ...{ schema: 2, id: uuid(n), runId: uuid(900_000), piece: 1, device: uuid(900_001), seq: n },
-      ...{ parents: n > 1 ? [uuid(n - 1)] : [], at: '2026-01-12T09:00:00.000Z', ...body },
-    });
-  };
-  const ask = (): Answer => {
-    const answer = calculate(after, { run, events });
-    if (!answer.ok) throw new Error(JSON.stringify(answer.problems));
-    return answer.result;
-  };
+  const { add, ask } = follow(run);
   let answer = ask();
   while (answer.step && answer.step.kind !== 'face') {
     add({ kind: 'done', stepId: answer.step.id });

@@ -1,5 +1,5 @@
-import { calculate, calculationNamed } from '../../src/calc/index.ts';
 import { chanceOf, type Gauge, PretendedLathe, type World } from '../../src/simulate/index.ts';
+import { type Answer, follow } from './asking.ts';
 
 /**
  * A turner who does what he is told, one step at a time, and knows of it only what `run.begin` and `run.after` answer to anyone.
@@ -48,10 +48,6 @@ export interface Made {
   readonly refused: readonly string[];
 }
 
-// biome-ignore lint/suspicious/noExplicitAny: answers as anyone outside gets them, plain JSON
-type Answer = any;
-const after = calculationNamed('run.after')!;
-const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const flip = { clockwise: 'anticlockwise', anticlockwise: 'clockwise' } as const;
 
 /** Exchanges two neighbouring figures after the point, or adds a half, a turn, or reads the other unit. */
@@ -69,19 +65,7 @@ export function turnPiece(piece: Piece): Made {
   const { run, world, rings, gauge, habits } = piece;
   const chance = chanceOf(world.seed ^ 0x5bd1e995);
   const lathe = new PretendedLathe(world);
-  const events: object[] = [];
-  const add = (body: object): void => {
-    const n = events.length + 1;
-    events.push({
-      ...{ schema: 2, id: uuid(n), runId: uuid(900_000), piece: 1, device: uuid(900_001), seq: n },
-      ...{ parents: n > 1 ? [uuid(n - 1)] : [], at: '2026-01-12T09:00:00.000Z', ...body },
-    });
-  };
-  const ask = (): Answer => {
-    const answer = calculate(after, { run, events });
-    if (!answer.ok) throw new Error(JSON.stringify(answer.problems));
-    return answer.result;
-  };
+  const { add, ask } = follow(run);
   const counts = new Map(piece.features.map((f) => [f.id, { measurements: 0, extraCuts: 0 }]));
   const placeOf = (id: string) => piece.features.find((f) => f.id === id)!;
   const isInside = (id: string | undefined): boolean => piece.features.some((f) => f.id === id && f.inside);
@@ -161,15 +145,14 @@ export function turnPiece(piece: Piece): Made {
     if (step.kind === 'measure' && !told.measured) {
       counts.get(step.featureId)!.measurements++;
       const { text, true: honest } = read(step.featureId);
-      const id = uuid(events.length + 1);
-      trueText = new Map([...trueText, [id, honest]]);
-      add({
+      const id = add({
         kind: 'reading',
         stepId: step.id,
         raw: { text, unit: 'mm' },
         instrumentId: placeOf(step.featureId).inside?.instrumentId ?? piece.instrumentId,
         place: 'middle',
       });
+      trueText = new Map([...trueText, [id, honest]]);
       continue;
     }
     if (step.kind === 'measure') {

@@ -5,7 +5,7 @@ export { type JobFile, jobFileSchema, type RunFile, type ShopFile, shopFileSchem
 export { type Begun, betterFirstEnd, type FirstEnd } from './first-end.ts';
 export type { Follower, MateFeature, MateJob, Mates, MeasuredSize } from './mates.ts';
 export { metalLeft } from './metal-left.ts';
-export { type MissingTool, missingTools, type Remedy } from './missing-tools.ts';
+export { type MissingTool, missingTools, type Remedy, tellsOfMissing } from './missing-tools.ts';
 export { nextSetup } from './next-setup.ts';
 export {
   freezeJob,

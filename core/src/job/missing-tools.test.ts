@@ -5,7 +5,7 @@ import { barPart } from '../testing/families.ts';
 import { jobOf, shopWith } from '../testing/jobs.ts';
 import { feature, mm, shaped } from '../testing/shop.ts';
 import type { Tool } from '../tool/index.ts';
-import { missingTools } from './missing-tools.ts';
+import { missingTools, tellsOfMissing } from './missing-tools.ts';
 import { planJob } from './plan-job.ts';
 
 const lacking = (features: readonly Feature[], more: readonly Tool[] = []) =>
@@ -63,6 +63,12 @@ describe('what the drawer lacks for a route', () => {
     const [missing] = missingTools(setups);
     expect([missing?.kind, missing?.nearest?.name]).toEqual(['drill', 'Drill 6.5']);
     expect(missing?.remedies).toEqual([{ by: 'buy', what: 'twist drill Ø6.3', standard: 'ISO 235' }]);
+  });
+  it('what is no tool that could be had is told like any other problem', () => {
+    expect(tellsOfMissing({ code: 'route.lacks.drill' })).toBe(true);
+    // a hole that no bar turns in for want of room
+    expect(tellsOfMissing({ code: 'route.lacks.room' })).toBe(false);
+    expect(tellsOfMissing({ code: 'route.exceeds.bend' })).toBe(false);
   });
   it('nothing where nothing is lacking', () => {
     expect(lacking([feature(1, 30, 40)])).toEqual([]);

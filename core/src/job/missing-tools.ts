@@ -86,6 +86,9 @@ function nearestTo(tools: readonly Tool[], kind: ToolKind, wanted: number): Tool
   return tools.filter((t) => t.kind === kind).toSorted((a, b) => off(a) - off(b))[0];
 }
 
+/** Whether a problem tells of a tool that the drawer lacks, so that it is listed with what comes nearest. */
+export const tellsOfMissing = ({ code }: Pick<Problem, 'code'>): boolean => code in kinds;
+
 /** What of the drawer a job lacks, each once: the nearest that is owned, and how it is come by. */
 export function missingTools(setups: readonly PlannedSetup[]): readonly MissingTool[] {
   const seen = new Set<string>();

@@ -1,6 +1,6 @@
 import { usualPolicy } from '@whelk/core/cutting';
 import { helpedByHolding, type Setup } from '@whelk/core/hold';
-import { missingTools, planJob, stationOf, stillWaiting } from '@whelk/core/job';
+import { missingTools, planJob, stationOf, stillWaiting, tellsOfMissing } from '@whelk/core/job';
 import { insides } from '@whelk/core/part';
 import { HOLE_SCHOOLS, type HoleSchool, type Operation } from '@whelk/core/route';
 import { lazy, Suspense, useState } from 'react';
@@ -47,7 +47,6 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
   const school = job.route.school;
   const proof = useProof(job, shop);
   const missing = missingTools(planned.setups);
-  const lacking = new Set(planned.setups.flatMap((s) => s.problems.filter((p) => p.code.startsWith('route.lacks.'))));
   const [watching, setWatching] = useState(false);
   const [goTo, setGoTo] = useState<GoTo>();
   const proved = proof?.setups[number - 1];
@@ -161,7 +160,7 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
       <div className="px-5">
         <Problems
           problems={planned.problems.filter(
-            (p) => !lacking.has(p) && (p.severity === 'warning' || stationOf(p) === 'route'),
+            (p) => !tellsOfMissing(p) && (p.severity === 'warning' || stationOf(p) === 'route'),
           )}
           several={several}
         />
