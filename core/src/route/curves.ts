@@ -5,14 +5,12 @@ import { contourOf, isCurvedLength, lengthProfile, type Outside, outsides, type 
 import { PLACE_MM, type Problem, ROUNDING } from '../quantity/index.ts';
 import { edgeFor, type FormTool, type TurningTool, toolsOf } from '../tool/index.ts';
 import { isFinished } from '../work/index.ts';
+import { cuspsFor } from './cusps.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
 import { handSetting } from './hand-setting.ts';
 import { type ContourOperation, MOST_CONTOUR_STEPS } from './operation/contour.ts';
 import { bare } from './operation/kind.ts';
 
-/** Highest cusps that are left to the file: of a fine finish, of a plain one, and where fewer steps would not do, mm. */
-const CUSPS_MM = { fine: 0.03, plain: 0.05, coarse: 0.1 } as const;
-const FINE_RA_UM = 1.6;
 /** Fed down by hand so much a turn; setting the tool, each pair of numbers, and blending, minutes. */
 const STEP_FEED = 0.05;
 const SET_MIN = 2;
@@ -65,7 +63,7 @@ function wayOf({ piece, means }: FitContext, f: Outside): Way | undefined {
   const bits = falls
     ? edges.filter((t) => !t.flatMm && t.noseRadiusMm > 0).map((tool) => ({ tool, noseMm: tool.noseRadiusMm }))
     : [];
-  for (const cuspMm of [f.raUm <= FINE_RA_UM ? CUSPS_MM.fine : CUSPS_MM.plain, CUSPS_MM.coarse]) {
+  for (const cuspMm of cuspsFor(f.raUm)) {
     const ways = [...noses, ...bits].flatMap((nose): Way[] => {
       const found = stepsAlong(part, f.id, nose.noseMm, cuspMm);
       return found ? [{ ...nose, found }] : [];

@@ -4,6 +4,7 @@ import { edgeOf, type Inside, insides, type Outside, outsides, type RoundEdge } 
 import { PLACE_MM, ROUNDING } from '../quantity/index.ts';
 import { type BoringBar, type EdgeTool, edgeFor, type FormTool, toolsOf } from '../tool/index.ts';
 import { isFinished } from '../work/index.ts';
+import { cuspsFor } from './cusps.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
 import { handSetting } from './hand-setting.ts';
 import { barFor } from './hole/choose-bar.ts';
@@ -13,9 +14,6 @@ import type { RoundOperation } from './operation/round.ts';
 
 /** A form may differ from the drawn radius by so much, as a share of it. */
 const RADIUS_SHARE = 0.03;
-/** Highest cusps that are left to be blended with a file: of a plain finish, and of a fine one, mm. */
-const CUSP_MM = { plain: 0.05, fine: 0.02 } as const;
-const FINE_RA_UM = 1.6;
 const FORM_FEED = 0.03;
 const STEP_FEED = 0.1;
 /** Setting a form tool; each step of a table, and blending it, minutes. */
@@ -115,7 +113,7 @@ function wayInside(
   const exact = bars.find((b) => Math.abs(b.noseRadiusMm - R) <= RADIUS_SHARE * R + ROUNDING);
   if (exact) return { by: 'nose', tool: exact };
   const tool = bars.find((b) => b.noseRadiusMm > 0 && b.noseRadiusMm < R);
-  const cusp = on.raUm <= FINE_RA_UM ? CUSP_MM.fine : CUSP_MM.plain;
+  const [cusp] = cuspsFor(on.raUm);
   const arc = {
     ...{ centreZMm: on.zFromMm + R, centreRMm: on.leftMm / 2 - R, radiusMm: R },
     ...{ fromRad: Math.PI / 2, toRad: Math.PI, hollow: true },
@@ -140,7 +138,7 @@ function wayOf(context: FitContext, { edge, on }: Wanted, done: readonly Operati
   if (!tool) return undefined;
   const [zMm, rMm] = inner ? [on.zFromMm + R, on.leftMm / 2 + R] : [on.zToMm - R, on.rightMm / 2 - R];
   const [fromRad, toRad] = inner ? [-Math.PI / 2, -Math.PI] : [Math.PI / 2, 0];
-  const cusp = on.raUm <= FINE_RA_UM ? CUSP_MM.fine : CUSP_MM.plain;
+  const [cusp] = cuspsFor(on.raUm);
   const arc = { centreZMm: zMm, centreRMm: rMm, radiusMm: R, fromRad, toRad, hollow: inner };
   const table = arcSteps(arc, tool.noseRadiusMm, cusp);
   return table && { by: 'steps', tool, table };
