@@ -1,92 +1,9 @@
-import { firstSetup, type Setup } from '../core/src/hold/index.ts';
-import { FIRST_SETUP_ID, type Job } from '../core/src/job/index.ts';
-import { type Drawing, emptyBoreStep, emptyDetail, emptyDrawing, type Feature } from '../core/src/part/index.ts';
-import { usualAllowances } from '../core/src/stock/index.ts';
+import type { Job } from '../core/src/job/index.ts';
+import { emptyBoreStep } from '../core/src/part/index.ts';
+import { ends, f, groove, hole, job, knurl, parted, thread } from './builders.ts';
 import { oldStud } from './old-stud.ts';
 import { demoId, length } from './words.ts';
 
-const f = (
-  id: string,
-  name: string,
-  d: string,
-  limits: string,
-  l: string,
-  extra: Partial<{
-    ll: string;
-    fin: string;
-    left: string;
-    right: string;
-    unit: 'mm' | 'in';
-    details: Feature['details'];
-  }> = {},
-) => {
-  const unit = extra.unit ?? 'mm';
-  return {
-    id,
-    kind: 'cylinder' as Feature['kind'],
-    name,
-    diameter: length(d, unit),
-    limits,
-    length: length(l, unit),
-    lengthLimits: extra.ll ?? '',
-    finish: extra.fin ?? '',
-    faceFinish: '',
-    edges: { left: extra.left ?? '', right: extra.right ?? '' },
-    details: extra.details ?? [],
-  };
-};
-const thread = (id: string, designation: string, hand: 'right' | 'left' = 'right', close = '') => ({
-  ...(emptyDetail(id, 'thread', 'mm') as Extract<Feature['details'][number], { kind: 'thread' }>),
-  ...{ designation, hand, class: close },
-});
-const hole = (
-  id: string,
-  name: string,
-  circle: string,
-  count: number,
-  d: string,
-  way: 'left' | 'right' = 'right',
-): Drawing['endView']['holes'][number] => ({
-  ...{ id, name, way, place: length(circle), count, angle: '0', diameter: length(d), limits: '', depth: length('') },
-  counterbore: null,
-});
-const knurl = (id: string) => emptyDetail(id, 'knurl', 'mm') as Extract<Feature['details'][number], { kind: 'knurl' }>;
-const groove = (id: string) =>
-  emptyDetail(id, 'groove', 'mm') as Extract<Feature['details'][number], { kind: 'groove' }>;
-const job = (
-  title: string,
-  quantity: number,
-  unit: 'mm' | 'in',
-  overall: string,
-  features: ReturnType<typeof f>[],
-  barKey: string,
-  lathe: string,
-  more: Partial<Drawing> = {},
-  further: readonly Setup[] = [],
-  first: Partial<Setup> = {},
-): Job => ({
-  schema: 2,
-  title,
-  quantity,
-  drawing: { ...emptyDrawing(unit), overall: length(overall, unit), features, ...more },
-  stock: { barId: demoId(`bar${barKey}`), allow: usualAllowances },
-  hold: { latheId: demoId(lathe), setups: [{ ...firstSetup(FIRST_SETUP_ID), ...first }, ...further] },
-  route: { school: 'conditions', tools: 'hss' },
-});
-/** The same, parted off its bar to length. */
-const parted = (whole: Job): Job => ({
-  ...whole,
-  stock: { ...whole.stock, allow: { ...usualAllowances, cutOff: 'slot' } },
-  drawing: {
-    ...whole.drawing,
-    ends: { ...whole.drawing.ends, left: { ...whole.drawing.ends.left, made: 'parted' } },
-  },
-});
-/** A setup of which only the end is made, in the jaws. */
-const ends = (name: string, tail: 'left' | 'right'): Setup => ({
-  ...{ id: demoId(`setup-${name}`), tail, support: 'auto' },
-  grip: { kind: 'jaws', mm: 0, protect: 'strips' },
-});
 /** The work in hand, each with the name that its id is made from. */
 export const jobs: [string, Job][] = [
   [
