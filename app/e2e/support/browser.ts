@@ -45,12 +45,15 @@ export async function openPage(
   return { page, errors };
 }
 
-/** Waits until the islands of a page answer. */
+/** Waits until the islands of a page answer; a page that is left meanwhile hands over to the one that comes. */
 export async function hydrated(page: Page): Promise<void> {
-  await page.waitForFunction(() => document.querySelectorAll('astro-island[ssr]').length === 0);
-  // effects, which listen to keys, come after the first paint: when the page has nothing left to do they are there
-  await page.evaluate(
-    () => new Promise((resolve) => requestAnimationFrame(() => requestIdleCallback(resolve, { timeout: 1000 }))),
+  await page.waitForFunction(
+    () =>
+      document.querySelectorAll('astro-island[ssr]').length === 0 &&
+      // effects, which listen to keys, come after the first paint: when the page has nothing left to do they are there
+      new Promise((resolve) =>
+        requestAnimationFrame(() => requestIdleCallback(() => resolve(true), { timeout: 1000 })),
+      ),
   );
 }
 export async function visit(page: Page, url: string): Promise<void> {
@@ -59,6 +62,8 @@ export async function visit(page: Page, url: string): Promise<void> {
 }
 /** Clicks a button or link by what it says, as a person finds it: the whole text first, then its beginning. */
 export async function press(page: Page, name: string): Promise<void> {
+  // a page that was reached by a click may still be waking: a button that sleeps loses the press
+  await hydrated(page);
   const handle = await page.waitForFunction(
     (n) => {
       const seen = [...document.querySelectorAll<HTMLElement>('button, a')].filter(
@@ -83,6 +88,7 @@ export async function station(page: Page, name: string): Promise<void> {
 }
 /** Types into a field by its data-field name, over what stands there, with real keys. */
 export async function type(page: Page, field: string, text: string): Promise<void> {
+  await hydrated(page);
   const selector = `[data-field="${field}"]`;
   await page.waitForSelector(selector);
   // as a person scrolls: out from under what is fixed at the foot
@@ -93,6 +99,7 @@ export async function type(page: Page, field: string, text: string): Promise<voi
 }
 /** Types into a field by its label. */
 export async function typeInto(page: Page, label: string, text: string, nth = 0): Promise<void> {
+  await hydrated(page);
   const selector = `::-p-aria([name="${label}"][role="textbox"])`;
   // what is loaded when it is wanted comes a moment later
   await page.waitForSelector(selector);
