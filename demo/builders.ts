@@ -88,3 +88,13 @@ export const ends = (name: string, tail: 'left' | 'right'): Setup => ({
   ...{ id: demoId(`setup-${name}`), tail, support: 'auto' },
   grip: { kind: 'jaws', mm: 0, protect: 'strips' },
 });
+
+/** The same, planed to its length before and bolted to the cross-slide, a bar between centres turning in it. */
+export const over = (whole: Job): Job => ({
+  ...whole,
+  stock: { ...whole.stock, allow: { ...usualAllowances, faceTailMm: 0, faceHeadMm: 0, kerfMm: 0 } },
+  hold: {
+    ...whole.hold,
+    setups: [{ ...firstSetup(FIRST_SETUP_ID), grip: { kind: 'slide', by: 'centres' }, support: 'none' }],
+  },
+});

@@ -1,6 +1,6 @@
 import type { Job } from '../core/src/job/index.ts';
 import { emptyBoreStep } from '../core/src/part/index.ts';
-import { ends, f, groove, hole, job, knurl, parted, thread } from './builders.ts';
+import { ends, f, groove, hole, job, knurl, over, parted, thread } from './builders.ts';
 import { oldStud } from './old-stud.ts';
 import { demoId, length } from './words.ts';
 
@@ -417,6 +417,29 @@ export const jobs: [string, Job][] = [
       ],
       // both ends first, drawn back through the spindle; everything else between centres
       { grip: { kind: 'jaws', mm: 0 }, extent: 'ends' },
+    ),
+  ],
+  [
+    'bracket',
+    over(
+      job(
+        'Sluice bracket, bored over the slide',
+        1,
+        'mm',
+        '50',
+        [{ ...f('f1', 'Body', '80', '', '50'), kind: 'square' as never }],
+        'iron-square-80',
+        'grey',
+        {
+          bores: {
+            left: [],
+            right: [
+              { ...emptyBoreStep('h1', 'mm', 'bored'), name: 'Spindle seat', diameter: length('32'), limits: 'H8' },
+            ],
+          },
+          endView: { holes: [hole('e1', 'Bolts', '56', 2, '8.5')], flats: [], notes: [] },
+        },
+      ),
     ),
   ],
 ];

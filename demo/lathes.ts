@@ -132,6 +132,7 @@ export const grey: Lathe = {
       },
     ],
     faceplate: { diameterMm: inch(8), maxRpm: 600 },
+    slotted: { belowCentreMm: inch(2.25), alongMm: inch(5), acrossMm: inch(9) },
     drivers: [{ name: 'dog 1 in', fromMm: inch(0.25), toMm: inch(1) }],
     centres: [
       { name: 'plain, Morse 2', kind: 'plain' },

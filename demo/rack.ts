@@ -82,6 +82,28 @@ export const tools: readonly Tool[] = [
     boringBar(18, 12, 70, 'hss'),
     boringBar(25, 16, 90, 'hss'),
   ],
+  {
+    ...{
+      ...named('linebar', 'Line bar 20, between centres'),
+      ...steel,
+      kind: 'boring bar',
+      ...edge(0.4, 90, 1, 0.015),
+    },
+    ...{ leastBoreMm: 24, shankMm: 20, shank: 'steel', reachMm: 330 },
+    // its cutter leans: for each turn of a half-millimetre screw it comes out 0.4
+    turns: {
+      ...{ by: 'centres', mostBoreMm: 60, unit: 'mm', travelPerTurn: '0.5', divisions: 40, kind: 'radius' },
+      ...{ angleDeg: 53.13, slackMm: 0.03 },
+    },
+  },
+  {
+    ...{ ...named('head', 'Boring head, bar 16'), ...steel, kind: 'boring bar', ...edge(0.4, 93, 1, 0.015) },
+    ...{ leastBoreMm: 20, shankMm: 16, shank: 'steel', reachMm: 70 },
+    turns: {
+      ...{ by: 'head', mostBoreMm: 70, unit: 'mm', travelPerTurn: '0.5', divisions: 50, kind: 'diameter' },
+      slackMm: 0.02,
+    },
+  },
   { ...named('sink90', 'Countersink 90°'), kind: 'countersink', ...steel, diameterMm: 40, angleDeg: 90 },
   ...[blade(2, 12), blade(3, 32), blade(2.5, 26, 8)],
   {
@@ -197,6 +219,9 @@ export const bars = [
   bar('c45-25-remnant', 'medium-carbon-steel', '25', '470', 'rack 1, remnant'),
   bar('c45-25-short', 'medium-carbon-steel', '25', '245', 'drawer, remnant'),
   bar('brass-hex-27', 'brass', '27', '600', 'rack 3', 'mm', { shape: 'hexagon', pieces: 2 }),
+  bar('iron-square-80', 'grey-iron', '80', '50', 'planed all over by the pattern shop', 'mm', {
+    ...{ shape: 'square', surface: 'turned' },
+  }),
   bar('low-square', 'low-carbon-steel', '3/4', '36', 'rack 2', 'in', { shape: 'square' }),
   bar('bronze-tube', 'cast-tin-bronze', '60', '210', 'cast tube', 'mm', {
     ...{ shape: 'tube', bore: { text: '26', unit: 'mm' }, surface: 'cast' },

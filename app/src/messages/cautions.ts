@@ -27,6 +27,10 @@ const cautions: Record<Caution, string> = {
   arborStays: 'Turn the arbor to the hole and leave it in the chuck: it is true only there.',
   filmCures: 'Clean, glue, press, let it cure. Light cuts, kept cool. Warm it to take it off: no fumes in the face.',
   clampsClear: 'Clamps over solid support, heads clear of tool and ways. Balance it; turn it by hand, then slowly.',
+  packedSquare:
+    'Burrs off, bolts short, near the work, over the packing. Nothing slackened or moved by hand while the spindle turns.',
+  barTurns:
+    'The cutter turns, the work stands: bolts, clamps and slide clear of it over its whole way. Once round by hand before power; no hand near it.',
   clearDrill:
     'Lock the tailstock. Draw back and clear the chips with a brush, spindle stopped; no hand near it while it turns.',
   breaksThrough:

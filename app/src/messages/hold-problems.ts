@@ -181,6 +181,50 @@ export const holdWordings = {
     what: 'This lathe has no faceplate.',
     right: 'Write it down at the lathe, or hold it in a chuck.',
   }),
+  'hold.noSlots': () => ({
+    what: 'The cross-slide of this lathe has no slots to bolt work to.',
+    right: 'Write down its table at the lathe, if it has one; else bore it on the faceplate.',
+  }),
+  'hold.noTurningBar.centres': () => ({
+    what: 'The drawer has no boring bar that turns between centres.',
+    right: 'Add one under Tools & gauges: a boring bar, held between centres.',
+  }),
+  'hold.noTurningBar.head': () => ({
+    what: 'The drawer has no boring head for the spindle.',
+    right: 'Add its bar under Tools & gauges: a boring bar, held in a head on the spindle.',
+  }),
+  'hold.noBase': () => ({
+    what: 'How far the axis lies above the face that the work stands on is not known.',
+    right: 'Type it: from the drawing, or measured on a plate.',
+  }),
+  'hold.axisAboveCentre': (p, u) => ({
+    what: `The axis would lie ${u.len(p.value)} above the cross-slide, the spindle's lies ${u.len(p.limit)} above it.`,
+    right: 'Stand it on another face, or bore it on the faceplate or on a lathe with more height.',
+  }),
+  'hold.longForSlide': (p, u) => ({
+    what: `${u.len(p.value)} long, it hangs too far over a cross-slide of ${u.len(p.limit)} along the bed.`,
+    right: 'Choose a lathe with a longer cross-slide, or bore it elsewhere.',
+  }),
+  'hold.barNotThrough': () => ({
+    what: 'A bar between centres goes right through the work, and its hole does not.',
+    right: 'Use a boring head on the spindle.',
+  }),
+  'hold.endStillRaw': (p, u) => ({
+    what: `The end that the cutter enters has ${u.len(p.value)} to come off yet, which is not faced on the cross-slide.`,
+    right: 'Face it in a holding before, or give the blank no allowance there.',
+  }),
+  'hold.barShort.centres': (p, u) => ({
+    what: `The work passes the cutter from one side to the other: the bar wants ${u.len(p.value)} between its centres, it has ${u.len(p.limit)}.`,
+    right: 'Take a longer bar, or a head on the spindle.',
+  }),
+  'hold.barShort.head': (p, u) => ({
+    what: `The head's bar wants to stand out ${u.len(p.value)}, it reaches ${u.len(p.limit)}.`,
+    right: 'Take a longer bar, bore from both ends, or use a bar between centres.',
+  }),
+  'hold.barLongerThanLathe': (p, u) => ({
+    what: `The bar is ${u.len(p.value)} between its centres, the lathe takes ${u.len(p.limit)}.`,
+    right: 'Take a shorter bar, or a longer lathe.',
+  }),
   'hold.noArbor': (p, u) => ({
     what: `No such mandrel of the shop fits a hole of Ø${u.len(p.value)}.`,
     right: 'Write it down at the lathe, or turn a stub arbor in place.',

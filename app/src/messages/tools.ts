@@ -1,4 +1,4 @@
-import type { BarShank, Tool, ToolKind } from '@whelk/core/tool';
+import type { BarShank, BarTurnsBy, Tool, ToolKind } from '@whelk/core/tool';
 import { inUnit } from './in-unit.ts';
 
 /** The trade's words for each kind of tool. */
@@ -16,6 +16,11 @@ export const toolKindNames: Record<ToolKind, string> = {
   'inside blade': 'inside grooving blade',
   form: 'radius tool',
   knurling: 'knurling wheels',
+};
+/** What carries a bar that turns itself. */
+export const barTurnsNames: Readonly<Record<BarTurnsBy, string>> = {
+  centres: 'between centres',
+  head: 'in a head on the spindle',
 };
 export const shankNames: Record<BarShank, string> = {
   steel: 'steel',
@@ -46,7 +51,9 @@ export function toolText(tool: Tool): string {
     case 'countersink':
       return `${tool.angleDeg}°, up to Ø${len(tool.diameterMm)}`;
     case 'boring bar':
-      return `into Ø${len(tool.leastBoreMm)}, ${shankNames[tool.shank]} shank Ø${len(tool.shankMm)}, reaches ${len(tool.reachMm)}; nose ${len(tool.noseRadiusMm)}, ${tool.kappaDeg}°`;
+      return tool.turns
+        ? `turns ${barTurnsNames[tool.turns.by]}, Ø${len(tool.leastBoreMm)} to ${len(tool.turns.mostBoreMm)}, Ø${len(tool.shankMm)} × ${len(tool.reachMm)}; screw ${tool.turns.travelPerTurn} ${tool.turns.unit} in ${tool.turns.divisions}`
+        : `into Ø${len(tool.leastBoreMm)}, ${shankNames[tool.shank]} shank Ø${len(tool.shankMm)}, reaches ${len(tool.reachMm)}; nose ${len(tool.noseRadiusMm)}, ${tool.kappaDeg}°`;
     case 'blade':
       return `${len(tool.widthMm)} wide, reaches ${len(tool.reachMm)}${tool.frontDeg > 0 ? `, front leans ${tool.frontDeg}°` : ', square'}`;
     case 'inside blade':

@@ -19,6 +19,8 @@ const whyText: Record<WaitsBecause, string> = {
   behindCentre: 'the tail centre stands in the way of the hole',
   onArbor: 'held by its hole',
   noTool: 'nothing in the drawer makes it',
+  workStands: 'the work stands on the cross-slide: nothing is turned',
+  otherHeight: 'not at the height of the axis: packed anew, in a holding of its own',
 };
 
 /** A surface by its name, or by what it is on what. @param name of a length or step of a hole */

@@ -11,7 +11,6 @@ export const wayNames: Record<WayKind, string> = {
   soft: 'soft jaws',
   collet: 'collet chuck',
   ...methodNames,
-  crossSlide: 'on the cross-slide, the tool in the spindle',
 };
 
 /** A way's name: the chuck's own, with its centre. */
@@ -43,6 +42,8 @@ const words: Record<WayCode, (v: V, u: InUnit) => string> = {
   'way.across.stubArbor': (v, u) =>
     `true to the hole within ${u.size(v.runoutMm, 3)} ${u.mm}, as long as the arbor stays where it was turned`,
   'way.across.adhesiveArbor': (v, u) => `clocked in, to about ${u.size(v.runoutMm, 2)} ${u.mm}`,
+  'way.across.barOverSlide': (v, u) => `its axis picked up to about ${u.size(v.runoutMm, 2)} ${u.mm}`,
+  'way.across.headOverSlide': (v, u) => `its axis picked up to about ${u.size(v.runoutMm, 2)} ${u.mm}`,
   'way.across.faceplate': (v, u) => `clocked in, to about ${u.size(v.runoutMm, 2)} ${u.mm}`,
   'way.leaves': (v) =>
     `leaves ${v.count === 1 ? 'one surface' : `${n(v.count, 0)} surfaces`} that can be cut here for yet another holding`,
@@ -73,9 +74,6 @@ const words: Record<WayCode, (v: V, u: InUnit) => string> = {
   'way.standsWithout': (v) => `${n(v.diameters, 1)} diameters stand out: not needed`,
   'way.slender': (v) => `${n(v.diameters, 1)} times as long as thin: it goes with the tool`,
   'way.notSlender': (v) => `${n(v.diameters, 1)} times as long as thin: not needed`,
-  'way.doesNotSwing': (v, u) =>
-    `Ø${u.size(v.diameterMm, 0)} ${u.mm} does not swing over the cross-slide, Ø${u.size(v.swingMm, 0)} ${u.mm}`,
-  'way.swings': (v, u) => `Ø${u.size(v.diameterMm, 0)} ${u.mm} swings: turn it, it is quicker`,
 };
 
 const isWay = (code: WayReason['code']): code is WayCode => code in words;

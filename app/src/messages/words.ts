@@ -96,6 +96,8 @@ export const methodNames: Record<Exclude<HoldMethod, 'chuck' | 'chuckAndCentre'>
   stubArbor: 'stub arbor, turned in place',
   adhesiveArbor: 'adhesive arbor',
   faceplate: 'faceplate',
+  barOverSlide: 'on the cross-slide, a bar between centres turning in it',
+  headOverSlide: 'on the cross-slide, a boring head turning in it',
 };
 /** How the work stands while an operation is done. */
 export const carriedText: Record<Carried, string> = {

@@ -168,6 +168,10 @@ const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>
     title: 'Held without jaws',
     formula: `Ø${u.n(v.onMm)} × ${u.n(v.lengthMm)} ${u.mm}: holds as jaws of ${n(v.forceN)} N would`,
   }),
+  'hold.overSlide': (v, u) => ({
+    title: 'On the cross-slide',
+    formula: `packing ${u.n(v.belowCentreMm)} − ${u.n(v.axisMm)} = ${u.n(v.packMm)} ${u.mm}; for ${u.n(v.lengthMm)} of work the bar wants ${u.n(v.wantsMm)}, it has ${u.n(v.barMm)} ${u.mm}`,
+  }),
   'hold.overhang': (v, u) => ({
     title: 'Overhang',
     formula: `${u.n(v.overhangMm)} ÷ Ø${u.n(v.diameterMm)} = ${n(v.overhangDiameters, 1)} diameters; up to ${n(v.freeDiameters)} stand freely`,

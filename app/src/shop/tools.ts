@@ -5,6 +5,7 @@ import { curveNames, patternNames, shankNames, toolKindNames, toolText } from '.
 import { toolMaterialNames } from '../messages/words.ts';
 import { fieldReader } from '../ui/records/read-fields.ts';
 import type { Column, RecordKindView } from '../ui/records/record-view.ts';
+import { readTurns, turningBarColumns } from './turning-bar.ts';
 
 /** A field that some kinds of tools have: how it is typed, and what it may be. */
 type OwnField = { readonly label: string } & (
@@ -113,6 +114,7 @@ export const toolsWith = (known: readonly Tool[]): RecordKindView<Tool> => ({
     },
     { key: 'says', label: 'What it is', show: toolText, edit: () => '', onlyShown: true },
     ...(Object.keys(fields) as FieldKey[]).map(typedField),
+    ...turningBarColumns,
   ],
   read: (texts, id) => {
     const reader = fieldReader(texts);
@@ -131,6 +133,7 @@ export const toolsWith = (known: readonly Tool[]): RecordKindView<Tool> => ({
       ...(sharpenedAt ? { sharpenedAt } : {}),
       ...{ id, name: reader.text('name', 60), kind, material: texts.material },
       ...own,
+      ...readTurns(texts, reader),
     } as Tool;
     if (record.kind === 'boring bar' && record.shankMm >= record.leastBoreMm && !reader.problems.shankMm)
       reader.problems.leastBoreMm = {

@@ -50,6 +50,8 @@ export interface Held {
   readonly forceN: number;
   /** share of the chuck's usual force that it is tightened with, where hollow work does not bear all of it */
   readonly gentleShare?: number;
+  /** what goes under it on the cross-slide, so that its axis lies at the spindle's, mm */
+  readonly packMm?: number;
   /** fastest that it may turn, rpm */
   readonly maxRpm: number;
   /** the chuck it is held in, or that is on meanwhile */

@@ -20,6 +20,7 @@ export {
   wantedGripMm,
 } from './held.ts';
 export { heldIn } from './held-in.ts';
+export { barOver, meansIn } from './over-slide.ts';
 export {
   helpedByHolding,
   type Reach,
@@ -57,6 +58,7 @@ export {
   SUPPORTS,
   type SupportChoice,
   setupSchema,
+  turnsOver,
   usualHabits,
 } from './schema.ts';
 export { checkSlides } from './slide-reach.ts';

@@ -33,6 +33,8 @@ export const WAITS = [
   'behindCentre',
   'onArbor',
   'noTool',
+  'workStands',
+  'otherHeight',
 ] as const;
 export type WaitsBecause = (typeof WAITS)[number];
 /** A surface that waits, by its name. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { surfaceIdSchema } from '../part/index.ts';
 import { allowancesSchema } from '../stock/index.ts';
+import { BARS_TURN_BY, type BarTurnsBy } from '../tool/index.ts';
 
 /** Ways of holding work in a chuck's jaws, with what carries it besides. */
 export const JAW_METHODS = [
@@ -20,6 +21,8 @@ export const HOLD_METHODS = [
   'stubArbor',
   'adhesiveArbor',
   'faceplate',
+  'barOverSlide',
+  'headOverSlide',
 ] as const;
 export type HoldMethod = (typeof HOLD_METHODS)[number];
 const chuckId = z.string().regex(/^[a-zA-Z0-9-]{1,30}$/);
@@ -56,11 +59,19 @@ const betweenCentres = z.strictObject({
 export const ARBORS = ['mandrel', 'expandingMandrel', 'stubArbor', 'adhesiveArbor', 'faceplate'] as const;
 export type Arbor = (typeof ARBORS)[number];
 const onArbor = z.strictObject({ kind: z.enum(ARBORS) });
+/** Bolted to the cross-slide, where it stands: a bar between centres or a head on the spindle turns in it. */
+const onSlide = z.strictObject({
+  kind: z.literal('slide'),
+  by: z.enum(BARS_TURN_BY),
+  /** how far the axis of the hole lies above the face that it stands on, mm; half of a flat section where it is not given */
+  aboveBaseMm: z.number().positive().max(1000).optional(),
+});
 
 /** What a piece is held by. */
-export const gripSchema = z.discriminatedUnion('kind', [inJaws, betweenCentres, onArbor]);
+export const gripSchema = z.discriminatedUnion('kind', [inJaws, betweenCentres, onArbor, onSlide]);
 export type Grip = Readonly<z.infer<typeof gripSchema>>;
 export type InJaws = Extract<Grip, { kind: 'jaws' }>;
+export type OnSlide = Extract<Grip, { kind: 'slide' }>;
 export type BetweenCentres = Extract<Grip, { kind: 'centres' }>;
 
 /** What carries the work besides: overhang and bending decide, nothing, the tail centre, a steady rest, centre and following rest. */
@@ -110,9 +121,16 @@ const JAW_WAYS: Readonly<Record<(typeof JAW_METHODS)[number], Pick<Setup, 'suppo
   stepJaws: { support: 'none', by: 'step' },
 };
 
+/** Ways of boring over the cross-slide, by what turns. */
+const OVER_SLIDE: Readonly<Record<BarTurnsBy, HoldMethod>> = { centres: 'barOverSlide', head: 'headOverSlide' };
+/** What turns while the work stands on the cross-slide; undefined where the work turns. */
+export const turnsOver = (method: HoldMethod): BarTurnsBy | undefined =>
+  BARS_TURN_BY.find((by) => OVER_SLIDE[by] === method);
+
 /** A setup's way of holding by one word; `auto` where overhang and bending decide on the centre. */
 export function methodOf({ grip, support }: Pick<Setup, 'grip' | 'support'>): HoldMethod | 'auto' {
   if (grip.kind === 'centres') return 'betweenCentres';
+  if (grip.kind === 'slide') return OVER_SLIDE[grip.by];
   if (grip.kind !== 'jaws') return grip.kind;
   if (grip.by === 'inside') return 'insideJaws';
   if (grip.by === 'step') return 'stepJaws';
@@ -124,6 +142,11 @@ export function heldBy<S extends Pick<Setup, 'grip' | 'support'>>(setup: S, meth
   const protect = setup.grip.kind === 'jaws' || setup.grip.kind === 'centres' ? setup.grip.protect : undefined;
   const between = protect ? { protect } : {};
   if (method === 'betweenCentres') return { ...setup, grip: { kind: 'centres', ...between }, support: 'centre' };
+  const turning = method === 'auto' ? undefined : turnsOver(method);
+  if (turning) {
+    const base = setup.grip.kind === 'slide' && setup.grip.aboveBaseMm;
+    return { ...setup, grip: { kind: 'slide', by: turning, ...(base ? { aboveBaseMm: base } : {}) }, support: 'none' };
+  }
   const way = method === 'auto' ? ({ support: 'auto' } as const) : method in JAW_WAYS && JAW_WAYS[method as 'chuck'];
   if (!way) return { ...setup, grip: { kind: method as Arbor }, support: method === 'mandrel' ? 'centre' : 'none' };
   const { by: _by, ...grip } =

@@ -1,4 +1,4 @@
-import { inChuck } from '../hold/index.ts';
+import { inChuck, turnsOver } from '../hold/index.ts';
 import { faceId, facesOf, outsides, PART, type Part, type Relation, surfaceName } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import { reachOf } from '../work/index.ts';
@@ -33,7 +33,7 @@ function runoutOf(setup: PlannedSetup): number {
   const method = setup.plan.held?.method;
   if (trueToHole(setup)) return ARBOR_MM;
   if (method === 'betweenCentres') return CENTRES_MM;
-  if (method === 'faceplate' || method === 'adhesiveArbor') return CLOCKED_MM;
+  if (method === 'faceplate' || method === 'adhesiveArbor' || (method && turnsOver(method))) return CLOCKED_MM;
   // jaws bored to the finished diameter in their place run true whatever their chuck; a ring takes the jaws' own runout on
   const inJaws = setup.runoutMm;
   return setup.setup.grip.kind === 'jaws' && setup.setup.grip.protect === 'softJaws'

@@ -11,7 +11,6 @@ const THIN_SHARE = 0.25;
 /** The work as a way of holding is chosen by. */
 interface Work {
   readonly part: Part;
-  readonly hollow: boolean;
   /** through hole, mm; 0 where there is none */
   readonly holeMm: number;
   readonly lengthMm: number;
@@ -27,8 +26,8 @@ const takes = (ranges: readonly { readonly fromMm: number; readonly toMm: number
   ranges.some((r) => r.fromMm <= mm && mm <= r.toMm);
 const share = (mm: number, ofMm: number): number => Number((mm / ofMm).toFixed(1));
 
-function betweenCentres({ hollow, lengthMm, dogOnMm }: Work, { sizes, holding }: Lathe): Said {
-  if (hollow) return [false, tell('way.hollowNoCentres')];
+function betweenCentres({ part, lengthMm, dogOnMm }: Work, { sizes, holding }: Lathe): Said {
+  if (insides(part).length > 0) return [false, tell('way.hollowNoCentres')];
   if (lengthMm > sizes.betweenCentresMm)
     return [false, tell('way.tooLong', { lengthMm, mostMm: sizes.betweenCentresMm })];
   if (!takes(holding.drivers, dogOnMm)) return [false, tell('way.noDog', { diameterMm: dogOnMm })];
@@ -59,16 +58,11 @@ function faceplate({ swingsMm }: Work, { holding }: Lathe): Said {
   const fits = holding.faceplate !== null && swingsMm < holding.faceplate.diameterMm * 1.1;
   return [fits, tell('way.aboveJaws', { diameterMm: swingsMm, reachMm })];
 }
-function crossSlide({ hollow, swingsMm }: Work, { sizes: { swingOverCrossSlideMm: swingMm } }: Lathe): Said {
-  const does = hollow && swingsMm > swingMm;
-  return [does, tell(does ? 'way.doesNotSwing' : 'way.swings', { diameterMm: swingsMm, swingMm })];
-}
-
 /** Ways that take more than a chuck: what speaks for them, what they take, and whether that is there. */
 export function otherWays({ part, barSizes, stockMm = 0, blank }: PlannedJob, lathe: Lathe): readonly Way[] {
   const { holding } = lathe;
   const work: Work = {
-    ...{ part, hollow: insides(part).length > 0, holeMm: throughHoleMm(part) },
+    ...{ part, holeMm: throughHoleMm(part) },
     lengthMm: blank?.lengthMm ?? part.lengthMm,
     swingsMm: barSizes ? barSizes.cornersMm : part.largestMm,
     dogOnMm: outsides(part)[0]?.diameterMm ?? stockMm,
@@ -89,6 +83,5 @@ export function otherWays({ part, barSizes, stockMm = 0, blank }: PlannedJob, la
     way('stubArbor', true, stubArbor(work)),
     way('adhesiveArbor', true, adhesiveArbor(work)),
     way('faceplate', holding.faceplate !== null, faceplate(work, lathe)),
-    way('crossSlide', true, crossSlide(work, lathe)),
   ];
 }

@@ -1,4 +1,12 @@
-import { heldInside, runsAt, type Setup, type TruingRecord, type Waiting, waitingWhat } from '../hold/index.ts';
+import {
+  heldInside,
+  meansIn,
+  runsAt,
+  type Setup,
+  type TruingRecord,
+  type Waiting,
+  waitingWhat,
+} from '../hold/index.ts';
 import { type Chuck, chuckOf } from '../lathe/index.ts';
 import type { Means } from '../means/index.ts';
 import { insides, outsides, type Part, surfaceName, surfaceOf } from '../part/index.ts';
@@ -78,7 +86,7 @@ export function planSetups(
       setup,
       piece,
       ...(cutOff && { cutOff }),
-      means,
+      means: meansIn(means, piece, setup),
       chuck,
       runoutMm,
       wishes: { ...wishes, cutsOff },

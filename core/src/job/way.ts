@@ -23,6 +23,8 @@ export const WAY_CODES = [
   'way.across.stubArbor',
   'way.across.adhesiveArbor',
   'way.across.faceplate',
+  'way.across.barOverSlide',
+  'way.across.headOverSlide',
   'way.leaves',
   'way.marks',
   'way.nothingReached',
@@ -47,8 +49,6 @@ export const WAY_CODES = [
   'way.standsWithout',
   'way.slender',
   'way.notSlender',
-  'way.doesNotSwing',
-  'way.swings',
 ] as const;
 export type WayCode = (typeof WAY_CODES)[number];
 
@@ -60,7 +60,7 @@ export interface WayReason {
   readonly values?: Readonly<Record<string, number | string>>;
 }
 
-export type WayKind = Chuck['kind'] | Exclude<HoldMethod, 'chuck' | 'chuckAndCentre'> | 'crossSlide';
+export type WayKind = Chuck['kind'] | Exclude<HoldMethod, 'chuck' | 'chuckAndCentre'>;
 
 /** A way to hold this part on this lathe. */
 export interface Way {

@@ -1,6 +1,7 @@
 import {
   FREE_DIAMETERS,
   HOLD_METHODS,
+  type HoldMethod,
   heldBy,
   helpedByHolding,
   inChuck,
@@ -8,6 +9,7 @@ import {
   onTailCentre,
   runsAt,
   type Setup,
+  turnsOver,
 } from '../hold/index.ts';
 import { type Chuck, chuckOf, type Lathe } from '../lathe/index.ts';
 import { insides, outsides, type Part, surfaceOf } from '../part/index.ts';
@@ -62,8 +64,10 @@ export function waysOfHolding(job: Job, shop: Shop, number = 1): readonly Way[] 
       return plannedWay(job, head, tried({ ...held, grip }), number, { lathe, chuck });
     }),
   );
-  const byMeans = (number === 1 ? JAW_METHODS : HOLD_METHODS).flatMap((by): TriedWay[] => {
+  const byMeans = (number === 1 ? FIRST : HOLD_METHODS).flatMap((by): TriedWay[] => {
     if (by === 'chuck' || by === 'chuckAndCentre') return [];
+    // what turns in the work wants a hole to turn in
+    if (turnsOver(by) && insides(planned.part).length === 0) return [];
     const again = tried(heldBy(now, by));
     const owned = !again.problems.some((p) => LACKING.includes(p.code));
     const head = { id: by, kind: by, method: by, owned, chosen: method === by, tailCentre: onTailCentre(by) };
@@ -79,6 +83,8 @@ export function waysOfHolding(job: Job, shop: Shop, number = 1): readonly Way[] 
     (a, b) => rank(a) - rank(b) || (a.costMin ?? 1e6) - (b.costMin ?? 1e6) || a.reasons.length - b.reasons.length,
   );
 }
+/** Ways that a piece is held in first, planned in full; of the others it is said what speaks for them. */
+const FIRST: readonly HoldMethod[] = [...JAW_METHODS, 'barOverSlide', 'headOverSlide'];
 /** What says that a way takes something that the shop has not got. */
 const LACKING = [
   'hold.noRest',
@@ -87,6 +93,9 @@ const LACKING = [
   'hold.noArbor',
   'hold.noFaceplate',
   'hold.noDog',
+  'hold.noSlots',
+  'hold.noTurningBar.centres',
+  'hold.noTurningBar.head',
 ];
 
 /** A way with what is finished in it, and how long its route takes a piece. */

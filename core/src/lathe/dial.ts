@@ -1,5 +1,6 @@
 import { decimalsOf, MM_PER_IN, PLACE_MM, type Rational, ROUNDING, rational } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
+import type { Lathe } from './schema.ts';
 import type { Dial } from './slide-schema.ts';
 
 /** What one line of a ring is worth: the number it adds, and the slide's true travel. */
@@ -30,6 +31,13 @@ function scaleOf(dial: Dial): DialScale {
     decimals: decimalsOf(lineNumber.valueOf()),
   };
 }
+
+/**
+ * The ring that sets a depth: the cross-slide's, that of a cutter's own screw while the work stands on the slide, or the compound's
+ * where it is swung for that.
+ */
+export const depthRing = ({ slides }: Pick<Lathe, 'slides'>, slide: 'crossSlide' | 'compound' = 'crossSlide'): Dial =>
+  slide === 'compound' ? slides.compound : (slides.cutter ?? slides.crossSlide);
 
 /** Highest number on the ring plus one line: where it reads nothing again. */
 export function numbersPerTurn(dial: Dial): Rational {

@@ -1,4 +1,4 @@
-import { dialScale } from './dial.ts';
+import { depthRing, dialScale } from './dial.ts';
 import type { Lathe } from './schema.ts';
 
 /** Angle of the compound from the bed at which one of its lines moves the tool a tenth of a line across: sin = 0.1. */
@@ -26,14 +26,16 @@ const CAREFUL_HAND_LINES = 0.05;
 
 /** The ways of setting a lathe's cross travel, from the plainest to the finest. @source FIELD 0, fine feed */
 export function finenessesOf(lathe: Pick<Lathe, 'slides'>): readonly Fineness[] {
-  const line = dialScale(lathe.slides.crossSlide).lineTravelMm.valueOf();
+  const line = dialScale(depthRing(lathe)).lineTravelMm.valueOf();
   const fine = dialScale(lathe.slides.compound).lineTravelMm.valueOf() * 0.1;
   const by = (means: Fineness['means'], everyLines: number, hand: number): Fineness => ({
     ...{ means, slide: 'crossSlide', everyLines, lineMm: line, stepMm: line * everyLines, setMm: line * hand },
   });
+  const lines = [by('lines', 1, USUAL_HAND_LINES), by('halfLines', 0.5, USUAL_HAND_LINES)];
+  // a cutter's own screw is small and close to hand, and no compound moves it
+  if (lathe.slides.cutter) return lines;
   return [
-    by('lines', 1, USUAL_HAND_LINES),
-    by('halfLines', 0.5, USUAL_HAND_LINES),
+    ...lines,
     by('halfLinesWithCare', 0.5, CAREFUL_HAND_LINES),
     { means: 'compound', slide: 'compound', everyLines: 1, lineMm: fine, stepMm: fine, setMm: fine * USUAL_HAND_LINES },
   ];

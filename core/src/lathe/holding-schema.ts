@@ -52,6 +52,15 @@ export const holdingSchema = z.strictObject({
   /** which of them is usually on; the first where it is not given */
   usualChuckId: z.string().max(30).nullable().optional(),
   collets: z.array(z.strictObject({ name, ...range, maxRpm: z.number().positive().max(20_000) })).max(60),
+  /** a cross-slide with slots that work is bolted to: how far the spindle's axis lies above it, its size along the bed and across */
+  slotted: z
+    .strictObject({
+      belowCentreMm: z.number().positive().max(1000),
+      alongMm: z.number().positive().max(2000),
+      acrossMm: z.number().positive().max(2000),
+    })
+    .nullable()
+    .optional(),
   faceplate: z
     .strictObject({ diameterMm: z.number().positive().max(2000), maxRpm: z.number().positive().max(10_000) })
     .nullable(),

@@ -13,6 +13,7 @@ export {
   type DialMove,
   type DialReading,
   type DialScale,
+  depthRing,
   dialMove,
   dialNumber,
   dialScale,

@@ -36,6 +36,8 @@ export const slidesSchema = z.strictObject({
   crossSlide: dialSchema,
   carriage: z.discriminatedUnion('means', [dialSchema, lineSchema]),
   compound: dialSchema,
+  /** while the work stands on the slide: the screw that brings the cutter out of its bar or head, which sets the depth then */
+  cutter: dialSchema.extend({ of: z.enum(['bar', 'head']) }).optional(),
   /** where the compound's scale stands at 0: square to the bed along the cross-slide, or along the bed */
   compoundZero: z.enum(['crossSlide', 'bed']),
   /** a digital readout and what its cross axis shows; null: there is none */

@@ -1,4 +1,4 @@
-import { type Held, heldInside, inChuck, onTailCentre, REST_WIDTH_MM } from '../hold/index.ts';
+import { type Held, heldInside, inChuck, onTailCentre, REST_WIDTH_MM, turnsOver } from '../hold/index.ts';
 import type { Shape } from './picture.ts';
 
 type Point = [number, number];
@@ -60,6 +60,7 @@ export function holdShapes(
   else if (inChuck(method)) shapes.push(...jawShapes(held, stockMm));
   else if (method === 'betweenCentres') shapes.push(...dogShapes(held));
   else if (heldInside(method)) shapes.push(...arborShapes(held));
+  else if (turnsOver(method)) shapes.push(...overSlideShapes(held, stockMm));
   else shapes.push(block('jaws', headEnd - PLATE, headEnd - 1, y(onMm * 0.62), y(-onMm * 0.62)));
   if (holding.rest?.kind === 'steady') shapes.push(...steadyShapes(holding.rest, x, y));
   if (onTailCentre(method) && method !== 'mandrel') shapes.push(centreShape(x(tailMm), y(0), 1));
@@ -142,10 +143,34 @@ function arborShapes({ holding, onMm, headEnd, x, y }: Drawn): Shape[] {
   ];
 }
 
+/** A bar through the work between its centres, or out of a head at the headstock; slide and packing under the work. */
+function overSlideShapes({ holding, x, y }: Drawn, stockMm: number): Shape[] {
+  const [near, far] = [x(holding.rawEndMm), x(holding.headEndMm ?? 0)];
+  const below = y(-stockMm / 2);
+  const bed = [
+    block('jaws', near + 4, far - 4, below, below + 5),
+    block('jawGrip', near - 10, far + 10, below + 5, below + 15),
+  ];
+  const thick = 7;
+  if (holding.method === 'headOverSlide')
+    return [
+      ...bed,
+      block('jawGrip', near - CENTRE_LONG, near - CENTRE_LONG + 26, y(0) - 26, y(0) + 26),
+      block('jaws', near - CENTRE_LONG + 26, near - 6, y(0) - thick, y(0) + thick),
+    ];
+  return [
+    ...bed,
+    centreShape(near - 16, y(0), -1),
+    block('jaws', near - 16, far + 16, y(0) - thick, y(0) + thick),
+    centreShape(far + 16, y(0), 1),
+  ];
+}
+
 /** Room that means of holding take left of the work and right of it, picture units. */
 export function holdRoom({ method }: Pick<Held, 'method'>): readonly [number, number] {
   const centre = CENTRE_LONG + 12;
   if (method === 'betweenCentres') return [centre + PLATE, centre];
   if (method === 'mandrel') return [centre + 26, centre + 26];
+  if (turnsOver(method)) return [centre + 16, method === 'barOverSlide' ? centre + 16 : 28];
   return [40, onTailCentre(method) ? centre : 28];
 }

@@ -1,5 +1,5 @@
 import { type Contour, extentOf } from '../contour/index.ts';
-import type { Held } from '../hold/index.ts';
+import { type Held, turnsOver } from '../hold/index.ts';
 import { insides, outsides, type Part, spigotAt } from '../part/index.ts';
 import type { BentLine } from '../route/index.ts';
 import { crossShapes } from './cross.ts';
@@ -67,9 +67,12 @@ export function stripPicture(part: Part, view: StripView): Picture {
     ),
   );
   const spare = view.width - headRoom - tailRoom - (rightMm - leftMm) * scale;
-  const ox = headRoom + spare / 2 - leftMm * scale;
+  // work on the cross-slide is cut from the headstock's side: what lies right in the part lies left in the lathe
+  const turned = held !== undefined && turnsOver(held.method) !== undefined;
+  const along = turned ? -scale : scale;
+  const ox = headRoom + spare / 2 - (turned ? rightMm : leftMm) * along;
   const oy = top + (view.height - top - bottom) / 2;
-  const x = (z: number) => ox + z * scale;
+  const x = (z: number) => ox + z * along;
   const y = (r: number) => oy - r * scale;
   const box = (z1: number, z2: number, r1: number, r2: number): [number, number][] => [
     [x(z1), y(r1)],
@@ -118,8 +121,8 @@ export function stripPicture(part: Part, view: StripView): Picture {
     kind: 'polyline',
     role: 'centreline',
     points: [
-      [Math.max(4, x(leftMm) - 20), oy],
-      [Math.min(view.width - 4, x(rightMm) + 20), oy],
+      [Math.max(4, Math.min(x(leftMm), x(rightMm)) - 20), oy],
+      [Math.min(view.width - 4, Math.max(x(leftMm), x(rightMm)) + 20), oy],
     ],
   });
   const overallAt = view.textSize * 2.6;
@@ -127,7 +130,7 @@ export function stripPicture(part: Part, view: StripView): Picture {
   const inside = new Set(insides(part).map((b) => b.id));
   if (beside) {
     shapes.push(...besideShapes(part, view, x, y));
-    return { width: view.width, height: view.height, unitsPerMm: scale, origin: [ox, oy], shapes };
+    return { width: view.width, height: view.height, unitsPerMm: along, origin: [ox, oy], shapes };
   }
   const below = view.labels.filter((l) => !hollow || inside.has(l.id));
   shapes.push(...labelShapes(part, view, below, x, view.height - bottom));
@@ -141,7 +144,7 @@ export function stripPicture(part: Part, view: StripView): Picture {
         top - view.textSize * 3.25,
       ),
     );
-  return { width: view.width, height: view.height, unitsPerMm: scale, origin: [ox, oy], shapes };
+  return { width: view.width, height: view.height, unitsPerMm: along, origin: [ox, oy], shapes };
 }
 
 /** Most labels that stand over one another on either side of the centreline, and room for them beside the part. */

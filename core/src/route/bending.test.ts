@@ -31,6 +31,8 @@ describe('how a holding carries the work', () => {
       stubArbor: 'chuck',
       adhesiveArbor: 'chuck',
       faceplate: 'chuck',
+      barOverSlide: 'chuck',
+      headOverSlide: 'chuck',
     });
   });
   it('begins at the jaws, at the centre, or at the mandrel’s own end', () => {

@@ -3,6 +3,7 @@ import type { Held, Setup } from '../hold/index.ts';
 import type { Feed } from '../lathe/index.ts';
 import type { Means } from '../means/index.ts';
 import type { Shaft } from '../mechanics/index.ts';
+import type { BoringBar } from '../tool/index.ts';
 import type { Workpiece } from '../work/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { Wishes } from './wishes.ts';
@@ -24,6 +25,8 @@ export interface FitContext {
   readonly shaft: Shaft;
   /** whether the metal that is still raw has steps of its own */
   readonly stepped: boolean;
+  /** the bar that turns where the work stands on the cross-slide */
+  readonly turning?: BoringBar;
   /** weight of what stands out of the jaws times the distance of its middle from them, N·mm */
   readonly weightNmm: number;
   /** largest diameter of the piece as it is put in, mm */

@@ -85,6 +85,6 @@ export function heldHere(
   clearanceMm: number,
   record?: Recorder,
 ): ReturnType<typeof heldIn> {
-  const { held, problems } = heldIn(piece, setup, means.lathe, clearanceMm, record);
+  const { held, problems } = heldIn(piece, setup, means.lathe, clearanceMm, record, means.tools);
   return { held: held && heldGently(piece, setup, held, means), problems };
 }

@@ -1,7 +1,16 @@
 import { speedTable, usualPolicy } from '../cutting/index.ts';
 import { fitness, measures } from '../gauge/index.ts';
-import { checkSlides, type Held, reachFromTail, reachHoles, type Setup, type Waiting } from '../hold/index.ts';
-import { checkLathe, dialScale, type Feed } from '../lathe/index.ts';
+import {
+  barOver,
+  checkSlides,
+  type Held,
+  meansIn,
+  reachFromTail,
+  reachHoles,
+  type Setup,
+  type Waiting,
+} from '../hold/index.ts';
+import { checkLathe, depthRing, dialScale, type Feed } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Means } from '../means/index.ts';
 import { insides, type Outside, outsides, type Part } from '../part/index.ts';
@@ -33,6 +42,7 @@ import { partOperation } from './operation/part-off.ts';
 import { sawOperation } from './operation/saw.ts';
 import { touchOffOperation } from './operation/touch-off.ts';
 import { ordered } from './order/moves.ts';
+import { type Wanted, wantedOverSlide } from './over-slide.ts';
 import type { Plan } from './plan.ts';
 import { putIn } from './put-in.ts';
 import { planRounds } from './rounds.ts';
@@ -104,10 +114,11 @@ function quickest(
 function begun(
   piece: Workpiece,
   setup: Setup,
-  means: Means,
+  asked: Means,
   wishes: Wishes,
   record?: Recorder,
 ): { readonly context?: FitContext; readonly empty: Plan } {
+  const means = meansIn(asked, piece, setup);
   const { lathe } = means;
   const { held, problems: ofHold } = heldHere(piece, setup, means, wishes.clearanceMm, record);
   const problems = [
@@ -135,11 +146,12 @@ function begun(
     speeds: speedTable(lathe, held.maxRpm),
     policy: wishes.policy ?? usualPolicy,
     feeds: [],
-    lineMm: dialScale(lathe.slides.crossSlide).lineTravelMm.valueOf(),
+    lineMm: dialScale(depthRing(lathe)).lineTravelMm.valueOf(),
     shaft: finishedShaft(piece, held, means.material.modulusGPa),
     stepped: isStepped(piece),
     weightNmm: weightOutNmm(piece, held.jawsMm, means.material.densityKgPerM3),
     stockMm: reachOf(piece).largestMm,
+    ...(setup.grip.kind === 'slide' ? { turning: barOver(means.tools, piece, setup.grip.by)! } : {}),
   };
   return { context, empty };
 }
@@ -147,20 +159,20 @@ function begun(
 /** All operations of a setup with these feeds, in their order. @param problems that are known of how it is held */
 function planWith(context: FitContext, ofHold: readonly Problem[], number: number, recorderFor: RecorderFor): Plan {
   const { piece, held, means } = context;
-  const { wanted, waiting, problems: ofWork } = wantedIn(context, number, recorderFor);
+  const {
+    wanted,
+    waiting,
+    problems: ofWork,
+  } = context.turning ? wantedOverSlide(context, recorderFor) : wantedIn(context, number, recorderFor);
   lookFirst(context, wanted, recorderFor);
   const { after: whole, parting } = cutOff(context, wanted, waiting, number, recorderFor);
   push(wanted, parting);
   const { order, refused } = ordered(wanted, context.setup.moves ?? [], piece.part);
   const settled = weighChanges(context, order, recorderFor).map((o) => withCarried(held, o));
   const operations = withNotes(context, settled);
-  const slides = checkSlides(
-    piece.part,
-    held,
-    context.stockMm,
-    means.lathe,
-    centreHoleDepthMm(operations.find((o) => o.kind === 'centre')),
-  );
+  const centreMm = centreHoleDepthMm(operations.find((o) => o.kind === 'centre'));
+  // over the cross-slide they were looked at before anything was clamped
+  const slides = context.turning ? [] : checkSlides(piece.part, held, context.stockMm, means.lathe, centreMm);
   const problems = [
     ...ofHold,
     ...ofWork,
@@ -203,11 +215,7 @@ function lookFirst(context: FitContext, wanted: Operation[], recorderFor: Record
 }
 
 /** Everything that is cut while the piece is whole, what waits, and what is wrong with it. */
-function wantedIn(
-  context: FitContext,
-  number: number,
-  recorderFor: RecorderFor,
-): { wanted: Operation[]; waiting: Waiting[]; problems: readonly Problem[] } {
+function wantedIn(context: FitContext, number: number, recorderFor: RecorderFor): Wanted {
   const { piece, setup, held, wishes } = context;
   const { part } = piece;
   const within = reachFromTail(piece, held, wishes.clearanceMm, setup.leave);
@@ -306,10 +314,14 @@ function push(operations: Operation[], operation: Operation | undefined): void {
 function checkMeans(piece: Workpiece, setup: Setup, means: Means, held: Held): Problem[] {
   const { part } = piece;
   const problems: Problem[] = [];
-  if (!edgeFor(means.tools, 'rougher')) problems.push({ code: 'route.noTool', path: ['tools'], value: 'rougher' });
-  if (!edgeFor(means.tools, 'finisher')) problems.push({ code: 'route.noTool', path: ['tools'], value: 'finisher' });
+  // what turns while the work stands has been looked for by then
+  const stands = setup.grip.kind === 'slide';
+  if (!stands && !edgeFor(means.tools, 'rougher'))
+    problems.push({ code: 'route.noTool', path: ['tools'], value: 'rougher' });
+  if (!stands && !edgeFor(means.tools, 'finisher'))
+    problems.push({ code: 'route.noTool', path: ['tools'], value: 'finisher' });
   const wanted = [
-    ['chamfer', outsides(part).some((f) => chamferOf(part, f))],
+    ['chamfer', !stands && outsides(part).some((f) => chamferOf(part, f))],
     ['centre drill', wantsCentreHole({ piece, setup, held })],
   ] as const;
   for (const [kind, needed] of wanted)

@@ -1,5 +1,5 @@
 import { cutAway, ring } from '../contour/index.ts';
-import { type Held, helpedByHolding, reachFromTail, reachHoles, type Setup } from '../hold/index.ts';
+import { type Held, helpedByHolding, reachFromTail, reachHoles, type Setup, turnsOver } from '../hold/index.ts';
 import type { Means } from '../means/index.ts';
 import { isCurvedLength, type SurfaceId } from '../part/index.ts';
 import { PLACE_MM, type Problem } from '../quantity/index.ts';
@@ -35,6 +35,7 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
   if (!held) return undefined;
   const against = [...problems, ...checkHold(piece, setup, held, means)];
   if (against.some((p) => p.severity !== 'warning')) return undefined;
+  if (turnsOver(held.method)) return reachStanding(piece, setup, held, against);
   const { reachable, waiting } = reachFromTail(piece, held, clearanceMm, setup.leave);
   const inHoles = reachHoles(piece, held, setup);
   const opened = inHoles.steps.filter((s) => plansStep(s, piece.part.lengthMm));
@@ -65,4 +66,25 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
     .filter((w) => helpedByHolding(w) && !gone.has(w.id))
     .map((w) => w.id);
   return { held, after, against, finishes: done, left };
+}
+
+/** Of work that stands on the cross-slide nothing but its holes is cut. */
+function reachStanding(piece: Workpiece, setup: Setup, held: Held, against: readonly Problem[]): SetupReach {
+  const { steps, waiting } = reachHoles(piece, held, setup);
+  const opened = steps.filter((s) => plansStep(s, piece.part.lengthMm));
+  const rest = reachFromTail(piece, held, 0, setup.leave);
+  const by = { setup: 0, operationId: 'reach' };
+  const off = opened.map((s) => ring(s.zFromMm, s.zToMm, 0, s.diameterMm / 2));
+  return {
+    ...{ held, against, finishes: opened.map((s) => s.id) },
+    after: {
+      ...piece,
+      contour: off.length > 0 ? cutAway(piece.contour, ...off) : piece.contour,
+      finished: { ...piece.finished, ...Object.fromEntries(opened.map((s) => [s.id, by])) },
+    },
+    left: [
+      ...rest.reachable.map((f) => f.id),
+      ...[...rest.waiting, ...waiting].filter(helpedByHolding).map((w) => w.id),
+    ],
+  };
 }

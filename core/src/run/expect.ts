@@ -1,5 +1,5 @@
 import { type Doubt, doubtReading, uncertaintyOf } from '../gauge/index.ts';
-import { dialScale } from '../lathe/index.ts';
+import { depthRing, dialScale } from '../lathe/index.ts';
 import { insides, outsides } from '../part/index.ts';
 import type { Recorder } from '../working/index.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -55,7 +55,7 @@ export function doubtOf(
   record?: Recorder,
 ): Doubt {
   if (!expected) return { kind: 'believed' };
-  const { crossSlide } = run.means.lathe.slides;
+  const crossSlide = depthRing(run.means.lathe);
   const turnMm = 2 * dialScale(crossSlide).lineTravelMm.mul(crossSlide.divisions).valueOf();
   const { part } = run.piece;
   const rounds = sideOf(run, featureId) === 'inside' ? insides(part) : outsides(part);

@@ -187,6 +187,7 @@ const plan = z.looseObject({
     onMm: number,
     forceN: number,
     gentleShare: number.optional(),
+    packMm: number.optional(),
     maxRpm: number,
     chuckId: short,
   }),

@@ -1,5 +1,5 @@
 import { signOf } from '../gauge/index.ts';
-import { dialNumber, finenessOf } from '../lathe/index.ts';
+import { depthRing, dialNumber, finenessOf } from '../lathe/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import { type Hands, handsTo, placeOf, ringNumber } from './move/hands.ts';
 import { sideOf } from './side-of.ts';
@@ -51,7 +51,7 @@ export function checkCut(run: FrozenRun, state: RunState, step: Step): CheckCut 
     hands: handsTo(run.means.lathe, 'crossSlide', from, lines, sign),
     diameterMm:
       diameterMm + 2 * (placeOf(run.means.lathe, { ...rings, crossSlide: lines }) - placeOf(run.means.lathe, rings)),
-    number: ringNumber(run.means.lathe.slides.crossSlide, lines),
+    number: ringNumber(depthRing(run.means.lathe), lines),
     ...(living.endLines === undefined || carriage.means !== 'dial'
       ? {}
       : { endNumber: dialNumber(carriage, living.endLines) }),

@@ -1,4 +1,4 @@
-import { inChuck, onTailCentre } from '../hold/index.ts';
+import { inChuck, onTailCentre, turnsOver } from '../hold/index.ts';
 import { dialNumber, type Stand, type StandBesides, standOn } from '../lathe/index.ts';
 import { kindOf } from '../route/index.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -29,6 +29,16 @@ export function standNeeded(run: FrozenRun, step: Step): StandBesides {
       ...(onCentre ? { setOverMm: 0 } : {}),
     };
   if (!turns) return { direction: 'stopped' };
+  const over = turnsOver(method);
+  // the work stands on the slide: it moves only from one place to the next
+  if (over)
+    return {
+      direction: 'forward',
+      locks: {
+        ...{ carriage: false, crossSlide: step.kind !== 'drillBeside' },
+        ...(over === 'centres' && isPass(step) ? { tailstock: true, quill: true } : {}),
+      },
+    };
   if (tailstock === 'drills') return { direction: 'forward', setOverMm: 0, locks: { tailstock: true, quill: false } };
   const supported = onCentre && tailstock === 'carries';
   return {
@@ -113,7 +123,9 @@ export function standAfter(run: FrozenRun, state: RunState, before: Stand): Stan
     slides: {
       ...before.slides,
       // the ring's number at the last cut; lengths are wound to and fro and left nowhere in particular
-      ...(crossLines === undefined ? {} : { crossSlide: dialNumber(run.means.lathe.slides.crossSlide, crossLines) }),
+      ...(crossLines === undefined || run.means.lathe.slides.cutter
+        ? {}
+        : { crossSlide: dialNumber(run.means.lathe.slides.crossSlide, crossLines) }),
     },
   });
 }

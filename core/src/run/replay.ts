@@ -1,5 +1,5 @@
 import { type Decision, decide, measures, signOf, tellsNumber, uncertaintyOf } from '../gauge/index.ts';
-import { finenessOf, readDialNumber } from '../lathe/index.ts';
+import { depthRing, finenessOf, readDialNumber } from '../lathe/index.ts';
 import { insides, outsides } from '../part/index.ts';
 import { PLACE_MM, plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
 import { kindOf } from '../route/index.ts';
@@ -125,8 +125,8 @@ function keepLiving(draft: Draft, toolId: string | undefined, diameterMm: number
 
 function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOff'>): boolean {
   const diameter = readTyped(event.diameter);
-  const { crossSlide, carriage, compound } = run.means.lathe.slides;
-  const cross = readDialNumber(crossSlide, event.crossNumber);
+  const { carriage, compound } = run.means.lathe.slides;
+  const cross = readDialNumber(depthRing(run.means.lathe), event.crossNumber);
   const end = carriage.means === 'dial' ? readDialNumber(carriage, event.endNumber) : undefined;
   const fine = event.compoundNumber === undefined ? undefined : readDialNumber(compound, event.compoundNumber);
   if (actOf(step) !== 'touchOff' || !diameter.ok || !cross.ok || (end && !end.ok) || (fine && !fine.ok)) return false;

@@ -28,7 +28,15 @@ export {
   insertRecordSchema,
 } from './drawer.ts';
 export { BIT_SHAPES, type BitShape, type GrindingAngles, grindingAngles } from './grinding.ts';
-export { BAR_SHANKS, type BarShank, type BoringBar, facesFloors } from './kind/boring-bar.ts';
+export {
+  BAR_SHANKS,
+  BARS_TURN_BY,
+  type BarShank,
+  type BarTurns,
+  type BarTurnsBy,
+  type BoringBar,
+  facesFloors,
+} from './kind/boring-bar.ts';
 export {
   type CentreDrill,
   type Countersink,

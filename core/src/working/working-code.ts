@@ -25,6 +25,7 @@ export const WORKING_CODES = [
   'gauge.doubt',
   'gauge.felt',
   'hold.arbor',
+  'hold.overSlide',
   'hold.blank',
   'hold.centre',
   'hold.centreDepth',

@@ -1,3 +1,4 @@
+import { turnsOver } from '@whelk/core/hold';
 import { insides, outsides } from '@whelk/core/part';
 import type { FrozenRun, Step } from '@whelk/core/run';
 import { rawEndMm } from '@whelk/core/work';
@@ -60,6 +61,17 @@ export function endsText({ plan, piece, means, number, setup }: FrozenRun): stri
     : `A steady carries it meanwhile, ${byRule(piece.part.lengthMm - ends.zMm, unit)} ${unit} from the finished end, on ${size}.`;
 }
 
+/** How work is clamped to the cross-slide. */
+function overSlide({ plan, means }: FrozenRun): string {
+  const { unit } = means.lathe;
+  const { packMm = 0 } = plan.held;
+  const packing =
+    packMm > 0
+      ? `on ${measure(packMm, unit, unit === 'mm' ? 2 : 3)} ${unit} of packing, the same under both sides`
+      : 'straight on it';
+  return `Compound off; slide and base wiped. Bolt it to the cross-slide ${packing}, its face square to the bed by the indicator along it. Snug first: tight once the axis is picked up.`;
+}
+
 /** How a piece is put in: what goes where, and what between. */
 export function putInText(frozen: FrozenRun): string {
   const { setup, cutOff } = frozen;
@@ -68,7 +80,9 @@ export function putInText(frozen: FrozenRun): string {
   const { method } = held;
   const on = nameOf(frozen, held.onId);
   const first = cutOff ? `${cutOffText(frozen)} ` : '';
-  const way = `The drawing’s ${setup.tail} end goes to the tailstock. `;
+  const way = turnsOver(method)
+    ? `The drawing’s ${setup.tail} end faces the headstock: the cutter enters there. `
+    : `The drawing’s ${setup.tail} end goes to the tailstock. `;
   const between = setup.grip.kind === 'jaws' || setup.grip.kind === 'centres' ? setup.grip.protect : undefined;
   const protect = between && between !== 'none' ? ` Between: ${protectionText[between]}.` : '';
   const read = held.onId === undefined ? undefined : frozen.piece.measured?.[held.onId];
@@ -89,6 +103,8 @@ export function putInText(frozen: FrozenRun): string {
     adhesiveArbor:
       'Face the arbor clean, glue the piece on against it, centred by the tail centre while the glue sets.',
     faceplate: 'Clamp it to the faceplate on its face and clock it in.',
+    barOverSlide: overSlide(frozen),
+    headOverSlide: overSlide(frozen),
   };
   const ends = endsText(frozen);
   // gripped as it is turned only when it has been drawn out

@@ -1,7 +1,9 @@
+import { turnsOver } from '@whelk/core/hold';
 import { dialScale } from '@whelk/core/lathe';
 import { inUnit } from '../../messages/in-unit.ts';
 import { feed, feedUnit, measure } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
+import { ByCarriage } from './ByCarriage.tsx';
 import { QuillDepth } from './QuillDepth.tsx';
 import type { ShownOperation } from './shown.ts';
 
@@ -38,17 +40,27 @@ export const drill: ShownOperation<'drill'> = {
   Panel: ({ step, frozen, tell }) => {
     const { lathe } = frozen.means;
     const { unit } = lathe;
+    const stands = turnsOver(frozen.plan.held.method) !== undefined;
     const { dial } = lathe.tailstock;
     const perTurnMm = dial ? dialScale(dial).lineTravelMm.mul(dial.divisions).valueOf() : undefined;
     const { setting } = step;
     const seconds = perTurnMm && setting ? (perTurnMm / (setting.feedMmPerRev * setting.rpm)) * 60 : undefined;
     return (
       <div className="flex max-w-2xl flex-col gap-2">
-        <p className="text-lg">
-          Tailstock up, locked; the quill out no farther than it has to be, wound so that its slack is taken up. Touch
-          the face with the point, spindle stopped.
-        </p>
-        <QuillDepth lathe={lathe} depthMm={step.depthMm + step.pointMm} from="where the point touches" />
+        {stands ? (
+          <>
+            <p className="text-lg">The drill in the spindle’s chuck. Touch the face with the point, spindle stopped.</p>
+            <ByCarriage lathe={lathe} depthMm={step.depthMm + step.pointMm} from="where the point touches" />
+          </>
+        ) : (
+          <>
+            <p className="text-lg">
+              Tailstock up, locked; the quill out no farther than it has to be, wound so that its slack is taken up.
+              Touch the face with the point, spindle stopped.
+            </p>
+            <QuillDepth lathe={lathe} depthMm={step.depthMm + step.pointMm} from="where the point touches" />
+          </>
+        )}
         <p className="muted">
           That is {measure(step.depthMm, unit, unit === 'mm' ? 1 : 3)} {unit} at full diameter and{' '}
           {measure(step.pointMm, unit, unit === 'mm' ? 1 : 3)} of point.{' '}
@@ -66,7 +78,7 @@ export const drill: ShownOperation<'drill'> = {
             {unit}.
           </p>
         )}
-        {seconds !== undefined && setting && (
+        {!stands && seconds !== undefined && setting && (
           <p className="text-lg">
             By hand about <b>{seconds < 10 ? seconds.toFixed(1) : seconds.toFixed(0)} seconds</b> a turn of the quill:
             that is {feed(setting.feedMmPerRev, unit)} {feedUnit(unit)}.

@@ -9,6 +9,7 @@ import { changeSupport } from './change-support.tsx';
 import { contour } from './contour.tsx';
 import { countersink } from './countersink.tsx';
 import { drill } from './drill.tsx';
+import { drillBeside } from './drill-beside.tsx';
 import { face } from './face.tsx';
 import { glance } from './glance.tsx';
 import { groove } from './groove.tsx';
@@ -17,6 +18,7 @@ import { measure } from './measure.tsx';
 import { mount } from './mount.tsx';
 import { openFloor } from './open-floor.tsx';
 import { part } from './part.tsx';
+import { pickUp } from './pick-up.tsx';
 import { ream } from './ream.tsx';
 import { roundEdge } from './round-edge.tsx';
 import { saw } from './saw.tsx';
@@ -28,7 +30,22 @@ import { touchOff } from './touch-off.ts';
 /** The one list of kinds: what is said and shown of each is in its own file. */
 const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
   ...{ mount, face, centre, changeSupport, touchOff, glance, rough, measure, semiFinish, finish, shoulder, chamfer },
-  ...{ openFloor, spot, drill, ream, countersink, part, saw, groove, knurl, contour, roundEdge, breakEdges },
+  ...{
+    openFloor,
+    pickUp,
+    drillBeside,
+    spot,
+    drill,
+    ream,
+    countersink,
+    part,
+    saw,
+    groove,
+    knurl,
+    contour,
+    roundEdge,
+    breakEdges,
+  },
 };
 
 /** What is said and shown of a kind; that operation and kind belong together the compiler cannot follow. */

@@ -1,3 +1,4 @@
+import { turnsOver } from '@whelk/core/hold';
 import { inUnit } from '../../messages/in-unit.ts';
 import type { ShownOperation } from './shown.ts';
 
@@ -10,9 +11,9 @@ export const spot: ShownOperation<'spot'> = {
   },
   Panel: ({ step, frozen }) => (
     <p className="max-w-2xl text-lg">
-      With the centre drill from the tailstock, until its cone measures about{' '}
-      {inUnit(frozen.means.lathe.unit).len(step.mouthMm, 1)}: narrower than the drill, so that it starts true. The face
-      has no pip left to throw it off.
+      With the centre drill {turnsOver(frozen.plan.held.method) ? 'in the spindle' : 'from the tailstock'}, until its
+      cone measures about {inUnit(frozen.means.lathe.unit).len(step.mouthMm, 1)}: narrower than the drill, so that it
+      starts true. The face has no pip left to throw it off.
     </p>
   ),
 };

@@ -18,9 +18,15 @@ describe('titles of the steps', () => {
   it('say what to do with sizes as the lathe’s rule and dials have them', () => {
     for (const [index, { job }] of demo.jobs.entries()) {
       const titles = titlesOf(index);
-      expect(titles[0]).toMatch(/^Put the blank in: grip \S.*, \S.* (mm|in) standing out$/);
+      const over = job.hold.setups[0]!.grip.kind === 'slide';
+      expect(titles[0]).toMatch(
+        over
+          ? /^Bolt the piece to the cross-slide, 0\.\d+ in of packing under it$/
+          : /^Put the blank in: grip \S.*, \S.* (mm|in) standing out$/,
+      );
       // nothing is touched off where only the end is made
-      expect(titles.some((t) => t.startsWith('Touch off: a short cut'))).toBe(job.hold.setups[0]!.extent !== 'ends');
+      const turned = !over && job.hold.setups[0]!.extent !== 'ends';
+      expect(titles.some((t) => t.startsWith('Touch off: a short cut'))).toBe(turned);
       for (const title of titles) {
         expect([job.title, title]).toEqual([job.title, expect.not.stringMatching(/undefined|NaN|\d\.\d{4,}/)]);
         expect(title.length).toBeLessThan(90);

@@ -238,6 +238,12 @@ function Owned({ lathe }: { lathe: Lathe }) {
       holding.faceplate ? `Ø${l(holding.faceplate.diameterMm)}, at most ${holding.faceplate.maxRpm} rpm` : 'none',
     ],
     [
+      'Cross-slide with slots',
+      holding.slotted
+        ? `${l(holding.slotted.alongMm)} by ${l(holding.slotted.acrossMm)}, the axis ${l(holding.slotted.belowCentreMm)} above it`
+        : 'none',
+    ],
+    [
       'Centres, dogs, mandrels, rests',
       [...holding.centres, ...holding.drivers, ...(holding.arbors ?? []), ...holding.rests]
         .map((x) => x.name)

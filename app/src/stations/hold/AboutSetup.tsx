@@ -1,4 +1,4 @@
-import { inChuck, onTailCentre } from '@whelk/core/hold';
+import { inChuck, onTailCentre, turnsOver } from '@whelk/core/hold';
 import { freezeJob, type Job, type PlannedJob, type PlannedSetup } from '@whelk/core/job';
 import { kindOf } from '@whelk/core/route';
 import { type LockChange, locksThrough } from '@whelk/core/run';
@@ -47,18 +47,26 @@ export default function AboutSetup({
     ],
     [
       'Held',
-      held.onId !== undefined
-        ? `on ${nameOf(held.onId)}, Ø${byRule(held.onMm, unit)}, ${byRule(held.gripMm, unit)} ${unit} long`
-        : setup.piece.marks.length > 0
-          ? `on ${byRule(held.gripMm, unit)} ${unit} of spare stock`
-          : held.gripMm > 0
-            ? `by its hole, Ø${byRule(held.onMm, unit)} ${unit}${held.method === 'insideJaws' ? `, ${byRule(held.gripMm, unit)} ${unit} deep` : ': bored to size before'}`
-            : 'by its face',
+      turnsOver(held.method)
+        ? held.packMm
+          ? `bolted to the cross-slide on ${inUnit(unit).len(held.packMm, 2)} of packing`
+          : 'bolted straight to the cross-slide'
+        : held.onId !== undefined
+          ? `on ${nameOf(held.onId)}, Ø${byRule(held.onMm, unit)}, ${byRule(held.gripMm, unit)} ${unit} long`
+          : setup.piece.marks.length > 0
+            ? `on ${byRule(held.gripMm, unit)} ${unit} of spare stock`
+            : held.gripMm > 0
+              ? `by its hole, Ø${byRule(held.onMm, unit)} ${unit}${held.method === 'insideJaws' ? `, ${byRule(held.gripMm, unit)} ${unit} deep` : ': bored to size before'}`
+              : 'by its face',
     ],
-    [
-      'Stands out',
-      `${byRule(held.overhangMm, unit)} ${unit}, ${held.overhangDiameters.toFixed(1)} diameters${held.rest?.kind === 'steady' ? ' beyond the steady' : ''}`,
-    ],
+    ...(turnsOver(held.method)
+      ? []
+      : [
+          [
+            'Stands out',
+            `${byRule(held.overhangMm, unit)} ${unit}, ${held.overhangDiameters.toFixed(1)} diameters${held.rest?.kind === 'steady' ? ' beyond the steady' : ''}`,
+          ] as [string, string],
+        ]),
     [
       'Centre',
       !onTailCentre(held.method) && !centre

@@ -63,7 +63,7 @@ export function SetupForm({
   return (
     <div className="mt-2 grid grid-cols-2 gap-3">
       <SelectField
-        label="End at the tailstock"
+        label={grip.kind === 'slide' ? 'End that the cutter enters' : 'End at the tailstock'}
         value={setup.tail}
         choices={tailChoices}
         onPick={(tail) => onChange({ ...setup, tail, grip: withoutPlace(grip) })}
@@ -94,6 +94,16 @@ export function SetupForm({
         />
       )}
       <PlaceField {...{ setup, planned, again, cast, clearanceMm, nameOf }} onPick={hold} />
+      {grip.kind === 'slide' && (
+        <AllowanceField
+          key={`base-${setup.id}`}
+          label="Axis above its base"
+          note="0: half of a flat section"
+          value={grip.aboveBaseMm ?? 0}
+          most={1000}
+          onChange={(mm) => hold({ aboveBaseMm: mm > 0 ? mm : undefined }, `base-${number}`)}
+        />
+      )}
       {grip.kind === 'jaws' && (
         <AllowanceField
           key={setup.id}

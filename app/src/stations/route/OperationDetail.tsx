@@ -1,6 +1,6 @@
 import type { Setup } from '@whelk/core/hold';
 import type { Job, PlannedSetup } from '@whelk/core/job';
-import type { Lathe } from '@whelk/core/lathe';
+import { depthRing, type Lathe } from '@whelk/core/lathe';
 import { bySchool, kindOf, type Operation, type SchoolAnswer } from '@whelk/core/route';
 import { hasEdge, type Tool } from '@whelk/core/tool';
 import type { Recorder } from '@whelk/core/working';
@@ -154,7 +154,7 @@ function Passes({ operation: o, lathe, unit, only }: OfOperation & { lathe: Lath
             <th scope="col" className="text-right">
               Ø after
             </th>
-            <th scope="col">Cross-slide in</th>
+            <th scope="col">{lathe.slides.cutter ? 'Cutter out' : 'Cross-slide in'}</th>
           </tr>
         </thead>
         <tbody>
@@ -167,14 +167,14 @@ function Passes({ operation: o, lathe, unit, only }: OfOperation & { lathe: Lath
                   {aimed(pass.diameterAfterMm, unit)} {unit}
                 </td>
                 <td>
-                  {ringText(lathe.slides.crossSlide, pass.depthMm)} {lathe.slides.crossSlide.unit}
+                  {ringText(depthRing(lathe), pass.depthMm)} {depthRing(lathe).unit}
                 </td>
               </tr>
             );
           })}
         </tbody>
       </table>
-      {lathe.slides.crossSlide.kind === 'diameter' && (
+      {depthRing(lathe).kind === 'diameter' && (
         <p className="muted text-sm">This dial counts the change of diameter.</p>
       )}
     </>

@@ -1,4 +1,5 @@
 import { type Job, materialIn, type PlannedJob, type PlannedSetup, type Shop } from '@whelk/core/job';
+import { depthRing } from '@whelk/core/lathe';
 import { outsides } from '@whelk/core/part';
 import { stripPicture } from '@whelk/core/picture';
 import type { Operation } from '@whelk/core/route';
@@ -14,7 +15,7 @@ const MOST_BOXES = 60;
 
 function numbersOf(o: Operation, setup: PlannedSetup, unit: 'mm' | 'in'): string {
   const passes = o.passes.map(
-    (p) => `Ø${aimed(p.diameterAfterMm, unit)} (in ${ringText(setup.means.lathe.slides.crossSlide, p.depthMm)})`,
+    (p) => `Ø${aimed(p.diameterAfterMm, unit)} (in ${ringText(depthRing(setup.means.lathe), p.depthMm)})`,
   );
   const limits = o.limits
     ? `limits ${measure(o.limits.lowerMm, unit)} … ${measure(o.limits.upperMm, unit)} ${unit}`

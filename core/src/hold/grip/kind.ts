@@ -1,5 +1,6 @@
 import type { Lathe } from '../../lathe/index.ts';
 import type { Problem } from '../../quantity/index.ts';
+import type { Tool } from '../../tool/index.ts';
 import { reachOf, type Workpiece } from '../../work/index.ts';
 import type { Recorder } from '../../working/index.ts';
 import type { Held } from '../held.ts';
@@ -18,6 +19,8 @@ export interface GripAsked {
   readonly lathe: Lathe;
   /** what the tool keeps from the jaws, mm */
   readonly clearanceMm: number;
+  /** of the drawer, where what holds the work is one of them */
+  readonly tools?: readonly Tool[];
   readonly record?: Recorder;
 }
 

@@ -20,6 +20,8 @@ export interface BarWish {
   readonly deepMm: number;
   /** whether it leaves a square floor */
   readonly floor: boolean;
+  /** the one that turns, where the work stands */
+  readonly turning?: BoringBar | undefined;
   /** where it faces inside: from its edge to its back no more than lies between where it begins and the opposite wall, mm */
   readonly acrossMm?: number;
 }
@@ -30,8 +32,14 @@ export function barGivesMmPerN({ shankMm, shank }: Pick<BoringBar, 'shankMm' | '
   return overhangMm ** 3 / (3 * BAR_SHANKS[shank].modulusGPa * 1000 * inertiaMm4);
 }
 
+/** A bar between centres, cutting in its middle. @source F·l³/(48·E·I), I = π·d⁴/64 */
+const betweenMmPerN = (bar: BoringBar): number => barGivesMmPerN(bar, bar.reachMm) / 16;
+
 function setFor(bar: BoringBar, { deepMm }: BarWish): SetBar {
-  const overhangMm = deepMm + HOLDER_CLEAR_MM;
+  if (bar.turns?.by === 'centres')
+    return { bar, overhangMm: bar.reachMm, givesMmPerN: betweenMmPerN(bar), long: false };
+  // a head's bar stands out as far as it is long
+  const overhangMm = bar.turns ? bar.reachMm : deepMm + HOLDER_CLEAR_MM;
   return {
     ...{ bar, overhangMm, givesMmPerN: barGivesMmPerN(bar, overhangMm) },
     long: overhangMm > BAR_SHANKS[bar.shank].diameters * bar.shankMm,
@@ -44,7 +52,8 @@ function setFor(bar: BoringBar, { deepMm }: BarWish): SetBar {
  * @source FIELD 5: largest shank that enters with room for chips, least overhang
  */
 export function barFor(tools: readonly Tool[], wish: BarWish): SetBar | undefined {
-  return toolsOf(tools, 'boring bar')
+  const bars = wish.turning ? [wish.turning] : toolsOf(tools, 'boring bar').filter((b) => !b.turns);
+  return bars
     .filter(
       (bar) =>
         bar.leastBoreMm <= Math.min(wish.entersMm, wish.acrossMm ?? Number.POSITIVE_INFINITY) &&

@@ -129,9 +129,13 @@ class HolePlanner {
     const open = openAt(this.#context, step, this.#opened);
     const behind = deeper ? openAt(this.#context, deeper, this.#opened) : 0;
     const depthOf = (drill: Drill): number => lengthMm - fullDepthMm(piece, step, behindIt, drill, behind);
+    // what turns in the spindle faces nothing outwards: no point may be left on a floor
+    const noPoint = floor && this.#context.turning !== undefined;
     // one that goes no way into it before its point is at the floor opens nothing for a bar
     const share = floor && step.made !== 'drilled' ? WORTH_SHARE[open > 0 ? 'opened' : 'solid'] : 0;
-    const reaching = drillsReaching(means.tools, depthOf).filter((d) => depthOf(d) >= share * (lengthMm - toMm));
+    const reaching = noPoint
+      ? []
+      : drillsReaching(means.tools, depthOf).filter((d) => depthOf(d) >= share * (lengthMm - toMm));
     const bears = (d: Drill, openBy: number): boolean => drillCut(this.#context, d, openBy)?.exceeds.length === 0;
     // what motor and jaws bear of them, led up to as they may be
     const drills = reaching.filter((d) => d.diameterMm <= open || drillsUpTo(d, open, reaching, bears));
@@ -142,6 +146,7 @@ class HolePlanner {
       deepMm: lengthMm - toMm,
       floor,
       behindMm: deeper ? behind : 0,
+      turning: this.#context.turning,
     };
     const school = wishes.holes ?? 'asDrawn';
     const way = wayOfStep(step, serving, school);
@@ -294,7 +299,11 @@ class HolePlanner {
     const zFromMm = floor && corner && 'radiusMm' in corner ? toMm + corner.radiusMm : toMm;
     const level = leavingFor(
       this.#context,
-      levelOf(this.#context, edgesOf(bar), step, zFromMm, floor, fromMm, this.#recorderFor),
+      // a cutter in the spindle leaves the floor square by itself, pass by pass
+      levelOf(
+        ...([this.#context, edgesOf(bar), step, zFromMm, floor && !this.#context.turning, fromMm] as const),
+        this.#recorderFor,
+      ),
       fromMm,
     );
     if (way.kind !== 'reamed' || way.boredMm === undefined) return level;

@@ -1,6 +1,6 @@
 import type { Inside } from '../../part/index.ts';
 import { ROUNDING } from '../../quantity/index.ts';
-import { type Drill, type Reamer, type Tool, toolsOf } from '../../tool/index.ts';
+import { type BoringBar, type Drill, type Reamer, type Tool, toolsOf } from '../../tool/index.ts';
 import { type BarWish, barFor, type SetBar } from './choose-bar.ts';
 import { boredForReamerMm, LEFT_TO_BAR_MM, reamerTakesMm } from './leave.ts';
 import type { HoleSchool } from './school.ts';
@@ -35,6 +35,8 @@ export interface Serving {
   /** how far a tool's edge and a reamer's full diameter go in from the face, mm */
   readonly deepMm: number;
   readonly floor: boolean;
+  /** the bar that turns, where the work stands on the cross-slide */
+  readonly turning?: BoringBar | undefined;
   /** diameter of the narrower step that goes on behind it, as it is open by then; 0 at a bottom */
   readonly behindMm: number;
 }
@@ -69,9 +71,9 @@ function byDrill({ limits, diameterMm }: Inside, { drills, openMm }: Serving): W
 /** The largest drill below a size behind which a bar enters; none where what is open is wide enough. */
 function boredTo(
   toMm: number,
-  { tools, drills, openMm, deepMm, floor, behindMm }: Serving,
+  { tools, drills, openMm, deepMm, floor, behindMm, turning }: Serving,
 ): { drill: Drill | undefined; bar: SetBar } | undefined {
-  const wish = (entersMm: number): BarWish => ({ entersMm, deepMm, floor });
+  const wish = (entersMm: number): BarWish => ({ entersMm, deepMm, floor, turning });
   // what a point leaves on a floor is faced off outwards from where it is open, the back of the bar clear of the opposite wall
   const behind = (drill: Drill): BarWish => ({
     ...wish(drill.diameterMm),
@@ -114,7 +116,7 @@ function byBar(step: Inside, serving: Serving): WayOfStep | undefined {
 }
 
 /** What is lacking, by how the step is made. */
-function lacking(step: Inside, { tools, drills, deepMm, floor }: Serving): WayOfStep {
+function lacking(step: Inside, { tools, drills, deepMm, floor, turning }: Serving): WayOfStep {
   const { diameterMm } = step;
   const small = diameterMm <= LEAST_BORED_MM + ROUNDING;
   const fine = step.limits.upperMm - step.limits.lowerMm < DRILLED_MM;
@@ -134,7 +136,7 @@ function lacking(step: Inside, { tools, drills, deepMm, floor }: Serving): WayOf
   }
   const wantedMm = Number((diameterMm - LEFT_TO_BAR_MM).toFixed(2));
   // a bar there is; what lacks is a hole that it enters
-  if (barFor(tools, { entersMm: wantedMm, deepMm, floor }))
+  if (barFor(tools, { entersMm: wantedMm, deepMm, floor, turning }))
     return { kind: 'none', lacks: 'room', wantedMm: diameterMm };
   const sizes = toolsOf(tools, 'boring bar').map((b) => b.leastBoreMm);
   return { kind: 'none', lacks: 'bar', wantedMm, nearestMm: nearest(sizes, wantedMm) };

@@ -27,6 +27,8 @@ export const CAUTIONS = [
   'arborStays',
   'filmCures',
   'clampsClear',
+  'barTurns',
+  'packedSquare',
   'edgesSharp',
   'clearDrill',
   'breaksThrough',

@@ -10,6 +10,7 @@ import { changeSupport } from './change-support.ts';
 import { contour } from './contour.ts';
 import { countersink } from './countersink.ts';
 import { drill } from './drill.ts';
+import { drillBeside } from './drill-beside.ts';
 import { face } from './face.ts';
 import { glance } from './glance.ts';
 import { groove } from './groove.ts';
@@ -19,6 +20,7 @@ import { measure } from './measure.ts';
 import { mount } from './mount.ts';
 import { openFloor } from './open-floor.ts';
 import { part } from './part-off.ts';
+import { pickUp } from './pick-up.ts';
 import { ream } from './ream.ts';
 import { roundEdge } from './round.ts';
 import { saw } from './saw.ts';
@@ -28,9 +30,9 @@ import { touchOff } from './touch-off.ts';
 
 /** The one list of kinds, in the order in which they usually come: what is known of each is in its own file. */
 const kinds = {
-  ...{ mount, face, centre, spot, drill, changeSupport, touchOff, glance, rough, openFloor },
+  ...{ mount, pickUp, face, centre, spot, drill, changeSupport, touchOff, glance, rough, openFloor },
   ...{ measure, semiFinish, finish, shoulder },
-  ...{ knurl, contour, roundEdge, groove, ream, countersink, chamfer, breakEdges, part, saw },
+  ...{ knurl, contour, roundEdge, groove, ream, countersink, chamfer, breakEdges, drillBeside, part, saw },
 };
 
 export type OperationKind = keyof typeof kinds;

@@ -22,6 +22,8 @@ const MOUNT_MIN: Readonly<Record<HoldMethod, number>> = {
   stubArbor: 12,
   adhesiveArbor: 20,
   faceplate: 20,
+  barOverSlide: 15,
+  headOverSlide: 15,
 };
 /** What is minded besides the chuck's key where there is none. */
 const mountCaution: Partial<Record<HoldMethod, Caution>> = {
@@ -33,6 +35,8 @@ const mountCaution: Partial<Record<HoldMethod, Caution>> = {
   stubArbor: 'arborStays',
   adhesiveArbor: 'filmCures',
   faceplate: 'clampsClear',
+  barOverSlide: 'packedSquare',
+  headOverSlide: 'packedSquare',
 };
 
 /** What is minded while a long end is made. */

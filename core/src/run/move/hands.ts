@@ -1,4 +1,4 @@
-import { type Dial, dialNumber, dialScale, type Fineness, type Lathe, senseIn } from '../../lathe/index.ts';
+import { type Dial, depthRing, dialNumber, dialScale, type Fineness, type Lathe, senseIn } from '../../lathe/index.ts';
 import type { Sign } from '../../mechanics/index.ts';
 import { PLACE_MM, ROUNDING } from '../../quantity/index.ts';
 import type { Rings } from '../state.ts';
@@ -33,7 +33,8 @@ export function ringNumber(dial: Dial, lines: number): string {
 
 /** Radius at the tool by the rings, mm, from where both stand at 0; smaller when wound in. */
 export function placeOf(lathe: Pick<Lathe, 'slides'>, rings: Rings): number {
-  const { crossSlide, compound } = lathe.slides;
+  const { compound } = lathe.slides;
+  const crossSlide = depthRing(lathe);
   const cross = senseIn(crossSlide) * rings.crossSlide * dialScale(crossSlide).lineTravelMm.valueOf();
   const fine =
     rings.compound === undefined
@@ -45,7 +46,7 @@ export function placeOf(lathe: Pick<Lathe, 'slides'>, rings: Rings): number {
 /** Lines of a ring for a place of the tool, on a mark of it, while the other ring stays. */
 export function linesFor(lathe: Pick<Lathe, 'slides'>, fineness: Fineness, placeMm: number, rings: Rings): number {
   const zero = placeOf(lathe, { ...rings, [fineness.slide]: 0 });
-  const marks = (zero - placeMm) / (senseIn(lathe.slides[fineness.slide]) * fineness.lineMm) / fineness.everyLines;
+  const marks = (zero - placeMm) / (senseIn(depthRing(lathe, fineness.slide)) * fineness.lineMm) / fineness.everyLines;
   return Math.round(marks) * fineness.everyLines;
 }
 
@@ -61,7 +62,7 @@ export function handsTo(
   toLines: number,
   sign: Sign = 1,
 ): Hands {
-  const dial = lathe.slides[slide];
+  const dial = depthRing(lathe, slide);
   const { lineTravelMm, lineNumber, decimals } = dialScale(dial);
   const lineMm = lineTravelMm.valueOf();
   const sense = sign * senseIn(dial);

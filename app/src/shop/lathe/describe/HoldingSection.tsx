@@ -85,6 +85,15 @@ export function HoldingSection() {
         <LengthInput name="holding.faceplate.diameterMm" label="Its Ø" className="w-32" />
         <NumberInput name="holding.faceplate.maxRpm" label="At most, rpm" className="w-32" />
       </IfThere>
+      <IfThere
+        name="holding.slotted"
+        label="A cross-slide with slots to bolt work to"
+        fresh={() => ({ belowCentreMm: 60, alongMm: 120, acrossMm: 200 })}
+      >
+        <LengthInput name="holding.slotted.belowCentreMm" label="Spindle's axis above it" className="w-40" />
+        <LengthInput name="holding.slotted.alongMm" label="Along the bed" className="w-32" />
+        <LengthInput name="holding.slotted.acrossMm" label="Across" className="w-32" />
+      </IfThere>
       <Rows
         name="holding.drivers"
         title="Driving dogs"

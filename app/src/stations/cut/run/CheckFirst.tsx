@@ -1,4 +1,6 @@
+import { depthRing } from '@whelk/core/lathe';
 import type { CheckCut, FrozenRun } from '@whelk/core/run';
+import { depthRingName } from '../../../messages/rings.ts';
 import { HandsList } from '../../../ui/dial-window/HandsList.tsx';
 import { measure } from '../../../ui/format.ts';
 
@@ -16,7 +18,7 @@ export function CheckFirst({ frozen, check, again }: { frozen: FrozenRun; check:
         Stop, measure, and enter what it is.
       </p>
       <div className="mt-2">
-        <HandsList name="Cross-slide" dial={lathe.slides.crossSlide} hands={check.hands} />
+        <HandsList name={depthRingName(lathe)} dial={depthRing(lathe)} hands={check.hands} />
       </div>
     </div>
   );

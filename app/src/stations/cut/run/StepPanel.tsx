@@ -1,4 +1,4 @@
-import { dialScale } from '@whelk/core/lathe';
+import { depthRing, dialScale } from '@whelk/core/lathe';
 import { kindOf } from '@whelk/core/route';
 import {
   adviseStep,
@@ -14,6 +14,7 @@ import type { Recorder } from '@whelk/core/working';
 import { nameOf } from '../../../desks/operation/at-lathe.ts';
 import { shownOf, stepTitle } from '../../../desks/operation/kinds.ts';
 import type { TellOnly } from '../../../desks/operation/shown.ts';
+import { depthRingName } from '../../../messages/rings.ts';
 import { DialRow } from '../../../ui/dial-window/DialRow.tsx';
 import { HandsList } from '../../../ui/dial-window/HandsList.tsx';
 import { measure } from '../../../ui/format.ts';
@@ -171,12 +172,13 @@ export function Refused({ frozen, move }: { frozen: FrozenRun; move: NoMove }) {
 /** The wheel that sets the depth, as the hands move it. */
 export function MoveHands({ frozen, move }: { frozen: FrozenRun; move: Move }) {
   const { slide } = move.hands;
-  const dial = frozen.means.lathe.slides[slide];
+  const { lathe } = frozen.means;
+  const dial = depthRing(lathe, slide);
   const half = move.fineness.everyLines < 1;
   if (slide === 'crossSlide')
     return (
       <HandsList
-        name="Cross-slide"
+        name={depthRingName(lathe)}
         dial={dial}
         hands={move.hands}
         note={

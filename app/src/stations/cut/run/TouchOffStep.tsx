@@ -1,4 +1,4 @@
-import { type Dial, numbersPerTurn } from '@whelk/core/lathe';
+import { type Dial, depthRing, numbersPerTurn } from '@whelk/core/lathe';
 import { type FrozenRun, type RunState, type StepAdvice, sideOf } from '@whelk/core/run';
 import { useEffect, useRef } from 'react';
 import { diameter as diameterOf } from '../../../desks/operation/at-lathe.ts';
@@ -30,7 +30,8 @@ interface Props {
 export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNote, caution, keys }: Props) {
   const { lathe } = frozen.means;
   const { check } = advice;
-  const { crossSlide, carriage, compound } = lathe.slides;
+  const { carriage, compound, cutter } = lathe.slides;
+  const crossSlide = depthRing(lathe);
   const again = advice.step.targetMm !== undefined;
   const byCompound = advice.step.kind === 'touchOff' && advice.step.compoundDeg !== undefined;
   const form = useRef<HTMLFormElement>(null);
@@ -79,7 +80,12 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
                 inputMode={lathe.unit === 'mm' ? 'decimal' : 'text'}
                 data="touch-diameter"
               />
-              <RingField reads="Cross-slide reads" dial={crossSlide} {...touched.fields.cross} data="touch-cross" />
+              <RingField
+                reads={cutter ? 'Its screw reads' : 'Cross-slide reads'}
+                dial={crossSlide}
+                {...touched.fields.cross}
+                data="touch-cross"
+              />
               {byCompound && (
                 <RingField reads="Compound reads" dial={compound} {...touched.fields.fine} data="touch-compound" />
               )}
@@ -92,8 +98,9 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
             <TouchDoubt doubt={farOff} unit={lathe.unit} text={diameter} sure={touched.sure} onSure={touched.beSure} />
           )}
           <p className="muted mt-3">
-            Come to every later number the same way: winding {inside ? 'out' : 'in'}, {turnHand}. Its slack of{' '}
-            {measure(crossSlide.slackMm, lathe.unit, lathe.unit === 'mm' ? 2 : 3)} {lathe.unit} is taken up so.
+            Come to every later number the same way: {cutter ? 'the cutter' : 'winding'} {inside ? 'out' : 'in'},{' '}
+            {turnHand}. Its slack of {measure(crossSlide.slackMm, lathe.unit, lathe.unit === 'mm' ? 2 : 3)} {lathe.unit}{' '}
+            is taken up so.
           </p>
         </section>
       </div>
@@ -127,22 +134,27 @@ function HowToTouch({
   turnHand: string;
 }) {
   const { lathe } = frozen.means;
-  const { crossSlide, carriage } = lathe.slides;
+  const { carriage, cutter } = lathe.slides;
+  const crossSlide = depthRing(lathe);
   const short = lathe.unit === 'mm' ? '6 mm' : '1/4 in';
   return (
     <ol className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg">
       <li>
-        {inside
-          ? `Bar on centre, as short as the hole lets it be. In the mouth of the hole, about ${roughed}, take a light cut about ${short} long, just enough to clean up: wind out ${turnHand}, towards you; do not turn the cross-slide back.`
-          : again
-            ? `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`
-            : `Take a light cut about ${short} long at the tail end, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`}
+        {cutter
+          ? `${cutter.of === 'bar' ? 'The bar through the work, between its centres, with dog and plate; tailstock and quill locked.' : 'The head in the spindle, drawn in.'} Wind the cutter out until it just touches in the mouth of the hole, about ${roughed}; take a light cut about ${short} deep, just enough to clean up. Its screw ${turnHand}; do not turn it back.`
+          : inside
+            ? `Bar on centre, as short as the hole lets it be. In the mouth of the hole, about ${roughed}, take a light cut about ${short} long, just enough to clean up: wind out ${turnHand}, towards you; do not turn the cross-slide back.`
+            : again
+              ? `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`
+              : `Take a light cut about ${short} long at the tail end, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`}
       </li>
       <li>
-        Run the carriage off to the right.{' '}
+        {cutter ? 'Draw the work off to the right with the carriage.' : 'Run the carriage off to the right.'}{' '}
         {crossSlide.resettable
           ? 'Hold the handle and set the ring to 0.'
-          : 'Leave the ring alone: note the number as it stands.'}
+          : cutter
+            ? 'Leave the screw alone: note the number as it stands.'
+            : 'Leave the ring alone: note the number as it stands.'}
       </li>
       <li>
         Stop the spindle and{' '}
@@ -150,7 +162,7 @@ function HowToTouch({
       </li>
       <li>
         {carriage.means === 'dial'
-          ? `Bring the tool’s side to touch the faced end, and ${carriage.resettable ? 'set the carriage’s ring to 0' : 'note the carriage’s number'}.`
+          ? `Bring the ${cutter ? 'cutter’s side to touch the finished end' : 'tool’s side to touch the faced end'}, and ${carriage.resettable ? 'set the carriage’s ring to 0' : 'note the carriage’s number'}.`
           : 'Lengths will be scribed from the faced end.'}
       </li>
     </ol>

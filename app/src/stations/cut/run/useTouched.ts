@@ -1,4 +1,4 @@
-import { readDialNumber } from '@whelk/core/lathe';
+import { depthRing, readDialNumber } from '@whelk/core/lathe';
 import { type Problem, parseLength } from '@whelk/core/quantity';
 import { doubtOf, type FrozenRun, type RunState, type StepAdvice } from '@whelk/core/run';
 import { useState } from 'react';
@@ -21,7 +21,8 @@ interface Asked {
 export function useTouched({ keepAs, frozen, state, advice, add, again, byCompound }: Asked) {
   const { lathe } = frozen.means;
   const { check } = advice;
-  const { crossSlide, carriage, compound } = lathe.slides;
+  const { carriage, compound } = lathe.slides;
+  const crossSlide = depthRing(lathe);
   const at = `${keepAs}.${advice.step.id}`;
   // what was measured after roughing need not be measured and typed again
   const metal = again ? state.metal[advice.step.featureId ?? ''] : undefined;

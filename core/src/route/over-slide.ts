@@ -1,0 +1,62 @@
+import { reachFromTail, reachHoles, type Waiting } from '../hold/index.ts';
+import { PLACE_MM, type Problem } from '../quantity/index.ts';
+import { openMm, reachOf } from '../work/index.ts';
+import { cutInsNow } from './cut-in/plan-cut-ins.ts';
+import type { FitContext, RecorderFor } from './fit-context.ts';
+import { planBeside } from './hole/plan-beside.ts';
+import { planHoles } from './hole/plan-holes.ts';
+import type { Operation } from './operation/kinds.ts';
+import { mountOperation } from './operation/mount.ts';
+import { pickUpOperation } from './operation/pick-up.ts';
+
+/** What is done in a setup, what waits, and what is wrong with it. */
+export interface Wanted {
+  readonly wanted: Operation[];
+  readonly waiting: Waiting[];
+  readonly problems: readonly Problem[];
+}
+
+/** What is open all through already, mm. */
+function openThrough({ piece }: FitContext): number {
+  const { zFromMm, zToMm } = reachOf(piece);
+  return openMm(piece, zFromMm + PLACE_MM, zToMm - PLACE_MM);
+}
+
+/**
+ * What is done to work that stands on the cross-slide: clamped, its axis picked up, its holes drilled from the spindle and bored by
+ * the bar that turns; then what lies beside the axis at its height, by the slide's own wheel. Everything else waits.
+ * @source FIELD 5: positions by turns and divisions from one noted reading
+ */
+export function wantedOverSlide(context: FitContext, recorderFor: RecorderFor): Wanted {
+  const { piece, setup, held, wishes } = context;
+  const onlyEnds = setup.extent === 'ends';
+  const inHoles = reachHoles(piece, held, setup);
+  const holes = planHoles(context, onlyEnds ? [] : inHoles.steps, recorderFor);
+  const beside = planBeside(context, recorderFor);
+  const outside = reachFromTail(piece, held, wishes.clearanceMm, setup.leave);
+  const stands = (id: Waiting['id']): Waiting => ({ id, why: 'workStands' });
+  const lengths = [...outside.reachable.map((f) => stands(f.id)), ...outside.waiting];
+  const done = new Set(beside.operations.map((o) => o.featureId));
+  const asked = new Map(beside.waiting.map((w) => [w.id, w]));
+  const known = lengths.flatMap((w) => (done.has(w.id) ? [] : [asked.get(w.id) ?? w]));
+  const cutIns = cutInsNow({ piece, setup, held }, new Set(), known);
+  const later = onlyEnds ? inHoles.steps.map(({ id }): Waiting => ({ id, why: 'otherSetup' })) : [];
+  return {
+    wanted: [
+      mountOperation(context, recorderFor),
+      pickUpOperation(context, openThrough(context), recorderFor),
+      ...holes.drilled,
+      ...holes.sized,
+      ...beside.operations,
+    ],
+    waiting: [
+      ...known,
+      ...later,
+      ...inHoles.waiting,
+      ...holes.waiting,
+      ...cutIns.now.map(([made]) => stands(made.id)),
+      ...cutIns.waiting,
+    ],
+    problems: [...holes.problems, ...beside.problems],
+  };
+}
