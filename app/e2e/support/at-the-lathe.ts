@@ -5,7 +5,7 @@ import { sees, textOf, type } from './browser.ts';
 export const stepOf = async (page: Page): Promise<number> =>
   Number(/^(\d+) of (\d+)/.exec(await textOf(page))?.[1] ?? 0);
 
-/** What every length came to, as the pages told it when it was cut: the piece that is pretended to be in the lathe. */
+/** What every length came to, mm, as the pages told it when it was cut: the piece that is pretended to be in the lathe. */
 const pieces = new WeakMap<Page, Map<string, number>>();
 
 /** Remembers what the pass on this page leaves, by the length's name. */
@@ -18,9 +18,11 @@ async function cut(page: Page): Promise<void> {
     const to = /→ Ø([\d.]+)/.exec(document.querySelector('section[aria-label="This step"]')?.textContent ?? '');
     return { name: title.replace(/^Rough /, '').replace(/[:,].*$/, ''), to: to ? Number(to[1]) : undefined };
   });
+  // a lathe in inches tells them so, whatever the gauge that reads them
+  const perUnit = /in\/rev/.test(await textOf(page)) ? 25.4 : 1;
   if (found.to === undefined) return;
   const piece = pieces.get(page) ?? new Map<string, number>();
-  piece.set(found.name, found.to);
+  piece.set(found.name, found.to * perUnit);
   pieces.set(page, piece);
 }
 
@@ -55,7 +57,7 @@ export async function doStep(page: Page, by: 'click' | 'key', barMm = 30): Promi
     const size = pieces.get(page)?.get(name);
     if (size === undefined) throw new Error(`${name} is measured and was never cut`);
     const inch = /Readings, in\b/.test(await textOf(page));
-    await type(page, 'reading', inch ? (size + 0.0002).toFixed(4) : (size + 0.004).toFixed(3));
+    await type(page, 'reading', inch ? (size / 25.4 + 0.0002).toFixed(4) : (size + 0.004).toFixed(3));
     await page.keyboard.press('Enter');
     await sees(page, 'Together');
     // the press that took the reading does not accept it too

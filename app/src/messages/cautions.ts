@@ -31,6 +31,8 @@ const cautions: Record<Caution, string> = {
     'Burrs off, bolts short, near the work, over the packing. Nothing slackened or moved by hand while the spindle turns.',
   barTurns:
     'The cutter turns, the work stands: bolts, clamps and slide clear of it over its whole way. Once round by hand before power; no hand near it.',
+  drillTurns:
+    'It turns, the work stands: bolts and slide clear of it. Draw back and clear the chips with a brush, spindle stopped; slowly where it breaks through.',
   clearDrill:
     'Lock the tailstock. Draw back and clear the chips with a brush, spindle stopped; no hand near it while it turns.',
   breaksThrough:

@@ -1,6 +1,14 @@
 import type { ChipLook, CutLimit, CuttingOperation, Grade, School } from '@whelk/core/cutting';
 import type { Fitness, Verdict } from '@whelk/core/gauge';
-import { type CentreSpeed, type HoldMethod, inChuck, methodOf, type PROTECTIONS, type WhyHeld } from '@whelk/core/hold';
+import {
+  type CentreSpeed,
+  type HoldMethod,
+  inChuck,
+  methodOf,
+  type PROTECTIONS,
+  type Setup,
+  type WhyHeld,
+} from '@whelk/core/hold';
 import type { PlannedSetup, Progress, Station } from '@whelk/core/job';
 import type { ToolMaterial } from '@whelk/core/material';
 import type { Carried, HoleSchool, Limiter } from '@whelk/core/route';
@@ -84,6 +92,9 @@ export function heldText({ chuck, setup, plan }: PlannedSetup): string {
   const wanted = methodOf(setup);
   return methodText(chuck.name, plan.held?.method ?? (wanted === 'auto' ? 'chuck' : wanted));
 }
+/** Which end of the drawing lies where: at the tailstock, or where a cutter comes in from the spindle. */
+export const endText = ({ tail, grip }: Setup): string =>
+  `${tail} end to the ${grip.kind === 'slide' ? 'headstock' : 'tailstock'}`;
 /** Ways of holding besides a chuck alone or with its tail centre. */
 export const methodNames: Record<Exclude<HoldMethod, 'chuck' | 'chuckAndCentre'>, string> = {
   chuckAndSteady: 'with a steady rest',
@@ -96,8 +107,8 @@ export const methodNames: Record<Exclude<HoldMethod, 'chuck' | 'chuckAndCentre'>
   stubArbor: 'stub arbor, turned in place',
   adhesiveArbor: 'adhesive arbor',
   faceplate: 'faceplate',
-  barOverSlide: 'on the cross-slide, a bar between centres turning in it',
-  headOverSlide: 'on the cross-slide, a boring head turning in it',
+  barOverSlide: 'on the cross-slide, line bar',
+  headOverSlide: 'on the cross-slide, boring head',
 };
 /** How the work stands while an operation is done. */
 export const carriedText: Record<Carried, string> = {

@@ -77,7 +77,8 @@ export function endViewShapes(part: Part, scale: number, [cx, cy]: Point, view: 
     const { flats } = barSection(f) ?? {};
     if (!flats) return circle(role, 0, 0, f.diameterMm / 2);
     const corners = Array.from({ length: flats }, (_, i) => {
-      const turn = Math.PI / 2 + (2 * Math.PI * i) / flats;
+      // a square stands on a flat, a hexagon has a corner at the top
+      const turn = Math.PI / (flats === 4 ? 4 : 2) + (2 * Math.PI * i) / flats;
       const [x, y] = at((f.diameterMm / 2) * Math.cos(turn), (f.diameterMm / 2) * Math.sin(turn));
       return { x, y };
     });

@@ -229,7 +229,7 @@ function bentShapes(bent: NonNullable<StripView['bent']>, x: (z: number) => numb
 function overallShapes(part: Part, view: StripView, x: (z: number) => number, top: number): Shape[] {
   if (outsides(part).length === 0 || view.overall === '' || view.cut) return [];
   const line = top - view.textSize * 1.1;
-  const [a, b] = [x(0), x(part.lengthMm)];
+  const [a, b] = [x(0), x(part.lengthMm)].toSorted((from, to) => from - to) as [number, number];
   const half = (view.overall.length * view.textSize * 0.56) / 2 + 8;
   const middle = (a + b) / 2;
   const short = b - a < 2 * half + 20;
@@ -290,10 +290,13 @@ function labelShapes(
 ): Shape[] {
   const rowEnds: number[] = [];
   const shapes: Shape[] = [];
-  for (const { id, text } of labels) {
+  const placed = labels.flatMap(({ id, text }) => {
     const feature = outsides(part).find((f) => f.id === id) ?? insides(part).find((b) => b.id === id);
-    if (!feature) continue;
-    const middle = (x(feature.zFromMm) + x(feature.zToMm)) / 2;
+    return feature ? [{ id, text, middle: (x(feature.zFromMm) + x(feature.zToMm)) / 2 }] : [];
+  });
+  // from the left, whichever way round the work lies
+  const turned = x(part.lengthMm) < x(0);
+  for (const { id, text, middle } of turned ? placed.toReversed() : placed) {
     const half = (text.length * view.textSize * 0.56) / 2 + 3;
     const row = rowEnds.findIndex((end) => end <= middle - half);
     const chosen = row >= 0 ? row : rowEnds.length;

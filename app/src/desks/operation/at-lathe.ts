@@ -1,5 +1,5 @@
 import { turnsOver } from '@whelk/core/hold';
-import { insides, outsides } from '@whelk/core/part';
+import { crossHoles, insides, outsides } from '@whelk/core/part';
 import type { FrozenRun, Step } from '@whelk/core/run';
 import { rawEndMm } from '@whelk/core/work';
 import { protectionText } from '../../messages/words.ts';
@@ -9,7 +9,8 @@ export const nameOf = (frozen: FrozenRun, featureId: string | undefined): string
   const feature = outsides(frozen.piece.part).find((f) => f.id === featureId);
   if (feature) return feature.name || `feature ${feature.index + 1}`;
   const bore = insides(frozen.piece.part).find((b) => b.id === featureId);
-  return bore ? bore.name || `${bore.index + 1} from the ${bore.from}` : '';
+  if (bore) return bore.name || `${bore.index + 1} from the ${bore.from}`;
+  return crossHoles(frozen.piece.part).find((h) => h.id === featureId)?.name ?? '';
 };
 
 /** Whether it is the blank as it came, in the jaws of a chuck. */

@@ -1,3 +1,4 @@
+import { turnsOver } from '@whelk/core/hold';
 import { inUnit } from '../../messages/in-unit.ts';
 import type { ShownOperation } from './shown.ts';
 
@@ -11,8 +12,9 @@ export const countersink: ShownOperation<'countersink'> = {
   },
   Panel: ({ step, frozen }) => (
     <p className="max-w-2xl text-lg">
-      From the tailstock, slow and steady, until its mouth measures{' '}
-      <b>Ø{inUnit(frozen.means.lathe.unit).len(step.mouthMm, 2)}</b>. If it chatters: slower, more feed.
+      {turnsOver(frozen.plan.held.method) ? 'In the spindle, the work fed to it' : 'From the tailstock'}, slow and
+      steady, until its mouth measures <b>Ø{inUnit(frozen.means.lathe.unit).len(step.mouthMm, 2)}</b>. If it chatters:
+      slower, more feed.
     </p>
   ),
 };

@@ -1,6 +1,7 @@
 import { inUnit } from '../../messages/in-unit.ts';
 import { wayWith } from '../../ui/dial-window/HandsList.tsx';
 import { ByCarriage } from './ByCarriage.tsx';
+import { PlacesSeen } from './PlacesSeen.tsx';
 import type { ShownOperation } from './shown.ts';
 
 /** Where a place lies as the turner sees it. */
@@ -26,19 +27,24 @@ export const drillBeside: ShownOperation<'drillBeside'> = {
     const turn = crossSlide.clockwiseMoves === 'in' ? 'clockwise' : 'anticlockwise';
     const from = crossSlide.resettable ? 'From 0, where the axis was' : 'From the number noted at the axis';
     return (
-      <div className="flex max-w-3xl flex-col gap-2 text-lg">
-        <p>
-          The hole lies {u.len(Math.abs(step.acrossMm), 2)} {side(step.acrossMm)}. {from}, spindle stopped: the
-          cross-slide <b>{inwards ? 'in' : 'out'}</b> by{' '}
-          <b className="figure">{wayWith(step.fullTurns, step.rest, crossSlide.unit)}</b>, {step.hand}
-          {inwards ? '.' : `, and one turn more; then back in by that turn, ${turn}, so that its slack lies as it did.`}
-          {crossSlide.kind === 'diameter' ? ' Its ring counts the diameter: that is in the number.' : ''} Lock it.
-        </p>
-        <p>
-          In the spindle’s chuck one after another: the centre drill
-          {step.drillsMm.map((mm) => `, Ø${u.size(mm, 2)}`).join('')}.
-        </p>
-        <ByCarriage lathe={lathe} depthMm={step.depthMm + step.pointMm} from="where the point touches" />
+      <div className="flex max-w-5xl flex-wrap gap-x-10 gap-y-4 md:col-span-2">
+        <div className="flex max-w-xl flex-col gap-2 text-lg">
+          <p>
+            The hole lies {u.len(Math.abs(step.acrossMm), 2)} {side(step.acrossMm)}. {from}, spindle stopped: the
+            cross-slide <b>{inwards ? 'in' : 'out'}</b> by <b>{wayWith(step.fullTurns, step.rest, crossSlide.unit)}</b>,{' '}
+            {step.hand}
+            {inwards
+              ? '.'
+              : `, and one turn more; then back in by that turn, ${turn}, so that its slack lies as it did.`}
+            {crossSlide.kind === 'diameter' ? ' Its ring counts the diameter: that is in the number.' : ''} Lock it.
+          </p>
+          <p>
+            In the spindle’s chuck one after another: the centre drill
+            {step.drillsMm.map((mm) => `, Ø${u.size(mm, 2)}`).join('')}.
+          </p>
+          <ByCarriage lathe={lathe} depthMm={step.depthMm + step.pointMm} from="where the point touches" />
+        </div>
+        <PlacesSeen frozen={frozen} selectedId={step.featureId} />
       </div>
     );
   },

@@ -9,7 +9,12 @@ import type { ShownOperation } from './shown.ts';
 
 export const mount: ShownOperation<'mount'> = {
   name: 'Put in the blank',
-  title: (_, { setupNumber }) => (setupNumber > 1 ? 'Put the piece in again' : 'Put in the blank'),
+  title: ({ caution }, { setupNumber }) =>
+    caution === 'packedSquare'
+      ? 'Bolt it to the cross-slide'
+      : setupNumber > 1
+        ? 'Put the piece in again'
+        : 'Put in the blank',
   Detail: ({ operation: o, unit, tell }) =>
     o.overhangMm > 0 && o.gripMm === 0 ? (
       <p>

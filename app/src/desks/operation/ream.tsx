@@ -1,5 +1,7 @@
+import { turnsOver } from '@whelk/core/hold';
 import { inUnit } from '../../messages/in-unit.ts';
 import { Working } from '../../ui/working/Working.tsx';
+import { ByCarriage } from './ByCarriage.tsx';
 import { QuillDepth } from './QuillDepth.tsx';
 import type { ShownOperation } from './shown.ts';
 
@@ -26,10 +28,14 @@ export const ream: ShownOperation<'ream'> = {
           steady stroke, {step.through ? 'until its lead is through' : 'to the depth'}, then out with the spindle
           turning forward.
         </p>
-        <QuillDepth lathe={lathe} depthMm={step.depthMm} from="where its full diameter enters" />
+        {turnsOver(frozen.plan.held.method) ? (
+          <ByCarriage lathe={lathe} depthMm={step.depthMm} from="where its full diameter enters" />
+        ) : (
+          <QuillDepth lathe={lathe} depthMm={step.depthMm} from="where its full diameter enters" />
+        )}
         <p className="muted">
-          Comes out too large: tailstock off the axis, a bent or rough reamer, chips, too fast, dry. It follows the hole
-          that is there: it does not straighten it.
+          Comes out too large: off the axis, a bent or rough reamer, chips, too fast, dry. It follows the hole that is
+          there: it does not straighten it.
         </p>
       </div>
     );

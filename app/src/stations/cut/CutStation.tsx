@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { KnownProblem } from '../../messages/app-code.ts';
 import type { Worded } from '../../messages/problems.ts';
-import { heldText, outcomeText } from '../../messages/words.ts';
+import { endText, heldText, outcomeText } from '../../messages/words.ts';
 import { ask } from '../../ui/api.ts';
 import { minutes } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
@@ -49,7 +49,7 @@ function CutStation({ id, stored, shop, runs }: StationProps) {
           <section key={s?.number ?? 1} aria-label={s ? `Holding ${s.number}` : 'Pieces'}>
             {s && (
               <h3 className="mt-5 font-bold">
-                Holding {s.number}: {heldText(s)}, {s.setup.tail} end to the tailstock{' '}
+                Holding {s.number}: {heldText(s)}, {endText(s.setup)}{' '}
                 <span className="muted font-normal">· {minutes(s.plan.minutes)}</span>
               </h3>
             )}

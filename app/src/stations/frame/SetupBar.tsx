@@ -1,7 +1,7 @@
 import type { Setup } from '@whelk/core/hold';
 import type { PlannedJob } from '@whelk/core/job';
 import { Plus } from 'lucide-react';
-import { heldText } from '../../messages/words.ts';
+import { endText, heldText } from '../../messages/words.ts';
 import { minutes } from '../../ui/format.ts';
 
 /** The holdings of a job in their order, one shown at a time; the next one is added where something is left for it. */
@@ -35,7 +35,7 @@ export function SetupBar({
               {s.number}. {heldText(s)}
             </b>
             <span className="muted block text-sm">
-              {s.setup.tail} end to the tailstock · {does(s)}
+              {endText(s.setup)} · {does(s)}
             </span>
           </button>
         </li>

@@ -1,4 +1,4 @@
-import { heldBy, type Setup, type TruingRecord } from '@whelk/core/hold';
+import { heldBy, type Setup, type TruingRecord, turnsOver } from '@whelk/core/hold';
 import { type Job, type PlannedJob, type PlannedSetup, planJob, type Shop, stationOf, type Way } from '@whelk/core/job';
 import { chuckOf } from '@whelk/core/lathe';
 import { bentLineOf, kindOf } from '@whelk/core/route';
@@ -169,7 +169,9 @@ function WhatItBears({
             tell={(record) => void planJob(job, shop, (op) => (op === at('hold') ? record : undefined))}
           />
           <span className="muted block text-base">
-            {plan.held.overhangDiameters.toFixed(1)} diameters: {whyMethodText[plan.held.why]}
+            {turnsOver(plan.held.method)
+              ? 'the work stands, the cutter turns: nothing bends but the bar'
+              : `${plan.held.overhangDiameters.toFixed(1)} diameters: ${whyMethodText[plan.held.why]}`}
           </span>
         </p>
       )}

@@ -2,7 +2,7 @@ import type { Setup } from '@whelk/core/hold';
 import type { Alternative, Job, Shop } from '@whelk/core/job';
 import type { Remote } from 'comlink';
 import { useCallback, useState } from 'react';
-import { methodText } from '../../messages/words.ts';
+import { endText, methodText } from '../../messages/words.ts';
 import { byRule, measure, minutes } from '../../ui/format.ts';
 import type { WaysApi } from '../../workers/ways.ts';
 import { waysDoor } from '../frame/ways-door.ts';
@@ -31,7 +31,7 @@ const holdingsText = ({ holdings }: Alternative): readonly string[] =>
   holdings.map(({ setup, chuck, method }, i) => {
     const jaws = setup.grip.kind === 'jaws';
     const on = !jaws || i > 0 ? '' : setup.grip.on === 'spare' ? ' on spare stock' : ' on the part itself';
-    return `${methodText(chuck.name, method)}${on}, ${setup.tail} end to the tailstock`;
+    return `${methodText(chuck.name, method)}${on}, ${endText(setup)}`;
   });
 
 function Compared({ job, shop, onTake }: Props) {

@@ -177,6 +177,11 @@ interface RowProps {
   readonly marks: readonly number[];
 }
 const RIGHT = 330;
+/** Room of the minutes at the right of a row, and of a letter of its setting. */
+const MINUTES_WIDE = 84;
+const SETTING_LETTER = 7.6;
+const cropped = (text: string, letters: number): string =>
+  text.length <= letters ? text : `${text.slice(0, letters - 1).trimEnd()}…`;
 
 /** One row: bar where it cuts, title inside the bar where it fits, else beside it; setting and minutes at the right. */
 function ScoreRow({ operation: o, number, width, narrow, from, to, open, title, marks, inside }: RowProps) {
@@ -193,6 +198,8 @@ function ScoreRow({ operation: o, number, width, narrow, from, to, open, title, 
   const lasting = act === 'half' || finishes !== undefined;
   const fill = open ? 'var(--now)' : act === 'rough' ? 'var(--good-soft)' : 'var(--color-base-100)';
   const setting = o.setting ? `${o.setting.speedLabel} · ${o.setting.feedLabel ?? 'by hand'}` : '';
+  const room = (narrow ? width - 46 : RIGHT) - MINUTES_WIDE;
+  const shownSetting = cropped(setting, Math.floor(room / SETTING_LETTER));
   const tight = barTo > width - right;
   const height = narrow || tight || (!insideFits && !leftFits && barTo + 8 + titleWidth > width - right) ? 58 : 34;
   const settingY = height === 58 ? 50 : 22;
@@ -247,7 +254,8 @@ function ScoreRow({ operation: o, number, width, narrow, from, to, open, title, 
           fontWeight={600}
           className="setting-text"
         >
-          {setting}
+          {shownSetting}
+          {shownSetting === setting ? null : <title>{setting}</title>}
           {o.exceeds.length > 0 ? ' ▲' : ''}
         </text>
       )}

@@ -6,7 +6,7 @@ import type { Operation } from '@whelk/core/route';
 import type { Traveller, TravellerRow } from '@whelk/core/sheet';
 import { operationTitle } from '../../desks/operation/kinds.ts';
 import { cautionText, noteText } from '../../messages/cautions.ts';
-import { heldText } from '../../messages/words.ts';
+import { endText, heldText } from '../../messages/words.ts';
 import { aimed, feed, feedUnit, measure, minutes, ringText } from '../../ui/format.ts';
 import { namesOf } from '../frame/names.ts';
 
@@ -80,7 +80,7 @@ export function travellerOf(job: Job, planned: PlannedJob, shop: Shop, date: str
     ],
     setups: planned.setups.map((setup) => ({
       heading: `Holding ${setup.number}: ${heldText(setup)}`,
-      under: `${setup.setup.tail} end to the tailstock · ${setup.plan.operations.length} operations, about ${minutes(setup.plan.minutes)} a piece`,
+      under: `${endText(setup.setup)} · ${setup.plan.operations.length} operations, about ${minutes(setup.plan.minutes)} a piece`,
       strip: stripPicture(setup.piece.part, {
         ...{ width: 900, height: 170, textSize: 13, overall: '', besides: true },
         labels: outsides(setup.piece.part).map((f) => ({ id: f.id, text: nameOf(f.id) })),

@@ -32,6 +32,7 @@ export const CAUTIONS = [
   'edgesSharp',
   'clearDrill',
   'breaksThrough',
+  'drillTurns',
   'neverBackwards',
   'barClear',
   'partOff',

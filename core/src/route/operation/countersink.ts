@@ -25,7 +25,12 @@ export function countersinkOperation(
   return (
     setting && {
       ...{ ...bare, id, kind: 'countersink', featureId: step.id, zFromMm: step.zFromMm, zToMm: step.zToMm },
-      ...{ toolId: tool.id, setting, minutes: usualMinutes(1.5, record), caution: 'clearDrill' },
+      ...{
+        toolId: tool.id,
+        setting,
+        minutes: usualMinutes(1.5, record),
+        caution: context.turning ? 'drillTurns' : 'clearDrill',
+      },
       ...{ angleDeg: tool.angleDeg, mouthMm: step.rightMm, limits: step.limits },
     }
   );

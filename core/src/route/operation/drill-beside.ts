@@ -59,7 +59,7 @@ export function drillBesideOperation(
     ...{ acrossMm: place.acrossMm, fullTurns: move.fullTurns, rest: move.rest, hand: move.hand },
     ...{ drillsMm: drills.map((d) => d.diameterMm), diameterMm: drill.diameterMm, depthMm },
     ...{ pointMm: Number(pointMm.toFixed(3)), pecksMm: [...pecks], through: hole.depthMm === undefined },
-    ...{ placeNumber: place.number, placeCount: place.count, caution: 'clearDrill' },
+    ...{ placeNumber: place.number, placeCount: place.count, caution: 'drillTurns' },
   };
 }
 

@@ -80,7 +80,7 @@ export function drillOperation(
     ...{ setting: cut.setting, loads: cut.loads, exceeds: cut.exceeds, minutes },
     ...{ diameterMm: drill.diameterMm, depthMm: Number(depthMm.toFixed(3)), pointMm: Number(pointMm.toFixed(3)) },
     ...{ pecksMm: [...pecks], through, ...(fromMm > 0 ? { fromMm } : {}) },
-    caution: through ? 'breaksThrough' : 'clearDrill',
+    caution: context.turning ? 'drillTurns' : through ? 'breaksThrough' : 'clearDrill',
   };
 }
 

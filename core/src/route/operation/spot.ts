@@ -37,7 +37,7 @@ export function spotOperation(
   return (
     setting && {
       ...{ ...bare, id: 'spot', kind: 'spot', featureId, zFromMm: zMm - mouthMm, zToMm: zMm, toolId: tool?.id },
-      ...{ setting, minutes: usualMinutes(2, record), caution: 'clearDrill', mouthMm },
+      ...{ setting, minutes: usualMinutes(2, record), caution: context.turning ? 'drillTurns' : 'clearDrill', mouthMm },
     }
   );
 }
