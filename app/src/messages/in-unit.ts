@@ -14,6 +14,8 @@ export interface InUnit {
   readonly speedOf: (mPerMin: number) => string;
   /** a length given in mm, with its unit */
   readonly len: (mm: Value, digits?: number) => string;
+  /** a length given in mm, as a number alone: its unit stands elsewhere */
+  readonly bare: (mm: number, digits?: number) => string;
   /** a length of values that are in this unit already: the same digits however large it is */
   readonly size: (value: Value, digits?: number) => string;
   /** the same with fewer digits the larger it is */
@@ -34,6 +36,7 @@ const METRIC: InUnit = {
   ...{ mm: 'mm', speed: 'm/min' },
   speedOf: (mPerMin) => `${mPerMin.toFixed(0)} m/min`,
   len: (mm, digits = 3) => (typeof mm === 'number' ? `${sized(mm, digits)} mm` : String(mm ?? '')),
+  bare: (mm, digits = 3) => sized(mm, digits),
   size: (value, digits = 4) => sized(value, digits),
   n: figure,
 };
@@ -41,6 +44,7 @@ const INCH: InUnit = {
   ...{ mm: 'in', speed: 'ft/min' },
   speedOf: (mPerMin) => `${(mPerMin * FT_PER_M).toFixed(0)} ft/min`,
   len: (mm, digits = 3) => (typeof mm === 'number' ? `${sized(mm / MM_PER_IN, digits + 1)} in` : String(mm ?? '')),
+  bare: (mm, digits = 3) => sized(mm / MM_PER_IN, digits + 1),
   size: (value, digits = 4) => sized(value, digits + 1),
   n: (value, digits = 3) => (typeof value === 'number' ? sized(value, digits + 1) : String(value ?? '')),
 };

@@ -11,7 +11,7 @@ import {
 } from '@whelk/core/hold';
 import type { PlannedSetup, Progress, Station } from '@whelk/core/job';
 import type { ToolMaterial } from '@whelk/core/material';
-import type { Carried, HoleSchool, Limiter } from '@whelk/core/route';
+import type { Carried, HoleSchool, LAST_CUTS, Limiter } from '@whelk/core/route';
 
 /** The trade's words for what core answers with codes. */
 export const stationNames: Record<Station, string> = {
@@ -26,6 +26,13 @@ export const schoolNames: Record<School, string> = {
   shopRule: 'From the table',
   conditions: 'Corrected for the cut',
   machineFirst: 'What the lathe bears',
+};
+export const lastCutsNames: Record<(typeof LAST_CUTS)[number], string> = {
+  byLimits: 'as many as the limits ask',
+  equal: 'measured, then two equal ones',
+  halved: 'a large one, then half as deep',
+  trial: 'trial cuts until the dial is right',
+  single: 'close by the rougher, then one',
 };
 export const holeSchoolNames: Record<HoleSchool, string> = {
   asDrawn: 'as they are drawn',

@@ -5,6 +5,7 @@ import { schoolNames, schoolNotes } from '../messages/words.ts';
 import { ask } from '../ui/api.ts';
 import { GeneralTolerance } from '../ui/GeneralTolerance.tsx';
 import { HoldHabitFields } from '../ui/HoldHabits.tsx';
+import { LastCutsFields } from '../ui/LastCutsFields.tsx';
 import { PolicyFields } from '../ui/PolicyFields.tsx';
 import { UnitOfPage } from '../ui/unit.ts';
 
@@ -69,6 +70,12 @@ export default function SettingsForm({ given }: { given: Settings }) {
           <legend className="font-bold">Left for holding and facing, for new jobs</legend>
           <div className="mt-1">
             <HoldHabitFields habits={habits} onChange={(more) => set({ hold: { ...habits, ...more } })} />
+          </div>
+        </fieldset>
+        <fieldset>
+          <legend className="font-bold">Last cuts, for new jobs</legend>
+          <div className="mt-1">
+            <LastCutsFields wanted={settings.lastCuts} onChange={(lastCuts) => set({ lastCuts })} />
           </div>
         </fieldset>
         <label>

@@ -23,7 +23,7 @@ export function CutLoads({ powerKw, availableKw, bendMm, bendAllowedMm, gripShar
         <LoadBar
           name="Bends"
           share={bendMm / bendAllowedMm}
-          text={`${inUnit(unit).size(bendMm / (unit === 'mm' ? 1 : 25.4), 3)} of ${inUnit(unit).len(bendAllowedMm)}`}
+          text={`${inUnit(unit).bare(bendMm)} of ${inUnit(unit).len(bendAllowedMm)}`}
         />
       )}
       <LoadBar name="Grip" share={gripShare} text={`${Math.round(gripShare * 100)} % of what the jaws hold`} />

@@ -47,6 +47,16 @@ describe('a turner who does exactly what he is told', () => {
     expect(counted.measurements / PIECES).toBeLessThanOrEqual(4);
   });
   it.each(
+    (['equal', 'halved', 'trial', 'single'] as const).flatMap((school) =>
+      ['h9', 'h11', '±0.3'].map((limits): Row => ({ limits, springShare: 0.08, handLines: 0.1, school })),
+    ),
+  )('ends inside $limits by the school “$school”, and never below', (row) => {
+    const { run } = runOf(row, twoChucks);
+    const counted = cutMany(row, run, PIECES, limitsOf(run));
+    expect([counted.spoiled, counted.unfinished]).toEqual([0, 0]);
+    expect(counted.inside).toBeGreaterThanOrEqual(PIECES - 2);
+  });
+  it.each(
     ['H7', 'H8', 'H9', '±0.1'].flatMap((limits) =>
       [0.05, 0.12].map(
         (springShare): Row => ({ limits, springShare, handLines: limits === 'H8' ? 0.05 : 0.1, inside: true }),

@@ -13,6 +13,8 @@ export interface Row {
   readonly handLines: number;
   readonly readingSlips?: number;
   readonly handSlips?: number;
+  /** of the last cuts, where it is not as the limits ask */
+  readonly school?: 'equal' | 'halved' | 'trial' | 'single';
   /** of a hole, bored and measured inside */
   readonly inside?: true;
 }
@@ -67,7 +69,12 @@ export function runOf(
   const plain = shopWith(String(row.inside ? THICK_BAR_MM : BAR_MM), '900', lathe, 'medium-carbon-steel');
   const shop = row.inside ? { ...plain, tools: drawer, instruments: holeGauges } : plain;
   const answer = calculate(begin, {
-    ...{ job: { ...job, hold: { ...job.hold, latheId: lathe.id } }, shop, known },
+    job: {
+      ...job,
+      hold: { ...job.hold, latheId: lathe.id },
+      route: { ...job.route, ...(row.school ? { lastCuts: { school: row.school } } : {}) },
+    },
+    ...{ shop, known },
   });
   if (!answer.ok) throw new Error(JSON.stringify(answer.problems));
   return answer.result as { run: object; warnings: readonly string[] };

@@ -16,6 +16,10 @@ const rows: Row[] = [
   ),
   { limits: 'h9', springShare: 0.05, handLines: 0.1, readingSlips: 0.03 },
   { limits: 'h9', springShare: 0.05, handLines: 0.1, handSlips: 0.03 },
+  // the schools of the last cuts; of what one cut cannot hold they make two
+  ...(['equal', 'halved', 'trial', 'single'] as const).flatMap((school) =>
+    ['h9', '±0.3'].map((limits): Row => ({ limits, springShare: 0.06, handLines: 0.1, school })),
+  ),
   // bars spring more
   ...['H7', 'H8', 'H9', 'H10', '±0.1'].flatMap((limits) =>
     [0.05, 0.12].map(

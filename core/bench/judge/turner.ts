@@ -60,6 +60,9 @@ function slipped(mm: number, text: string, turnMm: number, even: () => number): 
   return text.slice(0, at - 1) + text[at] + text[at - 1] + text.slice(at + 1);
 }
 
+/** A trial cut is so long, mm. */
+const SHORT_ZONE_MM = 5;
+
 /** Cuts one piece as it is told, to the end or until nothing more is told. */
 export function turnPiece(piece: Piece): Made {
   const { run, world, rings, gauge, habits } = piece;
@@ -84,7 +87,7 @@ export function turnPiece(piece: Piece): Made {
   const read = (featureId: string): { text: string; true: string } => {
     const { zFromMm, zToMm } = placeOf(featureId);
     const { inside } = placeOf(featureId);
-    const middleMm = (zFromMm + zToMm) / 2;
+    const middleMm = short ? world.lengthMm - SHORT_ZONE_MM / 2 : (zFromMm + zToMm) / 2;
     const mm = inside ? lathe.measureHole(middleMm, inside.gauge) : lathe.measure(middleMm, gauge);
     const honest = mm.toFixed(3);
     const slip = chance.even() < habits.readingSlips;
@@ -118,6 +121,8 @@ export function turnPiece(piece: Piece): Made {
     return true;
   };
   const number = (slide: 'cross' | 'compound', ring: Ring): string => (lathe.reads(slide) * ring.lineNumber).toFixed(3);
+  /** a short trial cut was made: the next reading is taken where it is */
+  let short = false;
   let trueText = new Map<string, string>();
 
   for (let guard = 0; guard < 120; guard++) {
@@ -165,11 +170,14 @@ export function turnPiece(piece: Piece): Made {
     if (act.code === 'leaveSo' || act.code === 'byHand') refused.push(`${step.featureId}:${told.move?.why ?? 'edge'}`);
     // what cannot be cut safely is left as it is
     const body = act.code === 'byHand' ? told.acts.at(-1).body : act.body;
-    if (told.move?.kind === 'move') {
-      const wound = wind(told.move);
+    const move = act.code === 'trial' ? told.trial : told.move;
+    short = act.code === 'trial';
+    if (move?.kind === 'move') {
+      const wound = wind(move);
       if (step.id.includes('-again-') || body.follows === 'measure') counts.get(step.featureId)!.extraCuts++;
-      if (wound && isInside(step.featureId)) lathe.bore(step.zStopMm);
-      else if (wound) lathe.cut(step.zStopMm);
+      const stopMm = short ? world.lengthMm - SHORT_ZONE_MM : step.zStopMm;
+      if (wound && isInside(step.featureId)) lathe.bore(stopMm);
+      else if (wound) lathe.cut(stopMm);
     }
     if (step.kind === 'drill' || step.kind === 'ream') lathe.drill(step.diameterMm, step.zStopMm);
     add(body);

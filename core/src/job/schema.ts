@@ -15,7 +15,7 @@ import { decimalLimitsSchema } from '../limit/index.ts';
 import { type Material, materialById, materials } from '../material/index.ts';
 import { emptyDrawing, storedDrawingSchema } from '../part/index.ts';
 import { type LengthUnit, typedLengthSchema } from '../quantity/index.ts';
-import { HOLE_SCHOOLS, ownCutSchema } from '../route/index.ts';
+import { HOLE_SCHOOLS, lastCutsSchema, ownCutSchema } from '../route/index.ts';
 import { allowancesSchema, type Bar } from '../stock/index.ts';
 import type { toolSchema } from '../tool/index.ts';
 import { upgradeJob } from './upgrade.ts';
@@ -48,6 +48,8 @@ export const jobSchema = z.strictObject({
     school: z.enum(['shopRule', 'conditions', 'machineFirst']),
     /** how holes are brought to size; as they are drawn where it is not given */
     holes: z.enum(HOLE_SCHOOLS).optional(),
+    /** the school of the last cuts, and what is left for them; as the limits ask where it is not given */
+    lastCuts: lastCutsSchema.optional(),
     tools: z.enum(['hss', 'carbide']),
     /** how speeds are chosen for this job; the usual way where it is not given */
     policy: speedPolicySchema.optional(),
@@ -74,6 +76,8 @@ export const settingsSchema = z.strictObject({
   /** what is left for holding and facing */
   hold: holdHabitsSchema.optional(),
   policy: speedPolicySchema.default(usualPolicy),
+  /** the school of the last cuts for new jobs */
+  lastCuts: lastCutsSchema.optional(),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 export const usualSettings: Settings = {
@@ -126,6 +130,7 @@ export function newJob(title: string, unit: LengthUnit, settings: Settings): Job
     route: {
       ...{ school: settings.school, tools: settings.tools, policy: settings.policy },
       ...(centreSpeed ? { centreSpeed } : {}),
+      ...(settings.lastCuts ? { lastCuts: settings.lastCuts } : {}),
     },
   };
 }

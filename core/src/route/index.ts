@@ -4,7 +4,14 @@ export type { RecorderFor } from './fit-context.ts';
 export { HANDLING_MIN, passDepths } from './fit-cut.ts';
 export { holdOfCut } from './hold-of-cut.ts';
 export { HOLE_SCHOOLS, type HoleSchool } from './hole/school.ts';
-export { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
+export {
+  LAST_CUTS,
+  type LastCuts,
+  type LastCutsWanted,
+  lastCutsFor,
+  lastCutsSchema,
+  type TooFine,
+} from './last-cuts.ts';
 export {
   CARRIED,
   CAUTIONS,

@@ -44,6 +44,33 @@ describe('the last cuts', () => {
     expect(guardMm(0.004, 0.002)).toBeCloseTo(3 * Math.sqrt(0.001 ** 2 + 2 * 0.002 ** 2), 12);
     expect(guardMm(0.004, 0.002)).toBeCloseTo(0.009, 12);
   });
+  it('follow the school that is wanted, as far as the limits let it', () => {
+    const by = (school: NonNullable<LastCutsWish['wanted']>['school'], more: Partial<LastCutsWish> = {}) =>
+      brief({ toleranceMm: 0.6, wanted: { school }, ...more });
+    // limits that one cut would do
+    expect(by('equal')).toEqual(['lines', 2, true, 0.4]);
+    expect(by('halved')).toEqual(['lines', 2, false, 0.8]);
+    expect(by('trial')).toEqual(['lines', 1, false, 0.5]);
+    expect(by('single')).toEqual(['lines', 1, false, 0.25]);
+    expect(lastCutsFor({ ...wish, toleranceMm: 0.6, wanted: { school: 'halved' } })).toMatchObject({ larger: true });
+    expect(lastCutsFor({ ...wish, toleranceMm: 0.6, wanted: { school: 'trial' } })).toMatchObject({ trialFirst: true });
+    // what one cut cannot hold is not cut in hope of it; a trial cut is measured all the same
+    const fine = { toleranceMm: 0.084 };
+    expect(by('single', fine)).toEqual(['lines', 2, true, 0.4]);
+    expect(by('trial', fine)).toEqual(['lines', 1, false, 0.5]);
+    // the compound has its own two
+    expect(by('trial', { toleranceMm: 0.021 })).toEqual(['compound', 2, false, 0.8]);
+  });
+  it('have left for them what the shop leaves, no less than the edge wants', () => {
+    const left = (leaveMm: number, more: Partial<LastCutsWish> = {}) =>
+      brief({ toleranceMm: 0.6, wanted: { school: 'byLimits', leaveMm }, ...more })[3];
+    expect([left(0.3), left(1.2)]).toEqual([0.3, 1.2]);
+    expect(left(0.1, { shallowestMm: 0.1 })).toBe(0.2);
+    // the second of an uneven pair is a third of it
+    const third = { shallowestMm: 0.1, wanted: { school: 'halved', leaveMm: 0.1 } } as const;
+    expect(brief({ toleranceMm: 0.6, ...third })[3]).toBeCloseTo(0.6, 9);
+    expect(left(1.2, { roomMm: 0.7 })).toBe(0.7);
+  });
   it('tell the working, way by way', () => {
     const { steps, record } = collectWorking();
     lastCutsFor(wish, record);

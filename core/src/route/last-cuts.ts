@@ -1,7 +1,24 @@
+import { z } from 'zod';
 import { fitness } from '../gauge/index.ts';
 import { FINE_ANGLE_SHARE, type Fineness, guardMm, TOUCH_MM } from '../lathe/index.ts';
 import { ROUNDING } from '../quantity/index.ts';
 import type { Recorder } from '../working/index.ts';
+
+/**
+ * Schools of the last cuts: as the limits ask; two really equal ones, measured before and between; a large one and one half as deep;
+ * short trial cuts until the dial is right, then the run; close by the rougher, then one.
+ */
+export const LAST_CUTS = ['byLimits', 'equal', 'halved', 'trial', 'single'] as const;
+/** What a turner wants of the last cuts; what is left for them on the diameter, mm, as is usual where it is not given. */
+export const lastCutsSchema = z.strictObject({
+  school: z.enum(LAST_CUTS),
+  leaveMm: z.number().min(0.05).max(3).optional(),
+  /** how the shop says an allowance: on the diameter where it is not given, or on each side */
+  told: z.enum(['diameter', 'side']).optional(),
+});
+export type LastCutsWanted = Readonly<z.infer<typeof lastCutsSchema>>;
+/** Close by the rougher: so much is left for one cut, on the diameter, mm. FIELD 4 d */
+const ALLOWANCE_CLOSE_MM = 0.25;
 
 /** Left on the diameter for the last cuts, mm: within FIELD 4's 0.4 to 0.8, more where two equal cuts with a measurement follow. */
 const ALLOWANCE_TWO_CUTS_MM = 0.8;
@@ -16,6 +33,9 @@ const UNMEASURED_MM = 0.03;
 /** How a diameter is brought to size. */
 export interface LastCuts {
   readonly kind: 'planned';
+  /** the first of two takes two thirds; a trial cut goes before the run */
+  readonly larger?: true;
+  readonly trialFirst?: true;
   readonly fineness: Fineness;
   /** two really equal ones with a measurement between, or one */
   readonly cuts: 1 | 2;
@@ -47,6 +67,7 @@ export interface LastCutsWish {
   readonly highestShare: number;
   /** of the finishing edge, on the radius */
   readonly shallowestMm: number;
+  readonly wanted?: LastCutsWanted | undefined;
 }
 
 /** Guard of a way of setting; by the compound with its angle's doubt. */
@@ -93,10 +114,25 @@ export function lastCutsFor(wish: LastCutsWish, record?: Recorder): LastCuts | T
   const room = Number(roomMm.toFixed(9));
   const quarter = toleranceMm / 4;
   const oneCut = TOUCH_MM + guard + fineness.stepMm / 2 + (highestShare / 2) * (ALLOWANCE_ONE_CUT_MM / 2);
-  const cuts = byCompound || (quarter < oneCut && room >= 4 * shallowestMm - ROUNDING) ? 2 : 1;
-  const afterRough = cuts === 2 && !byCompound && quarter < guard + fineness.stepMm / 2 + highestShare * UNMEASURED_MM;
-  const usual = cuts === 1 ? ALLOWANCE_ONE_CUT_MM : afterRough ? ALLOWANCE_FINE_MM : ALLOWANCE_TWO_CUTS_MM;
-  const wanted = Math.max(usual, 2 * cuts * shallowestMm);
+  const school = byCompound ? 'byLimits' : (wish.wanted?.school ?? 'byLimits');
+  const two = room >= 4 * shallowestMm - ROUNDING;
+  // a school of fewer cuts than the limits ask would be a hope; trial cuts are measured all the same
+  const asked = quarter < oneCut && two && school !== 'trial';
+  const cuts = byCompound || asked || (two && (school === 'equal' || school === 'halved')) ? 2 : 1;
+  const fine = quarter < guard + fineness.stepMm / 2 + highestShare * UNMEASURED_MM;
+  const afterRough = cuts === 2 && !byCompound && (fine || school === 'equal');
+  const usual =
+    cuts === 1
+      ? school === 'single'
+        ? ALLOWANCE_CLOSE_MM
+        : ALLOWANCE_ONE_CUT_MM
+      : afterRough
+        ? ALLOWANCE_FINE_MM
+        : ALLOWANCE_TWO_CUTS_MM;
+  const larger = cuts === 2 && school === 'halved' && room >= 6 * shallowestMm - ROUNDING;
+  // the second of an uneven pair is a third of it
+  const least = 2 * (larger ? 3 : cuts) * shallowestMm;
+  const wanted = Math.max(wish.wanted?.leaveMm ?? usual, least);
   record?.({
     code: 'route.lastCuts',
     values: {
@@ -108,6 +144,8 @@ export function lastCutsFor(wish: LastCutsWish, record?: Recorder): LastCuts | T
   });
   return {
     ...{ kind: 'planned', fineness, cuts, afterRough },
+    ...(larger ? { larger } : {}),
+    ...(cuts === 1 && school === 'trial' ? { trialFirst: true } : {}),
     ...(byCompound ? { nearMm: 4 * Math.max(COMPOUND_CUT_MM, shallowestMm) } : {}),
     allowanceMm: Number(Math.min(wanted, room).toFixed(9)),
   };

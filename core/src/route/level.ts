@@ -68,6 +68,7 @@ export function levelOf(
   const perMmN = cutForces(means.material, finisher.material, cut).radialN / cut.depthMm;
   const last = lastCutsFor(
     {
+      wanted: context.wishes.lastCuts,
       ...{ toleranceMm: tolerance, roomMm: sign * (startMm - targetMm), shallowestMm },
       ...{ uncertaintyMm: gauge?.uncertaintyMm ?? UNLISTED_UNCERTAINTY_MM, listed: gauge !== undefined },
       finenesses: finenessesOf(means.lathe),

@@ -110,6 +110,7 @@ export function roughLevel(
     chosen &&
     operationOf(id, 'rough', { ...level, zFromMm }, endMm, tool, chosen, {
       targetMm: toMm,
+      ...(level.allowanceMm > ROUNDING ? { leavesMm: level.allowanceMm } : {}),
       // until the bar's corners are off, the tool strikes them one after the other
       caution:
         sign === -1
@@ -170,7 +171,9 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
   const startMm = roughedMm(level);
   const nearMm =
     last.nearMm === undefined ? startMm : round(level.targetMm + sign * Math.min(last.nearMm, level.allowanceMm));
-  const betweenMm = last.cuts === 2 ? round((nearMm + level.targetMm) / 2) : nearMm;
+  // half of what is left each, or two thirds and one
+  const rest = last.larger ? 1 / 3 : 1 / 2;
+  const betweenMm = last.cuts === 2 ? round(level.targetMm + (nearMm - level.targetMm) * rest) : nearMm;
   const operations: Operation[] = [];
   const add = (
     kind: 'semiFinish' | 'finish',
@@ -193,9 +196,14 @@ export function finishLevel(context: FitContext, level: Level, recorderFor: Reco
     add('semiFinish', startMm, nearMm, 'near', {
       ...{ fineness: 'lines', leavesMm: round(sign * (nearMm - level.targetMm)), caution: first },
     });
-  if (last.cuts === 2) add('semiFinish', nearMm, betweenMm, 'semi', { fineness: means, caution: first });
+  if (last.cuts === 2)
+    add('semiFinish', nearMm, betweenMm, 'semi', {
+      ...{ fineness: means, caution: first },
+      ...(last.larger ? { larger: true, leavesMm: round(sign * (betweenMm - level.targetMm)) } : {}),
+    });
   add('finish', betweenMm, level.targetMm, 'finish', {
     fineness: means,
+    ...(last.trialFirst ? { trialFirst: true } : {}),
     caution: sign === -1 ? 'barClear' : 'throwOutShort',
   });
   return operations;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { School, SpeedPolicy } from '../cutting/index.ts';
 import type { CentreSpeed } from '../hold/index.ts';
 import type { HoleSchool } from './hole/school.ts';
+import type { LastCutsWanted } from './last-cuts.ts';
 
 /** The turner's own choice for an operation: at most so deep, fed so; the speed follows from both. */
 export const ownCutSchema = z.strictObject({
@@ -25,6 +26,8 @@ export interface Wishes {
   readonly cutsOff?: boolean;
   /** how holes are brought to size; as the drawing asks where it is not given */
   readonly holes?: HoleSchool;
+  /** the school of the last cuts, and what is left for them; as the limits ask where it is not given */
+  readonly lastCuts?: LastCutsWanted;
   /** by which diameter a centre drill's speed is chosen; by its mouth where it is not given */
   readonly centreSpeed?: CentreSpeed;
 }

@@ -32,7 +32,7 @@ export interface Act {
  * and not among them; a doubt has to be answered before anything is.
  */
 export function actsOf(advice: StepAdvice): readonly Act[] {
-  const { step, move, trial } = advice;
+  const { step, move, trial, trialFirst } = advice;
   const stepId = step.id;
   const act = actOf(step);
   if (act === 'touchOff') return [];
@@ -49,7 +49,11 @@ export function actsOf(advice: StepAdvice): readonly Act[] {
       body: { kind: 'done', stepId, told, ...(measureFirst ? { follows: 'measure' } : {}) },
     },
   ];
-  if (trial && !unplanned) acts.push({ code: 'trial', body: { kind: 'trial', stepId, told: trial.told } });
+  if (trial && !unplanned) {
+    const short: Act = { code: 'trial', body: { kind: 'trial', stepId, told: trial.told } };
+    if (trialFirst) acts.unshift(short);
+    else acts.push(short);
+  }
   return acts;
 }
 

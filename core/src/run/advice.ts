@@ -32,6 +32,8 @@ export interface StepAdvice {
   readonly move?: Move | NoMove;
   /** for a short cut first, that is measured before the run */
   readonly trial?: Move;
+  /** by the school of trial cuts that is the next thing: none has been measured on this length yet */
+  readonly trialFirst?: boolean;
   readonly carriage?: DialMove;
   readonly fromEndMm?: number;
   /** facing to length, or a shoulder: what is read of it and what is left */
@@ -85,7 +87,10 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
       ? carriageMove(run.means.lathe, state.endLines, fromEndMm, record)
       : undefined;
   const length = lengthAt(run, state, step, record);
-  return { ...advice, length, move, trial: trial?.kind === 'move' ? trial : undefined, carriage, fromEndMm };
+  const measuredHere = state.reference?.trial === true && state.reference.featureId === step.featureId;
+  const found = trial?.kind === 'move' ? trial : undefined;
+  const trialFirst = step.trialFirst === true && found !== undefined && !measuredHere;
+  return { ...advice, length, move, trial: found, ...(trialFirst ? { trialFirst } : {}), carriage, fromEndMm };
 }
 
 /** The cut that follows an accepted size: the step's own again after a check, the next planned, or a further one. */

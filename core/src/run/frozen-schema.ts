@@ -15,7 +15,16 @@ import {
   surfaceIdSchema,
 } from '../part/index.ts';
 import { PLACE_MM } from '../quantity/index.ts';
-import { CARRIED, CAUTIONS, HOLE_SCHOOLS, kindOf, NOTES, OPERATION_KINDS, ownCutSchema } from '../route/index.ts';
+import {
+  CARRIED,
+  CAUTIONS,
+  HOLE_SCHOOLS,
+  kindOf,
+  lastCutsSchema,
+  NOTES,
+  OPERATION_KINDS,
+  ownCutSchema,
+} from '../route/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import type { Step } from './step.ts';
@@ -145,6 +154,8 @@ const anyStep = {
   after: z.enum(['rough', 'near', 'semi', 'finish', 'ream']).optional(),
   fineness: z.enum(['lines', 'halfLines', 'halfLinesWithCare', 'compound']).optional(),
   leavesMm: number.positive().optional(),
+  larger: z.literal(true).optional(),
+  trialFirst: z.literal(true).optional(),
   springShare: number.min(0).optional(),
   carried: z.enum(CARRIED).optional(),
   caution: z.enum(CAUTIONS).optional(),
@@ -236,6 +247,7 @@ const frozenNow = z
       clearanceMm: number,
       centreSpeed: z.enum(CENTRE_SPEEDS).optional(),
       holes: z.enum(HOLE_SCHOOLS).optional(),
+      lastCuts: lastCutsSchema.optional(),
       cutsOff: z.boolean().optional(),
     }),
     known: z.array(z.strictObject({ toolId: z.uuid(), share: number, uncertaintyShare: number.positive() })).max(2000),

@@ -38,6 +38,10 @@ export interface AnyStep {
   readonly fineness?: Fineness['means'];
   /** what a cut by the cross-slide leaves to the compound, mm on the diameter */
   readonly leavesMm?: number;
+  /** the first of two cuts takes two thirds of what is left */
+  readonly larger?: true;
+  /** short trial cuts, measured, before the run */
+  readonly trialFirst?: true;
   /** share of its depth by which this cut is reckoned to spring */
   readonly springShare?: number;
   /** how the work stands meanwhile; missing in runs of earlier versions */

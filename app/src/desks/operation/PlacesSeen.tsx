@@ -11,7 +11,7 @@ export function PlacesSeen({ frozen, selectedId }: { frozen: FrozenRun; selected
   const picture = endViewPicture(part, {
     ...{ width: 320, height: 280, textSize: 14 },
     ...(selectedId === undefined ? {} : { selectedId }),
-    labels: Object.fromEntries(crossHoles(part).map((h) => [h.id, `Ø${u.size(h.diameterMm, 2)}`])),
+    labels: Object.fromEntries(crossHoles(part).map((h) => [h.id, `Ø${u.bare(h.diameterMm, 2)}`])),
   });
   return (
     <figure className="m-0 max-w-[320px]">

@@ -1,6 +1,7 @@
 import type { CutPlace } from '@whelk/core/picture';
 import { type Step, sideOf } from '@whelk/core/run';
 import { aimed } from '../../ui/format.ts';
+import { RoughLeaves } from './RoughLeaves.tsx';
 import type { PlaceAbout, ShownOperation } from './shown.ts';
 
 /** At the end of its travel, with what it takes off as far as that is known. */
@@ -16,6 +17,7 @@ export const rough: ShownOperation<'rough'> = {
   name: 'Rough',
   title: ({ passes }, { name, unit }) =>
     `Rough ${name} Ø${aimed(passes[0]?.diameterBeforeMm ?? 0, unit)} → Ø${aimed(passes.at(-1)?.diameterAfterMm ?? 0, unit)}, ${passes.length} ×`,
+  Detail: RoughLeaves,
   stepTitle: ({ passNumber, passCount }, { name }) =>
     `Rough ${name}${passCount && passCount > 1 ? `, pass ${passNumber} of ${passCount}` : ''}`,
   place,
@@ -23,14 +25,16 @@ export const rough: ShownOperation<'rough'> = {
 
 export const semiFinish: ShownOperation<'semiFinish'> = {
   name: 'First last cut',
-  title: ({ passes, leavesMm }, { name, unit }) => {
+  title: ({ passes, leavesMm, larger }, { name, unit }) => {
     const after = `→ Ø${aimed(passes.at(-1)?.diameterAfterMm ?? 0, unit)}`;
+    if (larger) return `${name}: the larger of two cuts ${after}`;
     return leavesMm === undefined
       ? `${name}: first of two equal cuts ${after}`
       : `${name}: down to ${aimed(leavesMm, unit)} above size ${after}`;
   },
-  stepTitle: ({ leavesMm }, { name, frozen }) => {
+  stepTitle: ({ leavesMm, larger }, { name, frozen }) => {
     const { unit } = frozen.means.lathe;
+    if (larger) return `${name}: the larger of two cuts`;
     return leavesMm === undefined
       ? `${name}: first of two equal cuts`
       : `${name}: down to ${aimed(leavesMm, unit)} ${unit} above size`;

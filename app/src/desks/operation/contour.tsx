@@ -11,7 +11,7 @@ import type { ShownOperation } from './shown.ts';
 export const contour: ShownOperation<'contour'> = {
   name: 'Turn a curve in steps',
   title: ({ steps, noseMm }, { name, unit }) =>
-    `${name}: its curve in ${steps.length} steps, nose R${inUnit(unit).size(noseMm, 2)}`,
+    `${name}: its curve in ${steps.length} steps, nose R${inUnit(unit).bare(noseMm, 2)}`,
   Detail: ({ operation: o, unit, tell }) => (
     <p>
       {o.steps.length} pairs of numbers, straight down at each; cusps of {inUnit(unit).len(o.cuspMm, 3)} stay for the

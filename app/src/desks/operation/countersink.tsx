@@ -5,10 +5,10 @@ import type { ShownOperation } from './shown.ts';
 export const countersink: ShownOperation<'countersink'> = {
   name: 'Countersink',
   title: ({ mouthMm, angleDeg }, { name, unit }) =>
-    `Countersink ${name} to Ø${inUnit(unit).size(mouthMm, 2)}, ${angleDeg}°`,
+    `Countersink ${name} to Ø${inUnit(unit).bare(mouthMm, 2)}, ${angleDeg}°`,
   stepTitle: ({ mouthMm, angleDeg }, { name, frozen }) => {
     const { unit } = frozen.means.lathe;
-    return `Countersink ${name} to Ø${inUnit(unit).size(mouthMm, 2)} ${unit}, ${angleDeg}°`;
+    return `Countersink ${name} to Ø${inUnit(unit).bare(mouthMm, 2)} ${unit}, ${angleDeg}°`;
   },
   Panel: ({ step, frozen }) => (
     <p className="max-w-2xl text-lg">

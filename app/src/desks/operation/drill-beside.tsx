@@ -10,11 +10,11 @@ const side = (acrossMm: number): string => (acrossMm > 0 ? 'towards you' : 'behi
 export const drillBeside: ShownOperation<'drillBeside'> = {
   name: 'Drill beside the axis',
   title: ({ diameterMm, acrossMm, placeNumber, placeCount }, { name, unit }) =>
-    `Drill ${name} Ø${inUnit(unit).size(diameterMm, 2)}, ${placeNumber} of ${placeCount}, ${inUnit(unit).len(Math.abs(acrossMm), 2)} ${side(acrossMm)}`,
+    `Drill ${name} Ø${inUnit(unit).bare(diameterMm, 2)}, ${placeNumber} of ${placeCount}, ${inUnit(unit).len(Math.abs(acrossMm), 2)} ${side(acrossMm)}`,
   Detail: ({ operation: o, unit }) => (
     <p>
       The slide goes {inUnit(unit).len(Math.abs(o.acrossMm), 2)} {o.acrossMm > 0 ? 'in' : 'out'} from the axis; spotted,
-      then drilled {o.drillsMm.map((mm) => `Ø${inUnit(unit).size(mm, 2)}`).join(', ')}.
+      then drilled {o.drillsMm.map((mm) => `Ø${inUnit(unit).bare(mm, 2)}`).join(', ')}.
     </p>
   ),
   stepTitle: ({ diameterMm, placeNumber, placeCount }, { name, frozen }) =>
@@ -40,7 +40,7 @@ export const drillBeside: ShownOperation<'drillBeside'> = {
           </p>
           <p>
             In the spindle’s chuck one after another: the centre drill
-            {step.drillsMm.map((mm) => `, Ø${u.size(mm, 2)}`).join('')}.
+            {step.drillsMm.map((mm) => `, Ø${u.bare(mm, 2)}`).join('')}.
           </p>
           <ByCarriage lathe={lathe} depthMm={step.depthMm + step.pointMm} from="where the point touches" />
         </div>

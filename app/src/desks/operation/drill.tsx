@@ -7,7 +7,7 @@ import { ByCarriage } from './ByCarriage.tsx';
 import { QuillDepth } from './QuillDepth.tsx';
 import type { ShownOperation } from './shown.ts';
 
-const size = (mm: number, unit: 'mm' | 'in'): string => inUnit(unit).size(mm, 2);
+const size = (mm: number, unit: 'mm' | 'in'): string => inUnit(unit).bare(mm, 2);
 /** What it goes into: solid metal, or a hole that is there. */
 const from = (fromMm: number | undefined, unit: 'mm' | 'in'): string =>
   fromMm === undefined ? '' : `, up from Ø${size(fromMm, unit)}`;

@@ -11,14 +11,14 @@ import { PictureView } from '../../ui/strip/PictureView.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 import type { ShownOperation } from './shown.ts';
 
-const floor = (floorMm: number, unit: 'mm' | 'in'): string => `Ø${inUnit(unit).size(floorMm, 2)}`;
+const floor = (floorMm: number, unit: 'mm' | 'in'): string => `Ø${inUnit(unit).bare(floorMm, 2)}`;
 
 export const groove: ShownOperation<'groove'> = {
   name: 'Groove',
   title: ({ widthMm, floorMm, radiusMm }, { name, unit }) =>
     radiusMm === undefined
-      ? `Groove on ${name}: ${inUnit(unit).size(widthMm, 2)} wide, floor ${floor(floorMm, unit)}`
-      : `Round groove on ${name}: R${inUnit(unit).size(radiusMm, 2)}, floor ${floor(floorMm, unit)}`,
+      ? `Groove on ${name}: ${inUnit(unit).bare(widthMm, 2)} wide, floor ${floor(floorMm, unit)}`
+      : `Round groove on ${name}: R${inUnit(unit).bare(radiusMm, 2)}, floor ${floor(floorMm, unit)}`,
   Detail: ({ operation: o, unit, tell }) => (
     <>
       <p>
@@ -37,7 +37,7 @@ export const groove: ShownOperation<'groove'> = {
   stepTitle: ({ grooveId, featureId = '', widthMm, floorMm }, { frozen, name }) => {
     const { unit } = frozen.means.lathe;
     const drawn = cutInto(frozen.piece.part, featureId).find((d) => d.id === grooveId);
-    return `${drawn ? wordsOf(drawn, name) : `Groove on ${name}`}: ${inUnit(unit).size(widthMm, 2)} wide, floor ${floor(floorMm, unit)} ${unit}`;
+    return `${drawn ? wordsOf(drawn, name) : `Groove on ${name}`}: ${inUnit(unit).bare(widthMm, 2)} wide, floor ${floor(floorMm, unit)} ${unit}`;
   },
   Panel: ({ step, frozen, tell }) => {
     const { lathe } = frozen.means;

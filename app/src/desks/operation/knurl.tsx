@@ -10,7 +10,7 @@ export const knurl: ShownOperation<'knurl'> = {
   name: 'Knurl',
   title: ({ pattern, pitchMm, startMm }, { name, unit }) => {
     const u = inUnit(unit);
-    return `Knurl ${name}, ${patterns[pattern]} ${u.size(pitchMm, 2)}, from Ø${u.size(startMm, 2)}`;
+    return `Knurl ${name}, ${patterns[pattern]} ${u.bare(pitchMm, 2)}, from Ø${u.bare(startMm, 2)}`;
   },
   Detail: ({ operation: o, unit, tell }) => (
     <p>

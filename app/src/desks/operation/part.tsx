@@ -11,14 +11,14 @@ import type { ShownOperation } from './shown.ts';
 const down = (toDiameterMm: number, stub: boolean, unit: 'mm' | 'in'): string =>
   toDiameterMm > 0
     ? stub
-      ? `to a stub of Ø${inUnit(unit).size(toDiameterMm, 1)}`
-      : `through to the hole of Ø${inUnit(unit).size(toDiameterMm, 2)}`
+      ? `to a stub of Ø${inUnit(unit).bare(toDiameterMm, 1)}`
+      : `through to the hole of Ø${inUnit(unit).bare(toDiameterMm, 2)}`
     : 'through';
 
 export const part: ShownOperation<'part'> = {
   name: 'Part off',
   title: ({ partMm, facingMm, toDiameterMm, stub }, { unit }) =>
-    `Part off ${inUnit(unit).size(partMm + facingMm, 2)} long, ${down(toDiameterMm, stub, unit)}`,
+    `Part off ${inUnit(unit).bare(partMm + facingMm, 2)} long, ${down(toDiameterMm, stub, unit)}`,
   Detail: ({ operation: o, unit, tell }) => (
     <>
       <p>
@@ -33,7 +33,7 @@ export const part: ShownOperation<'part'> = {
   ),
   stepTitle: ({ partMm, facingMm, toDiameterMm, stub }, { frozen }) => {
     const { unit } = frozen.means.lathe;
-    return `Part off ${inUnit(unit).size(partMm + facingMm, 2)} ${unit} long, ${down(toDiameterMm, stub, unit)}`;
+    return `Part off ${inUnit(unit).bare(partMm + facingMm, 2)} ${unit} long, ${down(toDiameterMm, stub, unit)}`;
   },
   Panel: ({ step, frozen, tell }) => {
     const { lathe } = frozen.means;

@@ -8,7 +8,7 @@ export const pickUp: ShownOperation<'pickUp'> = {
   title: ({ openMm }, { unit }) =>
     openMm === undefined
       ? 'Pick up the axis from its mark, note the slide'
-      : `Pick up the axis in the hole of Ø${inUnit(unit).size(openMm, 1)}, note the slide`,
+      : `Pick up the axis in the hole of Ø${inUnit(unit).bare(openMm, 1)}, note the slide`,
   Detail: ({ operation: o, unit, tell: _ }) => (
     <p>
       {o.packMm > 0

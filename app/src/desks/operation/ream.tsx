@@ -8,7 +8,7 @@ import type { ShownOperation } from './shown.ts';
 export const ream: ShownOperation<'ream'> = {
   name: 'Ream',
   title: ({ diameterMm, takesMm }, { name, unit }) =>
-    `Ream ${name} Ø${inUnit(unit).size(diameterMm, 3)}, takes ${inUnit(unit).size(takesMm, 2)}`,
+    `Ream ${name} Ø${inUnit(unit).bare(diameterMm, 3)}, takes ${inUnit(unit).bare(takesMm, 2)}`,
   Detail: ({ operation: o, unit, tell }) => (
     <p>
       Takes {inUnit(unit).len(o.takesMm, 2)} off the diameter; oil, slow, one steady stroke in.{' '}
@@ -17,7 +17,7 @@ export const ream: ShownOperation<'ream'> = {
   ),
   stepTitle: ({ diameterMm }, { name, frozen }) => {
     const { unit } = frozen.means.lathe;
-    return `Ream ${name} Ø${inUnit(unit).size(diameterMm, 3)} ${unit}`;
+    return `Ream ${name} Ø${inUnit(unit).bare(diameterMm, 3)} ${unit}`;
   },
   Panel: ({ step, frozen }) => {
     const { lathe } = frozen.means;

@@ -5,7 +5,7 @@ import { NumbersTable } from './NumbersTable.tsx';
 import type { ShownOperation } from './shown.ts';
 
 const what = (inner: boolean, radiusMm: number, unit: 'mm' | 'in'): string =>
-  `${inner ? 'Fillet' : 'Round'} R${inUnit(unit).size(radiusMm, 2)}`;
+  `${inner ? 'Fillet' : 'Round'} R${inUnit(unit).bare(radiusMm, 2)}`;
 const by = {
   form: 'with the tool of its form',
   nose: 'with the nose itself',

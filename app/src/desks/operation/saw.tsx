@@ -12,7 +12,7 @@ const because: Record<OperationOf<'saw'>['why'], string> = {
 
 export const saw: ShownOperation<'saw'> = {
   name: 'Saw off',
-  title: ({ partMm, facingMm }, { unit }) => `Saw off ${inUnit(unit).size(partMm + facingMm, 2)} long`,
+  title: ({ partMm, facingMm }, { unit }) => `Saw off ${inUnit(unit).bare(partMm + facingMm, 2)} long`,
   Detail: ({ operation: { why, diameterMm }, unit }) => (
     <p>
       Through Ø{inUnit(unit).len(diameterMm, 1)}. {because[why]}
@@ -20,7 +20,7 @@ export const saw: ShownOperation<'saw'> = {
   ),
   stepTitle: ({ partMm, facingMm }, { frozen }) => {
     const { unit } = frozen.means.lathe;
-    return `Saw it off ${inUnit(unit).size(partMm + facingMm, 2)} ${unit} long`;
+    return `Saw it off ${inUnit(unit).bare(partMm + facingMm, 2)} ${unit} long`;
   },
   Panel: ({ step, frozen }) => {
     const { unit } = frozen.means.lathe;

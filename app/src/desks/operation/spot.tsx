@@ -4,10 +4,10 @@ import type { ShownOperation } from './shown.ts';
 
 export const spot: ShownOperation<'spot'> = {
   name: 'Spot for the drill',
-  title: ({ mouthMm }, { unit }) => `Spot for the drill, about Ø${inUnit(unit).size(mouthMm, 1)}`,
+  title: ({ mouthMm }, { unit }) => `Spot for the drill, about Ø${inUnit(unit).bare(mouthMm, 1)}`,
   stepTitle: ({ mouthMm }, { frozen }) => {
     const { unit } = frozen.means.lathe;
-    return `Spot the middle for the drill, about Ø${inUnit(unit).size(mouthMm, 1)} ${unit}`;
+    return `Spot the middle for the drill, about Ø${inUnit(unit).bare(mouthMm, 1)} ${unit}`;
   },
   Panel: ({ step, frozen }) => (
     <p className="max-w-2xl text-lg">

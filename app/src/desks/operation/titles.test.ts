@@ -40,6 +40,10 @@ describe('titles of the steps', () => {
     expect(all.some((t) => /, pass 1 of \d/.test(t))).toBe(true);
     expect(all.some((t) => /^Measure .+, between the two equal cuts$/.test(t))).toBe(true);
     expect(all.some((t) => /^Chamfer .+ × \d+°$/.test(t))).toBe(true);
+    // a drill of 12 mm is told in the inches of the lathe that it turns in
+    const over = titlesOf(demo.jobs.findIndex(({ job }) => job.title.startsWith('Sluice bracket')));
+    expect(over).toContain('Drill Spindle seat Ø0.472, right through');
+    expect(over).toContain('Drill Bolts Ø0.335 in, place 2 of 2');
   });
 });
 

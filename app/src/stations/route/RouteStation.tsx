@@ -1,14 +1,16 @@
 import { usualPolicy } from '@whelk/core/cutting';
 import { helpedByHolding, type Setup } from '@whelk/core/hold';
-import { missingTools, planJob, stationOf, stillWaiting, tellsOfMissing } from '@whelk/core/job';
+import { type Job, missingTools, planJob, stationOf, stillWaiting, tellsOfMissing } from '@whelk/core/job';
 import { insides } from '@whelk/core/part';
 import { HOLE_SCHOOLS, type HoleSchool, type Operation } from '@whelk/core/route';
 import { lazy, Suspense, useState } from 'react';
 import { operationTitle } from '../../desks/operation/kinds.ts';
+import { inUnit } from '../../messages/in-unit.ts';
 import { surfaceText } from '../../messages/waiting.ts';
-import { holeSchoolNames, schoolNames, schoolNotes } from '../../messages/words.ts';
+import { holeSchoolNames, lastCutsNames, schoolNames, schoolNotes } from '../../messages/words.ts';
 import { minutes } from '../../ui/format.ts';
 import { fromJson } from '../../ui/from-json.tsx';
+import { LastCutsFields } from '../../ui/LastCutsFields.tsx';
 import { PolicyFields } from '../../ui/PolicyFields.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 import { JobFrame, type StationProps } from '../frame/JobFrame.tsx';
@@ -28,6 +30,15 @@ import type { GoTo } from './SimulatedStrip.tsx';
 import { useProof } from './useProof.ts';
 
 const SimulatedStrip = lazy(() => import('./SimulatedStrip.tsx').then((m) => ({ default: m.SimulatedStrip })));
+
+/** What is left for the last cuts, where the turner said it, as the shop says it. */
+function leftText({ route: { lastCuts }, drawing: { unit } }: Job): string {
+  if (lastCuts?.leaveMm === undefined) return '';
+  const { bare } = inUnit(unit);
+  return lastCuts.told === 'side'
+    ? `, ${bare(lastCuts.leaveMm / 2)} ${unit} left on each side`
+    : `, ${bare(lastCuts.leaveMm)} ${unit} left on the diameter`;
+}
 
 /** Route: the operations as the score under the strip, settings and minutes beside. */
 function RouteStation({ id, stored, shop, runs }: StationProps) {
@@ -157,6 +168,18 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
         )}
         <p className="muted text-sm">{schoolNotes[school]}</p>
       </div>
+      <details className="mx-5 mt-2">
+        <summary className="cursor-pointer">
+          <b>Last cuts:</b> {lastCutsNames[job.route.lastCuts?.school ?? 'byLimits']}
+          {leftText(job)}
+        </summary>
+        <div className="mt-2">
+          <LastCutsFields
+            wanted={job.route.lastCuts}
+            onChange={(lastCuts) => editor.change((j) => ({ ...j, route: { ...j.route, lastCuts } }), 'lastCuts')}
+          />
+        </div>
+      </details>
       <div className="px-5">
         <Problems
           problems={planned.problems.filter(

@@ -149,6 +149,10 @@ export interface AnyOperation {
   readonly after?: MeasuredAfter;
   /** last cuts: how finely the size is set */
   readonly fineness?: Fineness['means'];
-  /** a cut by the cross-slide before the compound takes over: what it leaves on the diameter, mm */
+  /** a cut before the last that is not half of what is left: what it leaves on the diameter, mm */
   readonly leavesMm?: number;
+  /** the first of two cuts takes two thirds of what is left */
+  readonly larger?: true;
+  /** short trial cuts, measured, before the run */
+  readonly trialFirst?: true;
 }

@@ -116,7 +116,7 @@ function choiceFor(step: Step, s: Situation, same: number | undefined): Choice {
 
 function cutOf(step: Step, choice: Exclude<Choice, { kind: 'none' }>): Told['cut'] {
   if (actOf(step) === 'rough') return 'rough';
-  return choice.kind === 'half' && step.leavesMm !== undefined ? 'near' : choice.kind;
+  return choice.kind === 'half' && step.leavesMm !== undefined && !step.larger ? 'near' : choice.kind;
 }
 
 /**

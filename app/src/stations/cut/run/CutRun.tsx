@@ -65,11 +65,12 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   const [panel, setPanel] = useState<Panel>();
   const [trial, setTrial] = useState(false);
   const step = advice?.step;
+  const trialFirst = advice?.trialFirst === true;
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new step begins at the top
   useEffect(() => {
     // scrolling answers with a promise in newer browsers, which React would take for a clean-up
     void scrollTo(0, 0);
-    setTrial(false);
+    setTrial(trialFirst);
   }, [step?.id]);
   const back =
     state.advances.length > 0 ? () => run.add({ kind: 'undone', eventId: state.advances.at(-1)! }) : undefined;
@@ -78,7 +79,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   const acts = advice && plain ? actsOf(advice) : [];
   const trialAct = acts.find((act) => act.code === 'trial');
   const told = trial ? advice?.trial : advice?.move;
-  const act = trial ? trialAct : acts[0];
+  const act = trial ? trialAct : acts.find((a) => a !== trialAct);
   const doIt = act ? () => run.add(act.body) : undefined;
   const pass = step && isPass(step);
   const canMeasure = plain && (state.lastCut !== undefined || (pass && advice?.move?.kind === 'move'));
