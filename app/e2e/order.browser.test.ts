@@ -79,6 +79,26 @@ describe('the order of a route', () => {
     expect((await setups(id))[0]!.leave).toEqual(['f3']);
     await press(page, 'Make Point in this holding after all');
     await page.waitForSelector('[data-operation="f3-finish"]');
+    await sees(page, '· saved');
+    // or taken by its handle and let go on the place for that, which is there while it is held
+    const handle = (await page.evaluateHandle(
+      () => document.querySelector('[data-operation="f3-finish"]')!.closest('li')!.querySelector('.handle')!,
+    )) as unknown as import('puppeteer-core').ElementHandle<HTMLElement>;
+    await handle.evaluate((e) => e.scrollIntoView({ block: 'center' }));
+    const from = (await handle.boundingBox())!;
+    await page.mouse.move(from.x + 8, from.y + 8);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 40, from.y + 20, { steps: 4 });
+    await sees(page, 'Let it go here: Point is left for a later holding');
+    const zone = (await (await page.$('::-p-text(Let it go here)'))!.boundingBox())!;
+    await page.mouse.move(zone.x + zone.width / 2, zone.y + zone.height / 2, { steps: 6 });
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('p.font-bold')].some((e) => e.textContent!.startsWith('Let it go here')),
+    );
+    await page.mouse.up();
+    await page.waitForFunction(() => !document.querySelector('[data-operation="f3-finish"]'));
+    await sees(page, '· saved');
+    expect((await setups(id))[0]!.leave).toEqual(['f3']);
     expect(errors).toEqual([]);
     await page.close();
   });

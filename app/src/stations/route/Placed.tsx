@@ -9,9 +9,16 @@ interface InSetup {
   readonly nameOf: (featureId: string | undefined) => string;
 }
 
+/** A setup that leaves a surface for a later one. */
+export const leaving =
+  (surface: string) =>
+  (s: Setup): Setup => ({ ...s, leave: [...(s.leave ?? []).filter((id) => id !== surface), surface] });
+
 /** What an operation is for, and so what is left with it: its length or hole, or what is cut in and the edges that it finishes. */
-const surfaceOfOperation = ({ piece }: PlannedSetup, o: Operation): string | undefined =>
-  o.featureId === undefined ? undefined : (finishedBy(piece.part, o)[0] ?? o.featureId);
+export const surfaceOfOperation = ({ piece }: PlannedSetup, o: Operation): string | undefined =>
+  o.featureId === undefined || kindOf(o.kind).act === 'measure'
+    ? undefined
+    : (finishedBy(piece.part, o)[0] ?? o.featureId);
 
 /** Where the turner keeps an operation, and whether what it makes is left for a later holding. */
 export function Placed({ setup, onSetup, nameOf, operation: o }: InSetup & { readonly operation: Operation }) {
@@ -36,14 +43,8 @@ export function Placed({ setup, onSetup, nameOf, operation: o }: InSetup & { rea
         />
         Locked here: it stays when the rest is planned anew
       </label>
-      {surface && kindOf(o.kind).act !== 'measure' && (
-        <button
-          type="button"
-          className="btn btn-sm"
-          onClick={() =>
-            onSetup((s) => ({ ...s, leave: [...(s.leave ?? []).filter((id) => id !== surface), surface] }))
-          }
-        >
+      {surface && (
+        <button type="button" className="btn btn-sm" onClick={() => onSetup(leaving(surface))}>
           Leave {surfaceText(surface, setup.piece.part, nameOf)} for a later holding
         </button>
       )}

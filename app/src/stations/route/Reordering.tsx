@@ -1,11 +1,14 @@
 import {
   type Announcements,
+  type CollisionDetection,
   closestCenter,
   DndContext,
   type DragEndEvent,
   type DragOverEvent,
   KeyboardSensor,
   PointerSensor,
+  pointerWithin,
+  useDroppable,
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
@@ -31,6 +34,27 @@ function moveOver(operations: readonly Operation[], id: string, overId: string):
   const [from, to] = [ids.indexOf(id), ids.indexOf(overId)];
   if (from < 0 || to < 0 || from === to) return undefined;
   return { id, before: (to > from ? ids[to + 1] : ids[to]) ?? null };
+}
+
+/** The place beside the list where an operation is let go that another holding is to do. */
+const LATER = 'later-holding';
+/** What lies under the pointer is meant; over no row the nearest one. */
+const nearest: CollisionDetection = (asked) => {
+  const later = pointerWithin(asked).filter((c) => c.id === LATER);
+  return later.length > 0 ? later : closestCenter(asked);
+};
+
+/** Shown while an operation is held that can be left. */
+function LaterHolding({ text }: { readonly text: string }) {
+  const { setNodeRef, isOver } = useDroppable({ id: LATER });
+  return (
+    <p
+      ref={setNodeRef}
+      className={`sticky bottom-24 z-10 mx-5 my-2 border-2 border-dashed border-[var(--brass)] bg-[var(--color-base-100)] px-4 py-4 text-center ${isOver ? 'font-bold' : ''}`}
+    >
+      {text}
+    </p>
+  );
 }
 
 interface Told {
@@ -84,16 +108,24 @@ export function Reordering({
   part,
   titleOf,
   onMove,
+  laterText,
+  onLater,
   children,
 }: {
   readonly plan: Plan;
   readonly part: Part;
   readonly titleOf: (operation: Operation) => string;
   readonly onMove: (move: Move) => void;
+  /** what is said of leaving an operation to another holding; undefined for one that belongs to this one */
+  readonly laterText: (operation: Operation) => string | undefined;
+  readonly onLater: (operation: Operation) => void;
   readonly children: ReactNode;
 }) {
   const [told, setTold] = useState<Told>();
+  const [heldId, setHeldId] = useState<string>();
   const { operations } = plan;
+  const held = operations.find((o) => o.id === heldId);
+  const later = held && laterText(held);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -110,7 +142,12 @@ export function Reordering({
   };
   const announcements: Announcements = {
     onDragStart: ({ active }) => `${titled(active.id)} taken.`,
-    onDragOver: ({ active, over }) => (over ? `${titled(active.id)} at the place of ${titled(over.id)}.` : undefined),
+    onDragOver: ({ active, over }) =>
+      over
+        ? over.id === LATER
+          ? `${titled(active.id)} for a later holding.`
+          : `${titled(active.id)} at the place of ${titled(over.id)}.`
+        : undefined,
     onDragEnd: ({ active }) => `${titled(active.id)} let go.`,
     onDragCancel: ({ active }) => `${titled(active.id)} stays where it was.`,
   };
@@ -118,7 +155,7 @@ export function Reordering({
     <DndContext
       id="order"
       sensors={sensors}
-      collisionDetection={closestCenter}
+      collisionDetection={nearest}
       accessibility={{
         announcements,
         screenReaderInstructions: {
@@ -126,10 +163,23 @@ export function Reordering({
             'Press space to take the operation, the arrow keys to move it, space to let it go, escape to leave it.',
         },
       }}
-      onDragStart={() => setTold(undefined)}
+      onDragStart={({ active }) => {
+        setTold(undefined);
+        setHeldId(String(active.id));
+      }}
       onDragOver={({ active, over }: DragOverEvent) => setTold(tell(String(active.id), over?.id as string)?.told)}
-      onDragCancel={() => setTold(undefined)}
+      onDragCancel={() => {
+        setTold(undefined);
+        setHeldId(undefined);
+      }}
       onDragEnd={({ active, over }: DragEndEvent) => {
+        setHeldId(undefined);
+        const left = operations.find((o) => o.id === active.id);
+        if (over?.id === LATER) {
+          setTold(undefined);
+          if (left) onLater(left);
+          return;
+        }
         const found = tell(String(active.id), over?.id as string);
         // what was refused stays told, so that it can be read
         if (!found?.told.says.refused) setTold(undefined);
@@ -140,6 +190,7 @@ export function Reordering({
       <SortableContext items={operations.map((o) => o.id)} strategy={verticalListSortingStrategy}>
         {children}
       </SortableContext>
+      {later !== undefined && <LaterHolding text={later} />}
     </DndContext>
   );
 }

@@ -7,10 +7,12 @@ import type { Recorder } from '@whelk/core/working';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { Fragment, useState } from 'react';
 import { operationTitle } from '../../desks/operation/kinds.ts';
+import { surfaceText } from '../../messages/waiting.ts';
 import { minutes } from '../../ui/format.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 import { OperationDetail } from './OperationDetail.tsx';
 import { brokenIn } from './OrderRules.tsx';
+import { leaving, surfaceOfOperation } from './Placed.tsx';
 import { Movable, Reordering } from './Reordering.tsx';
 import { beginsFolded, isGrouped, type ToolGroup, toolGroups } from './tool-groups.ts';
 
@@ -109,6 +111,14 @@ export function Score(props: Props) {
     <div ref={ref}>
       <Reordering
         {...{ plan, part, titleOf }}
+        laterText={(o) => {
+          const surface = surfaceOfOperation(setup, o);
+          return surface && `Let it go here: ${surfaceText(surface, part, nameOf)} is left for a later holding`;
+        }}
+        onLater={(o) => {
+          const surface = surfaceOfOperation(setup, o);
+          if (surface) onSetup(leaving(surface));
+        }}
         onMove={(move) => onSetup((s) => ({ ...s, moves: [...withMove(s.moves ?? [], move)] }))}
       >
         <ol aria-label="Operations in order">
