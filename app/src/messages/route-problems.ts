@@ -35,6 +35,10 @@ export const routeWordings = {
     what: `No tool of the drawer has the form of a groove ${u.len(p.value)} wide and ${u.len(p.limit)} deep.`,
     right: 'Grind one to its form and add it under Tools & gauges, or draw the groove square.',
   }),
+  'route.lacks.vee': (p, u) => ({
+    what: `No pointed bit of the drawer is ground to ${plain(p.value)}° and goes ${u.len(p.limit)} deep.`,
+    right: 'Grind one to that angle and add it under Tools & gauges, or draw the groove square.',
+  }),
   'route.lacks.knurl': (p, u) => ({
     what: `No knurling wheels of the drawer are ${p.limit === 1 ? 'straight' : 'for a diamond'} with a pitch of ${u.len(p.value)}.`,
     right: 'Buy a pair of that pitch and add it under Tools & gauges, or draw one that you have.',

@@ -26,7 +26,7 @@ const fields = {
   pointDeg: angle('Point', 60, 180),
   fluteMm: length('Flutes or teeth', 1000),
   leadMm: length('Tapers in over', 200, 'notNegative'),
-  angleDeg: angle('Included angle', 30, 150),
+  angleDeg: angle('Included angle', 10, 170),
   noseRadiusMm: length('Nose radius', 10, 'notNegative'),
   kappaDeg: angle('Setting angle', 5, 120),
   deepestMm: length('Deepest cut', 30),
@@ -35,6 +35,7 @@ const fields = {
   leastBoreMm: length('Smallest hole', 1000),
   shankMm: length('Shank Ø', 200),
   shank: choice('Shank of', shankNames),
+  tipMm: length('Flat at its tip', 5, 'notNegative'),
   widthMm: length('Width', 200),
   reachMm: length('Reaches', 2000),
   frontDeg: angle('Front leans', 0, 20),
@@ -60,6 +61,7 @@ const fieldsOf: Readonly<Record<ToolKind, readonly FieldKey[]>> = {
   blade: ['widthMm', 'reachMm', 'frontDeg'],
   'inside blade': ['widthMm', 'deepestMm', 'leastBoreMm', 'reachMm', 'radiusMm'],
   form: ['radiusMm', 'curve', 'widthMm'],
+  vee: ['angleDeg', 'tipMm', 'deepestMm'],
   knurling: ['pattern', 'pitchMm', 'widthMm'],
 };
 /** What stands in a field of a new tool. */

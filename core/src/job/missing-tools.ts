@@ -48,6 +48,10 @@ const kinds: Readonly<
       { by: 'grind', shape: 'roundNose', radiusMm: chordRadius(mm, Number(limit ?? mm / 2)) },
     ],
   },
+  'route.lacks.vee': {
+    kind: 'vee',
+    remedies: (_, deg) => (Math.abs(deg - 60) < 0.5 ? [{ by: 'grind', shape: 'thread60' }] : []),
+  },
   'route.lacks.nose': {
     kind: 'form',
     remedies: ({ limit }) => [{ by: 'grind', shape: 'roundNose', radiusMm: noseUnder(Number(limit ?? 6)) }],
@@ -76,6 +80,7 @@ function sizeOf(tool: Tool): number | undefined {
   if ('diameterMm' in tool) return tool.kind === 'countersink' ? tool.angleDeg : tool.diameterMm;
   if (tool.kind === 'knurling') return tool.pitchMm;
   if (tool.kind === 'boring bar') return tool.leastBoreMm;
+  if (tool.kind === 'vee') return tool.angleDeg;
   if (tool.kind === 'form') return tool.radiusMm;
   return 'widthMm' in tool ? tool.widthMm : undefined;
 }

@@ -129,6 +129,18 @@ const shapes: { readonly [Kind in OtherKind]: (tool: Extract<Tool, { kind: Kind 
           ],
     body: box(0, -2.5 * deepestMm, 9 * deepestMm, 0),
   }),
+  vee: ({ angleDeg, tipMm, deepestMm }) => {
+    const [tip, wide] = [tipMm / 2, tipMm / 2 + deepestMm * Math.tan(rad(angleDeg / 2))];
+    return {
+      edge: [
+        [-tip, 0],
+        [tip, 0],
+        [wide, deepestMm],
+        [-wide, deepestMm],
+      ],
+      body: box(-wide, deepestMm, wide, deepestMm + SHANK_MM / 2),
+    };
+  },
   form: ({ radiusMm, curve, widthMm }) => {
     const end = formEnd(radiusMm, curve === 'hollow');
     const w = Math.max(widthMm / 2, radiusMm);

@@ -14,6 +14,7 @@ import {
   type Part,
   type SurfaceId,
 } from '../part/index.ts';
+import type { OperationOf } from '../route/index.ts';
 import type { Workpiece } from '../work/index.ts';
 
 /** How near an outline is to count as the same, mm, normal to it. */
@@ -148,6 +149,19 @@ function lowestUnder(centreAt: (zMm: number) => number, noseMm: number, fromMm: 
   return [{ zMm: fromMm, rMm: 0 }, { zMm: toMm, rMm: 0 }, ...under.toReversed()];
 }
 const UNDER_STEP_MM = 0.05;
+
+/** What the flat of a bit keeps at the bottom of a V that is drawn sharp. */
+export function bottomKept(
+  part: Part,
+  { featureId = '', grooveId, tipMm = 0 }: OperationOf<'groove'>,
+): Kept | undefined {
+  const made = cutInto(part, featureId).find((d) => d.id === grooveId);
+  if (!made || made.kind !== 'groove' || tipMm <= SAME_MM) return undefined;
+  const [middle, half] = [(made.zFromMm + made.zToMm) / 2, (made.zToMm - made.zFromMm) / 2];
+  const floor = made.floorMm / 2;
+  const region = ring(middle - half, middle + half, Math.max(0, floor - SAME_MM), floor + tipMm + FACE_MM);
+  return { id: grooveId, radiusMm: tipMm, region };
+}
 
 /** What a nose keeps in the corner at the foot of a finished length, or at the bottom of a step. */
 export function cornerKept(part: Part, s: Round, noseMm: number): Kept | undefined {

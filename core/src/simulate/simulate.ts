@@ -17,7 +17,17 @@ import { finishedBy, kindOf, type Operation, type Plan, type Stroke, strokesOf }
 import { hasEdge, type Tool } from '../tool/index.ts';
 import { allRound, cutOffSpare, type Workpiece } from '../work/index.ts';
 import { boxOf, boxRound, meets } from './box.ts';
-import { type Bounds, boundsOf, cornerKept, FACE_MM, type Kept, keptBeside, SAME_MM, stripsOf } from './drawn.ts';
+import {
+  type Bounds,
+  bottomKept,
+  boundsOf,
+  cornerKept,
+  FACE_MM,
+  type Kept,
+  keptBeside,
+  SAME_MM,
+  stripsOf,
+} from './drawn.ts';
 import type { Finding, FindingCode } from './finding.ts';
 import { type Obstacle, obstaclesOf } from './obstacles.ts';
 
@@ -267,7 +277,8 @@ function keptCorners({ part }: Workpiece, operations: readonly Operation[], tool
     const made = cornerKept(part, s, Math.max(0, ...noses));
     return made ? [made] : [];
   });
-  return [...corners, ...beside];
+  const bottoms = operations.flatMap((o) => (o.kind === 'groove' ? (bottomKept(part, o) ?? []) : []));
+  return [...corners, ...beside, ...bottoms];
 }
 
 /** A rim round an arbor, which a nose does not get under; it goes when the hole's edge is broken. */

@@ -45,7 +45,7 @@ export {
   type Reamer,
   webMm,
 } from './kind/drilling.ts';
-export type { Blade, FormTool, InsideBlade, KnurlTool } from './kind/plunging.ts';
+export type { Blade, FormTool, InsideBlade, KnurlTool, VeeBit } from './kind/plunging.ts';
 export type { ChamferTool, TurningTool } from './kind/turning.ts';
 export { barKinds, barStyles, clampings, holderStyles, toolLengthsMm } from './standard/holder-letters.ts';
 export {
@@ -82,4 +82,5 @@ export {
   roundFormShape,
   type ToolShape,
   turningShape,
+  veeShape,
 } from './true-shape.ts';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type BoringBar, boringBarSchema } from './kind/boring-bar.ts';
 import { centreDrillSchema, countersinkSchema, drillSchema, reamerSchema } from './kind/drilling.ts';
-import { bladeSchema, formToolSchema, insideBladeSchema, knurlToolSchema } from './kind/plunging.ts';
+import { bladeSchema, formToolSchema, insideBladeSchema, knurlToolSchema, veeBitSchema } from './kind/plunging.ts';
 import { chamferToolSchema, TURNING_KINDS, type TurningTool, turningToolSchema } from './kind/turning.ts';
 
 /** A cutting tool of the shop: each kind with its own fields. */
@@ -16,6 +16,7 @@ export const toolSchema = z.discriminatedUnion('kind', [
   bladeSchema,
   insideBladeSchema,
   formToolSchema,
+  veeBitSchema,
   knurlToolSchema,
 ]);
 export type Tool = z.infer<typeof toolSchema>;
@@ -24,7 +25,7 @@ export type ToolKind = Tool['kind'];
 export const TOOL_KINDS = [
   ...TURNING_KINDS,
   ...(['chamfer', 'centre drill', 'drill', 'reamer', 'countersink', 'boring bar'] as const),
-  ...(['blade', 'inside blade', 'form', 'knurling'] as const),
+  ...(['blade', 'inside blade', 'form', 'vee', 'knurling'] as const),
 ] as const satisfies readonly ToolKind[];
 /** A tool whose edge cuts along the work or a hole. */
 export type EdgeTool = TurningTool | BoringBar;

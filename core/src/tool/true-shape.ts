@@ -3,7 +3,7 @@ import { hull } from '../contour/index.ts';
 import { radians } from '../quantity/index.ts';
 import type { BoringBar } from './kind/boring-bar.ts';
 import type { Reamer } from './kind/drilling.ts';
-import type { Blade, FormTool, InsideBlade } from './kind/plunging.ts';
+import type { Blade, FormTool, InsideBlade, VeeBit } from './kind/plunging.ts';
 import type { TurningTool } from './kind/turning.ts';
 
 /**
@@ -117,6 +117,18 @@ export function roundFormShape({ radiusMm: R, widthMm }: FormTool): ToolShape {
   return {
     edge: [hull([...arc(0, R, R, Math.PI, 2 * Math.PI), at(R, 2 * R), at(-R, 2 * R)])],
     body: [box(-half, half, 2 * R, 2 * R + BIT.outMm)],
+  };
+}
+
+/** A bit for V grooves; its point is where its flanks would meet, a little beyond the flat that it ends in. */
+export function veeShape({ angleDeg, tipMm, deepestMm }: VeeBit): ToolShape {
+  const slope = Math.tan(radians(angleDeg / 2));
+  const from = tipMm / 2 / slope;
+  const to = from + deepestMm;
+  const half = (mm: number) => mm * slope;
+  return {
+    edge: [[at(-half(from), from), at(half(from), from), at(half(to), to), at(-half(to), to)]],
+    body: [box(-half(to), half(to), to, to + BIT.outMm)],
   };
 }
 

@@ -11,19 +11,22 @@ import { PictureView } from '../../ui/strip/PictureView.tsx';
 import { Working } from '../../ui/working/Working.tsx';
 import type { ShownOperation } from './shown.ts';
 
+const byAngle = (deg: number): string => String(Number(deg.toFixed(2)));
 const floor = (floorMm: number, unit: 'mm' | 'in'): string => `Ø${inUnit(unit).bare(floorMm, 2)}`;
 
 export const groove: ShownOperation<'groove'> = {
   name: 'Groove',
-  title: ({ widthMm, floorMm, radiusMm }, { name, unit }) =>
-    radiusMm === undefined
-      ? `Groove on ${name}: ${inUnit(unit).bare(widthMm, 2)} wide, floor ${floor(floorMm, unit)}`
-      : `Round groove on ${name}: R${inUnit(unit).bare(radiusMm, 2)}, floor ${floor(floorMm, unit)}`,
+  title: ({ widthMm, floorMm, radiusMm, angleDeg }, { name, unit }) =>
+    angleDeg !== undefined
+      ? `V groove on ${name}: ${byAngle(angleDeg)}°, floor ${floor(floorMm, unit)}`
+      : radiusMm === undefined
+        ? `Groove on ${name}: ${inUnit(unit).bare(widthMm, 2)} wide, floor ${floor(floorMm, unit)}`
+        : `Round groove on ${name}: R${inUnit(unit).bare(radiusMm, 2)}, floor ${floor(floorMm, unit)}`,
   Detail: ({ operation: o, unit, tell }) => (
     <>
       <p>
-        {o.radiusMm === undefined
-          ? `${o.plungesMm.length === 1 ? 'One plunge' : `${o.plungesMm.length} plunges`} with a blade of ${inUnit(unit).len(o.toolMm, 2)}${o.sweep ? ', then the floor swept from wall to wall' : ''}.`
+        {o.radiusMm === undefined && o.angleDeg === undefined
+          ? `${o.plungesMm.length === 1 ? 'One plunge' : `${o.plungesMm.length} plunges`} with a blade of ${inUnit(unit).len(o.toolMm, 2)}${o.sweep ? ', then the floor swept from wall to wall' : ''}${o.wallDeg === undefined ? '' : `, then each wall with the compound at ${byAngle(o.wallDeg)}°`}.`
           : 'Its whole form at once: long contact, slow, a thin chip.'}{' '}
         <Working of="time" tell={tell('route.grooveMinutes', 'cutting.plunge')} />
       </p>
@@ -45,8 +48,9 @@ export const groove: ShownOperation<'groove'> = {
     const end = frozen.piece.part.lengthMm;
     const inside = step.floorMm > step.fromDiameterMm;
     const f = (mm: number) => measure(mm, unit, unit === 'mm' ? 2 : 3);
-    const into = dialMove(slides.crossSlide, 0, step.depthMm);
-    const form = step.radiusMm !== undefined;
+    const into = dialMove(slides.crossSlide, 0, step.depthMm - (step.tipMm ?? 0));
+    const form = step.radiusMm !== undefined || step.angleDeg !== undefined;
+    const tip = step.tipMm ?? 0;
     // with the edge towards the chuck touched on the finished face
     const travels = form ? [end - (step.zStopMm ?? 0) - step.widthMm / 2] : step.plungesMm.map((zMm) => end - zMm);
     return (
@@ -67,15 +71,25 @@ export const groove: ShownOperation<'groove'> = {
             <Turns lathe={lathe} travelMm={travels[0]!} />
           </p>
           <p>
-            Touch Ø{f(step.fromDiameterMm)} and note the cross-slide: {inside ? 'out' : 'in'} <b>{f(step.depthMm)}</b>{' '}
-            {unit} of its travel, {wayWith(into.fullTurns, into.rest, slides.crossSlide.unit)} on its ring
+            Touch Ø{f(step.fromDiameterMm)} and note the cross-slide: {inside ? 'out' : 'in'}{' '}
+            <b>{f(step.depthMm - tip)}</b> {unit} of its travel,{' '}
+            {wayWith(into.fullTurns, into.rest, slides.crossSlide.unit)} on its ring
             {slides.crossSlide.kind === 'diameter' ? ', which counts the diameter' : ''}, to a floor of Ø
-            {f(step.floorMm)}. <Working of="force" tell={tell('cutting.plunge')} />
+            {f(step.floorMm + (inside ? -2 : 2) * tip)}
+            {tip > 0 ? ': its flat stays that far from the point that is drawn' : ''}.{' '}
+            <Working of="force" tell={tell('cutting.plunge')} />
           </p>
           {step.sweep && (
             <p>
               Stop a tenth short in every plunge; then to the depth, and sweep the floor from wall to wall by the
               carriage.
+            </p>
+          )}
+          {step.wallDeg !== undefined && (
+            <p>
+              Then the walls: compound {byAngle(step.wallDeg)}° from the cross-slide, carriage locked. With the blade’s
+              left corner from the edge of the groove down its wall to the floor; swung to the other side the same with
+              the right corner.
             </p>
           )}
           {step.floorLimits && (

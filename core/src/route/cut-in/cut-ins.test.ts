@@ -3,7 +3,7 @@ import { areaMm2 } from '../../contour/index.ts';
 import { emptyDetail, type Feature } from '../../part/index.ts';
 import { barOf, bladeOf, boreStep, drawer, holeGauges, hollow, insideBladeOf } from '../../testing/drawer.ts';
 import { type AskedMore, feature, mm, planInput, planRoute } from '../../testing/shop.ts';
-import type { FormTool } from '../../tool/index.ts';
+import type { FormTool, VeeBit } from '../../tool/index.ts';
 import { collectWorking } from '../../working/index.ts';
 import { kindOf, type OperationOf, sweptBy } from '../operation/kinds.ts';
 import { plungesMm } from './groove.ts';
@@ -39,6 +39,49 @@ describe('plunges', () => {
       expect(at.at(-1)).toBe(10);
       for (let i = 1; i < at.length; i++) expect(at[i - 1]! - at[i]!).toBeLessThanOrEqual(0.8 * blade + 1e-9);
     }
+  });
+});
+
+const veeBit = (angleDeg: number, tipMm = 0.1): VeeBit => ({
+  ...{ id: '00000000-0000-4000-8000-000900000002', name: 'pointed', kind: 'vee', material: 'hss' },
+  ...{ angleDeg, tipMm, deepestMm: 5 },
+});
+
+describe('a V groove', () => {
+  const vee = grooveAt(20, '', '26', { shape: 'vee', angle: '60' });
+  it('is plunged with a bit of its angle, whose flat keeps from the point that is drawn', () => {
+    const made = groove(grooved([vee], { tools: [...drawer, veeBit(90), veeBit(60)] }))!;
+    // 2 deep at 60°: 2.309 wide; a flat of 0.1 keeps 0.087 from the point
+    expect(made).toMatchObject({ angleDeg: 60, widthMm: 2.3094, tipMm: 0.0866, plungesMm: [expect.any(Number)] });
+    expect(made.setting!.rpm).toBeLessThan(400);
+  });
+  it('waits for a bit of its angle, as deep as it is, no blunter than the groove lets it be', () => {
+    for (const tools of [[veeBit(90)], [{ ...veeBit(60), deepestMm: 1.5 }], [veeBit(60, 1)]]) {
+      const plan = grooved([vee], { tools: [...drawer, ...tools] });
+      expect(plan.waiting).toContainEqual({ id: 'g1', why: 'noTool' });
+      expect(plan.problems).toContainEqual(expect.objectContaining({ code: 'route.lacks.vee', value: 60, limit: 2 }));
+    }
+  });
+});
+
+describe('a groove with leaning walls', () => {
+  // 8 wide at the surface, 2 deep, 15° each: 6.93 at the floor
+  const leaning = grooveAt(20, '8', '26', { shape: 'angled', angle: '15' });
+  it('has its floor cut by a blade, and its walls with the corners of it', () => {
+    const made = groove(grooved([leaning], { tools: drawer }))!;
+    const lean = 2 * Math.tan((15 * Math.PI) / 180);
+    expect(made).toMatchObject({ wallDeg: 15, toolMm: 3, sweep: true });
+    expect(made.plungesMm[0]).toBeCloseTo(40 - lean - 3, 3);
+    expect(made.plungesMm.at(-1)).toBeCloseTo(32 + lean, 3);
+    const square = groove(grooved([grooveAt(20, '8', '26')], { tools: drawer }))!;
+    // the compound is set twice
+    expect(made.minutes).toBeGreaterThan(square.minutes + 4);
+  });
+  it('wants a blade that goes between its walls at the floor', () => {
+    const narrow = grooved([grooveAt(20, '3', '26', { shape: 'angled', angle: '15' })], {
+      tools: drawer.filter((t) => t.kind !== 'blade' || t.widthMm > 2),
+    });
+    expect(narrow.problems).toContainEqual(expect.objectContaining({ code: 'route.lacks.blade', value: 1.93 }));
   });
 });
 

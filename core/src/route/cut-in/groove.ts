@@ -1,7 +1,7 @@
 import { plungeForceN, usualFeedMmPerRev } from '../../cutting/index.ts';
 import { type CutIn, type Inside, type Outside, outsides } from '../../part/index.ts';
-import { PLACE_MM, type Problem } from '../../quantity/index.ts';
-import { type Blade, type FormTool, type InsideBlade, type Tool, toolsOf } from '../../tool/index.ts';
+import { PLACE_MM, type Problem, radians } from '../../quantity/index.ts';
+import { type Blade, type FormTool, type InsideBlade, type Tool, toolsOf, type VeeBit } from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
 import type { GrooveOperation } from '../operation/groove.ts';
@@ -15,19 +15,24 @@ const STEP_SHARE = 0.8;
 /** Setting a tool square and to its place; drawing back and going to the next plunge, minutes. */
 const SET_MIN = 2;
 const PLUNGE_MIN = 0.3;
+/** Setting the compound to one wall, minutes. */
+const SWING_MIN = 2;
 /** A form tool's radius may differ from the drawn one by so much, as a share of it. */
 const RADIUS_SHARE = 0.02;
 const FORM_FEED = 0.03;
 
 /** A tool that makes a groove, with the width that it cuts. */
 interface Grooving {
-  readonly tool: Blade | InsideBlade | FormTool;
+  readonly tool: Blade | InsideBlade | FormTool | VeeBit;
   readonly widthMm: number;
   readonly radiusMm?: number;
+  readonly angleDeg?: number;
+  /** how far its flat keeps from where its flanks would meet */
+  readonly tipMm?: number;
 }
 
 /** What is lacking for a groove: a blade of its width and depth, or a tool of its form. */
-const lacks = (what: 'blade' | 'form', wantedMm: number, limitMm: number): Problem => ({
+const lacks = (what: 'blade' | 'form' | 'vee', wantedMm: number, limitMm: number): Problem => ({
   ...{ code: `route.lacks.${what}`, path: ['tools'], value: Number(wantedMm.toFixed(2)) },
   ...{ limit: Number(limitMm.toFixed(2)), unit: 'mm', severity: 'warning' },
 });
@@ -38,9 +43,37 @@ const entersFor =
   (b: InsideBlade): boolean =>
     b.deepestMm >= depthMm && b.leastBoreMm <= Math.min(on.leftMm, on.rightMm) && b.reachMm >= faceMm - zFromMm;
 
+/** The floor of a groove, from where its leaning walls end. */
+function floorOf({ shape, zFromMm, zToMm, depthMm, wallDeg }: Groove): readonly [fromMm: number, toMm: number] {
+  const leanMm = shape === 'angled' ? depthMm * Math.tan(radians(wallDeg)) : 0;
+  return [zFromMm + leanMm, zToMm - leanMm];
+}
+
+/** A bit's angle may be off by so much, degrees; its flat is no wider than this share of the groove. */
+const VEE_DEG = 0.1;
+const TIP_SHARE = 0.15;
+/** Included angle of a V as it is drawn, degrees. */
+const veeDeg = ({ zFromMm, zToMm, depthMm }: Groove): number =>
+  (2 * Math.atan((zToMm - zFromMm) / 2 / depthMm) * 180) / Math.PI;
+/** The bit of a V's angle that goes as deep. */
+function veeFor(tools: readonly Tool[], made: Groove, on: Outside | Inside): Grooving | undefined {
+  const wide = made.zToMm - made.zFromMm;
+  const tool = toolsOf(tools, 'vee').find(
+    (t) =>
+      on.side === 'outside' &&
+      Math.abs(t.angleDeg - veeDeg(made)) <= VEE_DEG &&
+      t.deepestMm >= made.depthMm &&
+      t.tipMm <= TIP_SHARE * wide,
+  );
+  if (!tool) return undefined;
+  const tipMm = tool.tipMm / 2 / Math.tan(radians(tool.angleDeg / 2));
+  return { tool, widthMm: wide, angleDeg: tool.angleDeg, tipMm };
+}
+
 /** The widest square blade that goes into it and reaches its floor. */
 function bladeFor(tools: readonly Tool[], made: Groove, on: Outside | Inside, faceMm: number): Grooving | undefined {
-  const wideMm = made.zToMm - made.zFromMm;
+  const [from, to] = floorOf(made);
+  const wideMm = to - from;
   const blades: readonly (Blade | InsideBlade)[] =
     on.side === 'outside'
       ? toolsOf(tools, 'blade').filter((b) => b.frontDeg === 0 && b.reachMm >= made.depthMm)
@@ -83,18 +116,23 @@ export function plungesMm(zFromMm: number, zToMm: number, bladeMm: number): read
 /** Plans a groove: a square one with a blade in plunges, a round one with its form; others want a tool that is ground for them. */
 export const planGroove: PlansCutIn<Groove> = (context, made, on, recorderFor): CutInPlan => {
   const { lengthMm } = context.piece.part;
-  const square = made.shape === 'square';
+  const { tools } = context.means;
+  // leaning walls are cut with the blade's corners, the compound set over; in a hole no compound helps
+  const square = made.shape === 'square' || made.shape === 'angled';
+  if (made.shape === 'angled' && on.side === 'inside') return { why: 'shape' };
   const found = square
-    ? bladeFor(context.means.tools, made, on, lengthMm)
+    ? bladeFor(tools, made, on, lengthMm)
     : made.shape === 'round'
       ? formFor(context, made, on)
-      : undefined;
+      : veeFor(tools, made, on);
   if (!found)
     return {
       why: 'noTool',
       problem: square
-        ? lacks('blade', made.zToMm - made.zFromMm, made.depthMm)
-        : lacks('form', made.zToMm - made.zFromMm, made.depthMm),
+        ? lacks('blade', floorOf(made)[1] - floorOf(made)[0], made.depthMm)
+        : made.shape === 'vee'
+          ? lacks('vee', veeDeg(made), made.depthMm)
+          : lacks('form', made.zToMm - made.zFromMm, made.depthMm),
     };
   const operation = grooveOperation(context, made, on, found, recorderFor);
   return operation ? { operations: [operation] } : { why: 'noTool' };
@@ -104,27 +142,31 @@ function grooveOperation(
   context: FitContext,
   made: Groove,
   on: Outside | Inside,
-  { tool, widthMm, radiusMm }: Grooving,
+  { tool, widthMm, radiusMm, angleDeg, tipMm }: Grooving,
   recorderFor: RecorderFor,
 ): GrooveOperation | undefined {
   const { material } = context.means;
   const { zFromMm, zToMm, depthMm, floorMm, floorLimits } = made;
   const id = `${made.id}-groove`;
   const record = recorderFor(id);
-  const form = radiusMm !== undefined;
+  const form = radiusMm !== undefined || angleDeg !== undefined;
+  const leans = made.shape === 'angled';
+  const [floorFromMm, floorToMm] = floorOf(made);
   const aroundMm = on.side === 'outside' ? on.diameterMm : floorMm;
   const feedMmPerRev = form ? FORM_FEED : (usualFeedMmPerRev('grooving', 'finish', aroundMm, material) ?? FORM_FEED);
   const setting = handSetting(context, aroundMm, form ? 'form' : 'grooving', tool, feedMmPerRev, record);
   if (!setting) return undefined;
   plungeForceN(material, widthMm, feedMmPerRev, record);
-  const plunges = form ? [zFromMm] : plungesMm(zFromMm, zToMm, widthMm);
+  const plunges = form ? [zFromMm] : plungesMm(floorFromMm, floorToMm, widthMm);
   const sweep = plunges.length > 1;
   const sweepMin = sweep ? (zToMm - zFromMm) / (setting.feedMmPerRev * setting.rpm) : 0;
-  const cutMin = (plunges.length * depthMm) / (setting.feedMmPerRev * setting.rpm) + sweepMin;
-  const minutes = SET_MIN + PLUNGE_MIN * plunges.length + cutMin;
+  const downs = plunges.length + (leans ? 2 : 0);
+  const cutMin = (downs * depthMm) / (setting.feedMmPerRev * setting.rpm) + sweepMin;
+  const handlingMin = SET_MIN + (leans ? 2 * SWING_MIN : 0);
+  const minutes = handlingMin + PLUNGE_MIN * downs + cutMin;
   record?.({
     code: 'route.grooveMinutes',
-    values: { handlingMin: SET_MIN, plunges: plunges.length, plungeMin: PLUNGE_MIN, cutMin, minutes },
+    values: { handlingMin, plunges: downs, plungeMin: PLUNGE_MIN, cutMin, minutes },
   });
   return {
     ...{ ...bare, id, kind: 'groove', featureId: on.id, grooveId: made.id, zFromMm, zToMm, toolId: tool.id, setting },
@@ -135,7 +177,9 @@ function grooveOperation(
       toolMm: Number(widthMm.toFixed(4)),
     },
     ...{ floorMm, depthMm: Number(depthMm.toFixed(4)), fromDiameterMm: on.diameterMm, plungesMm: [...plunges], sweep },
-    ...(form ? { radiusMm: Number(radiusMm.toFixed(3)) } : {}),
+    ...(radiusMm === undefined ? {} : { radiusMm: Number(radiusMm.toFixed(3)) }),
+    ...(angleDeg === undefined ? {} : { angleDeg, tipMm: Number((tipMm ?? 0).toFixed(4)) }),
+    ...(leans ? { wallDeg: made.wallDeg } : {}),
     ...(floorLimits ? { floorLimits: { lowerMm: floorLimits.lowerMm, upperMm: floorLimits.upperMm } } : {}),
     caution: on.side === 'inside' ? 'barClear' : form ? 'formSqueals' : 'bladeSquare',
   };

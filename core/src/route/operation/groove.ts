@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type Contour, ring } from '../../contour/index.ts';
 import { cutInto, detailCorners, roundOf } from '../../part/index.ts';
-import { bladeShape, insideBladeShape, roundFormShape } from '../../tool/index.ts';
+import { bladeShape, insideBladeShape, roundFormShape, veeShape } from '../../tool/index.ts';
 import { AIR_MM, inOnePass, type KindOfOperation, type OfKind, PAST_MM, type Stroke, type StrokesOf } from './kind.ts';
 
 /** Lengths in mm. Where each plunge begins with the edge towards the head, zPart; what is floor and wall; the tool's own width. */
@@ -19,6 +19,11 @@ const own = {
   sweep: z.boolean(),
   /** of a tool whose form it is: its radius */
   radiusMm: z.number().optional(),
+  /** of a bit ground to a point: its angle, and how far its flat keeps from where its flanks would meet */
+  angleDeg: z.number().optional(),
+  tipMm: z.number().optional(),
+  /** of leaning walls: from square; the compound is set to it */
+  wallDeg: z.number().optional(),
   floorLimits: z.object({ lowerMm: z.number(), upperMm: z.number() }).optional(),
 };
 export type GrooveOperation = OfKind<'groove', typeof own>;
@@ -48,7 +53,7 @@ function takenOut(
 
 /** Plunges from the air to the floor, and along it where it is swept. */
 function grooving(
-  { featureId = '', zFromMm, zToMm, floorMm, plungesMm, sweep }: GrooveOperation,
+  { featureId = '', zFromMm, zToMm, floorMm, plungesMm, sweep, toolMm, wallDeg, depthMm }: GrooveOperation,
   { piece, tool }: StrokesOf,
 ): readonly Stroke[] {
   const on = roundOf(piece.part, featureId);
@@ -61,6 +66,7 @@ function grooving(
     { zMm, rMm: startMm },
     { zMm, rMm: floor },
   ];
+  if (tool.kind === 'vee') return inOnePass(veeShape(tool), down((zFromMm + zToMm) / 2));
   if (tool.kind === 'form') return inOnePass(roundFormShape(tool), down((zFromMm + zToMm) / 2));
   const shape =
     tool.kind === 'blade' ? bladeShape(tool) : tool.kind === 'inside blade' ? insideBladeShape(tool) : undefined;
@@ -68,7 +74,16 @@ function grooving(
   if (tool.kind === 'inside blade' && tool.radiusMm !== undefined)
     return inOnePass(shape, down((zFromMm + zToMm) / 2 - tool.radiusMm));
   const along = sweep ? [[plungesMm[0]!, plungesMm.at(-1)!].map((zMm) => ({ zMm, rMm: floor }))] : [];
-  return inOnePass(shape, ...plungesMm.map(down), ...along);
+  // straight in to the groove's edge, then down each leaning wall with the corner on its side
+  const [least, most] = [plungesMm.at(-1)!, plungesMm[0]! + toolMm];
+  const surfaceMm = floor + depthMm;
+  const downWall = (edgeMm: number, cornerMm: number, offMm: number) => [
+    { zMm: edgeMm - offMm, rMm: startMm },
+    { zMm: edgeMm - offMm, rMm: surfaceMm },
+    { zMm: cornerMm - offMm, rMm: floor },
+  ];
+  const walls = wallDeg === undefined ? [] : [downWall(zFromMm, least, 0), downWall(zToMm, most, toolMm)];
+  return inOnePass(shape, ...plungesMm.map(down), ...along, ...walls);
 }
 
 export const groove = {

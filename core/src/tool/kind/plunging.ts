@@ -31,6 +31,13 @@ export const formToolSchema = z.strictObject({
 });
 export type FormTool = z.infer<typeof formToolSchema>;
 
+/** A bit ground to a point for V grooves: its included angle, the flat at its tip, and how deep it goes in its form. */
+export const veeBitSchema = z.strictObject({
+  ...{ ...anyTool, kind: z.literal('vee'), angleDeg: z.number().min(10).max(170) },
+  ...{ tipMm: z.number().min(0).max(5), deepestMm: z.number().positive().max(30) },
+});
+export type VeeBit = z.infer<typeof veeBitSchema>;
+
 /** A pair of knurling wheels, or one, by pattern and pitch along the round. */
 export const knurlToolSchema = z.strictObject({
   ...{ ...anyTool, kind: z.literal('knurling'), pattern: z.enum(['straight', 'diamond']) },
