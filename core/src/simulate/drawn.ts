@@ -14,6 +14,7 @@ import {
   type Part,
   type SurfaceId,
 } from '../part/index.ts';
+import { radians } from '../quantity/index.ts';
 import type { OperationOf } from '../route/index.ts';
 import type { Workpiece } from '../work/index.ts';
 
@@ -107,6 +108,8 @@ export interface Kept {
   readonly id: SurfaceId;
   readonly region: Contour;
   readonly radiusMm: number;
+  /** of a bit in the bottom of a V: the flat that it leaves */
+  readonly flatMm?: number;
 }
 
 /** A corner less what a nose in it cuts, from where its walls meet; `up` 1 where metal is towards the axis, −1 in a hole. */
@@ -153,14 +156,14 @@ const UNDER_STEP_MM = 0.05;
 /** What the flat of a bit keeps at the bottom of a V that is drawn sharp. */
 export function bottomKept(
   part: Part,
-  { featureId = '', grooveId, tipMm = 0 }: OperationOf<'groove'>,
+  { featureId = '', grooveId, tipMm = 0, angleDeg = 0 }: OperationOf<'groove'>,
 ): Kept | undefined {
   const made = cutInto(part, featureId).find((d) => d.id === grooveId);
   if (!made || made.kind !== 'groove' || tipMm <= SAME_MM) return undefined;
   const [middle, half] = [(made.zFromMm + made.zToMm) / 2, (made.zToMm - made.zFromMm) / 2];
   const floor = made.floorMm / 2;
   const region = ring(middle - half, middle + half, Math.max(0, floor - SAME_MM), floor + tipMm + FACE_MM);
-  return { id: grooveId, radiusMm: tipMm, region };
+  return { id: grooveId, radiusMm: 0, flatMm: 2 * tipMm * Math.tan(radians(angleDeg / 2)), region };
 }
 
 /** What a nose keeps in the corner at the foot of a finished length, or at the bottom of a step. */

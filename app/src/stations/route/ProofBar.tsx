@@ -94,8 +94,11 @@ function NotProved({
   unit: 'mm' | 'in';
 }) {
   const byHand = [...new Set(here.byHand.flatMap((id) => nameOfOperation(id)?.kind ?? []))].map(operationName);
-  const kept = here.kept.map(
-    (k) => `R${shortLength(k.radiusMm, unit, unit === 'mm' ? 2 : 3)} at the foot of ${nameOf(k.id)}`,
+  const short = (mm: number) => shortLength(mm, unit, unit === 'mm' ? 2 : 3);
+  const kept = here.kept.map((k) =>
+    k.flatMm === undefined
+      ? `R${short(k.radiusMm)} at the foot of ${nameOf(k.id)}`
+      : `a flat of ${short(k.flatMm)} ${unit} at the bottom of ${nameOf(k.id)}`,
   );
   if (byHand.length + kept.length + offLathe.length === 0) return null;
   return (
