@@ -124,6 +124,11 @@ export const tools: readonly Tool[] = [
   },
   { ...named('form2', 'Radius tool 2, hollow'), ...steel, kind: 'form', radiusMm: 2, curve: 'hollow', widthMm: 8 },
   { ...named('form3', 'Radius tool 3, round nose'), ...steel, kind: 'form', radiusMm: 3, curve: 'round', widthMm: 6 },
+  { ...named('vee60', 'Pointed bit 60°'), ...steel, kind: 'vee', angleDeg: 60, tipMm: 0.1, deepestMm: 4 },
+  {
+    ...{ ...named('face3', 'Blade for faces 3'), ...steel, kind: 'face blade' },
+    ...{ widthMm: 3, deepestMm: 8, leastOuterMm: 30 },
+  },
   { ...named('knurl1', 'Knurls, diamond 1'), ...steel, kind: 'knurling', pattern: 'diamond', pitchMm: 1, widthMm: 10 },
 ];
 const inst = (

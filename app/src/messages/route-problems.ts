@@ -35,6 +35,10 @@ export const routeWordings = {
     what: `No tool of the drawer has the form of a groove ${u.len(p.value)} wide and ${u.len(p.limit)} deep.`,
     right: 'Grind one to its form and add it under Tools & gauges, or draw the groove square.',
   }),
+  'route.lacks.faceBlade': (p, u) => ({
+    what: `No blade for faces goes into a groove ${u.len(p.value)} wide and ${u.len(p.limit)} deep and clears its outer wall.`,
+    right: 'Grind one, its back round enough for the outer wall, and add it under Tools & gauges.',
+  }),
   'route.lacks.vee': (p, u) => ({
     what: `No pointed bit of the drawer is ground to ${plain(p.value)}° and goes ${u.len(p.limit)} deep.`,
     right: 'Grind one to that angle and add it under Tools & gauges, or draw the groove square.',

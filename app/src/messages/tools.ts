@@ -16,6 +16,7 @@ export const toolKindNames: Record<ToolKind, string> = {
   'inside blade': 'inside grooving blade',
   form: 'radius tool',
   vee: 'pointed bit',
+  'face blade': 'blade for faces',
   knurling: 'knurling wheels',
 };
 /** What carries a bar that turns itself. */
@@ -59,6 +60,8 @@ export function toolText(tool: Tool): string {
       return `${len(tool.widthMm)} wide, reaches ${len(tool.reachMm)}${tool.frontDeg > 0 ? `, front leans ${tool.frontDeg}°` : ', square'}`;
     case 'inside blade':
       return `${tool.radiusMm === undefined ? `${len(tool.widthMm)} wide` : `round, R${len(tool.radiusMm)}`}, ${len(tool.deepestMm)} deep, into Ø${len(tool.leastBoreMm)}, reaches ${len(tool.reachMm)}`;
+    case 'face blade':
+      return `${len(tool.widthMm)} wide, ${len(tool.deepestMm)} deep, clears from Ø${len(tool.leastOuterMm)}`;
     case 'vee':
       return `${tool.angleDeg}°, ${tool.tipMm > 0 ? `flat ${len(tool.tipMm)} at its tip` : 'to a point'}, ${len(tool.deepestMm)} deep`;
     case 'form':

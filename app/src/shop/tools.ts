@@ -35,6 +35,7 @@ const fields = {
   leastBoreMm: length('Smallest hole', 1000),
   shankMm: length('Shank Ø', 200),
   shank: choice('Shank of', shankNames),
+  leastOuterMm: length('Clears from Ø', 1000),
   tipMm: length('Flat at its tip', 5, 'notNegative'),
   widthMm: length('Width', 200),
   reachMm: length('Reaches', 2000),
@@ -61,6 +62,7 @@ const fieldsOf: Readonly<Record<ToolKind, readonly FieldKey[]>> = {
   blade: ['widthMm', 'reachMm', 'frontDeg'],
   'inside blade': ['widthMm', 'deepestMm', 'leastBoreMm', 'reachMm', 'radiusMm'],
   form: ['radiusMm', 'curve', 'widthMm'],
+  'face blade': ['widthMm', 'deepestMm', 'leastOuterMm'],
   vee: ['angleDeg', 'tipMm', 'deepestMm'],
   knurling: ['pattern', 'pitchMm', 'widthMm'],
 };

@@ -2,7 +2,6 @@ import {
   barSection,
   crossHoles,
   edgeOf,
-  faceGroovesOf,
   flatsOf,
   isCurvedLength,
   isStraight,
@@ -101,8 +100,7 @@ export function reachFromTail(
       if (edge && end === 'left' && !('inner' in edge)) wait(edge.id, 'otherEnd');
     }
   }
-  for (const { id } of [...faceGroovesOf(part), ...crossHoles(part), ...flatsOf(part), ...keywaysOf(part)])
-    wait(id, 'shape');
+  for (const { id } of [...crossHoles(part), ...flatsOf(part), ...keywaysOf(part)]) wait(id, 'shape');
   const headFace = faceTowards(part, 'left');
   if (piece.marks.some((m) => m.kind === 'cutOff')) wait(headFace, 'cutOff');
   else if (rawEndMm(piece, 'left') > 0) wait(headFace, 'otherEnd');

@@ -48,6 +48,10 @@ const kinds: Readonly<
       { by: 'grind', shape: 'roundNose', radiusMm: chordRadius(mm, Number(limit ?? mm / 2)) },
     ],
   },
+  'route.lacks.faceBlade': {
+    kind: 'face blade',
+    remedies: (_, mm) => [{ by: 'grind', shape: 'parting', widthMm: mm }],
+  },
   'route.lacks.vee': {
     kind: 'vee',
     remedies: (_, deg) => (Math.abs(deg - 60) < 0.5 ? [{ by: 'grind', shape: 'thread60' }] : []),

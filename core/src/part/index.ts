@@ -94,6 +94,7 @@ export {
   type CrossHole,
   type Edge,
   type Face,
+  type FaceGroove,
   type Flat,
   type Inside,
   type Outside,

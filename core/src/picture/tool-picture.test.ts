@@ -7,6 +7,8 @@ const id = (n: number) => `00000000-0000-4000-8000-00080000000${n}`;
 const more: readonly Tool[] = [
   { id: id(1), name: 'round', kind: 'form', material: 'hss', radiusMm: 3, curve: 'round', widthMm: 6 },
   { id: id(2), name: 'hollow', kind: 'form', material: 'hss', radiusMm: 2, curve: 'hollow', widthMm: 8 },
+  { id: id(4), name: 'pointed', kind: 'vee', material: 'hss', angleDeg: 60, tipMm: 0.1, deepestMm: 5 },
+  { id: id(5), name: 'face blade', kind: 'face blade', material: 'hss', widthMm: 3, deepestMm: 8, leastOuterMm: 25 },
   { id: id(3), name: 'knurls', kind: 'knurling', material: 'hss', pattern: 'diamond', pitchMm: 1, widthMm: 10 },
 ];
 

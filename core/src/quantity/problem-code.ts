@@ -195,6 +195,7 @@ export const PROBLEM_CODES = [
   'route.lacks.countersink',
   'route.lacks.drill',
   'route.lacks.form',
+  'route.lacks.faceBlade',
   'route.lacks.vee',
   'route.lacks.knurl',
   'route.lacks.nose',

@@ -1,6 +1,7 @@
 import { reachFromTail, reachHoles, type Waiting } from '../hold/index.ts';
 import { PLACE_MM, type Problem } from '../quantity/index.ts';
 import { openMm, reachOf } from '../work/index.ts';
+import { faceGroovesNow } from './cut-in/face-groove.ts';
 import { cutInsNow } from './cut-in/plan-cut-ins.ts';
 import type { FitContext, RecorderFor } from './fit-context.ts';
 import { planBeside } from './hole/plan-beside.ts';
@@ -39,6 +40,7 @@ export function wantedOverSlide(context: FitContext, recorderFor: RecorderFor): 
   const done = new Set(beside.operations.map((o) => o.featureId));
   const asked = new Map(beside.waiting.map((w) => [w.id, w]));
   const known = lengths.flatMap((w) => (done.has(w.id) ? [] : [asked.get(w.id) ?? w]));
+  const inFaces = faceGroovesNow({ piece, setup, held }, new Set());
   const cutIns = cutInsNow({ piece, setup, held }, new Set(), known);
   const later = onlyEnds ? inHoles.steps.map(({ id }): Waiting => ({ id, why: 'otherSetup' })) : [];
   return {
@@ -56,6 +58,8 @@ export function wantedOverSlide(context: FitContext, recorderFor: RecorderFor): 
       ...holes.waiting,
       ...cutIns.now.map(([made]) => stands(made.id)),
       ...cutIns.waiting,
+      ...inFaces.now.map((made) => stands(made.id)),
+      ...inFaces.waiting,
     ],
     problems: [...holes.problems, ...beside.problems],
   };

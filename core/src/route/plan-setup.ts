@@ -23,6 +23,7 @@ import { finishedShaft, isStepped } from './bending.ts';
 import { withCarried } from './carried.ts';
 import { checkHold } from './check-hold.ts';
 import { planCurves } from './curves.ts';
+import { planFaceGrooves } from './cut-in/face-groove.ts';
 import { planCutIns } from './cut-in/plan-cut-ins.ts';
 import { chamferOf, edgesNow } from './edges.ts';
 import { feedGroups } from './feed-groups.ts';
@@ -37,6 +38,7 @@ import { changeSupportOperation } from './operation/change-support.ts';
 import { faceOperation } from './operation/face.ts';
 import { glanceOperation } from './operation/glance.ts';
 import { finishedBy, type Operation } from './operation/kinds.ts';
+import { markOperation } from './operation/mark.ts';
 import { mountOperation } from './operation/mount.ts';
 import { partOperation } from './operation/part-off.ts';
 import { sawOperation } from './operation/saw.ts';
@@ -225,6 +227,7 @@ function wantedIn(context: FitContext, number: number, recorderFor: RecorderFor)
   const later = onlyEnds ? [...within.reachable, ...inHoles.steps] : [];
   const holes = planHoles(context, onlyEnds ? [] : inHoles.steps, recorderFor);
   const wanted = opening(context, holes.drilled, touchPlace(context, reachable.at(-1), number), recorderFor);
+  push(wanted, markOperation(context, reachable, recorderFor));
   const turned = turnLevels(context, reachable, wanted, holes.sized, recorderFor);
   const waiting: Waiting[] = [
     ...within.waiting,
@@ -240,13 +243,20 @@ function wantedIn(context: FitContext, number: number, recorderFor: RecorderFor)
   const cutIns = planCutIns(context, cutNow, waiting, recorderFor);
   wanted.push(...cutIns.operations);
   waiting.push(...cutIns.waiting);
+  const inFaces = planFaceGrooves(context, cutNow, recorderFor);
+  wanted.push(...inFaces.operations);
+  waiting.push(...inFaces.waiting);
   const rounds = planRounds(context, cutNow, waiting, wanted, recorderFor);
   for (const round of rounds.operations) putRound(part, wanted, round);
   waiting.push(...rounds.waiting);
   for (const feature of edgesNow(context, turned.cut))
     push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
   if (!onlyEnds && setup.extent !== 'rough') push(wanted, breakEdgesOperation(context, cutNow, recorderFor));
-  return { wanted, waiting, problems: [...holes.problems, ...turned.problems, ...curves.problems, ...cutIns.problems] };
+  return {
+    wanted,
+    waiting,
+    problems: [...holes.problems, ...turned.problems, ...curves.problems, ...cutIns.problems, ...inFaces.problems],
+  };
 }
 
 /** What comes before anything is turned: putting in, facing, the centre hole where one is wanted, drilling, touching off. */

@@ -6,6 +6,7 @@ import { PLACE_MM, type Problem } from '../quantity/index.ts';
 import { faceTowards, rawEndMm, reachOf, type Workpiece } from '../work/index.ts';
 import { checkHold } from './check-hold.ts';
 import { curvesNow } from './curves.ts';
+import { faceGroovesNow } from './cut-in/face-groove.ts';
 import { cutInsNow } from './cut-in/plan-cut-ins.ts';
 import { chamferOf, edgesNow } from './edges.ts';
 import { heldHere } from './gentle.ts';
@@ -46,6 +47,8 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
   const done = [...now, ...faced, ...edges, ...opened.map((s) => s.id)];
   const cutIns = cutInsNow({ piece, setup, held }, new Set(done), [...waiting, ...inHoles.waiting]);
   const rounds = roundsNow({ piece, setup, held }, new Set(done), [...waiting, ...inHoles.waiting]);
+  const inFaces = faceGroovesNow({ piece, setup, held }, new Set(done));
+  done.push(...inFaces.now.map((made) => made.id));
   done.push(...cutIns.now.map(([made]) => made.id), ...rounds.now.map(({ edge }) => edge.id));
   const by = { setup: 0, operationId: 'reach' };
   const { zToMm, largestMm } = reachOf(piece);
@@ -62,7 +65,14 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
     finished: { ...piece.finished, ...Object.fromEntries(done.map((id) => [id, by])) },
   };
   const gone = new Set(done);
-  const left = [...waiting, ...curves.waiting, ...inHoles.waiting, ...cutIns.waiting, ...rounds.waiting]
+  const left = [
+    ...waiting,
+    ...curves.waiting,
+    ...inHoles.waiting,
+    ...cutIns.waiting,
+    ...inFaces.waiting,
+    ...rounds.waiting,
+  ]
     .filter((w) => helpedByHolding(w) && !gone.has(w.id))
     .map((w) => w.id);
   return { held, after, against, finishes: done, left };

@@ -6,6 +6,7 @@ import {
   cutInto,
   edgeOf,
   endFace,
+  faceGroovesOf,
   type Inside,
   insides,
   isCurvedLength,
@@ -94,13 +95,16 @@ export function stripsOf(piece: Workpiece): readonly Strip[] {
         return { id: d.id, region };
       }),
   );
+  const inFaces = faceGroovesOf(part)
+    .filter((g) => done(g.id))
+    .map((g): Strip => ({ id: g.id, region: ring(g.zFromMm, g.zToMm, g.innerMm / 2, g.outerMm / 2) }));
   const ends = (['left', 'right'] as const).flatMap((towards): Strip[] => {
     const face = endFace(part, towards);
     if (!face || !done(face.id)) return [];
     const beyond = towards === 'right' ? [face.zFromMm, FAR_MM] : [-FAR_MM, face.zFromMm];
     return [{ id: face.id, region: ring(beyond[0]!, beyond[1]!, 0, FAR_MM) }];
   });
-  return [...lengths, ...cut, ...ends];
+  return [...lengths, ...cut, ...inFaces, ...ends];
 }
 
 /** A corner that a nose leaves round, where the drawing has it sharp or with a smaller round. */
@@ -159,7 +163,7 @@ export function bottomKept(
   { featureId = '', grooveId, tipMm = 0, angleDeg = 0 }: OperationOf<'groove'>,
 ): Kept | undefined {
   const made = cutInto(part, featureId).find((d) => d.id === grooveId);
-  if (!made || made.kind !== 'groove' || tipMm <= SAME_MM) return undefined;
+  if (made?.kind !== 'groove' || tipMm <= SAME_MM) return undefined;
   const [middle, half] = [(made.zFromMm + made.zToMm) / 2, (made.zToMm - made.zFromMm) / 2];
   const floor = made.floorMm / 2;
   const region = ring(middle - half, middle + half, Math.max(0, floor - SAME_MM), floor + tipMm + FACE_MM);

@@ -40,6 +40,9 @@ const tools: readonly Tool[] = [
   bladeOf(4, 45),
 ];
 
+/** What they are made with. */
+export const families = { lathe, tools } as const;
+
 /** Chance for a part: whole numbers, one of several, yes or no. */
 class Hand {
   readonly #next: () => number;

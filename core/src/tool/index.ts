@@ -45,7 +45,7 @@ export {
   type Reamer,
   webMm,
 } from './kind/drilling.ts';
-export type { Blade, FormTool, InsideBlade, KnurlTool, VeeBit } from './kind/plunging.ts';
+export type { Blade, FaceBlade, FormTool, InsideBlade, KnurlTool, VeeBit } from './kind/plunging.ts';
 export type { ChamferTool, TurningTool } from './kind/turning.ts';
 export { barKinds, barStyles, clampings, holderStyles, toolLengthsMm } from './standard/holder-letters.ts';
 export {
@@ -76,6 +76,7 @@ export {
   chamferShape,
   coneShape,
   drillShape,
+  faceBladeShape,
   hollowFormShape,
   insideBladeShape,
   reamerShape,

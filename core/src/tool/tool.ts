@@ -1,7 +1,14 @@
 import { z } from 'zod';
 import { type BoringBar, boringBarSchema } from './kind/boring-bar.ts';
 import { centreDrillSchema, countersinkSchema, drillSchema, reamerSchema } from './kind/drilling.ts';
-import { bladeSchema, formToolSchema, insideBladeSchema, knurlToolSchema, veeBitSchema } from './kind/plunging.ts';
+import {
+  bladeSchema,
+  faceBladeSchema,
+  formToolSchema,
+  insideBladeSchema,
+  knurlToolSchema,
+  veeBitSchema,
+} from './kind/plunging.ts';
 import { chamferToolSchema, TURNING_KINDS, type TurningTool, turningToolSchema } from './kind/turning.ts';
 
 /** A cutting tool of the shop: each kind with its own fields. */
@@ -17,6 +24,7 @@ export const toolSchema = z.discriminatedUnion('kind', [
   insideBladeSchema,
   formToolSchema,
   veeBitSchema,
+  faceBladeSchema,
   knurlToolSchema,
 ]);
 export type Tool = z.infer<typeof toolSchema>;
@@ -25,7 +33,7 @@ export type ToolKind = Tool['kind'];
 export const TOOL_KINDS = [
   ...TURNING_KINDS,
   ...(['chamfer', 'centre drill', 'drill', 'reamer', 'countersink', 'boring bar'] as const),
-  ...(['blade', 'inside blade', 'form', 'vee', 'knurling'] as const),
+  ...(['blade', 'inside blade', 'form', 'vee', 'face blade', 'knurling'] as const),
 ] as const satisfies readonly ToolKind[];
 /** A tool whose edge cuts along the work or a hole. */
 export type EdgeTool = TurningTool | BoringBar;

@@ -3,7 +3,7 @@ import { hull } from '../contour/index.ts';
 import { radians } from '../quantity/index.ts';
 import type { BoringBar } from './kind/boring-bar.ts';
 import type { Reamer } from './kind/drilling.ts';
-import type { Blade, FormTool, InsideBlade, VeeBit } from './kind/plunging.ts';
+import type { Blade, FaceBlade, FormTool, InsideBlade, VeeBit } from './kind/plunging.ts';
 import type { TurningTool } from './kind/turning.ts';
 
 /**
@@ -117,6 +117,14 @@ export function roundFormShape({ radiusMm: R, widthMm }: FormTool): ToolShape {
   return {
     edge: [hull([...arc(0, R, R, Math.PI, 2 * Math.PI), at(R, 2 * R), at(-R, 2 * R)])],
     body: [box(-half, half, 2 * R, 2 * R + BIT.outMm)],
+  };
+}
+
+/** A blade for grooves in faces, along the axis, its shank flush towards the axis; its point is its outer corner. */
+export function faceBladeShape({ widthMm: w, deepestMm }: FaceBlade): ToolShape {
+  return {
+    edge: [[at(0, -w), at(deepestMm, -w), at(deepestMm, 0), at(0, 0)]],
+    body: [box(deepestMm, deepestMm + BIT.holderMm, -w, BIT.wideMm)],
   };
 }
 

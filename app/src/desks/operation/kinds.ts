@@ -11,9 +11,11 @@ import { countersink } from './countersink.tsx';
 import { drill } from './drill.tsx';
 import { drillBeside } from './drill-beside.tsx';
 import { face } from './face.tsx';
+import { faceGroove } from './face-groove.tsx';
 import { glance } from './glance.tsx';
 import { groove } from './groove.tsx';
 import { knurl } from './knurl.tsx';
+import { mark } from './mark.tsx';
 import { measure } from './measure.tsx';
 import { mount } from './mount.tsx';
 import { openFloor } from './open-floor.tsx';
@@ -32,6 +34,8 @@ const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
   ...{ mount, face, centre, changeSupport, touchOff, glance, rough, measure, semiFinish, finish, shoulder, chamfer },
   ...{
     openFloor,
+    faceGroove,
+    mark,
     pickUp,
     drillBeside,
     spot,

@@ -12,10 +12,12 @@ import { countersink } from './countersink.ts';
 import { drill } from './drill.ts';
 import { drillBeside } from './drill-beside.ts';
 import { face } from './face.ts';
+import { faceGroove } from './face-groove.ts';
 import { glance } from './glance.ts';
 import { groove } from './groove.ts';
 import type { KindOfOperation, NotedOf, OfKind, Opened, OwnOf, Stroke, StrokesOf } from './kind.ts';
 import { knurl } from './knurl.ts';
+import { mark } from './mark.ts';
 import { measure } from './measure.ts';
 import { mount } from './mount.ts';
 import { openFloor } from './open-floor.ts';
@@ -30,9 +32,9 @@ import { touchOff } from './touch-off.ts';
 
 /** The one list of kinds, in the order in which they usually come: what is known of each is in its own file. */
 const kinds = {
-  ...{ mount, pickUp, face, centre, spot, drill, changeSupport, touchOff, glance, rough, openFloor },
+  ...{ mount, pickUp, face, centre, spot, drill, changeSupport, touchOff, mark, glance, rough, openFloor },
   ...{ measure, semiFinish, finish, shoulder },
-  ...{ knurl, contour, roundEdge, groove, ream, countersink, chamfer, breakEdges, drillBeside, part, saw },
+  ...{ knurl, contour, roundEdge, groove, faceGroove, ream, countersink, chamfer, breakEdges, drillBeside, part, saw },
 };
 
 export type OperationKind = keyof typeof kinds;

@@ -31,6 +31,13 @@ export const formToolSchema = z.strictObject({
 });
 export type FormTool = z.infer<typeof formToolSchema>;
 
+/** A blade for grooves in faces: fed along the axis, its back ground so that it clears an outer wall from so large a diameter on. */
+export const faceBladeSchema = z.strictObject({
+  ...{ ...anyTool, kind: z.literal('face blade'), widthMm: width, deepestMm: z.number().positive().max(60) },
+  leastOuterMm: z.number().positive().max(1000),
+});
+export type FaceBlade = z.infer<typeof faceBladeSchema>;
+
 /** A bit ground to a point for V grooves: its included angle, the flat at its tip, and how deep it goes in its form. */
 export const veeBitSchema = z.strictObject({
   ...{ ...anyTool, kind: z.literal('vee'), angleDeg: z.number().min(10).max(170) },
