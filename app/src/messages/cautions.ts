@@ -46,6 +46,8 @@ const cautions: Record<Caution, string> = {
   partStub:
     'Never right through on a centre: the part climbs on the blade. Stop at the stub; the rest with the spindle stopped and locked.',
   sawStopped: 'Spindle stopped and locked, out of gear. Cover the bed; hold the part so that it does not fall on it.',
+  faceBlade:
+    'Lock the cross-slide but to sweep. Blade square, on centre, its back clear of the outer wall; oil. Draw back often: chips jam between the walls.',
   bladeSquare:
     'Lock the carriage. Blade square, on centre, short; oil. Draw back as soon as it sings: it is rubbing or the slide is loose.',
   formSqueals:

@@ -50,6 +50,7 @@ export const groove: ShownOperation<'groove'> = {
     const f = (mm: number) => measure(mm, unit, unit === 'mm' ? 2 : 3);
     const into = dialMove(slides.crossSlide, 0, step.depthMm - (step.tipMm ?? 0));
     const form = step.radiusMm !== undefined || step.angleDeg !== undefined;
+    const pointed = step.angleDeg !== undefined;
     const tip = step.tipMm ?? 0;
     // with the edge towards the chuck touched on the finished face
     const travels = form ? [end - (step.zStopMm ?? 0) - step.widthMm / 2] : step.plungesMm.map((zMm) => end - zMm);
@@ -60,8 +61,9 @@ export const groove: ShownOperation<'groove'> = {
             {form
               ? 'The tool on centre, its middle square to the work.'
               : 'The blade square to the work, on centre, no more of it out than the groove is deep.'}{' '}
-            Spindle stopped: bring its {form ? <b>left side</b> : <b>left edge</b>} to the finished face and note the
-            carriage there{form ? `; its middle lies half its width farther on` : ''}.
+            Spindle stopped: bring its {pointed ? <b>point</b> : form ? <b>left side</b> : <b>left edge</b>}{' '}
+            {pointed ? 'in line with the finished face' : 'to the finished face'} and note the carriage there
+            {form && !pointed ? `; its middle lies half its width farther on` : ''}.
           </p>
           <p>
             {travels.length === 1 ? 'Carriage towards the chuck ' : 'Plunge at, carriage towards the chuck: '}
@@ -110,7 +112,7 @@ export const groove: ShownOperation<'groove'> = {
               frozen.piece.part,
               {
                 ...{ widthMm: form ? step.widthMm : step.toolMm, placesMm: step.plungesMm, floorMm: step.floorMm },
-                ...{ fromDiameterMm: step.fromDiameterMm, text: `${f(end - (step.plungesMm[0] ?? 0))} ${unit}` },
+                ...{ fromDiameterMm: step.fromDiameterMm, text: `${f(travels[0]!)} ${unit}` },
               },
               430,
               250,

@@ -188,8 +188,8 @@ interface RowProps {
 }
 const RIGHT = 330;
 /** Room of the minutes at the right of a row, and of a letter of its setting. */
-const MINUTES_WIDE = 84;
-const SETTING_LETTER = 7.6;
+const MINUTES_WIDE = 64;
+const SETTING_LETTER = 6.9;
 const cropped = (text: string, letters: number): string =>
   text.length <= letters ? text : `${text.slice(0, letters - 1).trimEnd()}…`;
 

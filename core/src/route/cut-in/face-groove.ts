@@ -117,6 +117,6 @@ function faceGrooveOperation(
     ...{ zFromMm, zToMm, minutes, outerMm, innerMm, depthMm: Number(depthMm.toFixed(4)), toolMm: tool.widthMm },
     ...{ plungesMm: plunges, sweep, fromDiameterMm: beside?.diameterMm ?? outerMm },
     ...(depthLimits ? { depthLimits: { lowerMm: depthLimits.lowerMm, upperMm: depthLimits.upperMm } } : {}),
-    caution: 'bladeSquare',
+    caution: 'faceBlade',
   };
 }

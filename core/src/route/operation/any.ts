@@ -39,6 +39,7 @@ export const CAUTIONS = [
   'partStub',
   'sawStopped',
   'bladeSquare',
+  'faceBlade',
   'formSqueals',
   'blendWithFile',
   'knurlWet',
