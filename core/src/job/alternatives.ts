@@ -1,5 +1,5 @@
 import { type HoldMethod, heldBy, methodOf, type Setup } from '../hold/index.ts';
-import type { Lathe } from '../lathe/index.ts';
+import { chuckOf, type Lathe } from '../lathe/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import { opposite } from '../part/index.ts';
 import { acrossMm } from './concentric.ts';
@@ -57,16 +57,22 @@ const keyOf = (setups: readonly PlannedSetup[], cast: boolean): string =>
 
 /** First holdings that are worth trying: either end, every chuck, on spare stock or on the part, between centres. */
 function firstSetups(now: Setup, lathe: Lathe): readonly Setup[] {
-  const chucks = [now.grip.kind === 'jaws' ? now.grip.chuckId : undefined, ...lathe.holding.chucks.map((c) => c.id)];
-  const jaws = [...new Set(chucks)].flatMap((chuckId): Setup[] => {
-    const grip = { kind: 'jaws' as const, ...(chuckId ? { chuckId } : {}), mm: 0 };
+  const jaws = lathe.holding.chucks.flatMap(({ id: chuckId }): Setup[] => {
+    const grip = { kind: 'jaws' as const, chuckId, mm: 0 };
     return [
       { ...now, grip: { ...grip, on: 'spare' }, support: 'auto' },
       { ...now, grip, support: 'auto' },
     ];
   });
   const held = [now, ...jaws, heldBy(now, 'betweenCentres')];
-  return held.flatMap((s) => [s, { ...s, tail: opposite[s.tail] }]).map(withoutHand);
+  const all = held.flatMap((s) => [s, { ...s, tail: opposite[s.tail] }]).map(withoutHand);
+  // what is held in the chuck that is usually on is held in it whether it is named or not
+  const same = ({ tail, grip, support, extent }: Setup): string =>
+    JSON.stringify([
+      ...[tail, support, extent],
+      grip.kind === 'jaws' ? { ...grip, chuckId: chuckOf(lathe, grip.chuckId).id } : grip,
+    ]);
+  return [...new Map(all.toReversed().map((s) => [same(s), s])).values()].toReversed();
 }
 /** What was moved or left by hand belongs to the course that it was thought for. */
 const withoutHand = ({ moves: _moves, leave: _leave, ...setup }: Setup): Setup => setup;
@@ -137,6 +143,22 @@ function told({ job, planned }: Course, lathe: Lathe, chosen: boolean): Alternat
   };
 }
 
+/** Beginnings that are followed to their end: more than are told, for some leave something unmade. */
+const FOLLOWED = MOST_TOLD + 1;
+/** Beginnings by what they finish, and how long that takes all pieces. */
+function mostPromising(begun: readonly Course[], lathe: Lathe): readonly Course[] {
+  const ranked = begun.map((course) => {
+    const one = course.planned.setups[0]!;
+    const { quantity } = course.job;
+    const minutes = one.plan.minutes * quantity + holdingMin(one, lathe, quantity);
+    return { course, made: Object.keys(one.plan.after.finished).length, minutes };
+  });
+  return ranked
+    .toSorted((a, b) => b.made - a.made || a.minutes - b.minutes)
+    .slice(0, FOLLOWED)
+    .map(({ course }) => course);
+}
+
 /**
  * Courses of work that differ in their holdings, each planned to its end: how the job is planned now, and what is worth knowing besides,
  * the cheapest first. One that leaves more unmade than the best is none.
@@ -149,12 +171,15 @@ export function alternatives(job: Job, shop: Shop): readonly Alternative[] {
   const planned = planJob(job, shop);
   if (!lathe || !first || planned.kind === 'open') return [];
   const now = told({ job, planned }, lathe, true);
-  const begun = firstSetups(first, lathe).flatMap((setup): Course[] => {
-    const tried = withSetups(job, [setup]);
-    const one = planJob(tried, shop, undefined, { upTo: 1 });
-    const course = isWrong(one) ? undefined : followed(tried, shop, one.setups);
-    return course ? [course] : [];
+  const tried = firstSetups(first, lathe).flatMap((setup): Course[] => {
+    const alone = withSetups(job, [setup]);
+    const one = planJob(alone, shop, undefined, { upTo: 1 });
+    return isWrong(one) || one.setups.length === 0 ? [] : [{ job: alone, planned: one }];
   });
+  // to their end only those that make most in their first holding, and of them the quickest
+  const begun = mostPromising(tried, lathe).flatMap(
+    ({ job: alone, planned: one }) => followed(alone, shop, one.setups) ?? [],
+  );
   const later = [{ job, planned }, ...begun.slice(0, 1)].flatMap((course) => otherwise(course, shop));
   const courses = new Map([...begun, ...later].map((c) => told(c, lathe, false)).map((a) => [a.key, a]));
   courses.delete(now.key);
