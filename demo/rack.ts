@@ -100,7 +100,15 @@ export const tools: readonly Tool[] = [
     ...{ ...named('head', 'Boring head, bar 16'), ...steel, kind: 'boring bar', ...edge(0.4, 93, 1, 0.015) },
     ...{ leastBoreMm: 20, shankMm: 16, shank: 'steel', reachMm: 70 },
     turns: {
-      ...{ by: 'head', mostBoreMm: 70, unit: 'mm', travelPerTurn: '0.5', divisions: 50, kind: 'diameter' },
+      ...{
+        by: 'head',
+        mostBoreMm: 70,
+        mostSpigotMm: 60,
+        unit: 'mm',
+        travelPerTurn: '0.5',
+        divisions: 50,
+        kind: 'diameter',
+      },
       slackMm: 0.02,
     },
   },

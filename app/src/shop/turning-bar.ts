@@ -32,6 +32,10 @@ export const turningBarColumns: readonly Column<Tool>[] = [
     when: isBar,
   },
   field('mostBoreMm', 'Largest hole, mm', (t) => t.mostBoreMm, ''),
+  {
+    ...field('mostSpigotMm', 'Raw spigots up to, mm', (t) => t.mostSpigotMm, ''),
+    when: (texts) => turns(texts) && texts.turnsBy === 'head',
+  },
   choices(
     field('screwUnit', 'Its screw in', (t) => t.unit, 'mm'),
     (['mm', 'in'] as const).map((u) => [u, u] as const),
@@ -60,6 +64,9 @@ export function readTurns(texts: Texts, reader: ReturnType<typeof fieldReader>):
     turns: {
       by: texts.turnsBy === 'head' ? 'head' : 'centres',
       mostBoreMm: reader.mm('mostBoreMm', 'positive', 2000),
+      ...(texts.turnsBy === 'head' && (texts.mostSpigotMm ?? '').trim() !== ''
+        ? { mostSpigotMm: reader.mm('mostSpigotMm', 'positive', 2000) }
+        : {}),
       unit: texts.screwUnit === 'in' ? 'in' : 'mm',
       travelPerTurn,
       divisions: reader.number('screwDivisions', 1, 1000, true),

@@ -20,7 +20,7 @@ export {
   wantedGripMm,
 } from './held.ts';
 export { heldIn } from './held-in.ts';
-export { barOver, meansIn } from './over-slide.ts';
+export { barOver, CLEAR_MM, meansIn } from './over-slide.ts';
 export {
   helpedByHolding,
   type Reach,

@@ -160,6 +160,40 @@ describe('work that is bored on the cross-slide', () => {
     // from its own end it is drilled to its depth, its places seen from there
     expect(ofKind(bracket('centres', blind, 'left'), 'drillBeside')[0]).toMatchObject({ depthMm: 20, through: false });
   });
+  it('has a spigot turned by a head whose cutter points inwards, where it goes into it', () => {
+    const around = { ...head, reachMm: 70, turns: { ...head.turns!, mostBoreMm: 130, mostSpigotMm: 120 } };
+    const means = { ...shop, tools: [...drawer, around] };
+    const job = bracket('head', drawn([]));
+    const stepped: Job = {
+      ...job,
+      drawing: {
+        ...job.drawing,
+        features: [{ ...feature(1, 80, 38), kind: 'square' } as never, feature(2, 60, 12, 'h8')],
+      },
+    };
+    const { plan } = planned(stepped, means);
+    expect(plan.operations.filter((o) => o.featureId === 'f2').map((o) => o.kind)).toEqual(
+      expect.arrayContaining(['rough', 'finish']),
+    );
+    // the hole first; then touched off anew with the cutter turned round
+    const at = (id: string) => plan.operations.findIndex((o) => o.id === id);
+    expect(at('h1-finish')).toBeLessThan(at('touchOff'));
+    expect(at('touchOff')).toBeLessThan(at('f2-rough'));
+    expect(plan.operations.find((o) => o.id === 'touchOff')?.toolId).toBe(around.id);
+    // no facing while it turns: the wall is left square by the passes
+    expect(plan.operations.some((o) => o.kind === 'shoulder')).toBe(false);
+    expect(plan.waiting).toEqual([{ id: 'f1', why: 'asBar' }]);
+    expect(proveJob(planJob(stepped, means))).toMatchObject({ proved: true, findings: [] });
+    // one whose cutter does not turn inwards, or that the raw spigot does not go into, leaves it
+    for (const other of [
+      { ...around, turns: { ...around.turns, mostSpigotMm: undefined } },
+      { ...around, turns: { ...around.turns, mostSpigotMm: 100 } },
+    ])
+      expect(planned(stepped, { ...shop, tools: [...drawer, other as typeof head] }).plan.waiting).toContainEqual({
+        id: 'f2',
+        why: 'workStands',
+      });
+  });
   it('is offered for hollow work, and not where nothing is bored', () => {
     const kinds = (job: Job) => waysOfHolding(job, shop).map((w) => w.kind);
     expect(kinds(bracket())).toEqual(expect.arrayContaining(['barOverSlide', 'headOverSlide']));

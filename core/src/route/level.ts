@@ -2,10 +2,10 @@ import { cutForces, shallowestCutMm } from '../cutting/index.ts';
 import { chooseInstrument, signOf, UNLISTED_UNCERTAINTY_MM } from '../gauge/index.ts';
 import { finenessesOf, latheGivesMmPerN } from '../lathe/index.ts';
 import { middleMm, toleranceMm } from '../limit/index.ts';
-import type { Means } from '../means/index.ts';
 import { type Sign, SPRING_BOUND_FACTOR } from '../mechanics/index.ts';
 import type { Inside, Outside } from '../part/index.ts';
 import { type EdgeTool, edgeFor } from '../tool/index.ts';
+import { barGivesMmPerN } from './bar-gives.ts';
 import { worstBendPerN } from './bending.ts';
 import { FINE_FEED, type FitContext, type RecorderFor } from './fit-context.ts';
 import { type LastCuts, lastCutsFor, type TooFine } from './last-cuts.ts';
@@ -22,11 +22,11 @@ export interface Edges {
   readonly finisher: EdgeTool;
   readonly barMmPerN?: number;
 }
-/** The turning tools of the drawer; what is missing has been told by then. */
-export const turningEdges = ({ tools }: Pick<Means, 'tools'>): Edges => ({
-  rougher: edgeFor(tools, 'rougher')!,
-  finisher: edgeFor(tools, 'finisher')!,
-});
+/** The turning tools of the drawer, or the bar that turns; what is missing has been told by then. */
+export const turningEdges = ({ means: { tools }, turning }: Pick<FitContext, 'means' | 'turning'>): Edges =>
+  turning
+    ? { rougher: turning, finisher: turning, barMmPerN: barGivesMmPerN(turning, turning.reachMm) }
+    : { rougher: edgeFor(tools, 'rougher')!, finisher: edgeFor(tools, 'finisher')! };
 
 /** A feature together with how far left it is cut and how it is finished. */
 export interface Level {

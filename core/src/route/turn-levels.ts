@@ -56,7 +56,7 @@ export function turnLevels(
   afterRoughing: readonly Operation[],
   recorderFor: RecorderFor,
 ): Turned {
-  const { piece, means, setup } = context;
+  const { piece, setup } = context;
   const { extent } = setup;
   const waiting: Waiting[] = [];
   const problems: Problem[] = [];
@@ -100,7 +100,7 @@ export function turnLevels(
   // what is curved is only brought to its largest here
   const plain = levels.flatMap((l) => (isCurvedLength(l.feature) ? [] : [l.level]));
   if (extent !== 'rough') wanted.push(...measureRoughed(context, plain, recorderFor));
-  const { rougher, finisher } = turningEdges(means);
+  const { rougher, finisher } = turningEdges(context);
   const byCompound = plain.some(({ last }) => last.kind === 'planned' && last.fineness.slide === 'compound');
   const last = plain.at(-1)?.feature as Outside | undefined;
   if (last && extent !== 'rough' && (finisher.id !== rougher.id || byCompound)) {
@@ -150,16 +150,18 @@ function planLevel(
   const lengths = outsides(part);
   const left = lengths[lengths.indexOf(drawn) - 1];
   const feature = isCurvedLength(drawn) ? roundIt(drawn) : beforeKnurl(part, drawn, context.means.tools);
-  const shoulder = left !== undefined && left.diameterMm > feature.diameterMm;
+  const stepsUp = left !== undefined && left.diameterMm > feature.diameterMm;
+  // a cutter in the spindle does not face: it leaves the wall square by itself, pass by pass
+  const shoulder = stepsUp && !context.turning;
   // a round in the corner is made after: it keeps its metal
   const corner = shoulder ? cornerMm(part, feature) : 0;
-  const runPast = runPastMm(context, left, shoulder);
+  const runPast = runPastMm(context, left, stepsUp);
   // over an arbor nothing stands in the way
   const keptMm = heldInside(held.method) ? 0 : 0.5;
   const zFromMm = Math.max(feature.zFromMm + corner - runPast, freeFromMm(held) + keptMm);
   const level = leavingFor(
     context,
-    levelOf(context, turningEdges(context.means), feature, zFromMm, shoulder, startMm, recorderFor),
+    levelOf(context, turningEdges(context), feature, zFromMm, shoulder, startMm, recorderFor),
     startMm,
   );
   const outsideMm = left ? Math.min(left.diameterMm, standingMm(piece, left.zFromMm, left.zToMm)) : context.stockMm;
@@ -182,8 +184,9 @@ function tooMuch({ wishes }: FitContext, { rough, finish }: Planned): Operation[
 }
 
 /** How far the tool runs on to the left where nothing larger stands there, so that its nose brings the whole length to size, mm. */
-function runPastMm({ piece, held, means }: FitContext, left: Outside | undefined, shoulder: boolean): number {
-  const noseMm = turningEdges(means).finisher.noseRadiusMm;
+function runPastMm(context: FitContext, left: Outside | undefined, shoulder: boolean): number {
+  const { piece, held } = context;
+  const noseMm = turningEdges(context).finisher.noseRadiusMm;
   const spare = piece.marks.find((m) => m.kind === 'cutOff');
   // half way into what the saw or the blade takes
   if (left === undefined && spare) return -(spare.zFromMm + spare.zToMm) / 2;

@@ -71,6 +71,7 @@ export {
   upgradeTool,
 } from './tool.ts';
 export {
+  barAroundShape,
   barShape,
   bladeShape,
   chamferShape,

@@ -94,6 +94,21 @@ export function barShape(bar: BoringBar): ToolShape {
   return { edge: [turnedOver(tip)], body: [box(behindMm, reachMm + 1, back, top), holder] };
 }
 
+/** A bar of a head with its cutter turned inwards: its nose at the spigot, its shank outside it. */
+export function barAroundShape(bar: BoringBar): ToolShape {
+  const { shankMm, reachMm } = bar;
+  const gapMm = Math.max(bar.deepestMm, (bar.leastBoreMm - shankMm) / 2);
+  const { tip } = nose(bar, { highMm: gapMm, clearMm: CLEAR_MM, wideMm: Math.max(CLEAR_MM, gapMm) });
+  const behindMm = Math.max(0.3, bar.noseRadiusMm / 2);
+  return {
+    edge: [tip],
+    body: [
+      box(behindMm, reachMm + 1, gapMm, gapMm + shankMm),
+      box(reachMm, reachMm + BIT.holderMm, gapMm - BIT.wideMm, gapMm + shankMm + BIT.wideMm),
+    ],
+  };
+}
+
 /** A blade: as wide all the way up, its front square or leaning to the waste; its point is its corner towards the head. */
 export function bladeShape({ widthMm: w, reachMm, frontDeg }: Blade): ToolShape {
   const leanMm = w * Math.tan(radians(frontDeg));

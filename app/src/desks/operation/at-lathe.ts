@@ -70,7 +70,7 @@ function overSlide({ plan, means }: FrozenRun): string {
     packMm > 0
       ? `on ${measure(packMm, unit, unit === 'mm' ? 2 : 3)} ${unit} of packing, the same under both sides`
       : 'straight on it';
-  return `Compound off; slide and base wiped. Bolt it to the cross-slide ${packing}, its face square to the bed by the indicator along it. Snug first: tight once the axis is picked up.`;
+  return `Compound off; slide and base wiped. Bolt it to the cross-slide ${packing}, its face square to the bed by the indicator along it. Snug first: tight once the axis is picked up. Loose parts that belong to it, a cap or the other half, are clamped in and bored with it.`;
 }
 
 /** How a piece is put in: what goes where, and what between. */

@@ -1,4 +1,5 @@
 import { BAR_SHANKS, type BoringBar, facesFloors, type Tool, toolsOf } from '../../tool/index.ts';
+import { barGivesMmPerN } from '../bar-gives.ts';
 import type { Edges } from '../level.ts';
 
 /** What of a bar stands between its holder and the face, mm. */
@@ -24,12 +25,6 @@ export interface BarWish {
   readonly turning?: BoringBar | undefined;
   /** where it faces inside: from its edge to its back no more than lies between where it begins and the opposite wall, mm */
   readonly acrossMm?: number;
-}
-
-/** A bar of that overhang as a cantilever. @source F·a³/(3·E·I), I = π·d⁴/64 */
-export function barGivesMmPerN({ shankMm, shank }: Pick<BoringBar, 'shankMm' | 'shank'>, overhangMm: number): number {
-  const inertiaMm4 = (Math.PI * shankMm ** 4) / 64;
-  return overhangMm ** 3 / (3 * BAR_SHANKS[shank].modulusGPa * 1000 * inertiaMm4);
 }
 
 /** A bar between centres, cutting in its middle. @source F·l³/(48·E·I), I = π·d⁴/64 */

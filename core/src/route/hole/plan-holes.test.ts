@@ -5,10 +5,11 @@ import { contourOf, insides } from '../../part/index.ts';
 import { barOf, boreStep, drawer, drillOf, holeGauges, hollow, reamerOf } from '../../testing/drawer.ts';
 import { type AskedMore, feature, planInput, planRoute, tools } from '../../testing/shop.ts';
 import { pointLengthMm } from '../../tool/index.ts';
+import { barGivesMmPerN } from '../bar-gives.ts';
 import { pecksMm } from '../operation/drill.ts';
 import type { OperationKind, OperationOf } from '../operation/kinds.ts';
 import type { Plan } from '../plan.ts';
-import { barFor, barGivesMmPerN } from './choose-bar.ts';
+import { barFor } from './choose-bar.ts';
 import { drillsUpTo } from './choose-drill.ts';
 
 type Drawn = ReturnType<typeof hollow>;

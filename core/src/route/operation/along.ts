@@ -2,7 +2,7 @@ import { type Contour, ring } from '../../contour/index.ts';
 import { raUm } from '../../cutting/index.ts';
 import { roundOf } from '../../part/index.ts';
 import { ROUNDING } from '../../quantity/index.ts';
-import { barShape, hasEdge, type Tool, turningShape } from '../../tool/index.ts';
+import { barAroundShape, barShape, hasEdge, type Tool, turningShape } from '../../tool/index.ts';
 import { reachOf, type Workpiece } from '../../work/index.ts';
 import type { Caution, Note } from './any.ts';
 import {
@@ -78,11 +78,15 @@ function finerNotes({ featureId = '', setting }: Finish, { piece, tool }: NotedO
 }
 
 /** From before the end of the metal to where the feed is thrown out, at the diameter of each pass. */
-function strokesAlong({ zFromMm, zToMm, passes, carried }: Along, { tool }: StrokesOf): readonly Stroke[] {
+function strokesAlong(
+  { zFromMm, zToMm, passes, carried, featureId = '' }: Along,
+  { tool, piece }: StrokesOf,
+): readonly Stroke[] {
   if (!hasEdge(tool)) return [];
   // up to a centre the hand brings the tool in at the very end
   const pastMm = carried === 'free' || carried === 'steady' ? PAST_MM : 0;
-  const shape = tool.kind === 'boring bar' ? barShape(tool) : turningShape(tool);
+  const around = tool.kind === 'boring bar' && roundOf(piece.part, featureId)?.side === 'outside';
+  const shape = tool.kind !== 'boring bar' ? turningShape(tool) : around ? barAroundShape(tool) : barShape(tool);
   return passes.map(({ diameterAfterMm }, i) => {
     const rMm = diameterAfterMm / 2;
     return {

@@ -20,7 +20,7 @@ export function touchOffOperation(
   endMm: number,
   recorderFor: RecorderFor,
 ): TouchOffOperation | undefined {
-  const tool = edgeFor(context.means.tools, 'rougher');
+  const tool = context.turning ?? edgeFor(context.means.tools, 'rougher');
   const setting = handSetting(context, context.stockMm, 'turning', tool, HAND_FEED, recorderFor('touchOff'));
   return (
     setting && {

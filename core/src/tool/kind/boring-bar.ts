@@ -19,6 +19,8 @@ const turnsSchema = z.strictObject({
   by: z.enum(BARS_TURN_BY),
   /** largest hole that its cutter comes out to */
   mostBoreMm: z.number().positive().max(2000),
+  /** of a head whose cutter is turned inwards: the largest raw spigot that goes into it; it turns none where it is not given */
+  mostSpigotMm: z.number().positive().max(2000).optional(),
   unit: lengthUnitSchema,
   /** along the cutter's own axis */
   travelPerTurn: z.string().regex(/^\d{1,2}(\.\d{1,5})?$/),

@@ -140,13 +140,15 @@ function HowToTouch({
   return (
     <ol className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg">
       <li>
-        {cutter
-          ? `${cutter.of === 'bar' ? 'The bar through the work, between its centres, with dog and plate; tailstock and quill locked.' : 'The head in the spindle, drawn in.'} Wind the cutter out until it just touches in the mouth of the hole, about ${roughed}; take a light cut about ${short} deep, just enough to clean up. Its screw ${turnHand}; do not turn it back.`
-          : inside
-            ? `Bar on centre, as short as the hole lets it be. In the mouth of the hole, about ${roughed}, take a light cut about ${short} long, just enough to clean up: wind out ${turnHand}, towards you; do not turn the cross-slide back.`
-            : again
-              ? `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`
-              : `Take a light cut about ${short} long at the tail end, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`}
+        {cutter && !inside
+          ? `The head’s cutter turned inwards, its point towards the axis. With the spindle turned by hand wind it in until it just touches the end of the spigot; take a light cut about ${short} long, just enough to clean up. Its screw ${turnHand}; do not turn it back.`
+          : cutter
+            ? `${cutter.of === 'bar' ? 'The bar through the work, between its centres, with dog and plate; tailstock and quill locked.' : 'The head in the spindle, drawn in.'} Wind the cutter out until it just touches in the mouth of the hole, about ${roughed}; take a light cut about ${short} deep, just enough to clean up. Its screw ${turnHand}; do not turn it back.`
+            : inside
+              ? `Bar on centre, as short as the hole lets it be. In the mouth of the hole, about ${roughed}, take a light cut about ${short} long, just enough to clean up: wind out ${turnHand}, towards you; do not turn the cross-slide back.`
+              : again
+                ? `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`
+                : `Take a light cut about ${short} long at the tail end, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`}
       </li>
       <li>
         {cutter ? 'Draw the work off to the right with the carriage.' : 'Run the carriage off to the right.'}{' '}
