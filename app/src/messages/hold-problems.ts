@@ -221,6 +221,10 @@ export const holdWordings = {
     what: `The head's bar wants to stand out ${u.len(p.value)}, it reaches ${u.len(p.limit)}.`,
     right: 'Take a longer bar, bore from both ends, or use a bar between centres.',
   }),
+  'hold.cutterShort': (p, u) => ({
+    what: `The cutter comes out to Ø${u.len(p.limit)}, the widest of the hole is Ø${u.len(p.value)}.`,
+    right: 'Take a longer cutter or a larger bar, and write down what it comes out to.',
+  }),
   'hold.barLongerThanLathe': (p, u) => ({
     what: `The bar is ${u.len(p.value)} between its centres, the lathe takes ${u.len(p.limit)}.`,
     right: 'Take a shorter bar, or a longer lathe.',

@@ -141,6 +141,13 @@ describe('work that is bored on the cross-slide', () => {
     expect(ofKind(job, 'shoulder')).toEqual([]);
     expect(proveJob(planJob(job, shop))).toMatchObject({ proved: true, findings: [] });
   });
+  it('leaves a hole that the cutter does not come out to', () => {
+    const job = bracket('centres', drawn([], boreStep('h1', 64, '', { limits: 'H8', kind: 'bored' })));
+    expect(waits(job).h1).toBe('noTool');
+    expect(planned(job).problems).toContainEqual(
+      expect.objectContaining({ code: 'hold.cutterShort', value: 64, limit: 60 }),
+    );
+  });
   it('wants the height of its axis where no flat tells it', () => {
     const round = { ...bracket(), drawing: { ...bracket().drawing, features: [feature(1, 80, 50)] } };
     expect(refused(round)[1].map(([code]) => code)).toContain('hold.noBase');
@@ -150,6 +157,13 @@ describe('work that is bored on the cross-slide', () => {
       hold: { ...round.hold, setups: [{ ...setup, grip: { ...setup.grip, aboveBaseMm: 45 } }] },
     };
     expect(planned(typed as Job).plan.held?.packMm).toBe(12);
+  });
+  it('goes in for what lies towards the turner, as the face that the cutter enters is seen from the headstock', () => {
+    const one = (angle: string, tail: 'left' | 'right' = 'right') =>
+      ofKind(bracket('centres', drawn([bolts({ count: 1, angle })]), tail), 'drillBeside').map((o) => o.acrossMm);
+    expect([one('0'), one('180')]).toEqual([[28], [-28]]);
+    // turned round it lies on the other side
+    expect(one('0', 'left')).toEqual([-28]);
   });
   it('leaves what is not at the height of the axis, is tapped, or is too far for the slide', () => {
     expect(waits(bracket('centres', drawn([bolts({ count: 4 })]))).e1).toBe('otherHeight');

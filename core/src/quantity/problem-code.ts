@@ -107,6 +107,7 @@ export const PROBLEM_CODES = [
   'hold.barShort.centres',
   'hold.barShort.head',
   'hold.barLongerThanLathe',
+  'hold.cutterShort',
   'hold.noCentreHoles',
   'hold.noCentreSize',
   'hold.noDog',

@@ -1,5 +1,5 @@
 import { chuckOf, type Lathe } from '../../lathe/index.ts';
-import { barSection, outsides, type Part } from '../../part/index.ts';
+import { barSection, insides, outsides, type Part } from '../../part/index.ts';
 import { PLACE_MM, type Problem, type ProblemCode } from '../../quantity/index.ts';
 import type { BoringBar } from '../../tool/index.ts';
 import { rawEndMm, reachOf } from '../../work/index.ts';
@@ -49,7 +49,7 @@ export function onSlide({ piece, lathe, tools, record }: GripAsked, grip: OnSlid
     refuse('hold.longForSlide', { value: lengthMm, limit: slotted.alongMm });
   if (grip.by === 'centres' && throughHoleMm(part) === 0) refuse('hold.barNotThrough');
   if (rawEndMm(piece, 'right') > PLACE_MM) refuse('hold.endStillRaw', { value: rawEndMm(piece, 'right') });
-  if (bar) problems.push(...reachOfBar(bar, lengthMm, lathe, grip));
+  if (bar) problems.push(...reachOfBar(bar, lengthMm, lathe, grip), ...comesOut(bar, part));
   record?.({
     code: 'hold.overSlide',
     values: {
@@ -58,7 +58,8 @@ export function onSlide({ piece, lathe, tools, record }: GripAsked, grip: OnSlid
       packMm: slotted && axisMm !== undefined ? slotted.belowCentreMm - axisMm : 0,
     },
   });
-  if (problems.length > 0 || !slotted || axisMm === undefined) return { held: undefined, problems };
+  if (problems.some((p) => p.severity !== 'warning') || !slotted || axisMm === undefined)
+    return { held: undefined, problems };
   const held: Held = {
     ...{ method: grip.by === 'centres' ? 'barOverSlide' : 'headOverSlide', why: 'chosen' },
     ...{ jawsMm: zFromMm - CLEAR_MM, rawEndMm: zToMm, overhangMm: lengthMm, overhangDiameters: 0 },
@@ -67,6 +68,18 @@ export function onSlide({ piece, lathe, tools, record }: GripAsked, grip: OnSlid
     packMm: Number((slotted.belowCentreMm - axisMm).toFixed(6)),
   };
   return { held, problems };
+}
+
+/** Steps that the cutter does not come out to: they are left, the others are bored. */
+function comesOut({ turns }: BoringBar, part: Part): Problem[] {
+  const largestMm = Math.max(0, ...insides(part).map((s) => Math.max(s.leftMm, s.rightMm)));
+  if (!turns || largestMm <= turns.mostBoreMm) return [];
+  return [
+    {
+      ...{ code: 'hold.cutterShort', path: ['grip', 'by'], value: Number(largestMm.toFixed(2)) },
+      ...{ limit: turns.mostBoreMm, unit: 'mm', severity: 'warning' },
+    },
+  ];
 }
 
 /** What bar and carriage must reach. */

@@ -73,6 +73,8 @@ function boredTo(
   toMm: number,
   { tools, drills, openMm, deepMm, floor, behindMm, turning }: Serving,
 ): { drill: Drill | undefined; bar: SetBar } | undefined {
+  // a cutter comes out of its bar only so far
+  if (turning?.turns && toMm > turning.turns.mostBoreMm) return undefined;
   const wish = (entersMm: number): BarWish => ({ entersMm, deepMm, floor, turning });
   // what a point leaves on a floor is faced off outwards from where it is open, the back of the bar clear of the opposite wall
   const behind = (drill: Drill): BarWish => ({
@@ -136,7 +138,8 @@ function lacking(step: Inside, { tools, drills, deepMm, floor, turning }: Servin
   }
   const wantedMm = Number((diameterMm - LEFT_TO_BAR_MM).toFixed(2));
   // a bar there is; what lacks is a hole that it enters
-  if (barFor(tools, { entersMm: wantedMm, deepMm, floor, turning }))
+  const comesOut = !turning?.turns || diameterMm <= turning.turns.mostBoreMm;
+  if (comesOut && barFor(tools, { entersMm: wantedMm, deepMm, floor, turning }))
     return { kind: 'none', lacks: 'room', wantedMm: diameterMm };
   const sizes = toolsOf(tools, 'boring bar').map((b) => b.leastBoreMm);
   return { kind: 'none', lacks: 'bar', wantedMm, nearestMm: nearest(sizes, wantedMm) };
