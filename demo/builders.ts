@@ -98,3 +98,16 @@ export const over = (whole: Job): Job => ({
     setups: [{ ...firstSetup(FIRST_SETUP_ID), grip: { kind: 'slide', by: 'centres' }, support: 'none' }],
   },
 });
+
+/** A slice sawn off thin, glued to an arbor by one face and then by the other. */
+export const glued = (whole: Job): Job => ({
+  ...whole,
+  stock: { ...whole.stock, allow: { ...usualAllowances, faceTailMm: 0.6, faceHeadMm: 0.6 } },
+  hold: {
+    ...whole.hold,
+    setups: [
+      { ...firstSetup(FIRST_SETUP_ID), grip: { kind: 'adhesiveArbor' }, support: 'none' },
+      { ...firstSetup(demoId('glued-2')), tail: 'left', grip: { kind: 'adhesiveArbor' }, support: 'none' },
+    ],
+  },
+});

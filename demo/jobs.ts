@@ -1,6 +1,6 @@
 import type { Job } from '../core/src/job/index.ts';
 import { emptyBoreStep } from '../core/src/part/index.ts';
-import { ends, f, groove, hole, job, knurl, over, parted, thread } from './builders.ts';
+import { ends, f, glued, groove, hole, job, knurl, over, parted, thread } from './builders.ts';
 import { oldStud } from './old-stud.ts';
 import { demoId, length } from './words.ts';
 
@@ -438,6 +438,26 @@ export const jobs: [string, Job][] = [
             ],
           },
           endView: { holes: [hole('e1', 'Bolts', '56', 2, '8.5')], flats: [], notes: [] },
+        },
+      ),
+    ),
+  ],
+  [
+    'dial',
+    glued(
+      job(
+        'Sluice height dial, thin',
+        1,
+        'mm',
+        '4',
+        [f('f1', 'Dial', '60', 'h9', '4', { fin: '1.6', left: '0.3x45', right: '0.3x45' })],
+        'brass-65',
+        'long',
+        {
+          bores: {
+            left: [],
+            right: [{ ...emptyBoreStep('h1', 'mm', 'bored'), name: 'Seat', diameter: length('16'), limits: 'H8' }],
+          },
         },
       ),
     ),

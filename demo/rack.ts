@@ -235,6 +235,7 @@ export const bars = [
   bar('iron-square-80', 'grey-iron', '80', '50', 'planed all over by the pattern shop', 'mm', {
     ...{ shape: 'square', surface: 'turned' },
   }),
+  bar('brass-65', 'brass', '65', '60', 'offcut', 'mm'),
   bar('low-square', 'low-carbon-steel', '3/4', '36', 'rack 2', 'in', { shape: 'square' }),
   bar('bronze-tube', 'cast-tin-bronze', '60', '210', 'cast tube', 'mm', {
     ...{ shape: 'tube', bore: { text: '26', unit: 'mm' }, surface: 'cast' },

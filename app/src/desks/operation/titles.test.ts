@@ -22,7 +22,9 @@ describe('titles of the steps', () => {
       expect(titles[0]).toMatch(
         over
           ? /^Bolt the piece to the cross-slide, 0\.\d+ in of packing under it$/
-          : /^Put the blank in: grip \S.*, \S.* (mm|in) standing out$/,
+          : job.hold.setups[0]!.grip.kind === 'adhesiveArbor'
+            ? /^Put the piece in, \d+ mm standing out$/
+            : /^Put the blank in: grip \S.*, \S.* (mm|in) standing out$/,
       );
       // nothing is touched off where only the end is made
       const turned = !over && job.hold.setups[0]!.extent !== 'ends';

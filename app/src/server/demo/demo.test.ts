@@ -24,8 +24,8 @@ describe('the demo shop', () => {
     expect(small!.spindle.settings.every((s) => s.kind === 'stepless')).toBe(true);
     expect(small).toMatchObject({ feeds: { settings: [] }, slides: { crossSlide: { kind: 'diameter' } } });
   });
-  it('has sixteen jobs, one in inches, eight hollow, each planned without an error, two half cut', () => {
-    expect(demo.jobs).toHaveLength(16);
+  it('has seventeen jobs, one in inches, nine hollow, each planned without an error, two half cut', () => {
+    expect(demo.jobs).toHaveLength(17);
     const hollow = demo.jobs.filter(({ job }) => job.drawing.bores.left.length + job.drawing.bores.right.length > 0);
     expect(hollow.map((j) => j.job.title)).toEqual([
       'Hinge bush, flanged',
@@ -36,6 +36,7 @@ describe('the demo shop', () => {
       'Sluice valve disc',
       'Seal ring, upper gate',
       'Sluice bracket, bored over the slide',
+      'Sluice height dial, thin',
     ]);
     expect(demo.jobs.filter((j) => j.job.drawing.unit === 'in')).toHaveLength(1);
     for (const { job } of demo.jobs) {
