@@ -28,6 +28,7 @@ const ROOMS = [
   'means',
   'work',
   'hold',
+  'threading',
   'route',
   'trouble',
   'simulate',
@@ -72,6 +73,7 @@ const OWN_UNITS = {
   hold: /^(slacken|tighten|under|tapAt)$/,
   tool: /^(edges|breakers)$/,
   /** so do the holdings of a job */
+  threading: /^(teeth|marks|most|start|everyPitches|errorPpm|teethOfStud)$/,
   job: /^(one|other|upTo|setupNow|setupCount|leftCount|lostCount|measureCount)$/,
   stock: /^(size|gap|nodes|mostNodes|pieces)$/,
   worn: /^score$/,

@@ -33,6 +33,9 @@ describe('pieces of a batch', () => {
     await sees(page, `Is it ${(wanted + 0.3).toFixed(2)}?`);
     await type(page, 'touch-diameter', (wanted + 0.02).toFixed(2));
     await page.keyboard.press('Enter');
+    // this lathe's carriage has no ring: every piece has its lines
+    await sees(page, 'Set out the lengths: 2 lines');
+    await doStep(page, 'click');
     await sees(page, 'A look before the feed goes in');
     await doStep(page, 'click');
     await sees(page, 'Rough Grip');

@@ -35,6 +35,10 @@ export const calculationSentences: Record<string, string> = {
   'cutting.taylor': 'Edge life for another speed, or speed for another edge life, by Taylor with a given exponent.',
   'mechanics.steppedDeflection':
     'Bending of a stepped or hollow shaft, with a rest where one stands, and the error of diameter.',
+  'threading.halfNuts': 'Where half-nuts may close again: marks, places between them, other starts.',
+  'threading.changeGears': 'Every train of the gears that are there for a pitch, exact ones first.',
+  'threading.infeed': 'Depth of a thread for the tool’s own point, by the compound, in passes of equal area.',
+  'thread.overWires': 'Three wires: best size, measurement over them, and back to the pitch diameter.',
   'mechanics.longestOverhang': 'How far a bar or tube may stand out, or lie between centres, for an error of diameter.',
   'mechanics.ringLobes': 'How far a thin ring gives way under its jaws, and comes out lobed.',
   'mechanics.tipping': 'Share of what the jaws bear against tipping that a cut uses.',

@@ -198,6 +198,10 @@ export const drawingWordings = {
     what: `It runs into ${text(p)}.`,
     right: 'Another place, angle or depth; fine where both are meant to meet.',
   }),
+  'threading.noDepth': (p, u) => ({
+    what: `From a blank of Ø${u.len(p.limit)} nothing is left to cut to a pitch diameter of ${u.len(p.value)}.`,
+    right: 'Give a larger blank, or the pitch diameter of the thread.',
+  }),
   'thread.noPitch': (p) => ({
     what: `${text(p)} has no coarse pitch in the standard.`,
     right: 'Type its pitch behind it, as in M22x1.5.',

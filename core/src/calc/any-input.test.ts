@@ -40,6 +40,15 @@ const event = {
 const good: Record<string, Record<string, unknown>> = {
   'job.plan': { job: onIt, shop },
   'route.simulate': { job: onIt, shop },
+  'threading.halfNuts': { leadscrew: { perInch: '8' }, pitch: { mm: '1.5' }, wheel: { teeth: 32, marks: 8 } },
+  'threading.changeGears': {
+    ...{ leadscrew: { perInch: '8' }, pitch: { mm: '2' }, gears: [20, 25, 40, 50, 127], pairs: 2, studTeeth: 0 },
+  },
+  'threading.infeed': {
+    ...{ blankMm: 20, pitchDiameterMm: 18.7, pitchMm: 2, includedDeg: 60, tip: { kind: 'flat', flatMm: 0.25 } },
+    ...{ compoundDeg: 29.5, passes: 8 },
+  },
+  'thread.overWires': { pitchMm: 2, leadMm: 2, includedDeg: 60, pitchDiameterMm: 18.7, wireMm: 1.15 },
   'length.read': { text: '1 3/8', unit: 'in' },
   'limit.shaft': { nominalMm: 28, letter: 'h', grade: 7 },
   'limit.hole': { nominalMm: 28, letter: 'S', grade: 7 },

@@ -17,6 +17,7 @@ import { planning } from './planning.ts';
 import { proving } from './proving.ts';
 import { running } from './running.ts';
 import { stocking } from './stocking.ts';
+import { threadingCalculations } from './threading.ts';
 import { truing } from './truing.ts';
 
 /** Every public calculation, in the order of the work. */
@@ -37,6 +38,7 @@ export const catalogue: readonly Calculation[] = [
   ...planning,
   ...proving,
   ...running,
+  ...threadingCalculations,
 ];
 
 const byName = new Map(catalogue.map((entry) => [entry.name, entry]));

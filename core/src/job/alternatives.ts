@@ -143,20 +143,26 @@ function told({ job, planned }: Course, lathe: Lathe, chosen: boolean): Alternat
   };
 }
 
-/** Beginnings that are followed to their end: more than are told, for some leave something unmade. */
-const FOLLOWED = MOST_TOLD + 1;
-/** Beginnings by what they finish, and how long that takes all pieces. */
+/** Beginnings that are followed to their end. */
+const FOLLOWED = 6;
+/**
+ * Of beginnings that differ only in their chuck the one that makes most, quickest: what follows on them is the same. Then the others of
+ * them, as long as there is room.
+ */
 function mostPromising(begun: readonly Course[], lathe: Lathe): readonly Course[] {
-  const ranked = begun.map((course) => {
-    const one = course.planned.setups[0]!;
-    const { quantity } = course.job;
-    const minutes = one.plan.minutes * quantity + holdingMin(one, lathe, quantity);
-    return { course, made: Object.keys(one.plan.after.finished).length, minutes };
-  });
-  return ranked
-    .toSorted((a, b) => b.made - a.made || a.minutes - b.minutes)
-    .slice(0, FOLLOWED)
-    .map(({ course }) => course);
+  const ranked = begun
+    .map((course) => {
+      const one = course.planned.setups[0]!;
+      const { quantity } = course.job;
+      const minutes = one.plan.minutes * quantity + holdingMin(one, lathe, quantity);
+      const { tail, grip } = one.setup;
+      const like = `${tail} ${grip.kind} ${grip.kind === 'jaws' && grip.on === 'spare'}`;
+      return { course, like, made: Object.keys(one.plan.after.finished).length, minutes };
+    })
+    .toSorted((a, b) => b.made - a.made || a.minutes - b.minutes);
+  const best = ranked.filter((r) => ranked.find((other) => other.like === r.like) === r);
+  const rest = ranked.filter((r) => !best.includes(r));
+  return [...best, ...rest].slice(0, FOLLOWED).map(({ course }) => course);
 }
 
 /**

@@ -247,6 +247,7 @@ export const PROBLEM_CODES = [
   'lathe.baseOutside',
   'lathe.speedApart',
   'lathe.feedCoarse',
+  'threading.noDepth',
   'thread.noDesignation',
   'thread.noPitch',
   'thread.leadNotPitch',

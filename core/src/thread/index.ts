@@ -1,2 +1,11 @@
 export { type NamedThread, type ReadThread, readThread, THREAD_FORMS, type ThreadForm } from './designation.ts';
 export { type MajorLimits, majorLimits } from './limits.ts';
+export {
+  bestWireMm,
+  leadAngleDeg,
+  leadCorrectionMm,
+  overWiresMm,
+  pitchDiameterOverWiresMm,
+  type WiredThread,
+  wireRangeMm,
+} from './wires.ts';

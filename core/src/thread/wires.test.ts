@@ -1,0 +1,59 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  bestWireMm,
+  leadAngleDeg,
+  leadCorrectionMm,
+  overWiresMm,
+  pitchDiameterOverWiresMm,
+  wireRangeMm,
+} from './wires.ts';
+
+const IN = 25.4;
+const unified = (perInch: number, starts = 1) => ({
+  ...{ pitchMm: IN / perInch, leadMm: (starts * IN) / perInch, includedDeg: 60 },
+});
+/** Published tables leave the lead out: a groove that does not wind. */
+const straight = (perInch: number) => ({ ...unified(perInch), leadMm: 0 });
+
+describe('wires in a thread', () => {
+  it('are best where they touch at the pitch line, and can be used between two sizes', () => {
+    expect(bestWireMm({ pitchMm: IN / 12, includedDeg: 55 }) / IN).toBeCloseTo(0.0469742, 6);
+    expect(bestWireMm({ pitchMm: 1, includedDeg: 60 })).toBeCloseTo(0.57735, 5);
+    const { leastMm, mostMm } = wireRangeMm({ pitchMm: IN / 8, includedDeg: 60 });
+    expect([leastMm / IN, mostMm / IN]).toEqual([expect.closeTo(0.0631477, 6), expect.closeTo(0.1262954, 6)]);
+  });
+  it('tell the pitch diameter, as tables of measurements over wires have it', () => {
+    // 1/4-20, 1/2-13 2A by its limits, 3/4-16
+    expect(overWiresMm(straight(20), 0.2164 * IN, 0.026 * IN) / IN).toBeCloseTo(0.2510987, 6);
+    expect(overWiresMm(straight(13), 0.4485 * IN, 0.04441 * IN) / IN).toBeCloseTo(0.5151127, 6);
+    expect(overWiresMm(straight(13), 0.4435 * IN, 0.04441 * IN) / IN).toBeCloseTo(0.5101127, 6);
+    expect(pitchDiameterOverWiresMm(straight(16), 0.762 * IN, 0.036 * IN) / IN).toBeCloseTo(0.7081266, 6);
+  });
+  it('stand higher where it winds steeply', () => {
+    // 3/4-16 with three starts
+    const thread = unified(16, 3);
+    const [d2, wire] = [0.7079 * IN, 0.036 * IN];
+    expect(leadAngleDeg(thread.leadMm, d2)).toBeCloseTo(4.81921, 4);
+    expect(leadCorrectionMm(thread, d2, wire) / IN).toBeCloseTo(0.00019167, 6);
+    expect(overWiresMm(thread, d2, wire) / IN).toBeCloseTo(0.7619651, 5);
+  });
+  it('lead back to where they came from, whatever the thread', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 3, max: 200, noNaN: true }),
+        fc.double({ min: 0.25, max: 8, noNaN: true }),
+        fc.integer({ min: 1, max: 4 }),
+        fc.constantFrom(29, 30, 47.5, 55, 60),
+        fc.double({ min: 0.6, max: 1.6, noNaN: true }),
+        (d2, pitch, starts, includedDeg, share) => {
+          fc.pre(pitch * starts < d2);
+          const thread = { pitchMm: pitch, leadMm: pitch * starts, includedDeg };
+          const wire = share * bestWireMm(thread);
+          expect(pitchDiameterOverWiresMm(thread, overWiresMm(thread, d2, wire), wire)).toBeCloseTo(d2, 4);
+        },
+      ),
+      { seed: 17 },
+    );
+  });
+});

@@ -1,0 +1,58 @@
+import { radians } from '../quantity/index.ts';
+
+/** A thread that wires are laid into: pitch, lead and included angle. Lengths in mm. */
+export interface WiredThread {
+  readonly pitchMm: number;
+  readonly leadMm: number;
+  readonly includedDeg: number;
+}
+
+const half = ({ includedDeg }: Pick<WiredThread, 'includedDeg'>): number => radians(includedDeg / 2);
+
+/** The wire that touches the flanks at the pitch line, mm: there an error of the angle does least. @source w = P/(2·cos α) */
+export const bestWireMm = (thread: Pick<WiredThread, 'pitchMm' | 'includedDeg'>): number =>
+  thread.pitchMm / (2 * Math.cos(half(thread)));
+
+/**
+ * Wires that can be used at all, mm: the smallest stands just level with the crests, the largest touches just at their edges.
+ * @param crestFlatShare flat at the crest as a share of the pitch
+ * @source first principles: contact at half the groove's width at the crest; r + r/sin α = its height above the sharp root
+ */
+export function wireRangeMm(
+  thread: Pick<WiredThread, 'pitchMm' | 'includedDeg'>,
+  crestFlatShare = 1 / 8,
+): { readonly leastMm: number; readonly mostMm: number } {
+  const a = half(thread);
+  const halfWide = (thread.pitchMm * (1 - crestFlatShare)) / 2;
+  return { leastMm: (2 * halfWide) / Math.tan(a) / (1 + 1 / Math.sin(a)), mostMm: (2 * halfWide) / Math.cos(a) };
+}
+
+/** How steep a thread is at its pitch diameter, degrees. @source tan λ = lead/(π·d2) */
+export const leadAngleDeg = (leadMm: number, pitchDiameterMm: number): number =>
+  (Math.atan(leadMm / (Math.PI * pitchDiameterMm)) * 180) / Math.PI;
+
+/** What a wire stands higher in a groove that winds, mm on the measurement. @source the standards' approximation c = w·tan²λ·cos α·cot α/2 */
+export function leadCorrectionMm(thread: WiredThread, pitchDiameterMm: number, wireMm: number): number {
+  const a = half(thread);
+  const tan = thread.leadMm / (Math.PI * pitchDiameterMm);
+  return (wireMm * tan ** 2 * Math.cos(a)) / Math.tan(a) / 2;
+}
+
+/**
+ * Measurement over three wires of a pitch diameter, mm.
+ * @source M = d2 + w·(1 + 1/sin α) − (P/2)·cot α + c (FIELD 7); c as {@link leadCorrectionMm}
+ */
+export function overWiresMm(thread: WiredThread, pitchDiameterMm: number, wireMm: number): number {
+  const a = half(thread);
+  const c = leadCorrectionMm(thread, pitchDiameterMm, wireMm);
+  return pitchDiameterMm + wireMm * (1 + 1 / Math.sin(a)) - thread.pitchMm / 2 / Math.tan(a) + c;
+}
+
+/** Steps of going back to the pitch diameter; each brings it nearer by far more than any gauge shows. */
+const BACK_STEPS = 40;
+/** The pitch diameter that a measurement over three wires tells, mm; the inverse of {@link overWiresMm}. */
+export function pitchDiameterOverWiresMm(thread: WiredThread, overMm: number, wireMm: number): number {
+  let mm = overMm;
+  for (let i = 0; i < BACK_STEPS; i++) mm += overMm - overWiresMm(thread, mm, wireMm);
+  return mm;
+}
