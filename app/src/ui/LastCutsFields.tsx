@@ -35,7 +35,7 @@ export function LastCutsFields({
         choices={sides}
         onPick={(told) => onChange({ ...wanted, told })}
       />
-      <div className="w-64">
+      <div className="w-96">
         <AllowanceField
           key={told}
           label={told === 'side' ? 'Left for them on each side' : 'Left for them on the diameter'}
