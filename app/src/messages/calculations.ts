@@ -35,6 +35,7 @@ export const calculationSentences: Record<string, string> = {
   'cutting.taylor': 'Edge life for another speed, or speed for another edge life, by Taylor with a given exponent.',
   'mechanics.steppedDeflection':
     'Bending of a stepped or hollow shaft, with a rest where one stands, and the error of diameter.',
+  'thread.limits': 'Limits of pitch, major and minor diameter of a metric or unified thread by its class.',
   'threading.halfNuts': 'Where half-nuts may close again: marks, places between them, other starts.',
   'threading.changeGears': 'Every train of the gears that are there for a pitch, exact ones first.',
   'threading.infeed': 'Depth of a thread for the tool’s own point, by the compound, in passes of equal area.',

@@ -198,6 +198,10 @@ export const drawingWordings = {
     what: `It runs into ${text(p)}.`,
     right: 'Another place, angle or depth; fine where both are meant to meet.',
   }),
+  'threading.noClass': (p) => ({
+    what: `“${p.value}” is no class of this thread that the tables have.`,
+    right: 'Give one such as 6g outside or 6H inside; of two grades outside the second is even.',
+  }),
   'threading.noDepth': (p, u) => ({
     what: `From a blank of Ø${u.len(p.limit)} nothing is left to cut to a pitch diameter of ${u.len(p.value)}.`,
     right: 'Give a larger blank, or the pitch diameter of the thread.',

@@ -40,6 +40,7 @@ const event = {
 const good: Record<string, Record<string, unknown>> = {
   'job.plan': { job: onIt, shop },
   'route.simulate': { job: onIt, shop },
+  'thread.limits': { designation: 'M20x1.5', class: '6g' },
   'threading.halfNuts': { leadscrew: { perInch: '8' }, pitch: { mm: '1.5' }, wheel: { teeth: 32, marks: 8 } },
   'threading.changeGears': {
     ...{ leadscrew: { perInch: '8' }, pitch: { mm: '2' }, gears: [20, 25, 40, 50, 127], pairs: 2, studTeeth: 0 },

@@ -1,6 +1,14 @@
 import { z } from 'zod';
 import { MM_PER_IN, type Rational, rational } from '../quantity/index.ts';
-import { bestWireMm, overWiresMm, pitchDiameterOverWiresMm, wireRangeMm } from '../thread/index.ts';
+import {
+  bestWireMm,
+  metricLimits,
+  overWiresMm,
+  pitchDiameterOverWiresMm,
+  readThread,
+  unifiedLimits,
+  wireRangeMm,
+} from '../thread/index.ts';
 import {
   byCompound,
   clearsStuds,
@@ -27,8 +35,40 @@ const angle = z.number().min(20).max(120);
 const starts = z.number().int().min(1).max(12).default(1);
 const teeth = z.number().int().min(8).max(400);
 
+/** Length of engagement that most unified threads are given limits for. ASME B1.1 */
+const NINE_PITCHES = 9;
+const size = z.object({ upperMm: z.number(), lowerMm: z.number() });
 /** Leadscrew, gears, infeed and wires of threads. */
 export const threadingCalculations = [
+  calculation({
+    name: 'thread.limits',
+    tab: 'threads',
+    input: z.strictObject({
+      designation: z.string().min(1).max(40),
+      class: z.string().min(1).max(8),
+      /** of a unified thread: nine pitches where it is not given */
+      engagedMm: positive.optional(),
+    }),
+    output: z.object({
+      side: z.enum(['outside', 'inside']),
+      pitch: size,
+      major: z.union([size, z.object({ leastMm: z.number() })]),
+      minor: z.union([size, z.object({ basicMm: z.number() })]),
+    }),
+    run: ({ designation, class: close, engagedMm }) => {
+      const read = readThread(designation);
+      if (!read.ok)
+        return { problems: [{ code: 'thread.noDesignation' as const, path: ['designation'], value: designation }] };
+      const { thread } = read;
+      const found =
+        thread.form === 'unified'
+          ? unifiedLimits(thread, close, engagedMm ?? NINE_PITCHES * thread.pitchMm)
+          : metricLimits(thread, close);
+      if (!found) return { problems: [{ code: 'threading.noClass' as const, path: ['class'], value: close }] };
+      const { side, pitchMm, major, minor } = found;
+      return { side, pitch: pitchMm, major, minor };
+    },
+  }),
   calculation({
     name: 'threading.halfNuts',
     tab: 'threads',

@@ -248,6 +248,7 @@ export const PROBLEM_CODES = [
   'lathe.speedApart',
   'lathe.feedCoarse',
   'threading.noDepth',
+  'threading.noClass',
   'thread.noDesignation',
   'thread.noPitch',
   'thread.leadNotPitch',
