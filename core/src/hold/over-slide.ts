@@ -36,8 +36,14 @@ export function barOver(tools: readonly Tool[], piece: Workpiece, by: BarTurnsBy
   const { zFromMm, zToMm } = reachOf(piece);
   const steps = insides(piece.part);
   const openThrough = openMm(piece, zFromMm + PLACE_MM, zToMm - PLACE_MM);
-  // what is solid is drilled first
-  const drilledTo = throughHoleMm(piece.part) - CHIPS_MM;
+  // what is solid is drilled first, as wide as the drills of the drawer go
+  const drawnMm = throughHoleMm(piece.part);
+  const drilledTo = Math.max(
+    0,
+    ...toolsOf(tools, 'drill')
+      .filter((d) => d.diameterMm <= drawnMm - CHIPS_MM && d.fluteMm >= zToMm - zFromMm)
+      .map((d) => d.diameterMm),
+  );
   const largestMm = Math.max(0, ...steps.map((s) => Math.max(s.leftMm, s.rightMm)));
   const wantsMm = barWantsMm(by, zToMm - zFromMm);
   const does = owned.filter((b) => b.reachMm >= wantsMm && enters(b, openThrough || drilledTo, largestMm));

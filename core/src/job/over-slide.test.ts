@@ -148,6 +148,19 @@ describe('work that is bored on the cross-slide', () => {
       expect.objectContaining({ code: 'hold.cutterShort', value: 64, limit: 60 }),
     );
   });
+  it('is bored with the stoutest bar that enters what is open or drilled by then', () => {
+    const stout = barOf(34, { name: 'stout bar', shankMm: 30, reachMm: 300, kappaDeg: 90, turns });
+    const both = { ...shop, tools: [...shop.tools, stout] as Shop['tools'][number][] };
+    const used = (boreMm: number) => {
+      const job = bracket('centres', drawn([], boreStep('h1', boreMm, '', { limits: 'H8', kind: 'bored' })));
+      return planned(job, both).plan.operations.find((o) => o.kind === 'finish')?.toolId;
+    };
+    expect(used(32)).toBe(lineBar.id);
+    // the widest drill is 28: no stout bar enters after it, though the hole is drawn wide; with a drill of 36 it does
+    expect(used(50)).toBe(lineBar.id);
+    both.tools.push(drillOf(36));
+    expect(used(50)).toBe(stout.id);
+  });
   it('wants the height of its axis where no flat tells it', () => {
     const round = { ...bracket(), drawing: { ...bracket().drawing, features: [feature(1, 80, 50)] } };
     expect(refused(round)[1].map(([code]) => code)).toContain('hold.noBase');

@@ -21,6 +21,23 @@ const ids = (plan: Plan) => plan.operations.map((o) => o.id);
 const waits = (plan: Plan) => Object.fromEntries(plan.waiting.map((w) => [w.id, w.why]));
 const bush = (steps: ReturnType<typeof boreStep>[]) => hollow([feature(1, 40, 6), feature(2, 34, 30)], steps);
 
+describe('a bar that turns between centres', () => {
+  it('gives way as a beam carried at both ends, whatever of it is in the hole', () => {
+    const bar = barOf(24, {
+      ...{ shankMm: 20, reachMm: 300 },
+      turns: {
+        ...{ by: 'centres', mostBoreMm: 60, unit: 'mm', travelPerTurn: '0.5', divisions: 50 },
+        ...{ kind: 'radius', slackMm: 0.03 },
+      },
+    });
+    const set = barFor([bar], { entersMm: 28, deepMm: 50, floor: false, turning: bar })!;
+    // F·l³/(48·E·I) of steel, Ø20 and 300 long
+    expect(set.givesMmPerN).toBeCloseTo(300 ** 3 / (48 * 210_000 * ((Math.PI * 20 ** 4) / 64)), 9);
+    // in the post it is no bar at all
+    expect(barFor([bar], { entersMm: 28, deepMm: 50, floor: false })).toBeUndefined();
+  });
+});
+
 describe('a hole that is reamed', () => {
   const plan = planOf(bush([boreStep('b1', 20, '', { limits: 'H7', kind: 'reamed' })]), 42);
   it('is spotted, drilled up to what the reamer takes, and reamed through, before the outside is finished', () => {
