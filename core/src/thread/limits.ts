@@ -75,7 +75,7 @@ function classesOf(close: string): { readonly pitch: [number, string]; readonly 
  * @param close class as a drawing gives it, outside in small letters, inside in capitals; of two grades the second is the crests'
  * @returns undefined for other forms, pitches and sizes beyond the tables, and classes that the standard has not
  * @source ISO 965-1: d2 and d = basic + es, less Td2 and Td; D2 and D1 = basic + EI, plus TD2 and TD1
- * @example metricLimits({ form: 'metric', majorMm: 10, pitchMm: 1.25, leadMm: 1.25, starts: 1, minorMm: 8.47, holeMm: 8.65 }, '6g')!.pitchMm.upperMm // 9.16
+ * M10 × 1.25 of 6g: pitch diameter 9.16 to 9.042.
  */
 export function metricLimits({ form, majorMm, pitchMm }: NamedThread, close: string): ThreadLimits | undefined {
   const [row, classes] = [rowOf(pitchMm), classesOf(close)];
