@@ -93,7 +93,7 @@ export const tools: readonly Tool[] = [
     // its cutter leans: for each turn of a half-millimetre screw it comes out 0.4
     turns: {
       ...{ by: 'centres', mostBoreMm: 60, unit: 'mm', travelPerTurn: '0.5', divisions: 40, kind: 'radius' },
-      ...{ angleDeg: 53.13, slackMm: 0.03 },
+      ...{ angleDeg: 53.13, slackMm: 0.03, clockwise: 'out' },
     },
   },
   {
@@ -110,6 +110,7 @@ export const tools: readonly Tool[] = [
         kind: 'diameter',
       },
       slackMm: 0.02,
+      clockwise: 'in',
     },
   },
   { ...named('sink90', 'Countersink 90°'), kind: 'countersink', ...steel, diameterMm: 40, angleDeg: 90 },

@@ -1,22 +1,14 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { cutToTheEnd } from './support/at-the-lathe.ts';
-import { axe, openBrowser, openPage, press, sees, textOf, visit } from './support/browser.ts';
-import { TestShop } from './support/shop.ts';
+import { axe, press, sees, textOf, visit } from './support/browser.ts';
+import { demoInBrowser } from './support/demo-in-browser.ts';
+
+const { shop, openPage, jobIdOf } = demoInBrowser();
 
 describe('work that stands on the cross-slide', () => {
-  const shop = new TestShop();
-  let opened: Awaited<ReturnType<typeof openBrowser>>;
-  beforeAll(async () => {
-    await shop.start('demo');
-    opened = await openBrowser();
-  });
-  afterAll(async () => {
-    await opened.end();
-    await shop.end();
-  });
   it('is packed, picked up, bored by the bar’s own screw and drilled by the slide’s wheel', async () => {
-    const { page, errors } = await openPage(opened.browser, 1280, 900);
-    const id = /\/jobs\/([0-9a-f-]{36})\/drawing"[^>]*>Sluice bracket/.exec((await shop.ask('GET', '/')).text)![1]!;
+    const { page, errors } = await openPage(1280, 900);
+    const id = await jobIdOf('Sluice bracket');
     await visit(page, `${shop.url}/jobs/${id}/hold`);
     await sees(page, 'right end to the headstock');
     await sees(page, 'on 17.15 mm of packing');

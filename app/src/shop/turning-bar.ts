@@ -49,6 +49,10 @@ export const turningBarColumns: readonly Column<Tool>[] = [
       ['diameter', 'the diameter'],
     ],
   ),
+  choices(
+    field('screwClockwise', 'Clockwise the cutter goes', (t) => t.clockwise, 'out'),
+    (['out', 'in'] as const).map((way) => [way, way] as const),
+  ),
   field('cutterDeg', 'Cutter to bar, °', (t) => t.angleDeg, '90'),
   field('screwSlackMm', 'Its slack, mm', (t) => t.slackMm, '0.05'),
 ];
@@ -73,6 +77,7 @@ export function readTurns(texts: Texts, reader: ReturnType<typeof fieldReader>):
       kind: texts.screwKind === 'diameter' ? 'diameter' : 'radius',
       ...(angleDeg < 90 ? { angleDeg } : {}),
       slackMm: reader.mm('screwSlackMm', 'notNegative', 2),
+      clockwise: texts.screwClockwise === 'in' ? 'in' : 'out',
     },
   };
 }

@@ -8,6 +8,7 @@ const screw = {
   divisions: 50,
   kind: 'radius',
   slackMm: 0.03,
+  clockwise: 'out',
 } as const;
 
 describe('a cutter’s own screw', () => {

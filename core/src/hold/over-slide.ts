@@ -59,14 +59,14 @@ const RING_OF = { centres: 'bar', head: 'head' } as const;
  * A screw of 0.5 mm at 30° brings the cutter out by 0.25 mm a turn.
  */
 export function cutterRing(turns: BarTurns, leastBoreMm: number): NonNullable<Lathe['slides']['cutter']> {
-  const { by, unit, travelPerTurn, divisions, kind, angleDeg = 90, slackMm, mostBoreMm } = turns;
+  const { by, unit, travelPerTurn, divisions, kind, angleDeg = 90, slackMm, mostBoreMm, clockwise } = turns;
   const out = Number(travelPerTurn) * Math.sin(radians(angleDeg));
   return {
     ...{ means: 'dial', of: RING_OF[by], unit, divisions, kind, slackMm, resettable: false },
     travelPerTurn: String(Number(out.toFixed(5))),
     travelMm: Math.max(1, (mostBoreMm - leastBoreMm) / 2),
     // whichever way its screw goes, numbers rise as the cutter comes out
-    ...{ clockwiseMoves: 'out', numbersRise: 'clockwise' },
+    ...{ clockwiseMoves: clockwise, numbersRise: clockwise === 'out' ? 'clockwise' : 'anticlockwise' },
   };
 }
 

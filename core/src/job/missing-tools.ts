@@ -92,7 +92,9 @@ function sizeOf(tool: Tool): number | undefined {
 /** Of the drawer what comes nearest in the size that counts. */
 function nearestTo(tools: readonly Tool[], kind: ToolKind, wanted: number): Tool | undefined {
   const off = (tool: Tool): number => Math.abs((sizeOf(tool) ?? Number.POSITIVE_INFINITY) - wanted);
-  return tools.filter((t) => t.kind === kind).toSorted((a, b) => off(a) - off(b))[0];
+  // a bar that turns itself is none for the post
+  const serves = (t: Tool): boolean => t.kind === kind && !(t.kind === 'boring bar' && t.turns);
+  return tools.filter(serves).toSorted((a, b) => off(a) - off(b))[0];
 }
 
 /** Whether a problem tells of a tool that the drawer lacks, so that it is listed with what comes nearest. */

@@ -14,6 +14,7 @@ import { waysOfHolding } from './ways.ts';
 // a bracket planed square, to be bored where it stands: as long as 50, its hole 40 above its base
 const turns: BarTurns = {
   ...{ by: 'centres', mostBoreMm: 60, unit: 'mm', travelPerTurn: '0.5', divisions: 50, kind: 'radius', slackMm: 0.03 },
+  clockwise: 'out',
 };
 const lineBar = barOf(24, { name: 'line bar', shankMm: 20, reachMm: 300, kappaDeg: 90, turns });
 const head = barOf(20, {
@@ -80,6 +81,10 @@ describe('work that is bored on the cross-slide', () => {
     const frozen = freezeJob(bracket(), planJob(bracket(), shop))!;
     const { lathe } = frozen.means;
     expect(depthRing(lathe)).toMatchObject({ of: 'bar', divisions: 50, travelPerTurn: '0.5', clockwiseMoves: 'out' });
+    // one that goes the other way round is told so: its numbers rise as the cutter comes out all the same
+    const other = { ...lineBar, turns: { ...turns, clockwise: 'in' as const } };
+    const turned = freezeJob(bracket(), planJob(bracket(), { ...shop, tools: [...drawer, drillOf(8.5), other] }))!;
+    expect(depthRing(turned.means.lathe)).toMatchObject({ clockwiseMoves: 'in', numbersRise: 'anticlockwise' });
     // 28 mm towards the turner goes in, by 2 mm a turn 14 turns; the other place lies as far behind
     const places = ofKind(bracket(), 'drillBeside');
     const turnMm = dialScale(slotted.slides.crossSlide).lineTravelMm.valueOf() * slotted.slides.crossSlide.divisions;

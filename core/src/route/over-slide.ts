@@ -1,6 +1,6 @@
 import { CLEAR_MM, reachFromTail, reachHoles, type Waiting } from '../hold/index.ts';
 import { type Edge, edgeOf, insides, isStraight, type Outside, outsides } from '../part/index.ts';
-import { PLACE_MM, type Problem } from '../quantity/index.ts';
+import { PLACE_MM } from '../quantity/index.ts';
 import { isFinished, openMm, reachOf, standingMm } from '../work/index.ts';
 import { faceGroovesNow } from './cut-in/face-groove.ts';
 import { cutInsNow } from './cut-in/plan-cut-ins.ts';
@@ -11,14 +11,8 @@ import type { Operation } from './operation/kinds.ts';
 import { mountOperation } from './operation/mount.ts';
 import { pickUpOperation } from './operation/pick-up.ts';
 import { touchOffOperation } from './operation/touch-off.ts';
+import type { Wanted } from './plan.ts';
 import { rawUpTo, turnLevels } from './turn-levels.ts';
-
-/** What is done in a setup, what waits, and what is wrong with it. */
-export interface Wanted {
-  readonly wanted: Operation[];
-  readonly waiting: Waiting[];
-  readonly problems: readonly Problem[];
-}
 
 /** What is open all through already, mm. */
 function openThrough({ piece }: FitContext): number {

@@ -17,3 +17,10 @@ export interface Plan {
   readonly minutes: number;
   readonly changes: number;
 }
+
+/** What is done in a setup, what waits, and what is wrong with it. */
+export interface Wanted {
+  readonly wanted: Operation[];
+  readonly waiting: Waiting[];
+  readonly problems: readonly Problem[];
+}

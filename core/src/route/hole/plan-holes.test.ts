@@ -27,7 +27,7 @@ describe('a bar that turns between centres', () => {
       ...{ shankMm: 20, reachMm: 300 },
       turns: {
         ...{ by: 'centres', mostBoreMm: 60, unit: 'mm', travelPerTurn: '0.5', divisions: 50 },
-        ...{ kind: 'radius', slackMm: 0.03 },
+        ...{ kind: 'radius', slackMm: 0.03, clockwise: 'out' },
       },
     });
     const set = barFor([bar], { entersMm: 28, deepMm: 50, floor: false, turning: bar })!;

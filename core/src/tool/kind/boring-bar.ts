@@ -30,6 +30,8 @@ const turnsSchema = z.strictObject({
   /** between the cutter's axis and the bar's; square to it where it is not given */
   angleDeg: z.number().min(20).max(90).optional(),
   slackMm: z.number().min(0).max(2),
+  /** what a clockwise turn of its screw does to the cutter */
+  clockwise: z.enum(['out', 'in']),
 });
 export type BarTurns = z.infer<typeof turnsSchema>;
 

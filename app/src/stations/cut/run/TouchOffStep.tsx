@@ -119,6 +119,42 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
   );
 }
 
+/** The short cut that everything is counted from, by what makes it. */
+function firstText({
+  cutter,
+  again,
+  roughed,
+  inside,
+  turnHand,
+  short,
+}: {
+  cutter: 'bar' | 'head' | undefined;
+  again: boolean;
+  roughed: string;
+  inside: boolean;
+  turnHand: string;
+  short: string;
+}): string {
+  const light = `take a light cut about ${short} long`;
+  if (cutter) {
+    const set =
+      cutter === 'bar'
+        ? 'The bar through the work, between its centres, with dog and plate; tailstock and quill locked.'
+        : inside
+          ? 'The head in the spindle, drawn in.'
+          : 'The head in the spindle, its cutter turned inwards, the point towards the axis.';
+    const where = inside
+      ? `out until it just touches in the mouth of the hole, about ${roughed}`
+      : 'in until it just touches the end of the spigot';
+    return `${set} Turned round by hand, wind the cutter ${where}; then ${light}, just enough to clean up. Its screw ${turnHand}; do not turn it back.`;
+  }
+  if (inside)
+    return `Bar on centre, as short as the hole lets it be. In the mouth of the hole, about ${roughed}, ${light}, just enough to clean up: wind out ${turnHand}, towards you; do not turn the cross-slide back.`;
+  if (again)
+    return `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`;
+  return `At the tail end ${light}, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`;
+}
+
 /** How it is done, where no numbers live on from the piece before. */
 function HowToTouch({
   frozen,
@@ -139,17 +175,7 @@ function HowToTouch({
   const short = lathe.unit === 'mm' ? '6 mm' : '1/4 in';
   return (
     <ol className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg">
-      <li>
-        {cutter && !inside
-          ? `The head’s cutter turned inwards, its point towards the axis. With the spindle turned by hand wind it in until it just touches the end of the spigot; take a light cut about ${short} long, just enough to clean up. Its screw ${turnHand}; do not turn it back.`
-          : cutter
-            ? `${cutter.of === 'bar' ? 'The bar through the work, between its centres, with dog and plate; tailstock and quill locked.' : 'The head in the spindle, drawn in.'} Wind the cutter out until it just touches in the mouth of the hole, about ${roughed}; take a light cut about ${short} deep, just enough to clean up. Its screw ${turnHand}; do not turn it back.`
-            : inside
-              ? `Bar on centre, as short as the hole lets it be. In the mouth of the hole, about ${roughed}, take a light cut about ${short} long, just enough to clean up: wind out ${turnHand}, towards you; do not turn the cross-slide back.`
-              : again
-                ? `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`
-                : `Take a light cut about ${short} long at the tail end, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`}
-      </li>
+      <li>{firstText({ cutter: cutter?.of, again, roughed, inside, turnHand, short })}</li>
       <li>
         {cutter ? 'Draw the work off to the right with the carriage.' : 'Run the carriage off to the right.'}{' '}
         {crossSlide.resettable
