@@ -9,6 +9,7 @@ import { barStyles, clampings, holderStyles, standsAt } from '../tool/index.ts';
 import { holdRoom } from './hold.ts';
 import { clampingPicture, holderPicture } from './holder.ts';
 import type { Picture, Shape } from './picture.ts';
+import { simulationPicture } from './simulation.ts';
 import { stripPicture } from './strip.ts';
 
 const { part } = resolveDrawing(drawingOf([feature(1, 28, 60), feature(2, 42, 12), feature(3, 30, 40)]));
@@ -50,6 +51,22 @@ describe('what holds the work, on the strip', () => {
   it('has a centre at each end it is carried by', () => {
     const centres = Object.fromEntries(HOLD_METHODS.map((m) => [m, of(view(m, { onMm: 12 }), 'centre').length]));
     expect(centres).toMatchObject({ chuck: 0, chuckAndCentre: 1, betweenCentres: 2, mandrel: 2, stubArbor: 0 });
+  });
+  it('has what a cutter from the spindle enters first at the headstock, on the strip and while it is simulated', () => {
+    const standing = { jawsMm: -5, gripMm: 0, rawEndMm: 112 };
+    const middle = (picture: Picture, zMm: number) => picture.origin[0] + zMm * picture.unitsPerMm;
+    for (const method of ['barOverSlide', 'headOverSlide'] as const) {
+      const strip = view(method, standing);
+      const simulated = simulationPicture(part, {
+        ...{ width: 900, height: 236, held: holding(method, standing), blank: piece.contour },
+        ...{ metal: piece.contour, look: 'section' },
+      });
+      for (const picture of [strip, simulated]) expect(middle(picture, 112)).toBeLessThan(middle(picture, 0));
+      expect(of(strip, 'centre')).toHaveLength(method === 'barOverSlide' ? 2 : 0);
+      // the bar itself is the tool there
+      expect(of(simulated, 'jaws')).toHaveLength(1);
+    }
+    expect(middle(view('chuck'), 112)).toBeGreaterThan(middle(view('chuck'), 0));
   });
   it('grips the diameter that is held, not the bar', () => {
     const picture = view('chuck');

@@ -43,6 +43,7 @@ interface Drawn {
  * What holds the work, in a picture whose x grows from headstock to tailstock: jaws, dog and centres, an arbor in its hole, a plate.
  * @param stockMm largest diameter of the work
  * @param tailMm zPart where the tail centre's point goes in
+ * @param idle whether the bar that turns in the work is left out: not in yet, or drawn as the tool
  */
 export function holdShapes(
   holding: Held,
@@ -50,6 +51,7 @@ export function holdShapes(
   tailMm: number,
   x: (z: number) => number,
   y: (r: number) => number,
+  idle = false,
 ): Shape[] {
   const { method } = holding;
   const onMm = holding.onMm;
@@ -60,7 +62,7 @@ export function holdShapes(
   else if (inChuck(method)) shapes.push(...jawShapes(held, stockMm));
   else if (method === 'betweenCentres') shapes.push(...dogShapes(held));
   else if (heldInside(method)) shapes.push(...arborShapes(held));
-  else if (turnsOver(method)) shapes.push(...overSlideShapes(held, stockMm));
+  else if (turnsOver(method)) shapes.push(...overSlideShapes(held, stockMm, idle));
   else shapes.push(block('jaws', headEnd - PLATE, headEnd - 1, y(onMm * 0.62), y(-onMm * 0.62)));
   if (holding.rest?.kind === 'steady') shapes.push(...steadyShapes(holding.rest, x, y));
   if (onTailCentre(method) && method !== 'mandrel') shapes.push(centreShape(x(tailMm), y(0), 1));
@@ -143,14 +145,18 @@ function arborShapes({ holding, onMm, headEnd, x, y }: Drawn): Shape[] {
   ];
 }
 
+/** Which way Z goes in a picture: what a cutter from the spindle enters first lies at the headstock, on the left. */
+export const alongOf = ({ method }: Pick<Held, 'method'>): 1 | -1 => (turnsOver(method) ? -1 : 1);
+
 /** A bar through the work between its centres, or out of a head at the headstock; slide and packing under the work. */
-function overSlideShapes({ holding, x, y }: Drawn, stockMm: number): Shape[] {
+function overSlideShapes({ holding, x, y }: Drawn, stockMm: number, idle: boolean): Shape[] {
   const [near, far] = [x(holding.rawEndMm), x(holding.headEndMm ?? 0)];
   const below = y(-stockMm / 2);
   const bed = [
     block('jaws', near + 4, far - 4, below, below + 5),
     block('jawGrip', near - 10, far + 10, below + 5, below + 15),
   ];
+  if (idle) return bed;
   const thick = 7;
   if (holding.method === 'headOverSlide')
     return [

@@ -1,7 +1,7 @@
 import { type Contour, type Corner, extentOf, flatten, type Loop, outerProfile } from '../contour/index.ts';
 import type { Held } from '../hold/index.ts';
 import { outsideProfile, type Part } from '../part/index.ts';
-import { holdRoom, holdShapes } from './hold.ts';
+import { alongOf, holdRoom, holdShapes } from './hold.ts';
 import { DRAWN_CLOSE_MM, openedAtAxis } from './outline.ts';
 import type { Picture, Shape } from './picture.ts';
 
@@ -75,16 +75,17 @@ export function simulationPicture(part: Part, view: SimulatedView): Picture {
   const tallMm = Math.max(2 * largestMm, 1) * 1.15;
   const wide = width - headRoom - tailRoom - ROOM;
   const scale = Math.max(0.01, Math.min(wide / Math.max(1, zToMm - fromMm), (height - ROOM) / tallMm));
-  const ox = headRoom + (wide - (zToMm - fromMm) * scale) / 2 - fromMm * scale;
+  const along = alongOf(held) * scale;
+  const ox = headRoom + (wide - (zToMm - fromMm) * scale) / 2 - (along < 0 ? zToMm : fromMm) * along;
   const oy = ROOM * 0.7 + (height - ROOM) / 2;
-  const at: At = (z, r) => [ox + z * scale, oy - r * scale];
-  const x = (z: number) => ox + z * scale;
+  const at: At = (z, r) => [ox + z * along, oy - r * scale];
+  const x = (z: number) => ox + z * along;
   const y = (r: number) => oy - r * scale;
   const shapes: Shape[] = view.look === 'section' ? cutOpen(metal, at) : fromOutside(metal, at);
   const drawn = flatten(outsideProfile(part), DRAWN_CLOSE_MM);
   for (const side of [1, -1])
     shapes.push({ kind: 'polyline', role: 'noteLine', points: drawn.map(([z, r]) => at(z, side * r)) });
-  shapes.push(...holdShapes(held, 2 * largestMm, part.lengthMm, x, y));
+  shapes.push(...holdShapes(held, 2 * largestMm, part.lengthMm, x, y, true));
   shapes.push({
     kind: 'polyline',
     role: 'centreline',
@@ -103,5 +104,5 @@ export function simulationPicture(part: Part, view: SimulatedView): Picture {
     });
     shapes.push({ kind: 'polyline', role: 'found', points: ring });
   }
-  return { width, height, unitsPerMm: scale, origin: [ox, oy], shapes };
+  return { width, height, unitsPerMm: along, origin: [ox, oy], shapes };
 }

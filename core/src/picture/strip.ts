@@ -1,12 +1,12 @@
 import { type Contour, extentOf } from '../contour/index.ts';
-import { type Held, turnsOver } from '../hold/index.ts';
+import type { Held } from '../hold/index.ts';
 import { insides, outsides, type Part, spigotAt } from '../part/index.ts';
 import type { BentLine } from '../route/index.ts';
 import { crossShapes } from './cross.ts';
 import { cutShapes, type StripCut } from './cut-shapes.ts';
 import { endShapes, type FeatureEnd } from './ends.ts';
 import { faceShapes } from './faces.ts';
-import { holdRoom, holdShapes } from './hold.ts';
+import { alongOf, holdRoom, holdShapes } from './hold.ts';
 import { metalShapes } from './metal.ts';
 import { halfOutline } from './outline.ts';
 import type { Picture, Shape } from './picture.ts';
@@ -29,6 +29,8 @@ export interface StripView {
   readonly overall: string;
   /** how it is held, and the metal as it stands */
   readonly held?: Held;
+  /** what turns in the work is not in it now */
+  readonly idle?: boolean;
   readonly metal?: Contour;
   /** the cut now, and the tool that makes it */
   readonly cut?: StripCut;
@@ -68,9 +70,8 @@ export function stripPicture(part: Part, view: StripView): Picture {
   );
   const spare = view.width - headRoom - tailRoom - (rightMm - leftMm) * scale;
   // work on the cross-slide is cut from the headstock's side: what lies right in the part lies left in the lathe
-  const turned = held !== undefined && turnsOver(held.method) !== undefined;
-  const along = turned ? -scale : scale;
-  const ox = headRoom + spare / 2 - (turned ? rightMm : leftMm) * along;
+  const along = (held ? alongOf(held) : 1) * scale;
+  const ox = headRoom + spare / 2 - (along < 0 ? rightMm : leftMm) * along;
   const oy = top + (view.height - top - bottom) / 2;
   const x = (z: number) => ox + z * along;
   const y = (r: number) => oy - r * scale;
@@ -114,7 +115,7 @@ export function stripPicture(part: Part, view: StripView): Picture {
         ),
       );
   }
-  if (held) shapes.push(...holdShapes(held, stockMm || largestMm, part.lengthMm, x, y));
+  if (held) shapes.push(...holdShapes(held, stockMm || largestMm, part.lengthMm, x, y, view.idle));
   if (view.bent) shapes.push(...bentShapes(view.bent, x, oy));
   if (view.cut) shapes.push(...cutShapes(view.cut, x, y, box));
   shapes.push({

@@ -55,7 +55,7 @@ export const glance: ShownOperation<'glance'> = {
             : ''}
           : know the lever, a hand on it.
         </li>
-        <li>Key out of the chuck, guard down, sleeves, eyes.</li>
+        <li>{stands ? 'Nothing left on slide or ways' : 'Key out of the chuck'}, guard down, sleeves, eyes.</li>
       </ol>
     );
   },

@@ -2,9 +2,13 @@ import { metalLeft, type Progress, planJob, progressOf } from '@whelk/core/job';
 import { outsides } from '@whelk/core/part';
 import { type Picture, silhouettePicture } from '@whelk/core/picture';
 import type { Knex } from 'knex';
+import { barText } from '../../messages/stock.ts';
 import { summariesOf } from '../runs/load.ts';
 import { loadShop } from '../shop/service.ts';
 import { listJobs } from './service.ts';
+
+/** Shapes that are no bar, or are named as what they are. */
+const SAYS_ITSELF: ReadonlySet<string> = new Set(['casting', 'tube']);
 
 export interface JobLine {
   readonly id: string;
@@ -43,7 +47,7 @@ export async function loadJobLines(db: Knex, archived: boolean, find: string): P
     const lathe = shop.lathes.find((l) => l.id === job.hold.latheId);
     const meta = [
       planned.material?.name,
-      planned.bar && `Ø${planned.bar.diameter.text} ${planned.bar.diameter.unit} bar`,
+      planned.bar && `${barText(planned.bar)}${SAYS_ITSELF.has(planned.bar.shape ?? 'round') ? '' : ' bar'}`,
       `${job.quantity} off`,
       lathe?.name,
     ]

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { inChuck } from '../../hold/index.ts';
+import { inChuck, turnsOver } from '../../hold/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { usualMinutes } from '../usual-minutes.ts';
 import type { AnyOperation } from './any.ts';
@@ -31,7 +31,7 @@ export function glanceOperation(
     ...(jawsOrDog ? { gapMm: Number(Math.max(0, nearestMm - held.jawsMm).toFixed(2)) } : {}),
     ...{ throwOutMm: Number((piece.part.lengthMm - first.zFromMm).toFixed(2)), toolId: first.toolId },
     minutes: usualMinutes(GLANCE_MIN, recorderFor('glance')),
-    caution: 'keyOut',
+    caution: turnsOver(held.method) ? 'barTurns' : 'keyOut',
   };
 }
 

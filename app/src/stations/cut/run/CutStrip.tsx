@@ -66,6 +66,10 @@ export function CutStrip({
   // a long end is made short out of the jaws, or in a steady, before the work is held as it is turned
   const changed = done.slice(1).some((s) => kindOf(s.kind).tailstock === 'isSet');
   const heldNow: Held = held.ends && !changed ? whileEndIsMade(held) : carried ? held : { ...held, method: 'chuck' };
+  // over the cross-slide the bar is there from when it is touched off
+  const inPlace = frozen.means.tools.some(
+    (t) => t.id === (step?.toolId ?? state.toolId) && t.kind === 'boring bar' && t.turns,
+  );
   const picture = stripPicture(part, {
     width,
     height: 150,
@@ -75,6 +79,7 @@ export function CutStrip({
     selectedId: !step || cut || actOf(step) === 'touchOff' ? undefined : step.featureId,
     // the centre is drawn from when it has been brought up
     held: heldNow,
+    idle: !inPlace,
     metal,
     cut,
   });
