@@ -22,7 +22,12 @@ const head = barOf(20, {
   turns: { ...turns, by: 'head', kind: 'diameter' },
 });
 const table = { belowCentreMm: 57, alongMm: 120, acrossMm: 200 };
-const slotted: Lathe = { ...twoChucks, holding: { ...twoChucks.holding, slotted: table } };
+const slotted: Lathe = {
+  ...twoChucks,
+  // shorter than the work is long
+  tailstock: { ...twoChucks.tailstock, quillTravelMm: 45 },
+  holding: { ...twoChucks.holding, slotted: table },
+};
 const [planed] = shopWith('80', '50').bars;
 const shop: Shop = {
   ...shopWith('80', '50', slotted, 'grey-iron'),
@@ -69,6 +74,8 @@ describe('work that is bored on the cross-slide', () => {
       const kinds = plan.operations.map((o) => o.kind);
       expect(kinds.slice(0, 3)).toEqual(['mount', 'pickUp', 'spot']);
       expect(kinds.slice(-4)).toEqual(['finish', 'measure', 'drillBeside', 'drillBeside']);
+      // no quill feeds it
+      expect(plan.operations.flatMap((o) => o.notes ?? []).map((n) => n.code)).not.toContain('quillAgain');
       // nothing of what turns the work is asked for
       expect(kinds).not.toEqual(expect.arrayContaining(['face']));
       expect(plan.waiting).toEqual([{ id: 'f1', why: 'asBar' }]);

@@ -20,12 +20,17 @@ const BAR_PX = 7;
 const OUT_PX = 46;
 const POST_PX = 30;
 
+/** Whether what cuts comes from the right, the tailstock's side, or from the left. */
+const wayOf = (x: (z: number) => number): 1 | -1 => (x(1) < x(0) ? -1 : 1);
+
 /** The layer that comes off, and the tool beside it, headstock left. */
 export function cutShapes(cut: StripCut, x: (z: number) => number, y: (r: number) => number, box: Box): Shape[] {
   if (cut.by === 'tailstock') return fromTailstock(cut, x, y, box);
   if (cut.by === 'blade') return byBlade(cut, x, y, box);
   const after = y(cut.afterMm / 2);
   const at = x(cut.zToMm);
+  const tool =
+    cut.by !== 'bar' ? postAt(at, after, wayOf(x)) : wayOf(x) < 0 ? cutterAt(at, after, y) : barAt(cut, at, after, y);
   return [
     { kind: 'polygon', role: 'cut', points: box(cut.zFromMm, cut.zToMm, cut.beforeMm / 2, cut.afterMm / 2) },
     {
@@ -36,18 +41,26 @@ export function cutShapes(cut: StripCut, x: (z: number) => number, y: (r: number
         [at, after],
       ],
     },
-    { kind: 'polygon', role: 'tool', points: cut.by === 'bar' ? barAt(cut, at, after, y) : postAt(at, after) },
+    { kind: 'polygon', role: 'tool', points: tool },
   ];
 }
 
 /** A tool in the post, its point on the surface that it leaves. */
-const postAt = (at: number, after: number): readonly Point[] => [
-  [at + 2, after],
-  [at + 14, after - 12],
-  [at + 30, after - 12],
-  [at + 30, Math.max(2, after - 40)],
+const postAt = (at: number, after: number, way: 1 | -1): readonly Point[] => [
+  [at + way * 2, after],
+  [at + way * 14, after - 12],
+  [at + way * 30, after - 12],
+  [at + way * 30, Math.max(2, after - 40)],
   [at, Math.max(2, after - 40)],
-  [at - 2, after - 10],
+  [at - way * 2, after - 10],
+];
+
+/** The cutter of a bar that turns in the work: it stands out of the bar, which is drawn with what holds the work. */
+const cutterAt = (at: number, after: number, y: (r: number) => number): readonly Point[] => [
+  [at - 6, y(0)],
+  [at - 2, after],
+  [at + 2, after],
+  [at + 6, y(0)],
 ];
 
 /** A boring bar before the mouth of the hole: its edge towards the wall, its shank along the axis and out to the right. */
@@ -65,7 +78,7 @@ function barAt({ beforeMm }: StripCut, at: number, after: number, y: (r: number)
   ];
 }
 
-/** A drill, reamer or countersink on the axis, its point where it will have gone, its body out to the tailstock. */
+/** A drill, reamer or countersink on the axis before the face, its body out to the tailstock, or to the spindle. */
 function fromTailstock(cut: StripCut, x: (z: number) => number, y: (r: number) => number, box: Box): Shape[] {
   const { zFromMm, zToMm, beforeMm, afterMm, pointMm = 0 } = cut;
   const r = afterMm / 2;
@@ -75,8 +88,9 @@ function fromTailstock(cut: StripCut, x: (z: number) => number, y: (r: number) =
       points: box(zFromMm, zToMm, (side * beforeMm) / 2, side * r),
     }),
   );
-  const at = x(zToMm) + 3;
-  const point = (x(zToMm) - x(zToMm - pointMm)) * 1;
+  const way = wayOf(x);
+  const at = x(zToMm) + way * 3;
+  const point = x(zToMm) - x(zToMm - pointMm);
   return [
     ...halves,
     {
@@ -84,8 +98,8 @@ function fromTailstock(cut: StripCut, x: (z: number) => number, y: (r: number) =
       points: [
         [at, y(0)],
         [at + point, y(r)],
-        [at + point + OUT_PX, y(r)],
-        [at + point + OUT_PX, y(-r)],
+        [at + point + way * OUT_PX, y(r)],
+        [at + point + way * OUT_PX, y(-r)],
         [at + point, y(-r)],
       ],
     },

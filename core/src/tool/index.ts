@@ -83,6 +83,7 @@ export {
   reamerShape,
   roundFormShape,
   type ToolShape,
+  turningBarShape,
   turningShape,
   veeShape,
 } from './true-shape.ts';

@@ -94,6 +94,23 @@ export function barShape(bar: BoringBar): ToolShape {
   return { edge: [turnedOver(tip)], body: [box(behindMm, reachMm + 1, back, top), holder] };
 }
 
+/**
+ * A bar that turns in the work, its shank on the axis: through all of it between centres, or out to its head. Its point is its nose at
+ * the wall. @param noseAtMm radius that the nose turns at
+ */
+export function turningBarShape(bar: BoringBar, noseAtMm: number): ToolShape {
+  const { shankMm, reachMm, turns } = bar;
+  const outMm = Math.max(0.5, noseAtMm - shankMm / 2);
+  const { tip } = nose(bar, { highMm: outMm, clearMm: CLEAR_MM, wideMm: CLEAR_MM });
+  const [top, back] = [shankMm / 2 - noseAtMm, -shankMm / 2 - noseAtMm];
+  const behindMm = Math.max(0.3, bar.noseRadiusMm / 2);
+  const body =
+    turns?.by === 'centres'
+      ? [box(-reachMm / 2, reachMm / 2, back, top)]
+      : [box(behindMm, reachMm, back, top), box(reachMm, reachMm + BIT.holderMm, back - BIT.wideMm, top + BIT.wideMm)];
+  return { edge: [turnedOver(tip)], body };
+}
+
 /** A bar of a head with its cutter turned inwards: its nose at the spigot, its shank outside it. */
 export function barAroundShape(bar: BoringBar): ToolShape {
   const { shankMm, reachMm } = bar;

@@ -2,7 +2,15 @@ import { type Contour, ring } from '../../contour/index.ts';
 import { raUm } from '../../cutting/index.ts';
 import { roundOf } from '../../part/index.ts';
 import { ROUNDING } from '../../quantity/index.ts';
-import { barAroundShape, barShape, hasEdge, type Tool, turningShape } from '../../tool/index.ts';
+import {
+  barAroundShape,
+  barShape,
+  hasEdge,
+  type Tool,
+  type ToolShape,
+  turningBarShape,
+  turningShape,
+} from '../../tool/index.ts';
 import { reachOf, type Workpiece } from '../../work/index.ts';
 import type { Caution, Note } from './any.ts';
 import {
@@ -85,12 +93,16 @@ function strokesAlong(
   if (!hasEdge(tool)) return [];
   // up to a centre the hand brings the tool in at the very end
   const pastMm = carried === 'free' || carried === 'steady' ? PAST_MM : 0;
-  const around = tool.kind === 'boring bar' && roundOf(piece.part, featureId)?.side === 'outside';
-  const shape = tool.kind !== 'boring bar' ? turningShape(tool) : around ? barAroundShape(tool) : barShape(tool);
+  const inside = roundOf(piece.part, featureId)?.side === 'inside';
+  const shapeAt = (rMm: number): ToolShape => {
+    if (tool.kind !== 'boring bar') return turningShape(tool);
+    if (!inside) return barAroundShape(tool);
+    return tool.turns ? turningBarShape(tool, rMm) : barShape(tool);
+  };
   return passes.map(({ diameterAfterMm }, i) => {
     const rMm = diameterAfterMm / 2;
     return {
-      shape,
+      shape: shapeAt(rMm),
       path: [
         { zMm: zToMm + pastMm, rMm },
         { zMm: zFromMm, rMm },

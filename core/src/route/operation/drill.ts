@@ -124,6 +124,8 @@ export const drill = {
       )
       .map((s) => s.id),
   notes: ({ depthMm, pointMm }, { lathe }): readonly Note[] => {
+    // where the work stands the carriage feeds it, and no quill
+    if (lathe.slides.cutter) return [];
     const travelMm = lathe.tailstock.quillTravelMm - QUILL_FREE_MM;
     return depthMm + pointMm > travelMm ? [{ code: 'quillAgain', value: travelMm }] : [];
   },
