@@ -21,8 +21,11 @@ const pageIn = async (context: BrowserContext, before?: () => void): Promise<Pag
   await page.setViewport({ width: 1280, height: 800 });
   return page;
 };
+// a try that failed is made again after a pause that grows
 const saved = (page: Page) =>
-  page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent?.trim() === 'saved');
+  page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent?.trim() === 'saved', {
+    timeout: 40_000,
+  });
 const status = (page: Page) => page.$eval('[role="status"]', (e) => e.textContent?.trim());
 async function note(page: Page, text: string): Promise<void> {
   await page.keyboard.press('n');
@@ -194,6 +197,35 @@ describe('what was done and read', () => {
       await sees(page, 'Centre hole');
       await context.close();
     }
+  });
+  it('goes on sending where the network comes back just as a try has failed', async () => {
+    const url = await begin(19);
+    const context = await browser().browser().createBrowserContext();
+    const page = await pageIn(context, () => {
+      const realFetch = window.fetch.bind(window);
+      let fails = 1;
+      window.fetch = (what, how) => {
+        if (how?.method !== 'POST' || fails === 0) return realFetch(what, how);
+        fails -= 1;
+        return Promise.reject(new TypeError('no network'));
+      };
+      // the lock of the failed try is let go of slowly, and the network is back before it is free
+      const request = navigator.locks.request.bind(navigator.locks) as (...all: unknown[]) => Promise<unknown>;
+      navigator.locks.request = async (...all: unknown[]) => {
+        const before = fails;
+        const done = await request(...all);
+        if (fails < before) {
+          dispatchEvent(new Event('online'));
+          await new Promise((resolve) => setTimeout(resolve, 50));
+        }
+        return done as never;
+      };
+    });
+    await visit(page, url);
+    await aMomentLater(page, 'Space');
+    await sees(page, 'Face the end');
+    await saved(page);
+    await context.close();
   });
   it('is refused by itself: seen, put right or dropped, while everything after it goes on', async () => {
     const url = await begin(16);

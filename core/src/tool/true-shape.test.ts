@@ -3,6 +3,7 @@ import { areaMm2, cutAway, intersect, ring, swept } from '../contour/index.ts';
 import { barOf, bladeOf, insideBladeOf } from '../testing/drawer.ts';
 import { tools } from '../testing/shop.ts';
 import {
+  type BoringBar,
   barShape,
   bladeShape,
   chamferShape,
@@ -12,6 +13,7 @@ import {
   insideBladeShape,
   roundFormShape,
   type TurningTool,
+  turningBarShape,
   turningShape,
 } from './index.ts';
 
@@ -87,6 +89,20 @@ describe('tools that go in', () => {
       expect.closeTo(-(12 - bar.shankMm) / 2, 9),
       expect.closeTo(-(12 + bar.shankMm) / 2, 9),
     ]);
+  });
+  it('a bar that turns in the work has its shank on the axis, through all of it or out to its head', () => {
+    const bar = (by: 'centres' | 'head') => barOf(12, { turns: { by } as BoringBar['turns'] });
+    for (const by of ['centres', 'head'] as const) {
+      const { edge, body } = turningBarShape(bar(by), 15);
+      // its nose leaves the wall where it turns, and the shank lies evenly about the axis, 15 below it
+      expect(Math.max(...edge[0]!.map((c) => c.rMm))).toBeCloseTo(0, 6);
+      const shank = body[0]!.map((c) => c.rMm + 15);
+      expect(Math.max(...shank)).toBeCloseTo(bar(by).shankMm / 2, 9);
+      expect(Math.min(...shank)).toBeCloseTo(-bar(by).shankMm / 2, 9);
+      const left = Math.min(...body[0]!.map((c) => c.zMm));
+      if (by === 'centres') expect(left).toBeCloseTo(-bar(by).reachMm / 2, 9);
+      else expect(left).toBeGreaterThan(0);
+    }
   });
   it('a blade on a bar cuts outwards too', () => {
     const tube = cutAway(

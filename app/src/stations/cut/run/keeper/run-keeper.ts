@@ -20,7 +20,7 @@ type Told = { readonly kind: 'added'; readonly event: RunEvent } | { readonly ki
 const POST_MOST = 200;
 const ANSWER_WITHIN_MS = 8000;
 const FIRST_PAUSE_MS = 1000;
-const LONGEST_PAUSE_MS = 30_000;
+const LONGEST_PAUSE_MS = 10_000;
 
 /** Events that no other one follows yet: the parents of the next. */
 function headsOf(events: readonly RunEvent[]): string[] {
@@ -48,6 +48,8 @@ export class RunKeeper {
   #pauseMs = FIRST_PAUSE_MS;
   #chain: Promise<unknown> = Promise.resolve();
   #sending = false;
+  /** asked to send while sending: what was asked for in the meantime is not forgotten */
+  #askedAgain = false;
 
   constructor(runId: string, piece: number, stored: readonly RunEvent[]) {
     this.#runId = runId;
@@ -158,10 +160,18 @@ export class RunKeeper {
         event = await this.#store.append(device, used());
       }
       this.#own = [...this.#own, event];
-      this.#show({ events: this.#counting(this.#kept.refused), waiting: this.#kept.waiting + 1 });
+      const waiting = await this.#waiting().catch(() => undefined);
+      this.#show({
+        events: this.#counting(this.#kept.refused),
+        waiting: waiting?.length ?? this.#kept.waiting + 1,
+      });
       this.#channel?.postMessage({ kind: 'added', event } satisfies Told);
       void this.send();
     });
+
+  async #waiting(): Promise<readonly KeptEvent[]> {
+    return (await this.#store!.all()).filter((k) => k.refused === undefined);
+  }
 
   /** What waits on the disk that cannot be written any more; reading often still works. */
   async #left(): Promise<readonly KeptEvent[]> {
@@ -170,9 +180,14 @@ export class RunKeeper {
 
   /** Sends what waits; one tab of a browser at a time. */
   send = async (): Promise<void> => {
+    if (!this.#store) return;
+    if (this.#sending) {
+      this.#askedAgain = true;
+      return;
+    }
     clearTimeout(this.#timer);
-    if (this.#sending || !this.#store) return;
     this.#sending = true;
+    this.#askedAgain = false;
     const lock = `whelk.run.${this.#runId}`;
     try {
       if (navigator.locks)
@@ -185,6 +200,7 @@ export class RunKeeper {
     } finally {
       this.#sending = false;
     }
+    if (this.#askedAgain) await this.send();
   };
 
   #again(): void {
@@ -195,7 +211,7 @@ export class RunKeeper {
 
   async #sendAll(): Promise<void> {
     for (;;) {
-      const waiting = (await this.#store!.all()).filter((k) => k.refused === undefined).slice(0, POST_MOST);
+      const waiting = (await this.#waiting()).slice(0, POST_MOST);
       if (waiting.length === 0) break;
       const events = waiting.map((k) => k.event);
       const result = await ask<Answer>('POST', `/api/runs/${this.#runId}/events`, { events }, false, ANSWER_WITHIN_MS);
