@@ -206,9 +206,19 @@ export const drawingWordings = {
     what: `From a blank of Ø${u.len(p.limit)} nothing is left to cut to a pitch diameter of ${u.len(p.value)}.`,
     right: 'Give a larger blank, or the pitch diameter of the thread.',
   }),
+  'thread.unknown': (p) => ({
+    what: `${text(p)} is no thread that is known here: it is drawn, and no plan cuts it.`,
+    right: p.limit
+      ? `Is ${p.limit} meant? Size, pitch and family, as in M20x1.5 or 1/2-13 UNC.`
+      : 'Size, pitch and family, as in M20x1.5 or 1/2-13 UNC; a form of your own as 20x2 50°.',
+  }),
+  'thread.tooCoarse': (p) => ({
+    what: `${text(p)} is so coarse that its groove would go through the middle.`,
+    right: p.limit ? `Is ${p.limit} meant?` : 'A finer pitch.',
+  }),
   'thread.noPitch': (p) => ({
-    what: `${text(p)} has no coarse pitch in the standard.`,
-    right: 'Type its pitch behind it, as in M22x1.5.',
+    what: `${text(p)} has no pitch of its own in the standard.`,
+    right: `Type its pitch behind it, as in M22x1.5${p.limit ? `; near it are ${p.limit}` : ''}.`,
   }),
   'thread.leadNotPitch': (p) => ({
     what: `The lead of ${text(p)} is no whole number of pitches.`,

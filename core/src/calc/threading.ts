@@ -2,11 +2,11 @@ import { z } from 'zod';
 import { MM_PER_IN, type Rational, rational } from '../quantity/index.ts';
 import {
   bestWireMm,
-  metricLimits,
   overWiresMm,
   pitchDiameterOverWiresMm,
   readThread,
-  unifiedLimits,
+  threadDepthMm,
+  threadLimits,
   wireRangeMm,
 } from '../thread/index.ts';
 import {
@@ -18,7 +18,6 @@ import {
   offOverMm,
   pitchesToStart,
   stepByCompound,
-  threadDepthMm,
 } from '../threading/index.ts';
 import { calculation } from './entry.ts';
 import { positive } from './positive.ts';
@@ -35,8 +34,6 @@ const angle = z.number().min(20).max(120);
 const starts = z.number().int().min(1).max(12).default(1);
 const teeth = z.number().int().min(8).max(400);
 
-/** Length of engagement that most unified threads are given limits for. ASME B1.1 */
-const NINE_PITCHES = 9;
 const size = z.object({ upperMm: z.number(), lowerMm: z.number() });
 /** Leadscrew, gears, infeed and wires of threads. */
 export const threadingCalculations = [
@@ -45,8 +42,10 @@ export const threadingCalculations = [
     tab: 'threads',
     input: z.strictObject({
       designation: z.string().min(1).max(40),
-      class: z.string().min(1).max(8),
-      /** of a unified thread: nine pitches where it is not given */
+      class: z.string().min(1).max(16),
+      /** outside where it is not given and the class does not say it */
+      side: z.enum(['outside', 'inside']).optional(),
+      /** where the standard asks for it: the usual one where it is not given */
       engagedMm: positive.optional(),
     }),
     output: z.object({
@@ -55,18 +54,16 @@ export const threadingCalculations = [
       major: z.union([size, z.object({ leastMm: z.number() })]),
       minor: z.union([size, z.object({ basicMm: z.number() })]),
     }),
-    run: ({ designation, class: close, engagedMm }) => {
+    run: ({ designation, class: close, side, engagedMm }) => {
       const read = readThread(designation);
       if (!read.ok)
         return { problems: [{ code: 'thread.noDesignation' as const, path: ['designation'], value: designation }] };
       const { thread } = read;
-      const found =
-        thread.form === 'unified'
-          ? unifiedLimits(thread, close, engagedMm ?? NINE_PITCHES * thread.pitchMm)
-          : metricLimits(thread, close);
+      const sides = side ? [side] : (['outside', 'inside'] as const);
+      const found = sides.map((one) => threadLimits(thread, one, close, engagedMm)).find((limits) => limits);
       if (!found) return { problems: [{ code: 'threading.noClass' as const, path: ['class'], value: close }] };
-      const { side, pitchMm, major, minor } = found;
-      return { side, pitch: pitchMm, major, minor };
+      const { pitchDiameter, major, minor } = found;
+      return { side: found.side, pitch: pitchDiameter, major, minor };
     },
   }),
   calculation({
@@ -164,7 +161,7 @@ export const threadingCalculations = [
       afterPassesMm: z.array(z.number()),
     }),
     run: ({ blankMm, pitchDiameterMm, pitchMm, includedDeg, tip, compoundDeg, passes }) => {
-      const depthMm = threadDepthMm(blankMm, pitchDiameterMm, pitchMm, includedDeg, tip);
+      const depthMm = threadDepthMm(blankMm, pitchDiameterMm, pitchMm, [includedDeg / 2, includedDeg / 2], tip);
       if (depthMm <= 0)
         return {
           problems: [

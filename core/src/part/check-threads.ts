@@ -1,5 +1,5 @@
 import { ROUNDING } from '../quantity/index.ts';
-import { type NamedThread, readThread } from '../thread/index.ts';
+import { type NamedThread, nearThreads, readThread } from '../thread/index.ts';
 import { cutInto, insides, mouthOf, outsides } from './ask.ts';
 import type { Part } from './part.ts';
 import type { Path, Reader } from './read.ts';
@@ -28,8 +28,12 @@ function drawnOn(part: Part, on: Outside | Inside, path: Path, reader: Reader): 
     const at = [...path, 'details', i, 'designation'];
     const read = readThread(cut.designation);
     if (read.ok) return [{ cut, thread: read.thread, path: at }];
-    const code = read.why === 'noPitch' ? 'thread.noPitch' : 'thread.leadNotPitch';
-    if (read.why !== 'unknown') reader.add({ code, path: at, value: cut.designation, severity: 'warning' });
+    if (cut.designation.trim() === '') return [];
+    const near = nearThreads(cut.designation).join(', ');
+    reader.add({
+      ...{ code: `thread.${read.why}`, path: at, value: cut.designation, severity: 'warning' },
+      ...(near === '' ? {} : { limit: near }),
+    });
     return [];
   });
 }

@@ -29,8 +29,8 @@ describe('a thread against what it is cut in', () => {
     expect(codes(on(5, 'M 6'))).toEqual(['thread.otherDiameter']);
     expect(codes(on(20, 'Tr 20x8(P4)'))).toEqual([]);
     expect(codes(on(20, 'Tr 20x9(P4)'))).toEqual(['thread.leadNotPitch']);
-    // what is of no family known here is left as it is
-    expect(codes(on(20, 'pipe thread, see note'))).toEqual([]);
+    // what is of no family known here is told, and drawn all the same
+    expect(codes(on(20, 'pipe thread, see note'))).toEqual(['thread.unknown']);
   });
   it('leaves a wall under its root, and around it in a hole', () => {
     expect(codes(on(20, 'M20', {}, bored(10)))).toEqual([]);

@@ -252,6 +252,8 @@ export const PROBLEM_CODES = [
   'thread.noDesignation',
   'thread.noPitch',
   'thread.leadNotPitch',
+  'thread.tooCoarse',
+  'thread.unknown',
   'thread.twoPitches',
   'thread.otherDiameter',
   'thread.otherHole',

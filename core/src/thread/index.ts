@@ -1,6 +1,32 @@
-export { type NamedThread, type ReadThread, readThread, THREAD_FORMS, type ThreadForm } from './designation.ts';
-export { type MajorLimits, majorLimits, metricLimits, type ThreadLimits } from './limits.ts';
-export { unifiedLimits } from './unified-limits.ts';
+export {
+  blankLimits,
+  boreForShareMm,
+  DIE_RULES,
+  dieBlanksMm,
+  engagedShare,
+  fullEngagementMm,
+  shareOfBore,
+} from './blank.ts';
+export { pitchDiameterAtMm, threadDepthMm, tipLimitsMm } from './depth.ts';
+export { type ReadThread, readThread } from './designation.ts';
+export type { Form, ToolTip } from './form/form.ts';
+export { formOf, includedDegOf, threadLimits } from './forms.ts';
+export { identifyThread, type Likely, type WornThread } from './identify.ts';
+export { majorLimits } from './metric-limits.ts';
+export { nearThreads } from './near.ts';
+export { type RunOutGroove, runOutGroove, threadChamferMm } from './run-out.ts';
+export {
+  type ExactPitch,
+  exactLeadMm,
+  exactPitchMm,
+  type NamedThread,
+  type Side,
+  type SizeLimits,
+  THREAD_FORMS,
+  type ThreadForm,
+  type ThreadLimits,
+} from './thread.ts';
+export { engagementOf } from './unified-limits.ts';
 export {
   bestWireMm,
   leadAngleDeg,

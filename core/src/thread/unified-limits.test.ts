@@ -6,10 +6,13 @@ const IN = 25.4;
 const of = (text: string, close: string, engagedIn: number) => {
   const read = readThread(text);
   if (!read.ok) throw new Error(text);
-  return unifiedLimits(read.thread, close, engagedIn * IN)!;
+  const side = close.endsWith('B') ? 'inside' : 'outside';
+  return unifiedLimits(read.thread, side, close, engagedIn * IN)!;
 };
 const inches = (l: object) => Object.values(l).map((mm: number) => Number((mm / IN).toFixed(4)));
 
+// where the usual length of engagement is not given the standard's own one is taken
+const usual = (text: string, close: string) => of(text, close, 0);
 describe('limits of a unified thread', () => {
   it.each([
     // as tables of limits have them, inches: pitch and major diameter, root
@@ -20,7 +23,7 @@ describe('limits of a unified thread', () => {
     const found = of(text, close, engaged);
     // the last digit of a table hangs on which of its sums were rounded
     const near = (sizes: readonly number[]) => sizes.map((inch) => expect.closeTo(inch, 3.6));
-    expect(inches(found.pitchMm)).toEqual(near(pitch));
+    expect(inches(found.pitchDiameter)).toEqual(near(pitch));
     expect(inches(found.major)).toEqual(near(major));
     expect(inches(found.minor)).toEqual(near([root]));
   });
@@ -31,16 +34,22 @@ describe('limits of a unified thread', () => {
     ['#1-64', '2B', 0.073, [0.0654, 0.0629], [0.0622, 0.0561]],
   ] as const)('lie as published inside: %s %s', (text, close, engaged, pitch, minor) => {
     const found = of(text, close, engaged);
-    for (const [i, inch] of inches(found.pitchMm).entries()) expect(Math.abs(inch - pitch[i]!)).toBeLessThan(0.00013);
+    for (const [i, inch] of inches(found.pitchDiameter).entries())
+      expect(Math.abs(inch - pitch[i]!)).toBeLessThan(0.00013);
     // tables round the bore to thousandths
     for (const [i, inch] of inches(found.minor).entries()) expect(Math.abs(inch - minor[i]!)).toBeLessThan(0.00055);
   });
+  it('are for an engagement of the diameter in coarse and fine series, of nine pitches elsewhere', () => {
+    expect(usual('3/8-24 UNF', '2A')).toEqual(of('3/8-24 UNF', '2A', 0.375));
+    expect(usual('1/2-28 UNEF', '2B')).toEqual(of('1/2-28 UNEF', '2B', 9 / 28));
+    expect(usual('1 1/2-8 UN', '2A')).toEqual(of('1 1/2-8', '2A', 1.5));
+  });
   it('leave no room at class 3, and are told for no other form', () => {
-    const { pitchMm, major } = of('1/2-13', '3A', 0.5);
-    expect(inches(pitchMm)[0]).toBeCloseTo(0.45, 4);
+    const { pitchDiameter, major } = of('1/2-13', '3A', 0.5);
+    expect(inches(pitchDiameter)[0]).toBeCloseTo(0.45, 4);
     expect(inches(major)[0]).toBeCloseTo(0.5, 6);
     const read = readThread('M12');
-    expect(read.ok && unifiedLimits(read.thread, '2A', 12)).toBeUndefined();
+    expect(read.ok && unifiedLimits(read.thread, 'outside', '2A', 12)).toBeUndefined();
     expect(of('1/2-13', '4A', 0.5)).toBeUndefined();
   });
 });

@@ -1,5 +1,4 @@
-import type { NamedThread } from './designation.ts';
-import type { MajorLimits, ThreadLimits } from './limits.ts';
+import type { NamedThread, Side, SizeLimits, ThreadLimits } from './thread.ts';
 
 const IN = 25.4;
 /** Shares of class 2A's pitch diameter tolerance, by class. ASME B1.1 */
@@ -14,7 +13,7 @@ const ROUND_ROOT_SHARE = (11 / 8) * (Math.sqrt(3) / 2);
 /** Sizes of the standard have four decimals of an inch. */
 const tenths = (inches: number): number => Number(inches.toFixed(4));
 const inMm = (inches: number): number => Number((tenths(inches) * IN).toFixed(5));
-const limits = (lower: number, upper: number): MajorLimits => ({ upperMm: inMm(upper), lowerMm: inMm(lower) });
+const limits = (lower: number, upper: number): SizeLimits => ({ upperMm: inMm(upper), lowerMm: inMm(lower) });
 
 /** Tolerance of the minor diameter inside, in. @source ASME B1.1: by diameter, pitch and class */
 function minorTolerance(d: number, p: number, close: string): number {
@@ -28,21 +27,31 @@ function minorTolerance(d: number, p: number, close: string): number {
   return p <= 0.25 ? coarse : 0.15 * p;
 }
 
+/** Series whose limits are for an engagement as long as the diameter; all others: nine pitches. ASME B1.1 */
+const BY_DIAMETER: readonly string[] = ['UNC', 'UNF', '4UN', '6UN', '8UN'];
+const NINE_PITCHES = 9;
+/** Length of engagement that the standard's tables are for, mm. */
+export const engagementOf = ({ majorMm, pitchMm, series = '' }: NamedThread): number =>
+  BY_DIAMETER.includes(series) ? majorMm : NINE_PITCHES * pitchMm;
+
 /**
  * Limits of pitch, major and minor diameter of a unified thread.
  * @param close `1A` to `3A` outside, `1B` to `3B` inside
- * @param engagedMm length of engagement; the diameter for coarse and fine ones, nine pitches for all others
+ * @param givenMm length of engagement; 0: as {@link engagementOf}
  * @returns undefined for other forms and classes
  * @source ASME B1.1: Td2 of 2A = 0.0015·∛D + 0.0015·√Le + 0.015·∛P² in inches, its multiples and allowance
  */
 export function unifiedLimits(
-  { form, majorMm, pitchMm }: NamedThread,
+  thread: NamedThread,
+  side: Side,
   close: string,
-  engagedMm: number,
+  givenMm: number,
 ): ThreadLimits | undefined {
-  const share = OF_2A[close.trim().toUpperCase()];
-  if (form !== 'unified' || share === undefined || engagedMm <= 0) return undefined;
+  const { form, majorMm, pitchMm } = thread;
   const named = close.trim().toUpperCase();
+  const share = OF_2A[named];
+  const engagedMm = givenMm || engagementOf(thread);
+  if (form !== 'unified' || share === undefined || named.endsWith('B') !== (side === 'inside')) return undefined;
   const [d, p, le] = [majorMm / IN, pitchMm / IN, engagedMm / IN];
   const of2A = 0.0015 * Math.cbrt(d) + 0.0015 * Math.sqrt(le) + 0.015 * Math.cbrt(p ** 2);
   const tolerance = tenths(share * of2A);
@@ -50,7 +59,7 @@ export function unifiedLimits(
   if (named.endsWith('B'))
     return {
       side: 'inside',
-      pitchMm: limits(d2, d2 + tolerance),
+      pitchDiameter: limits(d2, d2 + tolerance),
       major: { leastMm: inMm(d) },
       minor: limits(d1, d1 + minorTolerance(d, p, named)),
     };
@@ -59,7 +68,7 @@ export function unifiedLimits(
   const [most, major] = [d2 - allowance, tenths(d) - allowance];
   return {
     side: 'outside',
-    pitchMm: limits(most - tolerance, most),
+    pitchDiameter: limits(most - tolerance, most),
     major: limits(major - crest, major),
     minor: { basicMm: inMm(major - ROUND_ROOT_SHARE * p) },
   };

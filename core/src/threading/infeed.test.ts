@@ -1,20 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { byCompound, equalAreaDepths, stepByCompound, threadDepthMm } from './infeed.ts';
+import { byCompound, equalAreaDepths, stepByCompound } from './infeed.ts';
 
 describe('going into a thread', () => {
-  it('is so deep as blank, pitch diameter and the tool’s own point make it', () => {
-    // 1/2-8 with a sharp point, in inches; M6 with a round of 0.05
-    expect(threadDepthMm(0.5, 0.418810118395, 0.125, 60, { kind: 'flat', flatMm: 0 })).toBeCloseTo(0.09472153, 7);
-    expect(threadDepthMm(6, 5.35, 1, 60, { kind: 'radius', radiusMm: 0.05 })).toBeCloseTo(0.708, 4);
-    // on a basic blank with the flats of FIELD: P/8, P/6 and P/4 to 0.6495, 0.6134 and 0.5413 of the pitch
-    for (const [part, share] of [
-      [8, 0.6495],
-      [6, 0.6134],
-      [4, 0.5413],
-    ] as const)
-      expect(threadDepthMm(10, 10 - 0.6495 * 1, 1, 60, { kind: 'flat', flatMm: 1 / part })).toBeCloseTo(share, 3);
-  });
   it('is farther by the compound than across, and shifts along', () => {
     expect(byCompound(0.135, 29)).toEqual({
       travelMm: expect.closeTo(0.1543528, 6),

@@ -1,31 +1,7 @@
 import { radians } from '../quantity/index.ts';
 
-/** What a tool ends in: a flat across its point, or a round; mm. */
-export type ToolTip =
-  | { readonly kind: 'flat'; readonly flatMm: number }
-  | { readonly kind: 'radius'; readonly radiusMm: number };
-
 /** Half the included angle of a form, radians. */
 const half = (includedDeg: number): number => radians(includedDeg / 2);
-
-/**
- * How deep a tool goes on the radius from a blank until the pitch diameter is there.
- * @param blankMm diameter that it really begins on
- * @source FIELD 7: (D − d2)/2 + ½·(P/2 − w)·cot α for a flat, (D − d2)/2 + (P/4)·cot α − r·(1/sin α − 1) for a round
- */
-export function threadDepthMm(
-  blankMm: number,
-  pitchDiameterMm: number,
-  pitchMm: number,
-  includedDeg: number,
-  tip: ToolTip,
-): number {
-  const a = half(includedDeg);
-  const toPitchLine = (blankMm - pitchDiameterMm) / 2;
-  return tip.kind === 'flat'
-    ? toPitchLine + (pitchMm / 2 - tip.flatMm) / 2 / Math.tan(a)
-    : toPitchLine + pitchMm / 4 / Math.tan(a) - tip.radiusMm * (1 / Math.sin(a) - 1);
-}
 
 /**
  * What the compound goes for a depth on the radius, set at an angle from the cross-slide's line, and how far the point shifts along the

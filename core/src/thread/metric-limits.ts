@@ -1,4 +1,3 @@
-import type { NamedThread } from './designation.ts';
 import {
   METRIC_TO_MM,
   metricTolerances,
@@ -6,25 +5,11 @@ import {
   pitchDiameterTolerances,
   R40,
 } from './standard/metric-tolerances.ts';
-
-/** Largest and smallest size of a thread's diameter, mm. */
-export interface MajorLimits {
-  readonly upperMm: number;
-  readonly lowerMm: number;
-}
-/** All limits of a thread; of what only has to be clear one size. Diameters in mm. */
-export interface ThreadLimits {
-  readonly side: 'outside' | 'inside';
-  readonly pitchMm: MajorLimits;
-  /** outside: over the crests; inside no more than this at the least */
-  readonly major: MajorLimits | { readonly leastMm: number };
-  /** inside: the bore; outside the root at its basic depth */
-  readonly minor: MajorLimits | { readonly basicMm: number };
-}
+import type { NamedThread, Side, SizeLimits, ThreadLimits } from './thread.ts';
 
 /** Steps of preferred numbers in a grade, and from the pitch diameter outside to the one inside. ISO 965-1: 1.25 and 1.32 */
 const GRADE_STEPS = 4;
-const INSIDE_STEPS = 5;
+export const INSIDE_STEPS = 5;
 /** Grades of each tolerance. ISO 965-1 */
 const GRADES = {
   ...{ pitchOutside: [3, 9], pitchInside: [4, 8], major: [4, 8], minor: [4, 8] },
@@ -38,7 +23,9 @@ function stepped(um: number, steps: number): number {
   const whole = Math.floor(on / R40.length);
   return Number((R40[on - whole * R40.length]! * decade * 10 ** whole).toFixed(3));
 }
-const graded = (of6Um: number, grade: number, more = 0): number => stepped(of6Um, GRADE_STEPS * (grade - 6) + more);
+/** A grade's tolerance from that of grade 6. */
+export const graded = (of6Um: number, grade: number, more = 0): number =>
+  stepped(of6Um, GRADE_STEPS * (grade - 6) + more);
 const within = (grade: number, [least, most]: readonly [number, number]): boolean => grade >= least && grade <= most;
 
 const micron = (mm: number): number => Number(mm.toFixed(4));
@@ -61,7 +48,9 @@ const deviationUm = (row: PitchTolerances, letter: string): number | undefined =
   ({ e: row.eUm, f: row.fUm, g: row.gUm, h: 0, G: row.gUm, H: 0 })[letter];
 
 /** Classes of pitch diameter and of the crests' diameter as they are written: `6g`, `7g6g`, `5H`. */
-function classesOf(close: string): { readonly pitch: [number, string]; readonly crest: [number, string] } | undefined {
+export function classesOf(
+  close: string,
+): { readonly pitch: [number, string]; readonly crest: [number, string] } | undefined {
   const read = /^(\d)([efghGH])(?:(\d)([efghGH]))?$/.exec(close.trim());
   if (!read) return undefined;
   const pitch: [number, string] = [Number(read[1]), read[2]!];
@@ -77,7 +66,11 @@ function classesOf(close: string): { readonly pitch: [number, string]; readonly 
  * @source ISO 965-1: d2 and d = basic + es, less Td2 and Td; D2 and D1 = basic + EI, plus TD2 and TD1
  * M10 × 1.25 of 6g: pitch diameter 9.16 to 9.042.
  */
-export function metricLimits({ form, majorMm, pitchMm }: NamedThread, close: string): ThreadLimits | undefined {
+export function metricLimits(
+  { form, majorMm, pitchMm }: NamedThread,
+  side: Side,
+  close: string,
+): ThreadLimits | undefined {
   const [row, classes] = [rowOf(pitchMm), classesOf(close)];
   const of6 = td2Of6(majorMm, pitchMm);
   if (form !== 'metric' || !row || !classes || of6 === undefined) return undefined;
@@ -85,6 +78,7 @@ export function metricLimits({ form, majorMm, pitchMm }: NamedThread, close: str
   const [deviation, ofCrest] = [deviationUm(row, pitch[1]), deviationUm(row, crest[1])];
   if (deviation === undefined || ofCrest === undefined) return undefined;
   const inside = pitch[1] === pitch[1].toUpperCase();
+  if (inside !== (side === 'inside')) return undefined;
   const d2 = basic(majorMm - PITCH_SHARE * pitchMm);
   const d1 = basic(majorMm - MINOR_SHARE * pitchMm);
   if (inside) {
@@ -93,7 +87,7 @@ export function metricLimits({ form, majorMm, pitchMm }: NamedThread, close: str
     const [least, bore] = [d2 + deviation / 1000, d1 + ofCrest / 1000];
     return {
       side: 'inside',
-      pitchMm: limits(least, least + graded(of6, pitch[0], INSIDE_STEPS) / 1000),
+      pitchDiameter: limits(least, least + graded(of6, pitch[0], INSIDE_STEPS) / 1000),
       major: { leastMm: micron(majorMm + deviation / 1000) },
       minor: limits(bore, bore + graded(row.td1Of6Um, crest[0]) / 1000),
     };
@@ -103,13 +97,13 @@ export function metricLimits({ form, majorMm, pitchMm }: NamedThread, close: str
   if (!major) return undefined;
   return {
     side: 'outside',
-    pitchMm: limits(most - graded(of6, pitch[0]) / 1000, most),
+    pitchDiameter: limits(most - graded(of6, pitch[0]) / 1000, most),
     major,
     minor: { basicMm: basic(majorMm - ROOT_SHARE * pitchMm) },
   };
 }
 
-const limits = (lowerMm: number, upperMm: number): MajorLimits => ({
+const limits = (lowerMm: number, upperMm: number): SizeLimits => ({
   upperMm: micron(upperMm),
   lowerMm: micron(lowerMm),
 });
@@ -119,7 +113,7 @@ function majorLimitsOf(
   row: PitchTolerances,
   majorMm: number,
   [grade, letter]: [number, string],
-): MajorLimits | undefined {
+): SizeLimits | undefined {
   const deviation = deviationUm(row, letter);
   if (deviation === undefined || grade % 2 !== 0 || !within(grade, GRADES.major)) return undefined;
   const upperMm = majorMm - deviation / 1000;
@@ -132,7 +126,7 @@ function majorLimitsOf(
  * @returns undefined for other forms, pitches beyond the table and classes that are not known here
  * @source ISO 965-1: upper = D + es, lower = upper − Td
  */
-export function majorLimits({ form, majorMm, pitchMm }: NamedThread, close: string): MajorLimits | undefined {
+export function majorLimits({ form, majorMm, pitchMm }: NamedThread, close: string): SizeLimits | undefined {
   const [row, classes] = [rowOf(pitchMm), classesOf(close.trim() || '6g')];
   const inside = classes && classes.crest[1] === classes.crest[1].toUpperCase();
   return form === 'metric' && row && classes && !inside ? majorLimitsOf(row, majorMm, classes.crest) : undefined;

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { type NamedThread, readThread } from './designation.ts';
-import { majorLimits, metricLimits, type ThreadLimits } from './limits.ts';
+import { readThread } from './designation.ts';
+import { majorLimits, metricLimits } from './metric-limits.ts';
 import { METRIC_TO_MM, metricTolerances, pitchDiameterTolerances } from './standard/metric-tolerances.ts';
+import type { NamedThread, ThreadLimits } from './thread.ts';
 
 const of = (text: string): NamedThread => {
   const read = readThread(text);
@@ -45,7 +46,8 @@ describe('the major diameter of an outside thread', () => {
 });
 
 describe('all limits of a metric thread', () => {
-  const all = (text: string, close: string): ThreadLimits => metricLimits(of(text), close)!;
+  const side = (close: string) => (/[A-Z]/.test(close) ? 'inside' : 'outside');
+  const all = (text: string, close: string): ThreadLimits => metricLimits(of(text), side(close), close)!;
   const pair = (l: object) => Object.values(l);
   it.each([
     // published limits of size, outside: pitch and major diameter, root
@@ -59,7 +61,7 @@ describe('all limits of a metric thread', () => {
     ['M5', '4h', [4.48, 4.42], [5, 4.905], 4.019],
   ] as const)('lie as published outside: %s %s', (text, close, pitch, major, root) => {
     const found = all(text, close);
-    expect(pair(found.pitchMm)).toEqual(pitch);
+    expect(pair(found.pitchDiameter)).toEqual(pitch);
     expect(pair(found.major)).toEqual(major);
     expect(found.minor).toEqual({ basicMm: root });
   });
@@ -73,16 +75,18 @@ describe('all limits of a metric thread', () => {
     ['M12', '7H', [11.113, 10.863], [10.531, 10.106]],
   ] as const)('lie as published inside: %s %s', (text, close, pitch, minor) => {
     const found = all(text, close);
-    expect(pair(found.pitchMm)).toEqual(pitch);
+    expect(pair(found.pitchDiameter)).toEqual(pitch);
     expect(pair(found.minor)).toEqual(minor);
     expect(found.side).toBe('inside');
   });
   it('go with every class that the standard has, and with no other', () => {
     for (const close of ['3h4h', '9g8g', '6f', '8g', '5g6g', '7e6e', '4G', '8H'])
-      expect([close, metricLimits(of('M20'), close)]).not.toEqual([close, undefined]);
+      expect([close, metricLimits(of('M20'), side(close), close)]).not.toEqual([close, undefined]);
     for (const close of ['', '2h', '6x', '6g6H', '9H', '3H', '5g', '6 g 6 g'])
-      expect([close, metricLimits(of('M20'), close)]).toEqual([close, undefined]);
-    expect(metricLimits(of('Tr 24x5'), '7e')).toBeUndefined();
-    expect(metricLimits(of('M20x0.5'), '6g')).toBeUndefined();
+      expect([close, metricLimits(of('M20'), side(close), close)]).toEqual([close, undefined]);
+    // of the other side
+    expect(metricLimits(of('M20'), 'inside', '6g')).toBeUndefined();
+    expect(metricLimits(of('Tr 24x5'), 'outside', '7e')).toBeUndefined();
+    expect(metricLimits(of('M20x0.5'), 'outside', '6g')).toBeUndefined();
   });
 });
