@@ -199,7 +199,7 @@ describe('what was done and read', () => {
     }
   });
   it('goes on sending where the network comes back just as a try has failed', async () => {
-    const url = await begin(19);
+    const url = await begin(20);
     const context = await browser().browser().createBrowserContext();
     const page = await pageIn(context, () => {
       const realFetch = window.fetch.bind(window);
