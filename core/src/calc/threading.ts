@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { MM_PER_IN, type Rational, rational } from '../quantity/index.ts';
+import { MM_PER_IN, type Rational, radians, rational } from '../quantity/index.ts';
 import {
   bestWireMm,
   overWiresMm,
@@ -172,7 +172,7 @@ export const threadingCalculations = [
       const flat = tip.kind === 'flat' ? tip.flatMm : 2 * tip.radiusMm;
       return {
         ...{ depthMm, travelMm, alongMm, trailingShare: stepByCompound(1, compoundDeg, includedDeg).trailingMm },
-        afterPassesMm: [...equalAreaDepths(depthMm, passes, includedDeg, flat)],
+        afterPassesMm: [...equalAreaDepths(depthMm, passes, 2 * Math.tan(radians(includedDeg / 2)), flat)],
       };
     },
   }),

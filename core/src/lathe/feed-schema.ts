@@ -50,6 +50,24 @@ export const threadsSchema = z.strictObject({
   dial: z
     .strictObject({ wheelTeeth: z.number().int().min(4).max(120), marks: z.number().int().min(1).max(32) })
     .nullable(),
+  /** further wheels that can be brought to run in the leadscrew */
+  moreDials: z
+    .array(z.strictObject({ wheelTeeth: z.number().int().min(4).max(120), marks: z.number().int().min(1).max(32) }))
+    .max(6)
+    .optional(),
+  /** what change gears are put onto: missing, all of it is as usual */
+  train: z
+    .strictObject({
+      /** gears that stay, from the spindle to the first shaft that changes: driver and driven */
+      fixed: z.tuple([teeth, teeth]).optional(),
+      /** room that a stud or shaft takes beside a gear, in teeth */
+      studTeeth: z.number().int().min(0).max(60).optional(),
+      /** teeth of two pairs together that reach from shaft to shaft */
+      teethTogether: z
+        .strictObject({ least: z.number().int().min(40).max(800), most: z.number().int().min(40).max(800) })
+        .optional(),
+    })
+    .optional(),
   /** left-hand threads by a tumbler */
   tumbler: z.boolean(),
 });

@@ -1,3 +1,17 @@
+export { type Engages, engagesFor, type StartBy, startsBy, wheelsOf } from './engage.ts';
+export { type FirstPassWish, firstPassMm, lastPassMm } from './first-pass.ts';
 export { clearsStuds, type GearTrain, gearTrains, offOverMm, type TrainWish } from './gear-trains.ts';
 export { type ClosesAgain, closesAgain, type DialWheel, pitchesBetween, pitchesToStart } from './half-nuts.ts';
 export { byCompound, equalAreaDepths, stepByCompound } from './infeed.ts';
+export { scaleDeg, usualCompoundDeg } from './infeed-angle.ts';
+export { hasTrains, type LeadSetting, leadSettings, leadscrewMm, trainsFor } from './leads.ts';
+export {
+  INFEED_SCHOOLS,
+  type InfeedSchool,
+  PASS_SCHEDULES,
+  type PassesWish,
+  type PassSchedule,
+  type ThreadPass,
+  threadPasses,
+} from './passes.ts';
+export { REACT_S, type Reacts, type RunOut, reactRpm, reacts, SHORT_THREAD_MM } from './react.ts';

@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { byCompound, equalAreaDepths, stepByCompound } from './infeed.ts';
 
+const tangentsOf = (includedDeg: number): number => 2 * Math.tan((includedDeg * Math.PI) / 360);
+
 describe('going into a thread', () => {
   it('is farther by the compound than across, and shifts along', () => {
     expect(byCompound(0.135, 29)).toEqual({
@@ -20,7 +22,7 @@ describe('going into a thread', () => {
     expect(stepByCompound(0.1, 30.5, 60).trailingMm).toBeLessThan(0);
   });
   it('takes equal areas pass by pass', () => {
-    const depths = equalAreaDepths(0.92, 6, 60, 0.19);
+    const depths = equalAreaDepths(0.92, 6, tangentsOf(60), 0.19);
     for (const [i, mm] of [0.303004, 0.475868, 0.61112, 0.726064, 0.827781, 0.92].entries())
       expect(depths[i]).toBeCloseTo(mm, 5);
   });
@@ -32,7 +34,7 @@ describe('going into a thread', () => {
         fc.constantFrom(29, 30, 47.5, 55, 60),
         fc.double({ min: 0, max: 1, noNaN: true }),
         (depth, passes, angle, flat) => {
-          const at = equalAreaDepths(depth, passes, angle, flat);
+          const at = equalAreaDepths(depth, passes, tangentsOf(angle), flat);
           const cuts = at.map((mm, i) => mm - (at[i - 1] ?? 0));
           expect(at.at(-1)).toBe(depth);
           for (const [i, cut] of cuts.entries()) {

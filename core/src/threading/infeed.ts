@@ -32,22 +32,27 @@ export function stepByCompound(
   return { pitchDiameterMm: -2 * radialMm, trailingMm: radialMm * Math.tan(a) - alongMm };
 }
 
+/** Area of a groove so deep: a flat at its bottom and two flanks, whose tangents together are given. mm² */
+export const grooveAreaMm2 = (depthMm: number, tipFlatMm: number, tangents: number): number =>
+  tipFlatMm * depthMm + (depthMm ** 2 * tangents) / 2;
+
+/** The depth at which a groove has an area, mm; the inverse of {@link grooveAreaMm2}. */
+export const depthOfAreaMm = (areaMm2: number, tipFlatMm: number, tangents: number): number =>
+  tangents === 0 ? areaMm2 / tipFlatMm : (-tipFlatMm + Math.sqrt(tipFlatMm ** 2 + 2 * tangents * areaMm2)) / tangents;
+
 /**
  * Depths on the radius after each of so many passes that take equal areas, from the surface down.
- * @param depthMm in all @param tipFlatMm flat at the tool's point
+ * @param depthMm in all @param tangents of both flanks together @param tipFlatMm flat at the tool's point
  * @source a groove with a flat w is w·h + h²·tan α in section: equal parts of it
  */
 export function equalAreaDepths(
   depthMm: number,
   passCount: number,
-  includedDeg: number,
+  tangents: number,
   tipFlatMm: number,
 ): readonly number[] {
-  const t = Math.tan(half(includedDeg));
-  const whole = tipFlatMm * depthMm + depthMm ** 2 * t;
-  return Array.from({ length: passCount }, (_, i) => {
-    if (i === passCount - 1) return depthMm;
-    const part = (whole * (i + 1)) / passCount;
-    return (-tipFlatMm + Math.sqrt(tipFlatMm ** 2 + 4 * t * part)) / (2 * t);
-  });
+  const whole = grooveAreaMm2(depthMm, tipFlatMm, tangents);
+  return Array.from({ length: passCount }, (_, i) =>
+    i === passCount - 1 ? depthMm : depthOfAreaMm((whole * (i + 1)) / passCount, tipFlatMm, tangents),
+  );
 }

@@ -1,0 +1,14 @@
+import type { Lathe } from '../lathe/index.ts';
+
+/** A flank is fed along by so much less than its own angle, so that the other is just shaved, degrees. FIELD 7: 29.5 of 30, 14.5 of 15 */
+const LESS_DEG = 0.5;
+/** Flanks as steep as this are fed straight: the compound would hardly move them along. */
+const STEEP_DEG = 5;
+
+/** Usual angle of the compound from the cross-slide's line for a flank, degrees; 0 where it is fed straight. */
+export const usualCompoundDeg = (leadingFlankDeg: number): number =>
+  leadingFlankDeg < STEEP_DEG ? 0 : leadingFlankDeg - LESS_DEG;
+
+/** The angle as a lathe's own scale marks it: from the cross-slide's line, or from along the bed. */
+export const scaleDeg = ({ slides }: Pick<Lathe, 'slides'>, fromCrossDeg: number): number =>
+  slides.compoundZero === 'crossSlide' ? fromCrossDeg : 90 - fromCrossDeg;

@@ -1,0 +1,104 @@
+import { radians } from '../quantity/index.ts';
+import { equalAreaDepths, grooveAreaMm2 } from './infeed.ts';
+
+/** Ways of going into a thread: along a flank by the compound, straight by the cross-slide, or to one flank and the other by turns. */
+export const INFEED_SCHOOLS = ['flank', 'straight', 'alternate'] as const;
+export type InfeedSchool = (typeof INFEED_SCHOOLS)[number];
+/** Ways of sharing the depth: equal areas of chip, or depths that fall with the root of the pass's number. */
+export const PASS_SCHEDULES = ['equalArea', 'fallingDepth'] as const;
+export type PassSchedule = (typeof PASS_SCHEDULES)[number];
+
+/** What passes are made from. Depths on the radius, mm. */
+export interface PassesWish {
+  readonly depthMm: number;
+  /** half angles of leading and trailing flank, degrees */
+  readonly flanksDeg: readonly [leading: number, trailing: number];
+  /** flat at the tool's point, or the breadth of its round near there */
+  readonly tipMm: number;
+  readonly school: InfeedSchool;
+  /** of the compound from the cross-slide's line, where it feeds; 0 otherwise */
+  readonly compoundDeg: number;
+  readonly schedule: PassSchedule;
+  /** deepest first pass, shallowest last one; the edge's least depth */
+  readonly firstMm: number;
+  readonly lastMm: number;
+}
+/** One pass. Depths on the radius, mm. */
+export interface ThreadPass {
+  /** from the surface, after it */
+  readonly depthMm: number;
+  /** deeper than the pass before */
+  readonly cutMm: number;
+  readonly areaMm2: number;
+  /** what of the area the leading flank cuts, the trailing one, and the point; together 1 */
+  readonly leadingShare: number;
+  readonly trailingShare: number;
+  /** how far the point has gone along the work towards its leading side since the surface; of alternate flanks to that side or the other */
+  readonly alongMm: number;
+}
+
+/** More passes than this are no plan. */
+const MOST_PASSES = 200;
+
+/** Depths of so many passes, the last exactly the whole. */
+function depthsOf(count: number, { depthMm, tipMm, schedule }: PassesWish, t: number): number[] {
+  if (schedule === 'equalArea') return [...equalAreaDepths(depthMm, count, t, tipMm)];
+  return Array.from({ length: count }, (_, i) => (i === count - 1 ? depthMm : depthMm * Math.sqrt((i + 1) / count)));
+}
+
+/** What is left from where passes become shallower than the edge's least is shared evenly, so that none is. */
+function evenTail(depths: readonly number[], lastMm: number): number[] {
+  const tooThin = depths.findIndex((d, i) => d - (depths[i - 1] ?? 0) < lastMm - 1e-9);
+  if (tooThin < 0) return [...depths];
+  const whole = depths.at(-1)!;
+  // begin early enough that the rest makes at least one full pass
+  const kept = depths.slice(0, tooThin);
+  const from = kept.at(-1) ?? 0;
+  const count = Math.floor((whole - from) / lastMm + 1e-9);
+  if (count === 0) return kept.length === 0 ? [whole] : [...kept.slice(0, -1), whole];
+  return [
+    ...kept,
+    ...Array.from({ length: count }, (_, i) => (i === count - 1 ? whole : from + ((whole - from) * (i + 1)) / count)),
+  ];
+}
+
+/**
+ * Passes from the surface to a depth: none deeper than the first, none shallower than the last, none deeper than the one before.
+ * @source FIELD 7: equal areas, or depth_i = depth·√(i/n)
+ */
+export function threadPasses(wish: PassesWish): readonly ThreadPass[] {
+  const { depthMm, flanksDeg, tipMm, school, compoundDeg, firstMm, lastMm } = wish;
+  const [a, b] = [Math.tan(radians(flanksDeg[0])), Math.tan(radians(flanksDeg[1]))];
+  const t = a + b;
+  if (depthMm <= 0) return [];
+  const first = Math.max(firstMm, lastMm);
+  let count = 1;
+  while (count < MOST_PASSES && depthsOf(count, wish, t)[0]! > first + 1e-9) count++;
+  const depths = evenTail(depthsOf(count, wish, t), lastMm);
+  const q = school === 'flank' ? Math.tan(radians(compoundDeg)) : 0;
+  // of alternate flanks: the point keeps to one side of the finished groove and then to the other, as far as there is room
+  const aside = (depth: number, i: number): number =>
+    school === 'alternate' && i < depths.length - 1
+      ? (i % 2 === 0 ? 1 : -1) * (depthMm - depth) * Math.min(a, b)
+      : depth * q;
+  return depths.map((depth, i): ThreadPass => {
+    const before = depths[i - 1] ?? 0;
+    const cut = depth - before;
+    const [along, was] = [aside(depth, i), i === 0 ? 0 : aside(before, i - 1)];
+    // thickness off each flank, measured along the work, and what the point takes
+    const leading = Math.max(0, cut * a + (along - was));
+    const trailing = Math.max(0, cut * b - (along - was));
+    const point = tipMm * cut + (cut * cut * t) / 2;
+    const area =
+      school === 'alternate'
+        ? leading * before + trailing * before + point
+        : grooveAreaMm2(depth, tipMm, t) - grooveAreaMm2(before, tipMm, t);
+    const flanks = before * (leading + trailing) + cut * cut * (t / 2);
+    const share = flanks + tipMm * cut || 1;
+    return {
+      ...{ depthMm: depth, cutMm: cut, areaMm2: area, alongMm: along },
+      leadingShare: (before * leading + (cut * cut * a) / 2) / share,
+      trailingShare: (before * trailing + (cut * cut * b) / 2) / share,
+    };
+  });
+}
