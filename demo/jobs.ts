@@ -1,6 +1,6 @@
 import type { Job } from '../core/src/job/index.ts';
 import { emptyBoreStep } from '../core/src/part/index.ts';
-import { ends, f, glued, hole, job, over, thread } from './builders.ts';
+import { ends, f, glued, groove, hole, job, over, thread } from './builders.ts';
 import { hollowJobs } from './hollow-jobs.ts';
 import { oldStud } from './old-stud.ts';
 import { demoId, length } from './words.ts';
@@ -20,7 +20,10 @@ export const jobs: [string, Job][] = [
         f('f3', 'Bearing', '28', 'h7', '60', { fin: '0.8', right: '0.5' }),
         f('f4', 'Thread', '24', '-0.1/-0.3', '70', {
           right: '1.5x45',
-          details: [thread('d1', 'Tr 24x5', 'left', '7e')],
+          details: [
+            { ...groove('d2'), from: 'left', width: length('8'), floor: length('18') },
+            { ...thread('d1', 'Tr 24x5', 'left', '7e'), from: 'right', length: length('62') },
+          ],
         }),
         f('f5', 'Square', '18', '±0.2', '20', { right: '2x45' }),
       ],
@@ -89,7 +92,11 @@ export const jobs: [string, Job][] = [
       [
         f('f1', 'Seat', '7/8', '±.002', '1 3/8', { unit: 'in', left: '1/32' }),
         f('f2', 'Collar', '.940', '±.005', '3/8', { unit: 'in', left: '1/64', right: '1/64' }),
-        f('f3', 'Nut end', '3/4', '-.004/-.010', '1 1/2', { unit: 'in', right: '1/64' }),
+        f('f3', 'Nut end', '3/4', '-.004/-.010', '1 1/2', {
+          unit: 'in',
+          right: '1/16x45',
+          details: [thread('d1', '3/4-16 UNF', 'right', '2A')],
+        }),
         f('f4', 'Pilot', '5/8', '±.003', '1 1/8', { unit: 'in', fin: 'N7', right: '1/16' }),
       ],
       'low-1in',

@@ -207,8 +207,14 @@ export const long: Lathe = {
   },
   threads: {
     ...geared.threads,
-    controls: boxAndKnob,
-    settings: pitches.map(([box, knob, pitch]) => ({ at: { box, knob }, pitch, unit: 'mm' })),
+    controls: [
+      ...boxAndKnob,
+      { id: 'lead', name: 'Lead', kind: 'lever', positions: ['1:1', '4:1'], changeMin: 0.2, stopFirst: true },
+    ],
+    settings: pitches.flatMap(([box, knob, pitch]) => [
+      { at: { box, knob, lead: '1:1' }, pitch, unit: 'mm' as const },
+      { at: { box, knob, lead: '4:1' }, pitch: String(4 * Number(pitch)), unit: 'mm' as const },
+    ]),
     gears: [24, 30, 32, 36, 40, 44, 45, 48, 52, 60, 80, 120, 127],
     dial: { wheelTeeth: 14, marks: 7 },
   },

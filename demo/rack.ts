@@ -59,6 +59,31 @@ const blade = (widthMm: number, reachMm: number, frontDeg = 0): Tool => ({
   ),
   ...{ ...steel, kind: 'blade', widthMm, reachMm, frontDeg },
 });
+const threading = (
+  key: string,
+  name: string,
+  angleDeg: number,
+  tipMm: number,
+  deepestMm: number,
+  widthMm: number,
+  radiusMm?: number,
+): Tool => ({
+  ...{ ...named(key, name), ...steel, kind: 'threading', angleDeg, tipMm, deepestMm, widthMm, reliefDeg: 10 },
+  ...(radiusMm === undefined ? {} : { radiusMm }),
+});
+const insideThreading = (
+  key: string,
+  name: string,
+  angleDeg: number,
+  tipMm: number,
+  deepestMm: number,
+  widthMm: number,
+  leastBoreMm: number,
+  reachMm: number,
+): Tool => ({
+  ...{ ...named(key, name), ...steel, kind: 'inside threading', angleDeg, tipMm, deepestMm, widthMm },
+  ...{ reliefDeg: 12, leastBoreMm, reachMm },
+});
 /** Tools in the drawer. */
 export const tools: readonly Tool[] = [
   { ...named('1', 'HSS rougher, nose 0.8'), kind: 'rougher', ...steel, ...edge(0.8, 80, 4, 0.015) },
@@ -138,6 +163,19 @@ export const tools: readonly Tool[] = [
     ...{ ...named('face3', 'Blade for faces 3'), ...steel, kind: 'face blade' },
     ...{ widthMm: 3, deepestMm: 8, leastOuterMm: 30 },
   },
+  ...[
+    threading('thr60', 'Threading bit 60°', 60, 0.2, 2.4, 5),
+    threading('thr60f', 'Threading bit 60°, fine', 60, 0.08, 1.2, 4),
+    threading('thr30', 'Threading bit 30°, pitch 5', 30, 1.69, 3.5, 6),
+    threading('thr30d', 'Threading bit 30°, pitch 4', 30, 1.25, 3, 5),
+    threading('thr55', 'Threading bit 55°, 12 to the inch', 55, 0, 2, 5, 0.28),
+  ],
+  ...[
+    insideThreading('ithr30', 'Inside threading bit 30°, pitch 5', 30, 1.69, 3.5, 5, 18, 62),
+    insideThreading('ithr60', 'Inside threading bit 60°', 60, 0.15, 1.6, 4, 14, 45),
+  ],
+  { ...named('tapm6', 'Tap M6'), ...steel, kind: 'tap', designation: 'M6', hand: 'right', leadsOver: 4 },
+  { ...named('diem6', 'Die M6'), ...steel, kind: 'die', designation: 'M6', hand: 'right' },
   { ...named('knurl1', 'Knurls, diamond 1'), ...steel, kind: 'knurling', pattern: 'diamond', pitchMm: 1, widthMm: 10 },
 ];
 const inst = (
@@ -199,6 +237,13 @@ export const instruments = [
   inst('11', 'Bore gauge 50–150', 'bore gauge', 'mm', 50, 150, 0.001, 0.006),
   inst('9', 'Telescopic gauges 8–90', 'telescopic gauge', 'mm', 8, 90, 0.01, 0.015),
   inst('10', 'Depth micrometer 0–75', 'depth micrometer', 'mm', 0, 75, 0.01, 0.01),
+  inst('12', 'Thread wires, micrometer 0–25', 'thread wires', 'mm', 0, 27, 0.001, 0.006, {
+    wiresMm: [0.455, 0.53, 0.62, 0.725, 0.895, 1.1, 1.35, 1.65, 2.05, 2.55, 3.2],
+  }),
+  inst('13', 'Thread wires, inch micrometer 0–1', 'thread wires', 'in', 0, 27, 0.00254, 0.006, {
+    wiresMm: [0.572, 0.635, 0.762, 0.914, 1.016, 1.219, 1.397, 1.829],
+  }),
+  inst('14', 'Plug gauge Tr 24x5 LH 7H', 'thread plug', 'mm', 21, 22.5, 0.01, 0.01),
   inst('6', 'Steel rule 300', 'rule', 'mm', 0, 300, 0.5, 0.25),
 ];
 const bar = (

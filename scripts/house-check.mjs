@@ -73,7 +73,8 @@ const OWN_UNITS = {
   hold: /^(slacken|tighten|under|tapAt)$/,
   tool: /^(edges|breakers)$/,
   /** so do the holdings of a job */
-  threading: /^(teeth|marks|most|start|everyPitches|errorPpm|teethOfStud)$/,
+  threading: /^(teeth|marks|most|start|everyPitches|errorPpm|teethOfStud|spindleGearTeeth|tangents|seconds|stopTurns)$/,
+  thread: /^(pitch|pitchCount)$/,
   job: /^(one|other|upTo|setupNow|setupCount|leftCount|lostCount|measureCount)$/,
   stock: /^(size|gap|nodes|mostNodes|pieces)$/,
   worn: /^score$/,

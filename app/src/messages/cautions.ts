@@ -56,6 +56,14 @@ const cautions: Record<Caution, string> = {
     'File with the spindle slow, handle on, left hand on the handle so that no arm crosses the jaws; emery by its ends or on the file, never wrapped.',
   knurlWet:
     'Slow, plenty of oil: the wheels shed fine slivers. Press them in firmly at the end, look at the first turns, no fingers or brush near where they run in.',
+  nutsStayShut:
+    'Never open the half-nuts until the thread is proved: no mark brings the tool back into its groove. Stop, draw out, run back in reverse. Nothing of yours near chuck or dog while it reverses.',
+  marksOnly:
+    'Close the half-nuts only at the marks that are told, with the compound and the cross-slide where they were. Withdraw before it reaches the end; slow rather than late. Never a finger on a thread that turns.',
+  handTurned:
+    'Too short for the hand at any speed of this lathe: motor off at the switch, belt slack or gears out, and turn the spindle by hand for the last turns.',
+  squareOn:
+    'Spindle stopped and out of gear, or locked: turn the holder by hand against the tailstock, half a turn back for each turn, oil. Never under power in a chuck by its key.',
   edgesSharp: 'Edges and chips are sharp: brush or hook, never the hand.',
 };
 
@@ -108,6 +116,10 @@ const notes: Record<Note['code'], (note: Note, unit: LengthUnit) => string> = {
     `The bar stands ${sized(value, unit)} out on a shank of ${sized(limit, unit)}: it springs and may sing. Light cuts, spring passes, measure both ends of the hole.`,
   knurlPushes: ({ value }) =>
     `It stands ${value} diameters out with nothing behind it: the wheels push hard. Carry the end on a centre, or take wheels that pinch from both sides.`,
+  leadOff: ({ value, limit }, unit) =>
+    `The lead is off by ${limit} parts in a million: ${sized(value, unit)} over its length. Its mate cut by the same train would match it.`,
+  flankRubs: ({ value, limit }) =>
+    `The bit has ${value}° of clearance under its leading flank; so steep a thread wants ${limit}°: grind it, or it rubs.`,
   letCool: () => 'Let it cool before it is measured.',
   noseInCorner: ({ value, limit }, unit) =>
     limit

@@ -202,6 +202,30 @@ export const drawingWordings = {
     what: `“${p.value}” is no class of this thread that the tables have.`,
     right: 'Give one such as 6g outside or 6H inside; of two grades outside the second is even.',
   }),
+  'threading.noLead': (p) => ({
+    what: `Neither levers nor change gears of this lathe give the lead of ${text(p)}.`,
+    right: 'Add the gears that are there to the lathe, or cut it on another one.',
+  }),
+  'threading.leadTooFarOff': (p) => ({
+    what: `The nearest that this lathe gives is off by ${p.limit} parts in a million: over its length ${text(p)} would not go onto its mate.`,
+    right: 'Another gear, a shorter thread, or another lathe.',
+  }),
+  'threading.noRunOut': (p) => ({
+    what: `${text(p)} has no end at which a tool could begin on this lathe: both lie in metal, or its hand cannot be cut here.`,
+    right: 'Draw a groove or a neck as deep as the thread at the end where it begins; a left-hand one needs a tumbler.',
+  }),
+  'threading.tooFine.ring': (p) => ({
+    what: `${text(p)}: no ring of this lathe can be set finely enough for its pitch diameter.`,
+    right: 'A wider class, or another lathe.',
+  }),
+  'threading.tooFine.gauge': (p) => ({
+    what: `${text(p)}: nothing in the drawer measures its pitch diameter finely enough.`,
+    right: 'Add thread wires or a thread micrometer under Tools & gauges, or give a wider class.',
+  }),
+  'threading.tooFine.edge': (p) => ({
+    what: `${text(p)}: the least that the bit takes is more than its limits leave room for.`,
+    right: 'A keener bit, or a wider class.',
+  }),
   'threading.noDepth': (p, u) => ({
     what: `From a blank of Ø${u.len(p.limit)} nothing is left to cut to a pitch diameter of ${u.len(p.value)}.`,
     right: 'Give a larger blank, or the pitch diameter of the thread.',

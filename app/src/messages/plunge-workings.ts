@@ -40,6 +40,10 @@ export const plungeWorkings = {
     title: 'Time',
     formula: `${n(v.handlingMin, 1)} to set it + ${n(v.plunges)} × ${n(v.plungeMin, 1)} back and to the next + ${n(v.cutMin, 2)} in the cut = ${n(v.minutes, 1)} min`,
   }),
+  'threading.depth': (v, u) => ({
+    title: 'Depth',
+    formula: `from Ø${u.size(v.blankMm, 3)} to a pitch diameter of ${u.size(v.aimMm, 3)} with this point: ${u.size(v.depthMm, 3)} ${u.mm} on the radius; ${n(v.passes)} passes of equal area to ${u.size(v.allowanceMm, 3)} ${u.mm} over it on the diameter, the rest measured`,
+  }),
   'route.knurlStart': (v, u) => ({
     title: 'Begun on',
     formula: `(Ø${u.size(v.drawnMm, 2)} − ${u.size(v.growsMm, 2)} that it grows) × π / ${u.size(v.pitchMm, 2)} ≈ ${n(v.count)} teeth; ${n(v.count)} × ${u.size(v.pitchMm, 2)} / π = Ø${u.size(v.diameterMm, 2)} ${u.mm}`,

@@ -43,6 +43,14 @@ export const routeWordings = {
     what: `No pointed bit of the drawer is ground to ${plain(p.value)}° and goes ${u.len(p.limit)} deep.`,
     right: 'Grind one to that angle and add it under Tools & gauges, or draw the groove square.',
   }),
+  'route.lacks.threading': (p) => ({
+    what: `No threading bit of the drawer has flanks of ${plain(p.value)}° and goes ${p.limit} mm deep with a point narrow enough.`,
+    right: 'Grind one to the form by its grinding sheet, and add it under Tools & gauges.',
+  }),
+  'route.lacks.insideThreading': (p) => ({
+    what: `No inside threading bit of the drawer has flanks of ${plain(p.value)}°, enters the hole and reaches all along it.`,
+    right: 'Add one that does under Tools & gauges, or a tap of that thread.',
+  }),
   'route.lacks.knurl': (p, u) => ({
     what: `No knurling wheels of the drawer are ${p.limit === 1 ? 'straight' : 'for a diamond'} with a pitch of ${u.len(p.value)}.`,
     right: 'Buy a pair of that pitch and add it under Tools & gauges, or draw one that you have.',

@@ -18,6 +18,10 @@ export const toolKindNames: Record<ToolKind, string> = {
   vee: 'pointed bit',
   'face blade': 'blade for faces',
   knurling: 'knurling wheels',
+  threading: 'threading bit',
+  'inside threading': 'inside threading bit',
+  tap: 'tap',
+  die: 'die',
 };
 /** What carries a bar that turns itself. */
 export const barTurnsNames: Readonly<Record<BarTurnsBy, string>> = {
@@ -30,6 +34,7 @@ export const shankNames: Record<BarShank, string> = {
   carbide: 'carbide',
 };
 export const curveNames = { round: 'round nose, for hollows', hollow: 'hollow, for rounded edges' } as const;
+export const handNames = { right: 'right-hand', left: 'left-hand' } as const;
 export const patternNames = { straight: 'straight', diamond: 'diamond' } as const;
 
 /** What a tool is, in a line: its own sizes and nothing that it has not. Sizes of tools are in millimetres, as they are marked. */
@@ -66,6 +71,20 @@ export function toolText(tool: Tool): string {
       return `${tool.angleDeg}°, ${tool.tipMm > 0 ? `flat ${len(tool.tipMm)} at its tip` : 'to a point'}, ${len(tool.deepestMm)} deep`;
     case 'form':
       return `R${len(tool.radiusMm)}, ${curveNames[tool.curve]}, ${len(tool.widthMm)} wide`;
+    case 'threading':
+    case 'inside threading': {
+      const end = tool.radiusMm
+        ? `round ${len(tool.radiusMm)}`
+        : tool.tipMm > 0
+          ? `flat ${len(tool.tipMm)}`
+          : 'to a point';
+      const into = tool.kind === 'threading' ? '' : `, into Ø${len(tool.leastBoreMm)}, reaches ${len(tool.reachMm)}`;
+      return `${tool.angleDeg}°, ${end}, ${len(tool.deepestMm)} deep, ${len(tool.widthMm)} broad${into}`;
+    }
+    case 'tap':
+      return `${tool.designation}${tool.hand === 'left' ? ' left-hand' : ''}, ${tool.leadsOver} threads of lead`;
+    case 'die':
+      return `${tool.designation}${tool.hand === 'left' ? ' left-hand' : ''}`;
     case 'knurling':
       return `${patternNames[tool.pattern]}, pitch ${len(tool.pitchMm)}, ${len(tool.widthMm)} wide`;
   }

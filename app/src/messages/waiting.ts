@@ -19,6 +19,9 @@ const whyText: Record<WaitsBecause, string> = {
   behindCentre: 'the tail centre stands in the way of the hole',
   onArbor: 'held by its hole',
   noTool: 'nothing in the drawer makes it',
+  noLead: 'this lathe gives no lead that is near enough',
+  noRunOut: 'no end at which a tool could begin',
+  noClass: 'no class of this thread that is known',
   workStands: 'the work stands on the cross-slide: nothing is turned',
   otherHeight: 'not at the height of the axis: packed anew, in a holding of its own',
 };

@@ -41,6 +41,14 @@ export const gaugesWith = (known: readonly Instrument[], today: string): RecordK
       edit: (i) => `${i.uncertaintyMm} mm`,
     },
     {
+      key: 'wires',
+      label: 'Wires, mm',
+      show: (i) => (i.wiresMm ?? []).join(', '),
+      edit: (i) => (i.wiresMm ?? []).join(', '),
+      onlyTyped: true,
+      when: (texts) => texts.kind === 'thread wires',
+    },
+    {
       key: 'calibrated',
       label: 'Calibrated on',
       show: (i) => i.calibration?.on ?? '',
@@ -67,7 +75,9 @@ export const gaugesWith = (known: readonly Instrument[], today: string): RecordK
     const certificate = fields.text('certificate', 60, false);
     if (!on && (due || certificate))
       fields.problems.calibrated = { code: 'input.invalid', path: [], limit: 'a day such as 2026-11-23' };
+    const wiresMm = texts.kind === 'thread wires' ? fields.millimetres('wires', 50, 60) : [];
     const record: Instrument = {
+      ...(wiresMm.length > 0 ? { wiresMm } : {}),
       ...(zeroChecks ? { zeroChecks } : {}),
       ...(on ? { calibration: { on, ...(due ? { due } : {}), certificate } } : {}),
       id,

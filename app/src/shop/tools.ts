@@ -1,7 +1,7 @@
 import { TOOL_MATERIALS } from '@whelk/core/material';
 import { toolPicture } from '@whelk/core/picture';
 import { type BarShank, TOOL_KINDS, type Tool, type ToolKind } from '@whelk/core/tool';
-import { curveNames, patternNames, shankNames, toolKindNames, toolText } from '../messages/tools.ts';
+import { curveNames, handNames, patternNames, shankNames, toolKindNames, toolText } from '../messages/tools.ts';
 import { toolMaterialNames } from '../messages/words.ts';
 import { fieldReader } from '../ui/records/read-fields.ts';
 import type { Column, RecordKindView } from '../ui/records/record-view.ts';
@@ -10,7 +10,9 @@ import { readTurns, turningBarColumns } from './turning-bar.ts';
 /** A field that some kinds of tools have: how it is typed, and what it may be. */
 type OwnField = { readonly label: string } & (
   | { readonly as: 'length'; readonly sign: 'positive' | 'notNegative'; readonly most: number; readonly may?: 'miss' }
-  | { readonly as: 'angle'; readonly least: number; readonly most: number }
+  | { readonly as: 'angle'; readonly least: number; readonly most: number; readonly may?: 'miss' }
+  | { readonly as: 'text'; readonly most: number }
+  | { readonly as: 'number'; readonly least: number; readonly most: number }
   | { readonly as: 'choice'; readonly of: readonly (readonly [string, string])[] }
 );
 const length = (label: string, most: number, sign: 'positive' | 'notNegative' = 'positive') =>
@@ -44,6 +46,11 @@ const fields = {
   curve: choice('Curve', curveNames),
   pattern: choice('Pattern', patternNames),
   pitchMm: length('Pitch', 5),
+  carryingDeg: { ...angle('Carrying flank', 0, 60), may: 'miss' },
+  reliefDeg: { ...angle('Relief of flanks', 0, 40), may: 'miss' },
+  designation: { as: 'text', label: 'Thread', most: 40 },
+  hand: choice('Hand', handNames),
+  leadsOver: { as: 'number', label: 'Threads of lead', least: 1, most: 20 },
 } as const satisfies Record<string, OwnField>;
 type FieldKey = keyof typeof fields;
 
@@ -65,15 +72,22 @@ const fieldsOf: Readonly<Record<ToolKind, readonly FieldKey[]>> = {
   'face blade': ['widthMm', 'deepestMm', 'leastOuterMm'],
   vee: ['angleDeg', 'tipMm', 'deepestMm'],
   knurling: ['pattern', 'pitchMm', 'widthMm'],
+  threading: ['angleDeg', 'tipMm', 'radiusMm', 'deepestMm', 'widthMm', 'carryingDeg', 'reliefDeg'],
+  'inside threading': [
+    ...(['angleDeg', 'tipMm', 'radiusMm', 'deepestMm', 'widthMm', 'leastBoreMm', 'reachMm'] as const),
+    ...(['carryingDeg', 'reliefDeg'] as const),
+  ],
+  tap: ['designation', 'hand', 'leadsOver'],
+  die: ['designation', 'hand'],
 };
 /** What stands in a field of a new tool. */
 const usual: Partial<Record<FieldKey, string>> = {
   ...{ pointDeg: '118', angleDeg: '90', kappaDeg: '90', leadMm: '2', frontDeg: '0', edgeRadiusMm: '0.015' },
-  ...{ shank: 'steel' satisfies BarShank, curve: 'round', pattern: 'diamond' },
+  ...{ shank: 'steel' satisfies BarShank, curve: 'round', pattern: 'diamond', hand: 'right', leadsOver: '4' },
 };
 
-/** A blade for holes is square where no radius is typed; a radius tool has one. */
-const mayMiss = (kind: ToolKind, key: FieldKey): boolean => kind === 'inside blade' && key === 'radiusMm';
+/** A blade for holes is square and a bit for threads ends in a flat where no radius is typed; a radius tool has one. */
+const mayMiss = (kind: ToolKind, key: FieldKey): boolean => key === 'radiusMm' && kind !== 'form';
 
 const kindIn = (texts: Readonly<Record<string, string>>): ToolKind =>
   TOOL_KINDS.find((kind) => kind === texts.kind) ?? 'rougher';
@@ -128,7 +142,10 @@ export const toolsWith = (known: readonly Tool[]): RecordKindView<Tool> => ({
     for (const key of fieldsOf[kind]) {
       const field: OwnField = fields[key];
       const text = (texts[key] ?? '').trim();
+      if ('may' in field && field.may === 'miss' && text === '') continue;
       if (field.as === 'angle') own[key] = reader.degrees(key, field.least, field.most);
+      else if (field.as === 'number') own[key] = reader.number(key, field.least, field.most);
+      else if (field.as === 'text') own[key] = reader.text(key, field.most);
       else if (field.as === 'choice') own[key] = text;
       else if ((field.may !== 'miss' && !mayMiss(kind, key)) || !/^0*([.,]0*)?$/.test(text))
         own[key] = reader.mm(key, field.sign, field.most);

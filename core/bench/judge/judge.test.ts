@@ -8,6 +8,7 @@ import { feature, instruments, metricLathe } from '../../src/testing/shop.ts';
 import { faceMany, LENGTH_ROWS } from './lengths.ts';
 import { byRule } from './plain-rules.ts';
 import { cutMany, GAUGE, pieceOf, type Row, runOf, worldOf } from './rows.ts';
+import { byCalculatedDepth, cutThread, type ThreadRow, threadLimitsOf, threadRun } from './threads.ts';
 import { turnPiece } from './turner.ts';
 
 interface Turned {
@@ -96,6 +97,35 @@ describe('a turner who does exactly what he is told', () => {
       byRule('dialOnly', worldOf(row, i + 1), GAUGE, middleMm, 1),
     ).filter((piece) => piece.smallestMm < limits.lowerMm);
     expect(spoiled.length).toBeGreaterThan(50);
+  });
+});
+
+describe('a thread that is cut exactly as it is told', () => {
+  const drawn = [
+    { designation: 'M20', close: '6g', majorMm: 20, pitchMm: 2.5, pitchText: '2.5', unit: 'mm' },
+    { designation: 'M10x0.75', close: '6g', majorMm: 10, pitchMm: 0.75, pitchText: '0.75', unit: 'mm' },
+    { designation: '1/2-13 UNC', close: '2A', majorMm: 12.7, pitchMm: 25.4 / 13, pitchText: '13', unit: 'tpi' },
+  ] as const;
+  it.each(drawn.flatMap((one) => [0, 0.1].map((springShare): ThreadRow => ({ ...one, springShare }))))(
+    'ends inside the limits of $designation $close where it springs by $springShare, and never below',
+    (row) => {
+      const run = threadRun(row);
+      const limits = threadLimitsOf(run);
+      const made = Array.from({ length: PIECES / 2 }, (_, i) => cutThread(row, run, i + 1));
+      expect(made.every((one) => one.finished)).toBe(true);
+      expect(made.filter((one) => one.pitchDiameterMm < limits.lowerMm - 1e-9)).toEqual([]);
+      expect(made.filter((one) => one.pitchDiameterMm <= limits.upperMm + 0.001).length).toBeGreaterThanOrEqual(
+        PIECES / 2 - 1,
+      );
+      expect(made.reduce((sum, one) => sum + one.measurements, 0) / made.length).toBeLessThanOrEqual(3.5);
+    },
+  );
+  it('does better than by the calculated depth, which leaves most of them too thick', () => {
+    const row: ThreadRow = { ...drawn[0], springShare: 0.05 };
+    const run = threadRun(row);
+    const limits = threadLimitsOf(run);
+    const plain = Array.from({ length: PIECES }, (_, i) => byCalculatedDepth(row, run, i + 1));
+    expect(plain.filter((mm) => mm > limits.upperMm || mm < limits.lowerMm).length).toBeGreaterThan(PIECES / 2);
   });
 });
 

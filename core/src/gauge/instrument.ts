@@ -11,6 +11,9 @@ export const INSTRUMENT_KINDS = {
   caliper: { measures: ['outside', 'inside', 'depth', 'length'], number: true },
   rule: { measures: ['outside', 'length'], number: true },
   'thread micrometer': { measures: ['thread'], number: true },
+  'thread wires': { measures: ['thread'], number: true },
+  'thread ring': { measures: ['thread'], number: false },
+  'thread plug': { measures: ['thread'], number: false },
   'inside micrometer': { measures: ['inside'], number: true },
   'telescopic gauge': { measures: ['inside'], number: true },
   'bore gauge': { measures: ['inside'], number: true },
@@ -35,6 +38,8 @@ export const instrumentSchema = z.strictObject({
   toMm: z.number().positive().max(5000),
   resolutionMm: z.number().positive().max(1),
   uncertaintyMm: z.number().positive().max(2),
+  /** of thread wires: the diameters that are there, three of each */
+  wiresMm: z.array(z.number().positive().max(50)).max(60).optional(),
   /** last calibration, with its certificate, and when the next is due */
   calibration: z
     .strictObject({ on: z.iso.date(), due: z.iso.date().optional(), certificate: z.string().max(60) })

@@ -32,6 +32,9 @@ export const WAITS = [
   'behindCentre',
   'onArbor',
   'noTool',
+  'noLead',
+  'noRunOut',
+  'noClass',
   'workStands',
   'otherHeight',
 ] as const;
@@ -41,7 +44,9 @@ export interface Waiting {
   readonly id: SurfaceId;
   readonly why: WaitsBecause;
 }
-const LEFT_TO_TURNER: ReadonlySet<WaitsBecause> = new Set(['shape', 'tooFine', 'asBar', 'noTool']);
+const LEFT_TO_TURNER: ReadonlySet<WaitsBecause> = new Set([
+  ...(['shape', 'tooFine', 'asBar', 'noTool', 'noLead', 'noRunOut', 'noClass'] as const),
+]);
 /** Whether another setup can bring it on; what is of a shape that is not planned, or too fine, is left to the turner. */
 export const helpedByHolding = ({ why }: Waiting): boolean => !LEFT_TO_TURNER.has(why);
 

@@ -37,7 +37,7 @@ describe('ways of holding', () => {
 describe('what waits', () => {
   it('is helped by another holding unless it is left to the turner or to the bar', () => {
     expect(WAITS.filter((why) => !helpedByHolding({ id: 'f1', why }))).toEqual(
-      WAITS.filter((why) => ['shape', 'tooFine', 'asBar', 'noTool'].includes(why)),
+      WAITS.filter((why) => ['shape', 'tooFine', 'asBar', 'noTool', 'noLead', 'noRunOut', 'noClass'].includes(why)),
     );
     expect(WAITS.filter((why) => helpedByHolding({ id: 'f1', why })).length).toBeGreaterThan(3);
   });

@@ -70,6 +70,11 @@ const kinds: Readonly<
       },
     ],
   },
+  'route.lacks.threading': {
+    kind: 'threading',
+    remedies: (_, deg) => (Math.abs(deg - 60) < 0.5 ? [{ by: 'grind', shape: 'thread60' }] : []),
+  },
+  'route.lacks.insideThreading': { kind: 'inside threading', remedies: () => [] },
   'route.lacks.bar': { kind: 'boring bar', remedies: () => [{ by: 'grind', shape: 'boring' }] },
 };
 
@@ -84,7 +89,7 @@ function sizeOf(tool: Tool): number | undefined {
   if ('diameterMm' in tool) return tool.kind === 'countersink' ? tool.angleDeg : tool.diameterMm;
   if (tool.kind === 'knurling') return tool.pitchMm;
   if (tool.kind === 'boring bar') return tool.leastBoreMm;
-  if (tool.kind === 'vee') return tool.angleDeg;
+  if (tool.kind === 'vee' || tool.kind === 'threading' || tool.kind === 'inside threading') return tool.angleDeg;
   if (tool.kind === 'form') return tool.radiusMm;
   return 'widthMm' in tool ? tool.widthMm : undefined;
 }

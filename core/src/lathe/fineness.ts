@@ -41,6 +41,26 @@ export function finenessesOf(lathe: Pick<Lathe, 'slides'>): readonly Fineness[] 
   ];
 }
 
+/**
+ * The ways of setting a depth in a thread: lines and half lines of the compound that stands at an angle from the cross-slide's line, or
+ * of the cross-slide where it goes straight in.
+ */
+export function threadFinenesses(lathe: Pick<Lathe, 'slides'>, compoundDeg: number): readonly Fineness[] {
+  if (compoundDeg === 0) return finenessesOf(lathe).filter((f) => f.slide === 'crossSlide');
+  const line = dialScale(lathe.slides.compound).lineTravelMm.valueOf() * acrossShare(compoundDeg);
+  const by = (means: Fineness['means'], everyLines: number, hand: number): Fineness => ({
+    ...{ means, slide: 'compound', everyLines, lineMm: line, stepMm: line * everyLines, setMm: line * hand },
+  });
+  return [
+    by('lines', 1, USUAL_HAND_LINES),
+    by('halfLines', 0.5, USUAL_HAND_LINES),
+    by('halfLinesWithCare', 0.5, CAREFUL_HAND_LINES),
+  ];
+}
+
+/** What of the compound's travel goes across, by its angle from the cross-slide's line. */
+export const acrossShare = (compoundDeg: number): number => Math.cos((compoundDeg * Math.PI) / 180);
+
 /** The way of setting by its name. */
 export function finenessOf(lathe: Pick<Lathe, 'slides'>, means: Fineness['means']): Fineness {
   return finenessesOf(lathe).find((f) => f.means === means)!;

@@ -25,6 +25,7 @@ export {
 export type { FeedSetting } from './feed-schema.ts';
 export { latheFileSchema } from './file.ts';
 export {
+  acrossShare,
   CALIBRATION_N_PER_MM,
   FINE_ANGLE_DEG,
   FINE_ANGLE_SHARE,
@@ -34,6 +35,7 @@ export {
   guardMm,
   latheGivesMmPerN,
   TOUCH_MM,
+  threadFinenesses,
 } from './fineness.ts';
 export { type Chuck, chuckSchema, type Truing, truingSchema, usualTruing } from './holding-schema.ts';
 export { LATHE_PATTERNS, type LathePattern, lathePattern } from './patterns.ts';

@@ -9,6 +9,17 @@ const more: readonly Tool[] = [
   { id: id(2), name: 'hollow', kind: 'form', material: 'hss', radiusMm: 2, curve: 'hollow', widthMm: 8 },
   { id: id(4), name: 'pointed', kind: 'vee', material: 'hss', angleDeg: 60, tipMm: 0.1, deepestMm: 5 },
   { id: id(5), name: 'face blade', kind: 'face blade', material: 'hss', widthMm: 3, deepestMm: 8, leastOuterMm: 25 },
+  ...(
+    [
+      { id: id(6), name: 'thread', kind: 'threading', angleDeg: 60, tipMm: 0.2, deepestMm: 2, widthMm: 5 },
+      {
+        ...{ id: id(7), name: 'inside thread', kind: 'inside threading', angleDeg: 30, tipMm: 1.6, deepestMm: 3 },
+        ...{ widthMm: 5, leastBoreMm: 18, reachMm: 60 },
+      },
+      { id: id(8), name: 'tap', kind: 'tap', designation: 'M6', hand: 'right', leadsOver: 4 },
+      { id: id(9), name: 'die', kind: 'die', designation: 'what is no thread', hand: 'right' },
+    ] as const
+  ).map((t): Tool => ({ ...t, material: 'hss' })),
   { id: id(3), name: 'knurls', kind: 'knurling', material: 'hss', pattern: 'diamond', pitchMm: 1, widthMm: 10 },
 ];
 

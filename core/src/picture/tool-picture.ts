@@ -1,3 +1,4 @@
+import { readThread } from '../thread/index.ts';
 import { hasEdge, pointLengthMm, type Tool, type TurningTool } from '../tool/index.ts';
 import { toolPoint } from './cut-place.ts';
 import type { Picture, Shape } from './picture.ts';
@@ -157,7 +158,56 @@ const shapes: { readonly [Kind in OtherKind]: (tool: Extract<Tool, { kind: Kind 
     edge: box(-widthMm / 2, 0, widthMm / 2, widthMm),
     body: box(-widthMm / 2 - 2, 0.5 * widthMm, widthMm / 2 + 2, widthMm + SHANK_MM / 2),
   }),
+  threading: (tool) => ({
+    edge: threadPoint(tool, 1),
+    body: box(-tool.widthMm / 2, tool.deepestMm, tool.widthMm / 2, tool.deepestMm + SHANK_MM / 2),
+  }),
+  'inside threading': (tool) => ({
+    edge: threadPoint(tool, -1),
+    body: box(-tool.widthMm / 2, -0.7 * tool.leastBoreMm, 6 * tool.deepestMm, -tool.deepestMm),
+  }),
+  tap: ({ designation, leadsOver }) => {
+    const { majorMm, minorMm, pitchMm } = sizesOf(designation);
+    const [r, root] = [majorMm / 2, minorMm / 2];
+    const from = leadsOver * pitchMm;
+    return {
+      edge: round([
+        [0, root],
+        [from, r],
+        [from + 2 * majorMm, r],
+        [from + 2 * majorMm, 0],
+      ]),
+      body: box(from + 2 * majorMm, -0.35 * majorMm, from + 4 * majorMm, 0.35 * majorMm),
+    };
+  },
+  die: ({ designation }) => {
+    const { majorMm, minorMm } = sizesOf(designation);
+    const wide = 0.4 * majorMm + 3;
+    return { edge: box(0, minorMm / 2, wide, 1.3 * majorMm + 3), body: box(0, -1.3 * majorMm - 3, wide, -minorMm / 2) };
+  },
 };
+
+/** The point of a bit for threads, its flanks up to where its form ends. @param out 1: into an outside, −1: into the wall of a hole */
+function threadPoint(
+  { angleDeg, carryingDeg = angleDeg / 2, tipMm, deepestMm }: Extract<Tool, { kind: 'threading' | 'inside threading' }>,
+  out: 1 | -1,
+): readonly Point[] {
+  const [left, right] = [deepestMm * Math.tan(rad(angleDeg - carryingDeg)), deepestMm * Math.tan(rad(carryingDeg))];
+  const half = Math.max(tipMm, 0.1) / 2;
+  const points: readonly Point[] = [
+    [-half, 0],
+    [half, 0],
+    [half + right, deepestMm],
+    [-half - left, deepestMm],
+  ];
+  return out === 1 ? points : points.map(([z, r]): Point => [z, -r]);
+}
+
+/** Sizes to draw a tap or die by; what cannot be read is drawn as a middling one. */
+function sizesOf(designation: string): { majorMm: number; minorMm: number; pitchMm: number } {
+  const read = readThread(designation);
+  return read.ok ? read.thread : { majorMm: 10, minorMm: 8.2, pitchMm: 1.5 };
+}
 
 const isTurning = (tool: Tool): tool is TurningTool => hasEdge(tool) && tool.kind !== 'boring bar';
 

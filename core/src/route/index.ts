@@ -38,6 +38,7 @@ export {
   strokesOf,
   sweptBy,
 } from './operation/kinds.ts';
+export type { DieOrTap, ThreadOperation } from './operation/thread.ts';
 export { type Judged, judged, moved, withMove } from './order/moves.ts';
 export { type Broken, ORDER_RULES, type OrderAbout, type OrderRuleCode } from './order/rule.ts';
 export { brokenBy, orderRules } from './order/rules.ts';

@@ -1,27 +1,16 @@
 import { speedTable, usualPolicy } from '../cutting/index.ts';
-import { fitness, measures } from '../gauge/index.ts';
-import {
-  barOver,
-  checkSlides,
-  type Held,
-  meansIn,
-  reachFromTail,
-  reachHoles,
-  type Setup,
-  type Waiting,
-} from '../hold/index.ts';
+import { barOver, checkSlides, meansIn, reachFromTail, reachHoles, type Setup, type Waiting } from '../hold/index.ts';
 import { checkLathe, depthRing, dialScale, type Feed } from '../lathe/index.ts';
-import { toleranceMm } from '../limit/index.ts';
 import type { Means } from '../means/index.ts';
 import { insides, type Outside, outsides, type Part } from '../part/index.ts';
 import { type Problem, under } from '../quantity/index.ts';
-import { edgeFor, toolsOf } from '../tool/index.ts';
 import { reachOf, type Workpiece, weightOutNmm } from '../work/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { afterOperations } from './after.ts';
 import { finishedShaft, isStepped } from './bending.ts';
 import { withCarried } from './carried.ts';
 import { checkHold } from './check-hold.ts';
+import { checkMeans } from './check-means.ts';
 import { planCurves } from './curves.ts';
 import { planFaceGrooves } from './cut-in/face-groove.ts';
 import { planCutIns } from './cut-in/plan-cut-ins.ts';
@@ -251,11 +240,27 @@ function wantedIn(context: FitContext, number: number, recorderFor: RecorderFor)
   waiting.push(...rounds.waiting);
   for (const feature of edgesNow(context, turned.cut))
     push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
+  const threads = planCutIns(
+    context,
+    new Set([...cutNow, ...wanted.flatMap((o) => finishedBy(part, o))]),
+    waiting,
+    recorderFor,
+    true,
+  );
+  wanted.push(...threads.operations);
+  waiting.push(...threads.waiting);
   if (!onlyEnds && setup.extent !== 'rough') push(wanted, breakEdgesOperation(context, cutNow, recorderFor));
   return {
     wanted,
     waiting,
-    problems: [...holes.problems, ...turned.problems, ...curves.problems, ...cutIns.problems, ...inFaces.problems],
+    problems: [
+      ...holes.problems,
+      ...turned.problems,
+      ...curves.problems,
+      ...cutIns.problems,
+      ...inFaces.problems,
+      ...threads.problems,
+    ],
   };
 }
 
@@ -318,53 +323,6 @@ const exceeded = (operations: readonly Operation[]): Problem[] =>
 
 function push(operations: Operation[], operation: Operation | undefined): void {
   if (operation) operations.push(operation);
-}
-
-/** Tools and gauges that the part needs and the shop lacks; limits finer than gauge or dial. */
-function checkMeans(piece: Workpiece, setup: Setup, means: Means, held: Held): Problem[] {
-  const { part } = piece;
-  const problems: Problem[] = [];
-  // what turns while the work stands has been looked for by then
-  const stands = setup.grip.kind === 'slide';
-  if (!stands && !edgeFor(means.tools, 'rougher'))
-    problems.push({ code: 'route.noTool', path: ['tools'], value: 'rougher' });
-  if (!stands && !edgeFor(means.tools, 'finisher'))
-    problems.push({ code: 'route.noTool', path: ['tools'], value: 'finisher' });
-  const wanted = [
-    ['chamfer', !stands && outsides(part).some((f) => chamferOf(part, f))],
-    ['centre drill', wantsCentreHole({ piece, setup, held })],
-  ] as const;
-  for (const [kind, needed] of wanted)
-    if (needed && toolsOf(means.tools, kind).length === 0)
-      problems.push({ code: 'route.noTool', path: ['tools'], value: kind, severity: 'warning' });
-  if (held.wantsRest)
-    problems.push({
-      code: 'hold.wantsRest',
-      path: ['setup', 'support'],
-      value: Number(held.overhangDiameters.toFixed(1)),
-      limit: 12,
-      severity: 'warning',
-    });
-  for (const feature of outsides(part)) {
-    const tolerance = toleranceMm(feature.limits);
-    const path = ['drawing', 'features', feature.index, 'limits'];
-    const fit = means.instruments.filter(
-      (i) =>
-        measures(i, 'outside') &&
-        i.fromMm <= feature.diameterMm &&
-        feature.diameterMm <= i.toMm &&
-        fitness(tolerance, i.uncertaintyMm) !== 'tooCoarse',
-    );
-    if (fit.length === 0)
-      problems.push({
-        code: 'gauge.noneFineEnough',
-        path,
-        value: Number(tolerance.toFixed(4)),
-        unit: 'mm',
-        severity: 'warning',
-      });
-  }
-  return problems;
 }
 
 /** How often levers, belts or gears are changed between operations, and what that costs. */

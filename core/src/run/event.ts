@@ -79,6 +79,8 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     place: z.string().max(40),
     /** a gauge that tells no number: `raw` is what it is set or made to; large: it does not go, touches: tight, small: loose */
     feel: z.enum(['large', 'touches', 'small']).optional(),
+    /** of a thread: read over three wires of this diameter, as it was told */
+    wireMm: z.number().positive().max(50).optional(),
     lookedAgain: z.boolean().optional(),
   }),
   /** a length along the axis, read while its face is being cut */

@@ -36,5 +36,14 @@ export {
 } from './state.ts';
 export { actOf, isPass, type Step, stepsOf } from './step.ts';
 export { stockOf } from './stock-of.ts';
+export {
+  isThreadStep,
+  type OverWires,
+  overWires,
+  type ReadThere,
+  readThere,
+  type ThreadStep,
+  threadOf,
+} from './thread.ts';
 export { upgradeEvents } from './upgrade/first-events.ts';
 export { cutMinutes } from './wear.ts';

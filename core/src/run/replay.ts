@@ -1,25 +1,24 @@
 import { type Decision, decide, measures, signOf, tellsNumber, uncertaintyOf } from '../gauge/index.ts';
-import { depthRing, finenessOf, readDialNumber } from '../lathe/index.ts';
+import { depthRing, readDialNumber } from '../lathe/index.ts';
 import { insides, outsides } from '../part/index.ts';
 import { PLACE_MM, plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
 import { kindOf } from '../route/index.ts';
+import { pitchDiameterOverWiresMm } from '../thread/index.ts';
 import type { RunEvent, Told, Took } from './event.ts';
-import { doubtOf, doubtOfReading, expectedOf, expectedTouch } from './expect.ts';
+import { doubtOf, doubtOfReading, expectedTouch } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
 import { type Later, laterOf } from './later.ts';
 import { measured } from './measured.ts';
-import { placeOf } from './move/hands.ts';
 import { metalOn, ringsOf } from './move/next.ts';
-import { reckonedShare, sampleOf } from './move/spring.ts';
 import { besidesAfter, standNeeded } from './needs.ts';
 import { openedWalls } from './opened.ts';
 import { orderEvents } from './order.ts';
 import { sideOf } from './side-of.ts';
-import { currentStep, type MeasuredCut, type Metal, type Reading, type RunState, startState } from './state.ts';
+import { currentStep, type Metal, type Reading, type RunState, startState } from './state.ts';
 import { actOf, isPass, type Step } from './step.ts';
+import { type Draft, keepLiving, takeSize } from './take-size.ts';
+import { acrossOf, isThreadStep, threadOf } from './thread.ts';
 
-/** The state while it is being replayed: its own, so that ten thousand events need no ten thousand copies. */
-type Draft = { -readonly [K in keyof RunState]: RunState[K] extends readonly (infer T)[] ? T[] : RunState[K] };
 type Of<K extends RunEvent['kind']> = Extract<RunEvent, { kind: K }>;
 
 /** A surface measured within so much of a cut's end belongs to that cut, mm along. */
@@ -59,6 +58,10 @@ function cutDone(run: FrozenRun, draft: Draft, step: Step, told: Told, trial: bo
     step.zEndMm !== undefined &&
     f.zFromMm >= step.zStopMm - SHOULDER_MM &&
     f.zToMm <= step.zEndMm + PLACE_MM;
+  if (isThreadStep(step)) {
+    draft.metal = { ...draft.metal, [step.threadId]: metal };
+    return;
+  }
   const side = sideOf(run, step.featureId);
   const rounds = side === 'inside' ? insides(run.piece.part) : outsides(run.piece.part);
   // what was opened wider already stays so
@@ -66,61 +69,6 @@ function cutDone(run: FrozenRun, draft: Draft, step: Step, told: Told, trial: bo
     signOf(side) * (metalOn(run, draft, f.id).diameterMm - comesToMm) > 0 || f.id === step.featureId;
   const cut = rounds.filter((f) => f.id === step.featureId || (actOf(step) === 'rough' && within(f) && cuts(f)));
   draft.metal = { ...draft.metal, ...Object.fromEntries(cut.map((f) => [f.id, metal])) };
-}
-
-/** A measured size makes the rings' numbers worth a diameter, and shows what the last cut sprang. */
-function takeSize(
-  run: FrozenRun,
-  draft: Draft,
-  featureId: string,
-  sizeMm: number,
-  uncertaintyMm: number,
-  trial: boolean,
-): void {
-  const expected = expectedOf(run, draft, featureId);
-  const { lastCut } = draft;
-  if (lastCut?.featureId === featureId && draft.crossLines !== undefined) {
-    const sign = signOf(sideOf(run, featureId));
-    const depthMm = Math.max(0, (sign * (lastCut.beforeMm - sizeMm)) / 2);
-    const rings = ringsOf(draft);
-    const now: MeasuredCut = {
-      ...{ featureId, placeMm: placeOf(run.means.lathe, rings), diameterMm: sizeMm, depthMm, uncertaintyMm },
-      springShare: reckonedShare(lastCut),
-      setMm: finenessOf(run.means.lathe, lastCut.told.slide === 'compound' ? 'compound' : 'lines').setMm,
-    };
-    const before = draft.cuts.at(-1);
-    const sample = before && lastCut.toolId ? sampleOf(sign, before, now, lastCut.toolId) : undefined;
-    if (sample) draft.samples.push(sample);
-    draft.cuts.push(now);
-    draft.reference = {
-      ...{ rings, diameterMm: sizeMm, depthMm, springShare: lastCut.springShare, uncertaintyMm },
-      ...{ by: 'measured', featureId, ...(trial ? { trial } : {}) },
-    };
-    keepLiving(draft, lastCut.toolId, sizeMm);
-  }
-  if (trial) return;
-  const offMm = expected ? Math.max(0, Math.abs(sizeMm - expected.mm) - expected.boundMm) : 0;
-  // what was out here was out everywhere the same tool cut without being measured
-  const metal =
-    offMm > 0
-      ? Object.fromEntries(
-          Object.entries(draft.metal).map(([id, m]) => [
-            id,
-            m.by === 'expected' ? { ...m, doubtMm: m.doubtMm + Math.abs(sizeMm - expected!.mm) } : m,
-          ]),
-        )
-      : draft.metal;
-  draft.metal = { ...metal, [featureId]: { diameterMm: sizeMm, doubtMm: uncertaintyMm, by: 'measured' } };
-}
-
-/** What the tool's numbers are worth now, for the next piece. */
-function keepLiving(draft: Draft, toolId: string | undefined, diameterMm: number): void {
-  if (toolId === undefined) return;
-  const endLines = draft.endLines === undefined ? {} : { endLines: draft.endLines };
-  draft.living = {
-    ...draft.living,
-    [toolId]: { toolId, reference: { rings: ringsOf(draft), diameterMm }, ...endLines },
-  };
 }
 
 function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOff'>): boolean {
@@ -146,6 +94,7 @@ function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOf
   const uncertaintyMm = uncertaintyOf(run.means.instruments, best?.id);
   draft.crossLines = cross.lines;
   draft.compoundLines = fine?.ok ? fine.lines : undefined;
+  draft.compoundShare = fine?.ok ? acrossOf(step) : undefined;
   draft.endLines = end?.ok ? end.lines : undefined;
   draft.reference = { rings: ringsOf(draft), diameterMm: mm, depthMm: 0, uncertaintyMm, by: 'touchOff' };
   keepLiving(draft, step.toolId, mm);
@@ -167,13 +116,20 @@ function sizeOf(raw: TypedLength): number | undefined {
   return read.ok ? read.mm.valueOf() : undefined;
 }
 
+/** What a reading over wires tells of the pitch diameter; any other reading is what it says. */
+function ofThread(run: FrozenRun, featureId: string, mm: number, wireMm: number | undefined): number {
+  const thread = wireMm === undefined ? undefined : threadOf(run, featureId);
+  return thread && wireMm !== undefined ? pitchDiameterOverWiresMm(thread, mm, wireMm) : mm;
+}
+
 function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'reading'>, later: Later): boolean {
   // between planned measurements a size may be taken at any time once the dial is known: it belongs to the last cut
   const planned = actOf(step) === 'measure';
   const featureId = planned ? step.featureId : (draft.lastCut?.featureId ?? step.featureId);
   const corrections = later.corrected.get(event.id) ?? [];
   const raw = corrections.at(-1) ?? event.raw;
-  const mm = sizeOf(raw);
+  const read = sizeOf(raw);
+  const mm = read === undefined || featureId === undefined ? read : ofThread(run, featureId, read, event.wireMm);
   if (mm === undefined || !featureId || (!planned && draft.crossLines === undefined)) return false;
   const reading: Reading = {
     eventId: event.id,

@@ -3,6 +3,7 @@ import type { Stand, StandBesides } from '../lathe/index.ts';
 import type { ShownSpring } from '../mechanics/index.ts';
 import type { Told } from './event.ts';
 import type { Step } from './step.ts';
+import { isThreadStep } from './thread.ts';
 
 export interface Reading {
   readonly eventId: string;
@@ -41,8 +42,10 @@ export interface LengthReading {
 /** The rings with which the tool's place is known: lines of each, as they stood when it was. */
 export interface Rings {
   readonly crossSlide: number;
-  /** where the compound is swung to the fine angle */
+  /** where the compound is swung to the fine angle, or feeds a thread */
   readonly compound?: number;
+  /** what of its travel goes across, where that is not the fine angle's tenth */
+  readonly acrossShare?: number;
 }
 
 /** Ring lines at which the metal's size is known for the tool that stands in the post. */
@@ -132,6 +135,8 @@ export interface RunState {
   /** where the rings stand, in lines of the rising sense */
   readonly crossLines?: number;
   readonly compoundLines?: number;
+  /** what of the compound's travel goes across while it feeds a thread */
+  readonly compoundShare?: number;
   readonly endLines?: number;
   readonly lastCut?: LastCut;
   readonly metal: Readonly<Record<string, Metal>>;
@@ -206,12 +211,12 @@ export function currentStep(steps: readonly Step[], state: RunState): Step | und
   return {
     ...(cut ?? step),
     id: `${step.id}-again-${round}`,
-    kind: 'finish',
+    kind: cut && isThreadStep(cut) ? 'threadLast' : 'finish',
     fromMm: state.extra.fromMm,
     targetMm: step.limits ? (step.limits.upperMm + step.limits.lowerMm) / 2 : step.targetMm,
     passNumber: undefined,
     passCount: undefined,
     limits: step.limits,
     featureId: step.featureId,
-  };
+  } as Step;
 }

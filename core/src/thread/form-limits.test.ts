@@ -122,7 +122,7 @@ describe('limits of the other forms', () => {
     expect(of('1/8 NPT').pitchDiameterMm / IN).toBeCloseTo(0.3736, 4);
     const [upper, lower] = sizes('R 1/2', 'outside', '').pitchDiameter as [number, number];
     expect(upper - lower).toBeCloseTo((2 * 25.4) / 14 / 16, 6);
-    expect(formOf(of('R 1/2')).taper).toBe(1 / 16);
+    expect(formOf(of('R 1/2')).taperShare).toBe(1 / 16);
   });
   it('of what has no table follow the formulas of metric threads', () => {
     // where both are, they lie beside each other
@@ -201,12 +201,12 @@ describe('a hole before its thread', () => {
 describe('a worn thread', () => {
   const names = (worn: Parameters<typeof identifyThread>[0]) => identifyThread(worn).map((l) => l.name);
   it('is found by its pitch over a length and its crests', () => {
-    expect(names({ side: 'outside', diameterMm: 19.8, counted: 10, overMm: 25, byMm: 0.2 })[0]).toBe('M20');
-    expect(names({ side: 'outside', diameterMm: 12.6, counted: 13, overMm: 25.4, byMm: 0.2 })[0]).toBe('1/2-13 UNC');
-    expect(names({ side: 'inside', diameterMm: 10.3, counted: 8, overMm: 14, byMm: 0.3 })[0]).toBe('M12');
+    expect(names({ side: 'outside', diameterMm: 19.8, pitchCount: 10, overMm: 25, byMm: 0.2 })[0]).toBe('M20');
+    expect(names({ side: 'outside', diameterMm: 12.6, pitchCount: 13, overMm: 25.4, byMm: 0.2 })[0]).toBe('1/2-13 UNC');
+    expect(names({ side: 'inside', diameterMm: 10.3, pitchCount: 8, overMm: 14, byMm: 0.3 })[0]).toBe('M12');
   });
   it('is told with its doubt where two systems are near, and a gauge of the angle decides', () => {
-    const worn = { side: 'outside', diameterMm: 12.55, counted: 12, overMm: 25.4, byMm: 0.3 } as const;
+    const worn = { side: 'outside', diameterMm: 12.55, pitchCount: 12, overMm: 25.4, byMm: 0.3 } as const;
     const likely = identifyThread(worn);
     expect(likely.map((l) => l.name)).toContain('1/2-12 BSW');
     expect(likely.reduce((sum, l) => sum + l.share, 0)).toBeLessThanOrEqual(1 + 1e-9);
@@ -214,6 +214,6 @@ describe('a worn thread', () => {
     expect(names({ ...worn, includedDeg: 60 })).not.toContain('1/2-12 BSW');
   });
   it('that is like nothing is not made up', () => {
-    expect(names({ side: 'outside', diameterMm: 19.8, counted: 10, overMm: 91, byMm: 0.2 })).toEqual([]);
+    expect(names({ side: 'outside', diameterMm: 19.8, pitchCount: 10, overMm: 91, byMm: 0.2 })).toEqual([]);
   });
 });

@@ -8,7 +8,7 @@ import type { NamedThread, Side } from './thread.ts';
 export interface Likely {
   readonly name: string;
   readonly thread: NamedThread;
-  /** pitch as measured less this one's, mm, and as the whole difference over the length that was counted */
+  /** pitch as measured less this one's, mm, and as the whole difference over the length that was pitchCount */
   readonly pitchOffMm: number;
   readonly overLengthMm: number;
   /** how much smaller the crests are than this one's basic size outside; how much larger the bore is inside, mm */
@@ -21,8 +21,8 @@ export interface WornThread {
   readonly side: Side;
   /** over the crests outside, the bore inside, mm */
   readonly diameterMm: number;
-  /** so many pitches were counted over so much, mm */
-  readonly counted: number;
+  /** so many pitches were pitchCount over so much, mm */
+  readonly pitchCount: number;
   readonly overMm: number;
   /** how well the length is known, mm */
   readonly byMm: number;
@@ -40,17 +40,17 @@ const ANGLE_MM = 2;
 
 /**
  * What a worn thread probably is, in both systems: pitch from counting over a length, diameter over the crests. The likeliest first.
- * @source the nearer the pitch over the counted length, against how well that was measured, the likelier; crests are worn, never grown
+ * @source the nearer the pitch over the pitchCount length, against how well that was measured, the likelier; crests are worn, never grown
  */
 export function identifyThread(worn: WornThread, most = 6): readonly Likely[] {
-  const { side, diameterMm, counted, overMm, byMm, includedDeg } = worn;
-  const measured = overMm / counted;
+  const { side, diameterMm, pitchCount, overMm, byMm, includedDeg } = worn;
+  const measured = overMm / pitchCount;
   const found: { row: Omit<Likely, 'share'>; weight: number }[] = [];
   for (const s of series)
     for (const [size, ...pitches] of s.rows)
       for (const pitch of pitches) {
         const pitchMm = s.unit === 'mm' ? pitch : 25.4 / pitch;
-        const overLengthMm = (measured - pitchMm) * counted;
+        const overLengthMm = (measured - pitchMm) * pitchCount;
         if (Math.abs(overLengthMm) > PITCH_SIGMAS * byMm) continue;
         // sizes far away are not read at all
         const about =

@@ -1,3 +1,4 @@
+export { threadAimMm } from './aim.ts';
 export {
   blankLimits,
   boreForShareMm,
@@ -34,5 +35,6 @@ export {
   overWiresMm,
   pitchDiameterOverWiresMm,
   type WiredThread,
+  wireFor,
   wireRangeMm,
 } from './wires.ts';

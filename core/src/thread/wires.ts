@@ -27,6 +27,18 @@ export function wireRangeMm(
   return { leastMm: (2 * halfWide) / Math.tan(a) / (1 + 1 / Math.sin(a)), mostMm: (2 * halfWide) / Math.cos(a) };
 }
 
+/** Of the wires that are there the one nearest to the best that can be used at all, mm; undefined where none can. */
+export function wireFor(
+  thread: Pick<WiredThread, 'pitchMm' | 'includedDeg'>,
+  wiresMm: readonly number[],
+): number | undefined {
+  const { leastMm, mostMm } = wireRangeMm(thread);
+  const best = bestWireMm(thread);
+  return wiresMm
+    .filter((w) => w >= leastMm && w <= mostMm)
+    .toSorted((a, b) => Math.abs(a - best) - Math.abs(b - best))[0];
+}
+
 /** How steep a thread is at its pitch diameter, degrees. @source tan λ = lead/(π·d2) */
 export const leadAngleDeg = (leadMm: number, pitchDiameterMm: number): number =>
   (Math.atan(leadMm / (Math.PI * pitchDiameterMm)) * 180) / Math.PI;

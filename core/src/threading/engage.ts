@@ -44,22 +44,22 @@ export type StartBy =
 /**
  * Ways to the next start, besides each other: by the nuts where the leadscrew has a place for it, by the compound always, by a gear on the
  * spindle whose teeth the starts divide.
- * @param spindleGear teeth of the first driver on the spindle, where it turns with it one to one
+ * @param spindleGearTeeth teeth of the first driver on the spindle, where it turns with it one to one
  */
 export function startsBy(
   lathe: Pick<Lathe, 'threads'>,
   lead: Rational,
   starts: number,
   start: number,
-  spindleGear?: number,
+  spindleGearTeeth?: number,
 ): readonly StartBy[] {
   const screw = leadscrewMm(lathe);
   const pitches = screw && wheelsOf(lathe).length > 0 ? pitchesToStart(screw, lead, start, starts) : undefined;
   return [
     ...(pitches === undefined ? [] : [{ kind: 'nuts' as const, pitches }]),
     { kind: 'compound', byMm: lead.div(starts).mul(start) },
-    ...(spindleGear && spindleGear % starts === 0
-      ? [{ kind: 'gear' as const, teeth: (spindleGear / starts) * start }]
+    ...(spindleGearTeeth && spindleGearTeeth % starts === 0
+      ? [{ kind: 'gear' as const, teeth: (spindleGearTeeth / starts) * start }]
       : []),
   ];
 }

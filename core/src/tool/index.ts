@@ -46,6 +46,7 @@ export {
   webMm,
 } from './kind/drilling.ts';
 export type { Blade, FaceBlade, FormTool, InsideBlade, KnurlTool, VeeBit } from './kind/plunging.ts';
+export type { Die, InsideThreadingTool, Tap, ThreadingTool } from './kind/threading.ts';
 export type { ChamferTool, TurningTool } from './kind/turning.ts';
 export { barKinds, barStyles, clampings, holderStyles, toolLengthsMm } from './standard/holder-letters.ts';
 export {
@@ -83,6 +84,7 @@ export {
   reamerShape,
   roundFormShape,
   type ToolShape,
+  threadingShape,
   turningBarShape,
   turningShape,
   veeShape,

@@ -9,6 +9,7 @@ import {
   knurlToolSchema,
   veeBitSchema,
 } from './kind/plunging.ts';
+import { dieSchema, insideThreadingSchema, tapSchema, threadingToolSchema } from './kind/threading.ts';
 import { chamferToolSchema, TURNING_KINDS, type TurningTool, turningToolSchema } from './kind/turning.ts';
 
 /** A cutting tool of the shop: each kind with its own fields. */
@@ -26,6 +27,10 @@ export const toolSchema = z.discriminatedUnion('kind', [
   veeBitSchema,
   faceBladeSchema,
   knurlToolSchema,
+  threadingToolSchema,
+  insideThreadingSchema,
+  tapSchema,
+  dieSchema,
 ]);
 export type Tool = z.infer<typeof toolSchema>;
 export type ToolKind = Tool['kind'];
@@ -34,6 +39,7 @@ export const TOOL_KINDS = [
   ...TURNING_KINDS,
   ...(['chamfer', 'centre drill', 'drill', 'reamer', 'countersink', 'boring bar'] as const),
   ...(['blade', 'inside blade', 'form', 'vee', 'face blade', 'knurling'] as const),
+  ...(['threading', 'inside threading', 'tap', 'die'] as const),
 ] as const satisfies readonly ToolKind[];
 /** A tool whose edge cuts along the work or a hole. */
 export type EdgeTool = TurningTool | BoringBar;

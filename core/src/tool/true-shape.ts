@@ -4,6 +4,7 @@ import { radians } from '../quantity/index.ts';
 import type { BoringBar } from './kind/boring-bar.ts';
 import type { Reamer } from './kind/drilling.ts';
 import type { Blade, FaceBlade, FormTool, InsideBlade, VeeBit } from './kind/plunging.ts';
+import type { InsideThreadingTool, ThreadingTool } from './kind/threading.ts';
 import type { TurningTool } from './kind/turning.ts';
 
 /**
@@ -170,6 +171,17 @@ export function veeShape({ angleDeg, tipMm, deepestMm }: VeeBit): ToolShape {
     edge: [[at(-half(from), from), at(half(from), from), at(half(to), to), at(-half(to), to)]],
     body: [box(-half(to), half(to), to, to + BIT.outMm)],
   };
+}
+
+/**
+ * What carries a bit for threads: its form goes where metal is taken out that no half-section shows, so that it cuts nothing here. Its point
+ * is the middle of its tip.
+ */
+export function threadingShape(tool: ThreadingTool | InsideThreadingTool): ToolShape {
+  const { deepestMm, widthMm } = tool;
+  const half = widthMm / 2;
+  if (tool.kind === 'threading') return { edge: [], body: [box(-half, half, deepestMm, deepestMm + BIT.outMm)] };
+  return { edge: [], body: [box(-half, tool.reachMm, deepestMm - tool.leastBoreMm, -deepestMm)] };
 }
 
 /** A form tool for a rounded edge; its point is the middle of its hollow. What it is moved through is all above it. */

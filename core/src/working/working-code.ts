@@ -59,6 +59,7 @@ export const WORKING_CODES = [
   'route.drillDepth',
   'route.grip',
   'route.grooveMinutes',
+  'threading.depth',
   'route.handFeed',
   'route.lastCuts',
   'route.minutes',

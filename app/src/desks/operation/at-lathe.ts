@@ -1,7 +1,8 @@
 import { turnsOver } from '@whelk/core/hold';
 import { crossHoles, insides, outsides } from '@whelk/core/part';
-import type { FrozenRun, Step } from '@whelk/core/run';
+import { type FrozenRun, type Step, threadOf } from '@whelk/core/run';
 import { rawEndMm } from '@whelk/core/work';
+import { threadName } from '../../messages/thread.ts';
 import { protectionText } from '../../messages/words.ts';
 import { aimed, byRule, measure } from '../../ui/format.ts';
 
@@ -10,6 +11,8 @@ export const nameOf = (frozen: FrozenRun, featureId: string | undefined): string
   if (feature) return feature.name || `feature ${feature.index + 1}`;
   const bore = insides(frozen.piece.part).find((b) => b.id === featureId);
   if (bore) return bore.name || `${bore.index + 1} from the ${bore.from}`;
+  const thread = threadOf(frozen, featureId);
+  if (thread) return threadName(thread);
   return crossHoles(frozen.piece.part).find((h) => h.id === featureId)?.name ?? '';
 };
 

@@ -27,6 +27,7 @@ import { saw } from './saw.tsx';
 import { shoulder } from './shoulder.tsx';
 import type { RowAbout, ShownOperation } from './shown.ts';
 import { spot } from './spot.tsx';
+import { dieOrTap, thread, threadLast, threadNear } from './thread.tsx';
 import { touchOff } from './touch-off.ts';
 
 /** The one list of kinds: what is said and shown of each is in its own file. */
@@ -49,6 +50,10 @@ const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
     contour,
     roundEdge,
     breakEdges,
+    thread,
+    threadNear,
+    threadLast,
+    dieOrTap,
   },
 };
 

@@ -6,13 +6,16 @@ const TOUCH_MM = 0.3;
 
 export const touchOff: ShownOperation<'touchOff'> = {
   name: 'Touch off',
-  title: ({ targetMm, id }, { name }) =>
-    id === 'touchOff-finisher'
-      ? 'Touch off again, finishing tool'
-      : targetMm === undefined
-        ? 'Touch off'
-        : `Touch off the bar in ${name}`,
-  stepTitle: ({ targetMm, compoundDeg, featureId }, { name, frozen }) => {
+  title: ({ targetMm, id, forThread }, { name }) =>
+    forThread
+      ? `Touch off the threading bit on ${name}`
+      : id === 'touchOff-finisher'
+        ? 'Touch off again, finishing tool'
+        : targetMm === undefined
+          ? 'Touch off'
+          : `Touch off the bar in ${name}`,
+  stepTitle: ({ targetMm, compoundDeg, featureId, forThread }, { name, frozen }) => {
+    if (forThread) return `Touch off the threading bit on ${name}`;
     if (sideOf(frozen, featureId) === 'inside') return `Touch off the boring bar in ${name}`;
     if (targetMm === undefined) return 'Touch off: a short cut, measure it, note the dials';
     return compoundDeg === undefined

@@ -47,6 +47,18 @@ export function fieldReader(texts: Readonly<Record<string, string>>) {
       else if (value > most) problems[key] = { code: 'input.tooBig', path: [], limit: `${most}` };
       return value;
     },
+    /** several sizes, with commas or blanks between them, mm */
+    millimetres(key: string, most: number, count: number): number[] {
+      const all = (texts[key] ?? '')
+        .split(/[;\s]+|,\s+/)
+        .filter((part) => part !== '')
+        .map((part) => Number(part.replace(',', '.')));
+      if (all.length === 0 || all.some((mm) => !(mm > 0)))
+        problems[key] = { code: 'input.invalid', path: [], limit: 'sizes such as 0.5, 0.6, 0.725' };
+      else if (all.length > count) problems[key] = { code: 'input.tooBig', path: [], limit: `${count} sizes` };
+      else if (all.some((mm) => mm > most)) problems[key] = { code: 'input.tooBig', path: [], limit: `${most} mm` };
+      return all;
+    },
     degrees(key: string, least: number, most: number): number {
       const value = Number((texts[key] ?? '').replace(',', '.').replace('°', ''));
       if (!Number.isFinite(value) || value < least)

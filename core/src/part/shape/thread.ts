@@ -25,7 +25,12 @@ export const threadSchema = z.strictObject({
 });
 export type DrawnThread = z.infer<typeof threadSchema>;
 /** As drawn, with the diameter of its thin line: about the root outside, about the major inside. Its own computation is elsewhere. */
-const own = { designation: z.string().max(120), hand: z.enum(['right', 'left']), lineMm: z.number() };
+const own = {
+  designation: z.string().max(120),
+  hand: z.enum(['right', 'left']),
+  class: z.string().max(16).optional(),
+  lineMm: z.number(),
+};
 export type Thread = CutOf<'thread', typeof own>;
 
 /** Strokes that show a thread's hand, how far they lean and stand apart as shares of their height, at the most as many. */
@@ -53,7 +58,15 @@ export const thread: DetailShape<DrawnThread, Thread> = {
     const pitchMm = named.ok ? named.thread.pitchMm : on.diameterMm * 0.12;
     const hereMm = 2 * surfaceAt(on)((span.zFromMm + span.zToMm) / 2);
     const lineMm = hereMm + (on.inside ? 1 : -1) * 1.0825 * pitchMm;
-    return { ...belonging(d.id, on), kind: 'thread', designation: d.designation, hand: d.hand, ...span, lineMm };
+    return {
+      ...belonging(d.id, on),
+      kind: 'thread',
+      designation: d.designation,
+      hand: d.hand,
+      class: d.class.trim(),
+      ...span,
+      lineMm,
+    };
   },
   lines({ zFromMm, zToMm, lineMm }, surface): ThinLine[] {
     const deepMm = surface((zFromMm + zToMm) / 2) - lineMm / 2;

@@ -193,9 +193,14 @@ describe('a round groove in a hole', () => {
 });
 
 describe('a thread', () => {
-  it('takes no place yet: its length keeps its blank', () => {
+  it('waits by name where bit, lead or class are lacking, and its length keeps its blank', () => {
     const thread = { ...emptyDetail('t1', 'thread', 'mm'), designation: 'M30' } as Feature['details'][number];
-    const plan = planOf([feature(1, 40, 10), feature(2, 30, 50, '', { details: [thread] })]);
-    expect(plan.waiting).toContainEqual({ id: 't1', why: 'shape' });
+    const waits = (d: object) =>
+      planOf([feature(1, 40, 10), feature(2, 30, 50, '', { details: [{ ...thread, ...d } as never] })]).waiting.find(
+        (w) => w.id === 't1',
+      )?.why;
+    expect(waits({})).toBe('noTool');
+    expect(waits({ class: '6x' })).toBe('noClass');
+    expect(waits({ designation: 'as the old one' })).toBe('shape');
   });
 });

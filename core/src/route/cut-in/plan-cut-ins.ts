@@ -7,12 +7,16 @@ import type { Operation } from '../operation/kinds.ts';
 import { planGroove } from './groove.ts';
 import type { PlansCutIn } from './kind.ts';
 import { planKnurl } from './knurl.ts';
+import { planThread } from './thread/plan.ts';
 
 /** The one list of what is planned of what is cut into lengths; what is not in it is left to the turner. */
 const plans: { readonly [Kind in CutIn['kind']]?: PlansCutIn<Extract<CutIn, { kind: Kind }>> } = {
   groove: planGroove,
   knurl: planKnurl,
+  thread: planThread,
 };
+/** Threads come when all else of a length is done: grooves to run out in, chamfers, holes. */
+export const cutsLate = ({ kind }: CutIn): boolean => kind === 'thread';
 
 /** Whether what is cut in is of a kind that is planned at all. */
 export const plansCutIn = ({ kind }: CutIn): boolean => plans[kind] !== undefined;
@@ -52,11 +56,12 @@ export function cutInsNow(
   inSetup: InSetup,
   cutNow: ReadonlySet<string>,
   waiting: readonly Waiting[],
+  which: (made: CutIn) => boolean = () => true,
 ): { readonly now: readonly (readonly [CutIn, Outside | Inside])[]; readonly waiting: readonly Waiting[] } {
   const { piece } = inSetup;
   const all = [...outsides(piece.part), ...insides(piece.part)].flatMap((on) =>
     cutInto(piece.part, on.id)
-      .filter((made) => !isFinished(piece, made.id))
+      .filter((made) => which(made) && !isFinished(piece, made.id))
       .map((made) => ({ made, on, why: waitsBecause(inSetup, made, on, cutNow, waiting) })),
   );
   return {
@@ -65,14 +70,15 @@ export function cutInsNow(
   };
 }
 
-/** Plans grooves and the like on lengths that are finished by then. */
+/** Plans grooves and the like on lengths that are finished by then. @param late what comes when all else of them is done */
 export function planCutIns(
   context: FitContext,
   cutNow: ReadonlySet<string>,
   waiting: readonly Waiting[],
   recorderFor: RecorderFor,
+  late = false,
 ): CutInsPlanned {
-  const found = cutInsNow(context, cutNow, waiting);
+  const found = cutInsNow(context, cutNow, waiting, (made) => cutsLate(made) === late);
   const planned = { operations: [] as Operation[], waiting: [...found.waiting], problems: [] as Problem[] };
   for (const [made, on] of found.now) {
     const plan = (plans[made.kind] as PlansCutIn<CutIn>)(context, made, on, recorderFor);

@@ -43,6 +43,10 @@ export const CAUTIONS = [
   'formSqueals',
   'blendWithFile',
   'knurlWet',
+  'nutsStayShut',
+  'marksOnly',
+  'handTurned',
+  'squareOn',
 ] as const;
 export type Caution = (typeof CAUTIONS)[number];
 
@@ -61,6 +65,8 @@ export const NOTES = [
   'swingTool',
   'halfCentre',
   'knurlPushes',
+  'leadOff',
+  'flankRubs',
 ] as const;
 export interface Note {
   readonly code: (typeof NOTES)[number];

@@ -28,13 +28,31 @@ import { roundEdge } from './round.ts';
 import { saw } from './saw.ts';
 import { shoulder } from './shoulder.ts';
 import { spot } from './spot.ts';
+import { dieOrTap, thread, threadLast, threadNear } from './thread.ts';
 import { touchOff } from './touch-off.ts';
 
 /** The one list of kinds, in the order in which they usually come: what is known of each is in its own file. */
 const kinds = {
   ...{ mount, pickUp, face, centre, spot, drill, changeSupport, touchOff, mark, glance, rough, openFloor },
   ...{ measure, semiFinish, finish, shoulder },
-  ...{ knurl, contour, roundEdge, groove, faceGroove, ream, countersink, chamfer, breakEdges, drillBeside, part, saw },
+  ...{
+    knurl,
+    contour,
+    roundEdge,
+    groove,
+    faceGroove,
+    ream,
+    countersink,
+    chamfer,
+    thread,
+    threadNear,
+    threadLast,
+    dieOrTap,
+    breakEdges,
+    drillBeside,
+    part,
+    saw,
+  },
 };
 
 export type OperationKind = keyof typeof kinds;

@@ -7,8 +7,8 @@ import { handSetting } from '../hand-setting.ts';
 import { usualMinutes } from '../usual-minutes.ts';
 import { bare, HAND_FEED, type KindOfOperation, type OfKind } from './kind.ts';
 
-/** The angle that the compound is swung to before, where it is. */
-const own = { compoundDeg: z.number().optional() };
+/** The angle that the compound is swung to before, where it is: from along the bed, or of a thread from the cross-slide's line. */
+const own = { compoundDeg: z.number().optional(), forThread: z.boolean().optional() };
 type TouchOffOperation = OfKind<'touchOff', typeof own>;
 
 /** A first short cut goes so far along, mm. */

@@ -138,6 +138,10 @@ export function choose(s: Situation, sameMm?: number): Choice {
     if (takesMm(final) >= s.shallowestMm - ROUNDING) return { kind: 'final', comes: final, aimMm };
   }
   if (halves) return { kind: 'half', comes: halves, aimMm };
+  // too little for the edge at the mark nearest to the aim: a deeper one that is just as safe serves
+  const enough = markFor(s, s.beforeMm - s.sign * (s.shallowestMm + s.stepMm / 2));
+  if (enough && inside(enough) && takesMm(enough) >= s.shallowestMm - ROUNDING && !isSame(enough))
+    return { kind: 'final', comes: enough, aimMm };
   if (sameMm !== undefined && s.known.depthMm > 0) {
     const again = comesOf(s, sameMm);
     const mostMm = springPassTakesMm(s.known.depthMm, s.spring.highShare);

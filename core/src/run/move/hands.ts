@@ -31,6 +31,9 @@ export function ringNumber(dial: Dial, lines: number): string {
   return (text.split('.')[1]?.length ?? 0) > decimals && text.endsWith('0') ? text.slice(0, -1) : text;
 }
 
+/** What of the compound's travel goes across at the fine angle. */
+export const FINE_SHARE = 0.1;
+
 /** Radius at the tool by the rings, mm, from where both stand at 0; smaller when wound in. */
 export function placeOf(lathe: Pick<Lathe, 'slides'>, rings: Rings): number {
   const { compound } = lathe.slides;
@@ -39,7 +42,10 @@ export function placeOf(lathe: Pick<Lathe, 'slides'>, rings: Rings): number {
   const fine =
     rings.compound === undefined
       ? 0
-      : senseIn(compound) * rings.compound * dialScale(compound).lineTravelMm.valueOf() * 0.1;
+      : senseIn(compound) *
+        rings.compound *
+        dialScale(compound).lineTravelMm.valueOf() *
+        (rings.acrossShare ?? FINE_SHARE);
   return -(cross + fine);
 }
 

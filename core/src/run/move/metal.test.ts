@@ -7,6 +7,7 @@ import { metalOn } from './next.ts';
 describe('the metal on a length', () => {
   const { piece } = planInput([feature(1, 24, 20), feature(2, 20, 30)], 30);
   const run = {
+    steps: [],
     piece: { ...piece, measured: { f2: { sizeMm: 20.62, uncertaintyMm: 0.004 } } },
   } as unknown as FrozenRun;
   it('is what an earlier setup measured there, else the stock, until this one has cut it', () => {

@@ -3,14 +3,17 @@ import { limitsBySide, signOf } from '../../gauge/index.ts';
 import { FINE_ANGLE_SHARE, type Fineness, finenessOf, guardMm, TOUCH_MM } from '../../lathe/index.ts';
 import type { SpringShare } from '../../mechanics/index.ts';
 import { ROUNDING } from '../../quantity/index.ts';
+import { threadAimMm } from '../../thread/index.ts';
+import { lastPassMm } from '../../threading/index.ts';
 import { hasEdge } from '../../tool/index.ts';
 import type { Recorder } from '../../working/index.ts';
 import type { Told } from '../event.ts';
 import type { FrozenRun } from '../frozen.ts';
 import { sideOf } from '../side-of.ts';
-import type { Metal, RunState } from '../state.ts';
+import type { Metal, Rings, RunState } from '../state.ts';
 import { actOf, isPass, type Step } from '../step.ts';
 import { stockOf } from '../stock-of.ts';
+import { isThreadStep, POINT_MM, type ThreadStep, threadFineness, threadOf } from '../thread.ts';
 import { type Choice, type Comes, choose, chooseHalf, chooseRough, type Situation } from './choose.ts';
 import { type Hands, handsTo, linesFor, placeOf } from './hands.ts';
 import { believedOf, reckonedShare, springAt } from './spring.ts';
@@ -42,16 +45,33 @@ export interface NoMove {
 export function metalOn(run: FrozenRun, state: RunState, featureId: string | undefined): Metal {
   const known = state.metal[featureId ?? ''];
   if (known) return known;
+  // nothing of a thread is cut yet: its surface stands for what a point touching it would make
+  const thread = threadOf(run, featureId);
+  if (thread) {
+    const blank = Object.values(state.metal).length > 0 ? blankOf(run, state, thread) : undefined;
+    return blank ?? { diameterMm: thread.blankMm + thread.pitchOverPointMm, doubtMm: BLANK_MM, by: 'stock' };
+  }
   // a setup before may have measured what it left
   const before = run.piece.measured?.[featureId ?? ''];
   if (before) return { diameterMm: before.sizeMm, doubtMm: before.uncertaintyMm, by: 'measured' };
   return { diameterMm: stockOf(run, featureId), doubtMm: 0.5, by: 'stock' };
 }
 
+/** How surely a blank that nobody measured is what it was drawn as, mm on the diameter. */
+const BLANK_MM = 0.1;
+/** What the surface stands for that a thread is begun on, where it was measured. */
+function blankOf(run: FrozenRun, state: RunState, { threadId, pitchOverPointMm }: ThreadStep): Metal | undefined {
+  const on = run.steps.find((s) => s.kind === 'touchOff' && s.forThread && s.id === `${threadId}-touchOff`)?.featureId;
+  const metal = on === undefined ? undefined : state.metal[on];
+  return metal && { ...metal, diameterMm: metal.diameterMm + pitchOverPointMm };
+}
+
 /** The rings as they stand now. */
-export function ringsOf(state: RunState): { crossSlide: number; compound?: number } {
+export function ringsOf(state: RunState): Rings {
   const crossSlide = state.crossLines ?? state.reference?.rings.crossSlide ?? 0;
-  return state.compoundLines === undefined ? { crossSlide } : { crossSlide, compound: state.compoundLines };
+  if (state.compoundLines === undefined) return { crossSlide };
+  const share = state.compoundShare === undefined ? {} : { acrossShare: state.compoundShare };
+  return { crossSlide, compound: state.compoundLines, ...share };
 }
 
 /** Everything the next number of a pass follows from; undefined before the tool is touched off. */
@@ -64,7 +84,10 @@ export function situationOf(
   if (!reference || step.targetMm === undefined || !isPass(step)) return undefined;
   const rough = actOf(step) === 'rough';
   const means = step.fineness === 'compound' && state.compoundLines === undefined ? 'halfLinesWithCare' : step.fineness;
-  const fineness = finenessOf(run.means.lathe, rough ? 'lines' : (means ?? 'lines'));
+  const thread = isThreadStep(step) ? step : undefined;
+  const fineness = thread
+    ? threadFineness(run, thread, rough)
+    : finenessOf(run.means.lathe, rough ? 'lines' : (means ?? 'lines'));
   const metal = metalOn(run, state, step.featureId);
   const belief = believedOf(run, state, step.toolId);
   const reckoned = reckonedShare(step);
@@ -75,7 +98,13 @@ export function situationOf(
   const sign = signOf(side);
   const bySide = limitsBySide(step.limits ?? { lowerMm: step.targetMm, upperMm: step.targetMm }, side);
   const leftMm = Math.max(0, (sign * (metal.diameterMm - step.targetMm)) / 2);
-  const angleMm = fineness.slide === 'compound' ? FINE_ANGLE_SHARE * leftMm : 0;
+  const angleMm = fineness.slide === 'compound' && !thread ? FINE_ANGLE_SHARE * leftMm : 0;
+  // the tool's place is that of its point, but for what was measured of the thread itself
+  const overPointMm = thread && !onThis ? thread.pitchOverPointMm : 0;
+  const wantedMm =
+    thread && !rough
+      ? threadAimMm({ side, pitchDiameter: step.limits ?? { lowerMm: step.targetMm, upperMm: step.targetMm } }) / 2
+      : (bySide.goneMm + bySide.metalMm) / 4;
   return {
     fineness,
     same: onThis && !reference.trial ? placeOf(run.means.lathe, rings) : undefined,
@@ -83,9 +112,9 @@ export function situationOf(
       sign,
       known: {
         xMm: placeOf(run.means.lathe, reference.rings),
-        rMm: reference.diameterMm / 2,
+        rMm: (reference.diameterMm + overPointMm) / 2,
         depthMm: reference.depthMm,
-        touchMm: reference.by === 'touchOff' ? TOUCH_MM : 0,
+        touchMm: reference.by === 'touchOff' ? TOUCH_MM + (thread ? POINT_MM : 0) : 0,
       },
       knownSpring: springAt(belief, reference.springShare ?? reckoned),
       spring: springAt(belief, reckoned),
@@ -94,11 +123,14 @@ export function situationOf(
       ...(reference.trial && onThis ? { zoneMm: reference.diameterMm / 2 } : {}),
       goneMm: bySide.goneMm / 2,
       metalMm: bySide.metalMm / 2,
-      wantedMm: (bySide.goneMm + bySide.metalMm) / 4,
+      wantedMm,
       guardMm: rough ? 0 : guardMm(reference.uncertaintyMm, fineness.setMm, angleMm),
       stepMm: fineness.stepMm,
       markMm: placeOf(run.means.lathe, { ...rings, [fineness.slide]: 0 }),
-      shallowestMm: tool && hasEdge(tool) ? shallowestCutMm(tool.material, tool.noseRadiusMm, tool.edgeRadiusMm) : 0.02,
+      shallowestMm:
+        tool && hasEdge(tool)
+          ? shallowestCutMm(tool.material, tool.noseRadiusMm, tool.edgeRadiusMm)
+          : lastPassMm(tool?.material ?? 'hss'),
     },
   };
 }

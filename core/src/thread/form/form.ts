@@ -32,7 +32,7 @@ export interface Form {
   readonly classes: Readonly<Record<Side, readonly string[]>>;
   readonly limits: LimitsOf;
   /** how much the diameter grows on a length of one; parallel ones have none */
-  readonly taper?: number;
+  readonly taperShare?: number;
 }
 
 /** Height of the sharp triangle of two flanks over one pitch, as a share of the pitch. */

@@ -24,7 +24,7 @@ const byGauge: LimitsOf = ({ pitchMm, pitchDiameterMm, majorMm, minorMm, holeMm 
 /** Sizes are those in the gauge plane. @source ISO 7-1 */
 export const taperPipe: Form = {
   ...whitworth,
-  taper: TAPER,
+  taperShare: TAPER,
   classes: { outside: [GAUGE], inside: [GAUGE] },
   limits: byGauge,
 };
@@ -37,7 +37,7 @@ export const npt: Form = {
   }),
   tip: (p) => ({ kind: 'flat', flatMm: (1 - 2 * 0.8 * Math.tan(Math.PI / 6)) * 0.5 * p }),
   crestFlatShare: 0.038,
-  taper: TAPER,
+  taperShare: TAPER,
   classes: { outside: [GAUGE], inside: [GAUGE] },
   limits: byGauge,
 };

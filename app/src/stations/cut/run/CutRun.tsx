@@ -33,6 +33,7 @@ import { StepPanel } from './StepPanel.tsx';
 import { StopPanel } from './StopPanel.tsx';
 import { TouchOffStep } from './TouchOffStep.tsx';
 import { TroublePanel } from './TroublePanel.tsx';
+import { useBeats } from './useBeats.ts';
 import { useKeys } from './useKeys.ts';
 import { useRun } from './useRun.ts';
 
@@ -80,7 +81,8 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   const trialAct = acts.find((act) => act.code === 'trial');
   const told = trial ? advice?.trial : advice?.move;
   const act = trial ? trialAct : acts.find((a) => a !== trialAct);
-  const doIt = act ? () => run.add(act.body) : undefined;
+  const beats = useBeats(step);
+  const doIt = act ? () => beats.next(() => run.add(act.body)) : undefined;
   const pass = step && isPass(step);
   const canMeasure = plain && (state.lastCut !== undefined || (pass && advice?.move?.kind === 'move'));
   useKeys(keys && (!step || plain === true), {
@@ -144,9 +146,10 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
             />
           ) : (
             <>
-              <PlainStep {...{ run, frozen, advice, step, trial }} keepAs={id} />
+              <PlainStep {...{ run, frozen, advice, step, trial }} keepAs={id} beat={beats.beat} />
               <PlainActs
                 {...{ caution, keys, act, trial, trialAct, doIt, back }}
+                beatText={beats.text}
                 asked={asked}
                 onTrial={() => setTrial(!trial)}
                 onMeasure={canMeasure ? () => setPanel('measure') : undefined}
@@ -171,6 +174,7 @@ function PlainActs({
   caution,
   keys,
   act,
+  beatText,
   trial,
   trialAct,
   asked,
@@ -183,6 +187,7 @@ function PlainActs({
   caution: string | undefined;
   keys: boolean;
   act: Act | undefined;
+  beatText: string | undefined;
   trial: boolean;
   trialAct: Act | undefined;
   asked: boolean;
@@ -195,7 +200,7 @@ function PlainActs({
   return (
     <Acts caution={caution}>
       <button type="button" className="act main" onClick={doIt} disabled={!doIt || asked}>
-        {trial ? 'Short cut is made, measure it' : act ? mainText[act.code] : 'Done'}{' '}
+        {trial ? 'Short cut is made, measure it' : (beatText ?? (act ? mainText[act.code] : 'Done'))}{' '}
         <KeyMark keys={keys}>space</KeyMark>
       </button>
       {trialAct && (
@@ -242,8 +247,9 @@ function PlainStep({
   advice,
   step,
   trial,
+  beat,
   keepAs: id,
-}: OfRun & { advice: StepAdvice; step: Step; trial: boolean; keepAs: string }) {
+}: OfRun & { advice: StepAdvice; step: Step; trial: boolean; beat: number; keepAs: string }) {
   const { state } = run;
   const asked = askedOf(frozen, state, step.id);
   return (
@@ -264,6 +270,7 @@ function PlainStep({
         </section>
       ) : (
         <StepPanel
+          beat={beat}
           keepAs={id}
           add={run.add}
           frozen={frozen}

@@ -1,11 +1,11 @@
 import { fitness, limitsBySide } from '@whelk/core/gauge';
-import { roundOf } from '@whelk/core/part';
 import {
   type Act,
   actsOf,
   explainSize,
   type FrozenRun,
   type Measured,
+  type OverWires,
   type RunState,
   type StepAdvice,
 } from '@whelk/core/run';
@@ -39,6 +39,30 @@ interface Props {
   readonly onNote: () => void;
   readonly keys: boolean;
 }
+/** Which wires are laid in, and between what they should read. */
+function WiresIn({
+  wires,
+  unit,
+  limits,
+}: {
+  wires: OverWires;
+  unit: 'mm' | 'in';
+  limits: { readonly lowerMm: number; readonly upperMm: number } | undefined;
+}) {
+  const f = (mm: number) => measure(mm, unit, unit === 'mm' ? 3 : 4);
+  return (
+    <p className="mt-2 text-base">
+      Three wires of <b>Ø{f(wires.wireMm)}</b> in the groove, oiled so that they stay; two on one side.
+      {limits && (
+        <>
+          {' '}
+          Right between <b>{f(wires.atMm(limits.lowerMm))}</b> and <b>{f(wires.atMm(limits.upperMm))}</b> {unit}.
+        </>
+      )}
+    </p>
+  );
+}
+
 /** Words of what can be done once it is measured. */
 const actText: Record<string, string> = {
   goOn: 'Set the dial, go on',
@@ -54,10 +78,9 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
   const { step, measured, next } = advice;
   const { limits } = step;
   const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
-  const feature = roundOf(frozen.piece.part, step.featureId ?? '')!;
   const [ending, setEnding] = useState(false);
   const taking = useReading({ keepAs, frozen, advice, add });
-  const { instrumentId, unit, uncertaintyMm, focusField, shownPlaces, feels } = taking;
+  const { instrumentId, unit, uncertaintyMm, focusField, shownPlaces, feels, there, wires } = taking;
   const acts = actsOf(advice);
   const gone = acts[0]?.code === 'gone';
   const main = gone || !acts[0] ? undefined : () => add(acts[0]!.body);
@@ -68,8 +91,10 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
       <div className="grid flex-1 content-start md:grid-cols-[320px_minmax(0,1fr)] lg:grid-cols-[320px_minmax(0,280px)_minmax(0,1fr)] lg:content-stretch">
         <section aria-label="Readings" className="border-r border-[var(--line)] bg-[var(--bench)] px-5 py-4">
           <h2 className="text-2xl">
-            {nameOf(frozen, step.featureId)} Ø
-            {measure(feature.diameterMm, frozen.drawing.unit, frozen.drawing.unit === 'mm' ? 2 : 3)}
+            {nameOf(frozen, step.featureId)}
+            {there.what === 'thread'
+              ? ', pitch diameter'
+              : ` Ø${measure(there.sizeMm, frozen.drawing.unit, frozen.drawing.unit === 'mm' ? 2 : 3)}`}
           </h2>
           <p className="muted">{capital(measuredAfterText(step))}; two places.</p>
           <p className="field-warning mt-1 text-[0.95rem] font-semibold">
@@ -79,7 +104,7 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
             instruments={frozen.means.instruments}
             value={instrumentId}
             unit={frozen.means.lathe.unit}
-            what={feature.side}
+            what={there.what}
             onChange={taking.setInstrumentId}
           />
           {limits && (
@@ -88,7 +113,8 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
               {(tolerance / uncertaintyMm).toFixed(1)} times in the limits
             </p>
           )}
-          <h3 className="mt-4 text-sm">Readings, {unit}</h3>
+          {wires && <WiresIn {...{ wires, unit, limits }} />}
+          <h3 className="mt-4 text-sm">{wires ? `Over the wires, ${unit}` : `Readings, ${unit}`}</h3>
           <ol>
             {measured?.all.map((r, i) => (
               <ReadingRow
@@ -106,7 +132,7 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
             <FeltReading
               key={instrumentId}
               unit={unit}
-              usual={measure(limits?.upperMm ?? feature.diameterMm, unit, unit === 'mm' ? 3 : 4)}
+              usual={measure(limits?.upperMm ?? there.sizeMm, unit, unit === 'mm' ? 3 : 4)}
               onFeel={taking.feel}
             />
           )}
@@ -124,7 +150,7 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
                 uncertaintyMm={measured?.combined.uncertaintyMm ?? uncertaintyMm}
                 targetMm={next?.kind === 'move' && !advice.inside ? next.told.comesToMm : undefined}
                 places={shownPlaces}
-                side={feature.side}
+                side={there.side}
               />
             </div>
           </section>
@@ -155,9 +181,9 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
       {ending && measured && limits && (
         <GonePanel
           name={nameOf(frozen, step.featureId)}
-          side={feature.side}
+          side={there.side}
           read={`${measure(measured.combined.guardMm, unit, shownPlaces)} ${unit}`}
-          limit={`${measure(limitsBySide(limits, feature.side).goneMm, unit, shownPlaces)} ${unit}`}
+          limit={`${measure(limitsBySide(limits, there.side).goneMm, unit, shownPlaces)} ${unit}`}
           onClose={() => setEnding(false)}
           onReadAgain={() => {
             setEnding(false);

@@ -4,6 +4,7 @@ import {
   adviseStep,
   explainOperation,
   type FrozenRun,
+  isThreadStep,
   type Move,
   type NoMove,
   type RunState,
@@ -21,6 +22,7 @@ import { measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
 import { LengthPanel } from './LengthPanel.tsx';
 import { refusalText } from './refusals.ts';
+import { ThreadPass } from './ThreadPass.tsx';
 import type { useRun } from './useRun.ts';
 
 interface Props {
@@ -33,10 +35,12 @@ interface Props {
   /** the run, under which a length that is being typed is kept */
   readonly keepAs: string;
   readonly add: ReturnType<typeof useRun>['add'];
+  /** which beat of a pass in a thread it is */
+  readonly beat: number;
 }
 
 /** The step itself: what it takes off, and where both hands go. */
-export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add }: Props) {
+export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add, beat }: Props) {
   const { step, carriage, fromEndMm } = advice;
   const { Panel } = shownOf(step.kind);
   const move = trial ? advice.trial : advice.move;
@@ -55,20 +59,26 @@ export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add 
           frozen={frozen}
           move={move}
           trial={trial}
+          of={isThreadStep(step)}
           onForget={onForget}
           tell={(r) => void adviseStep(frozen, state, r)}
         />
       )}
       {move?.kind === 'none' && <Refused frozen={frozen} move={move} />}
       <div className="mt-3 grid items-start gap-x-8 gap-y-4 md:grid-cols-2">
-        {move?.kind === 'move' && <MoveHands frozen={frozen} move={move} />}
+        {move?.kind === 'move' &&
+          (isThreadStep(step) ? (
+            <ThreadPass {...{ frozen, state, step, move, beat }} />
+          ) : (
+            <MoveHands frozen={frozen} move={move} />
+          ))}
         {trial && (
           <p className="max-w-xl text-lg">
             Run {unit === 'mm' ? '3 to 6 mm' : '1/8 to 1/4 in'} along, wind the carriage clear to the right,{' '}
             <b>leave the ring alone</b>, stop and measure the short length.
           </p>
         )}
-        {!trial && fromEndMm !== undefined && carriage && carriageMeans.means === 'dial' && (
+        {!trial && !isThreadStep(step) && fromEndMm !== undefined && carriage && carriageMeans.means === 'dial' && (
           <DialRow
             name="Carriage"
             dial={carriageMeans}
@@ -77,7 +87,7 @@ export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add 
             sub={`${measure(fromEndMm, unit, unit === 'mm' ? 1 : 3)} ${unit} from the faced end`}
           />
         )}
-        {!trial && fromEndMm !== undefined && !carriage && (
+        {!trial && !isThreadStep(step) && fromEndMm !== undefined && !carriage && (
           <p className="text-xl">
             Carriage: {kindOf(step.kind).makes === 'shoulder' ? 'square the shoulder at' : 'cut to'} the line{' '}
             <b>{measure(fromEndMm, unit, unit === 'mm' ? 1 : 3)}</b> {unit} from the faced end.
@@ -108,12 +118,15 @@ const placesOf = (move: Move, unit: 'mm' | 'in'): number =>
 
 /** What the cut takes off, from what stands there to what it should come to, as it was measured and not as it was planned. */
 function Takes({
+  of = false,
   frozen,
   move,
   trial,
   onForget,
   tell,
 }: {
+  /** whether its sizes are pitch diameters */
+  of?: boolean;
   frozen: FrozenRun;
   move: Move;
   trial: boolean;
@@ -130,8 +143,9 @@ function Takes({
   return (
     <>
       <p className="mt-1 text-lg">
-        {inside ? 'Opens the hole by' : 'Takes'} <b>{f(Math.abs(move.beforeMm - comesToMm))}</b> {unit}
-        {inside ? '' : ' off the diameter'}: Ø{f(move.beforeMm)} → <b>Ø{f(comesToMm)}</b>
+        {of ? 'Pitch diameter by' : inside ? 'Opens the hole by' : 'Takes'}{' '}
+        <b>{f(Math.abs(move.beforeMm - comesToMm))}</b> {unit}
+        {inside || of ? '' : ' off the diameter'}: Ø{f(move.beforeMm)} → <b>Ø{f(comesToMm)}</b>
         {cut === 'half' && !trial ? ', half of what is left; then measure' : ''}
         {cut === 'springPass' ? ': the same number again, for what still springs' : ''}
         <Working of="this cut" tell={tell} />

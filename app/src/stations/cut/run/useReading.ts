@@ -1,7 +1,6 @@
 import { chooseInstrument, tellsNumber, uncertaintyOf } from '@whelk/core/gauge';
-import { roundOf } from '@whelk/core/part';
 import { decimalsOf, parseLength } from '@whelk/core/quantity';
-import type { FrozenRun, StepAdvice } from '@whelk/core/run';
+import { type FrozenRun, overWires, readThere, type StepAdvice } from '@whelk/core/run';
 import { useEffect, useRef, useState } from 'react';
 import type { KnownProblem } from '../../../messages/app-code.ts';
 import { useKeptText } from '../../../ui/keep/useKeptText.ts';
@@ -25,11 +24,10 @@ export function useReading({
   const { step, measured } = advice;
   const { limits } = step;
   const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
-  const feature = roundOf(frozen.piece.part, step.featureId ?? '')!;
+  const there = readThere(frozen, step)!;
   const usual =
     step.instrumentId ??
-    chooseInstrument(frozen.means.instruments, feature.side, feature.diameterMm, tolerance, frozen.means.lathe.unit)
-      ?.id ??
+    chooseInstrument(frozen.means.instruments, there.what, there.sizeMm, tolerance, frozen.means.lathe.unit)?.id ??
     UNLISTED;
   const [instrumentId, setInstrumentId] = useState(measured?.readings.at(-1)?.instrumentId ?? usual);
   const [text, setText, dropText] = useKeptText(`${keepAs}.${step.id}.reading`);
@@ -44,6 +42,7 @@ export function useReading({
   const instrument = frozen.means.instruments.find((i) => i.id === instrumentId);
   const unit = instrument?.unit ?? frozen.means.lathe.unit;
   const uncertaintyMm = uncertaintyOf(frozen.means.instruments, instrumentId);
+  const wires = overWires(frozen, step.featureId, instrument);
   const read = parseLength(text, unit);
   const beyond =
     read.ok && instrument && (read.mm.valueOf() < instrument.fromMm - 0.5 || read.mm.valueOf() > instrument.toMm + 0.5);
@@ -58,7 +57,8 @@ export function useReading({
   const take = (event: React.FormEvent) => {
     event.preventDefault();
     if (!read.ok || beyond) return;
-    add({ kind: 'reading', stepId: step.id, raw: { text: text.trim(), unit }, instrumentId, place });
+    const over = wires ? { wireMm: wires.wireMm } : {};
+    add({ kind: 'reading', stepId: step.id, raw: { text: text.trim(), unit }, instrumentId, place, ...over });
     dropText();
     tookAt.current = event.timeStamp;
     // what was read is taken; the keys do the acts from here on
@@ -76,7 +76,20 @@ export function useReading({
       ? 3
       : 4;
   return {
-    ...{ form, instrumentId, setInstrumentId, unit, uncertaintyMm, shownPlaces, text, setText, place, setPlace },
+    ...{
+      there,
+      wires,
+      form,
+      instrumentId,
+      setInstrumentId,
+      unit,
+      uncertaintyMm,
+      shownPlaces,
+      text,
+      setText,
+      place,
+      setPlace,
+    },
     ...{ problem, take, feels, feel, tookAt },
     ready: read.ok && problem === undefined,
     focusField: () => field()?.focus(),

@@ -1,0 +1,96 @@
+import { ROUNDING } from '@whelk/core/quantity';
+import type { ThreadOperation } from '@whelk/core/route';
+import type { ThreadStep } from '@whelk/core/run';
+import { inUnit } from '../../messages/in-unit.ts';
+import { engagesText, threadName, towardsText } from '../../messages/thread.ts';
+import { measure } from '../../ui/format.ts';
+import { Working } from '../../ui/working/Working.tsx';
+import type { DetailProps, ShownOperation } from './shown.ts';
+
+/** How a thread is cut on this lathe, in a few lines. */
+function Detail({ operation: o, unit, tell }: DetailProps<ThreadOperation>) {
+  const u = inUnit(unit);
+  return (
+    <ul className="flex flex-col gap-1">
+      <li>
+        {o.train ? 'Gears' : 'Levers'} <b>{o.leadLabel}</b>
+        {Math.abs(o.errorPpm) > ROUNDING
+          ? `, off by ${Math.round(Math.abs(o.errorPpm))} parts in a million`
+          : ', exact'}
+        . {engagesText(o.engages)}
+      </li>
+      <li>
+        {towardsText(o)};{' '}
+        {o.school === 'flank' ? `compound at ${o.scaleDeg}° by its scale` : 'straight in by the cross-slide'}. Depth{' '}
+        {u.len(o.depthMm, 3)} on the radius. <Working of="depth" tell={tell('threading.depth')} />
+      </li>
+      <li>
+        {o.seconds > 100
+          ? 'It runs out into the open.'
+          : `${o.seconds.toFixed(1)} s in the run-out of ${u.len(o.usableMm, 1)}`}
+        {o.coastMm > 0 ? `, it coasts ${u.len(o.coastMm, 1)} with the nuts shut` : ''}
+        {o.byHand ? ': too short, the last turns by hand' : ''}
+      </li>
+    </ul>
+  );
+}
+const passOf = ({ passNumber, passCount }: Pick<ThreadStep, 'passNumber' | 'passCount'>): string =>
+  passCount && passCount > 1 ? `, pass ${passNumber} of ${passCount}` : '';
+
+export const thread: ShownOperation<'thread'> = {
+  name: 'Thread',
+  title: (o, { unit }) =>
+    `Thread ${threadName(o)}, ${o.passes.length} passes to pitch Ø${inUnit(unit).bare(o.passes.at(-1)?.diameterAfterMm ?? 0, 2)}`,
+  Detail,
+  stepTitle: (step) => `Thread ${threadName(step)}${passOf(step)}`,
+};
+export const threadNear: ShownOperation<'threadNear'> = {
+  name: 'First last pass',
+  title: (o) => `Thread ${threadName(o)}: first of two equal passes`,
+  stepTitle: (step) => `Thread ${threadName(step)}: first of two equal passes`,
+};
+export const threadLast: ShownOperation<'threadLast'> = {
+  name: 'Last pass',
+  title: (o, { unit }) =>
+    `Thread ${threadName(o)}: to pitch Ø${inUnit(unit).bare(o.targetMm ?? 0, unit === 'mm' ? 3 : 4)}`,
+  stepTitle: (step, { move }) => {
+    if (move?.told.cut === 'springPass') return `Thread ${threadName(step)}: spring pass, the same number again`;
+    if (move?.told.cut === 'half') return `Thread ${threadName(step)}: half of what is left`;
+    return `Thread ${threadName(step)}: ${step.id.includes('-again-') ? 'one more pass' : 'the last pass'}`;
+  },
+};
+
+export const dieOrTap: ShownOperation<'dieOrTap'> = {
+  name: 'Die or tap',
+  title: (o) => `${o.side === 'outside' ? 'Die' : 'Tap'} ${threadName(o)}`,
+  stepTitle: (step) => `${step.side === 'outside' ? 'Die' : 'Tap'} ${threadName(step)}`,
+  Panel: ({ step, frozen }) => {
+    const { unit } = frozen.means.lathe;
+    const f = (mm: number) => measure(mm, unit, unit === 'mm' ? 1 : 2);
+    const long = (step.zEndMm ?? 0) - (step.zStopMm ?? 0);
+    const outside = step.side === 'outside';
+    return (
+      <ol className="flex max-w-4xl list-decimal flex-col gap-2 pl-6 text-lg md:col-span-2">
+        <li>Spindle stopped, locked or its gears out. Its end chamfered, cutting oil.</li>
+        <li>
+          {outside
+            ? 'The holder’s face against the quill, the die opened; the quill follows lightly and keeps it square.'
+            : 'The tap in its holder, its back on the tail centre; the quill follows lightly and keeps it square.'}
+        </li>
+        <li>
+          Turn it on by hand with a firm push for the first two threads; as soon as it bites, no more push: it pulls
+          itself.
+        </li>
+        <li>
+          Half a turn back for each turn, so that chips break; oil again. About <b className="figure">{f(long)}</b>{' '}
+          {unit}: {Math.floor(long / step.pitchMm)} turns.
+        </li>
+        <li>
+          {outside
+            ? 'Try its mate; close the die a little and go over once more where it is tight.'
+            : 'Mind the bottom: stop a turn before it. Back out, brush the hole, never blow into it.'}
+        </li>
+      </ol>
+    );
+  },
+};

@@ -1,0 +1,133 @@
+import { depthRing, dialNumber } from '@whelk/core/lathe';
+import type { FrozenRun, Move, RunState, ThreadStep } from '@whelk/core/run';
+import { leadscrewMm } from '@whelk/core/threading';
+import { useState } from 'react';
+import { ThreadDial } from '../../../desks/thread/ThreadDial.tsx';
+import { engagesText, towardsText } from '../../../messages/thread.ts';
+import { DialWindow } from '../../../ui/dial-window/DialWindow.tsx';
+
+interface Props {
+  readonly frozen: FrozenRun;
+  readonly state: RunState;
+  readonly step: ThreadStep;
+  readonly move: Move;
+  readonly beat: number;
+}
+
+/** One pass of a thread: the number that is set before it, where the nuts close, and the four beats at its end. */
+export function ThreadPass({ frozen, state, step, move, beat }: Props) {
+  const { lathe } = frozen.means;
+  const { slide, fromLines, toLines } = move.hands;
+  const dial = depthRing(lathe, slide);
+  const byCompound = slide === 'compound';
+  const cross = dialNumber(depthRing(lathe), state.crossLines ?? 0);
+  const left = (step.passCount ?? 1) - (step.passNumber ?? 1);
+  const turns = Math.abs(toLines - fromLines) / dial.divisions;
+  const marks = step.engages.kind === 'marks' ? step.engages : undefined;
+  return (
+    <div className="md:col-span-2">
+      <Away step={step} />
+      <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
+        <div>
+          <h3 className="text-base">
+            {byCompound ? `Compound, at ${step.scaleDeg}° by its scale` : 'Cross-slide, straight in'}
+          </h3>
+          <DialWindow
+            name={byCompound ? 'Compound' : 'Cross-slide'}
+            dial={dial}
+            {...{ fromLines, toLines }}
+            fullTurns={Math.floor(turns)}
+            rest=""
+            hand={fromLines === toLines ? 'none' : move.hands.hand}
+          />
+          <p className="text-lg">
+            On from {move.hands.now} to <b className="figure text-3xl">{move.hands.number}</b>, no way back.
+            {byCompound && (
+              <>
+                {' '}
+                Cross-slide at its own <b>{cross}</b>.
+              </>
+            )}
+          </p>
+          <p className="muted mt-1 text-base">
+            {towardsText(step)}.{' '}
+            {left === 0 ? 'The last of these passes.' : `${left} more ${left === 1 ? 'pass' : 'passes'} after it.`}
+          </p>
+        </div>
+        {marks ? (
+          <ThreadDial
+            marks={marks.marks}
+            right={marks.right}
+            secondsPerTurn={
+              (marks.wheelTeeth * (leadscrewMm(lathe)?.valueOf() ?? 0) * 60) / (step.leadMm * (step.setting?.rpm ?? 60))
+            }
+          />
+        ) : (
+          <p className="max-w-sm self-center border-l-4 border-[var(--brass)] pl-4 text-lg">
+            {engagesText(step.engages)}
+          </p>
+        )}
+      </div>
+      <Beats step={step} beat={beat} crossNumber={byCompound ? cross : undefined} />
+    </div>
+  );
+}
+
+/** The four beats, the one to do now marked by more than its colour. */
+function Beats({ step, beat, crossNumber }: { step: ThreadStep; beat: number; crossNumber: string | undefined }) {
+  const all = [
+    step.nutsShut
+      ? { name: 'Stop', text: 'at the end of the thread; the nuts stay shut' }
+      : { name: 'Open', text: 'the nuts, at the end of the thread' },
+    { name: 'Out', text: 'cross-slide, one whole turn' },
+    step.engages.kind === 'never' || step.nutsShut
+      ? { name: 'Back', text: 'in reverse, past the beginning, then stop' }
+      : { name: 'Back', text: 'the carriage, past the beginning' },
+    {
+      name: 'In',
+      text: crossNumber === undefined ? 'to the number of the next pass' : `cross-slide, to its ${crossNumber}`,
+    },
+  ];
+  return (
+    <ol className="mt-4 grid gap-2 sm:grid-cols-4" aria-label="Beats of this pass">
+      {all.map(({ name, text }, i) => {
+        const now = i === beat;
+        return (
+          <li
+            key={name}
+            aria-current={now ? 'step' : undefined}
+            className={`rounded border-2 px-3 py-2 ${now ? 'border-[var(--now)]' : 'border-[var(--line)]'} ${i < beat ? 'muted' : ''}`}
+          >
+            <b className="text-xl">
+              {i < beat ? '✓ ' : now ? '▸ ' : ''}
+              {name}
+            </b>
+            <span className="block text-base">{text}</span>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+/** Begun again in the middle of a thread: what is looked at before the next chip. */
+function Away({ step }: { step: ThreadStep }) {
+  const [asks, setAsks] = useState((step.passNumber ?? 1) > 1 && firstHere);
+  firstHere = false;
+  if (!asks) return null;
+  return (
+    <div className="mb-4 border-l-4 border-[var(--brass)] pl-4">
+      <p className="text-lg font-bold">Coming back to a thread: look before the next chip.</p>
+      <p className="text-lg">
+        {step.train ? `Gears ${step.leadLabel}` : `Levers ${step.leadLabel}`} · tumbler for a {step.hand}-hand thread ·
+        half-nuts {step.nutsShut ? 'still shut' : 'open'} · compound and carriage locks · cross-slide at its own zero ·
+        the dog in its marked slot. Then one pass without cutting: the point runs in its groove.
+      </p>
+      <button type="button" className="btn mt-2 min-h-12" onClick={() => setAsks(false)}>
+        All of it stands, the point runs in its groove
+      </button>
+    </div>
+  );
+}
+/** The page has just been opened: nothing of this thread was seen on it yet. */
+let firstHere = true;

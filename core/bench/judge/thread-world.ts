@@ -1,0 +1,89 @@
+import { type Chance, chanceOf } from '../../src/simulate/index.ts';
+
+/**
+ * A thread that is not there, for judging what is told: a blank with a groove that each pass cuts by the tool's own true shape, slides
+ * that a hand sets with its own error, work that springs, wires that err. It knows nothing of what is told. Lengths in mm, depths on the
+ * radius. Inside it is the same turned round: deeper is farther out.
+ */
+export interface ThreadWorld {
+  readonly seed: number;
+  readonly side: 'outside' | 'inside';
+  readonly blankMm: number;
+  readonly pitchMm: number;
+  readonly includedDeg: number;
+  /** what the bit really ends in */
+  readonly flatMm: number;
+  /** what the compound really stands at, from the cross-slide's line; 0: only the cross-slide feeds */
+  readonly compoundDeg: number;
+  /** travel of a line of either ring, and of a whole turn */
+  readonly lineMm: number;
+  readonly springShare: number;
+  readonly touchMm: number;
+  readonly handLines: number;
+  /** of a measured pitch diameter, half-width */
+  readonly wiresMm: number;
+  /** what a pass falls short by, whatever its depth */
+  readonly shortMm: number;
+}
+
+export class PretendedThread {
+  readonly #world: ThreadWorld;
+  readonly #chance: Chance;
+  /** how far in the point stands by each slide, mm of its travel; the touch's own error is in the cross-slide's */
+  #crossMm = 0;
+  #compoundMm = 0;
+  /** deepest the metal was really cut, and the flanks of the groove as lines: place along at the surface */
+  #depthMm = 0;
+  #leading = Number.NEGATIVE_INFINITY;
+  #trailing = Number.POSITIVE_INFINITY;
+
+  constructor(world: ThreadWorld) {
+    this.#world = world;
+    this.#chance = chanceOf(world.seed);
+  }
+
+  /** The tool is brought to the surface: from here on its slides are counted. */
+  touch(): void {
+    this.#crossMm = this.#chance.between(-this.#world.touchMm, this.#world.touchMm);
+    this.#compoundMm = 0;
+  }
+
+  /** A slide wound on by so many lines, as well as the hand can. */
+  wind(slide: 'compound' | 'crossSlide', lines: number): void {
+    const mm = (lines + this.#chance.bell() * this.#world.handLines) * this.#world.lineMm;
+    if (slide === 'compound') this.#compoundMm += mm;
+    else this.#crossMm += mm;
+  }
+
+  /** One pass at the number set: the cross-slide comes back to its own number, as well as the hand can. */
+  pass(): void {
+    const { compoundDeg, springShare, shortMm, lineMm, handLines, flatMm, includedDeg } = this.#world;
+    const q = (compoundDeg * Math.PI) / 180;
+    const back = this.#chance.bell() * handLines * lineMm;
+    const asked = this.#crossMm + back + this.#compoundMm * Math.cos(q);
+    const along = this.#compoundMm * Math.sin(q);
+    // what is asked beyond the metal springs by its share
+    const more = asked - this.#depthMm - shortMm;
+    if (more <= 0) return;
+    const really = this.#depthMm + more / (1 + springShare);
+    const t = Math.tan((includedDeg * Math.PI) / 360);
+    this.#depthMm = really;
+    this.#leading = Math.max(this.#leading, along + flatMm / 2 + really * t);
+    this.#trailing = Math.min(this.#trailing, along - flatMm / 2 - really * t);
+  }
+
+  /** The true pitch diameter: where the groove is half a pitch wide. */
+  truth(): number {
+    const { blankMm, pitchMm, includedDeg, side } = this.#world;
+    const t = Math.tan((includedDeg * Math.PI) / 360);
+    const y = (this.#leading - this.#trailing - pitchMm / 2) / (2 * t);
+    return blankMm + (side === 'outside' ? -2 : 2) * y;
+  }
+  /** Read over wires, or by a gauge that is as sure. */
+  measure(): number {
+    return this.truth() + this.#chance.between(-this.#world.wiresMm, this.#world.wiresMm);
+  }
+  get chance(): Chance {
+    return this.#chance;
+  }
+}

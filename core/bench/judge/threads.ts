@@ -1,0 +1,158 @@
+import { calculate, calculationNamed } from '../../src/calc/index.ts';
+import type { Lathe } from '../../src/lathe/index.ts';
+import { emptyDetail, type Feature } from '../../src/part/index.ts';
+import { chanceOf } from '../../src/simulate/index.ts';
+import { jobOf, shopWith, twoChucks } from '../../src/testing/jobs.ts';
+import { feature, instruments, tools } from '../../src/testing/shop.ts';
+import type { Tool } from '../../src/tool/index.ts';
+import { type Answer, follow } from './asking.ts';
+import { PretendedThread, type ThreadWorld } from './thread-world.ts';
+
+/** One line of the judge's threads: what is drawn, and how much it springs. */
+export interface ThreadRow {
+  readonly designation: string;
+  readonly close: string;
+  readonly majorMm: number;
+  readonly pitchMm: number;
+  readonly pitchText: string;
+  readonly unit: 'mm' | 'tpi';
+  readonly springShare: number;
+}
+const LINE_MM = 0.02;
+const LENGTH_MM = 30;
+const FLAT_SHARE = 1 / 8;
+const begin = calculationNamed('run.begin')!;
+
+/** A lathe that gives the pitch, its compound's ring in lines of a fiftieth. */
+const latheFor = ({ pitchText, unit }: ThreadRow): Lathe => ({
+  ...twoChucks,
+  threads: {
+    ...twoChucks.threads,
+    leadscrewLead: { text: '6', unit: 'mm' },
+    controls: [{ id: 'box', name: 'Box', kind: 'lever', positions: ['A'], changeMin: 0.2, stopFirst: false }],
+    settings: [{ at: { box: 'A' }, pitch: pitchText, unit }],
+  },
+  slides: {
+    ...twoChucks.slides,
+    compound: { ...twoChucks.slides.compound, travelPerTurn: '1', divisions: 50, kind: 'radius', unit: 'mm' },
+  },
+});
+const bitFor = ({ pitchMm }: ThreadRow): Tool => ({
+  ...{ id: '00000000-0000-4000-8000-0000000000b1', name: 'bit 60', kind: 'threading', material: 'hss' },
+  ...{ angleDeg: 60, tipMm: FLAT_SHARE * pitchMm, deepestMm: 6, widthMm: 5 },
+});
+const WIRES = '00000000-0000-4000-8000-0000000000b2';
+
+/** The run that is told for a row: a drawn bar that is threaded at its end. */
+export function threadRun(row: ThreadRow): object {
+  const thread = { ...emptyDetail('t1', 'thread', 'mm'), designation: row.designation, class: row.close };
+  const job = jobOf([feature(1, row.majorMm, LENGTH_MM, '', { details: [thread] as unknown as Feature['details'] })]);
+  const lathe = latheFor(row);
+  const shop = {
+    ...shopWith(String(row.majorMm), '900', lathe, 'medium-carbon-steel'),
+    tools: [...tools, bitFor(row)],
+    instruments: [
+      ...instruments,
+      {
+        ...{ id: WIRES, name: 'wires', kind: 'thread wires', unit: 'mm', fromMm: 0, toMm: 80 },
+        ...{ resolutionMm: 0.001, uncertaintyMm: 0.005, wiresMm: [row.pitchMm * 0.577] },
+      },
+    ],
+  };
+  const answer = calculate(begin, { job: { ...job, hold: { ...job.hold, latheId: lathe.id } }, shop });
+  if (!answer.ok) throw new Error(JSON.stringify(answer.problems));
+  return (answer.result as { run: object }).run;
+}
+
+/** The world of one piece: everything that differs from piece to piece is drawn anew. */
+export function threadWorldOf(row: ThreadRow, seed: number, compoundDeg: number): ThreadWorld {
+  const chance = chanceOf(seed * 7919 + 31);
+  return {
+    ...{ seed, side: 'outside', blankMm: row.majorMm - chance.even() * 0.06, pitchMm: row.pitchMm, includedDeg: 60 },
+    ...{ flatMm: FLAT_SHARE * row.pitchMm + chance.between(-0.02, 0.02) },
+    ...{ compoundDeg: compoundDeg + chance.between(-0.25, 0.25), lineMm: LINE_MM, springShare: row.springShare },
+    ...{ touchMm: 0.02, handLines: 0.1, wiresMm: 0.005, shortMm: 0.004 },
+  };
+}
+
+export interface CutThread {
+  readonly pitchDiameterMm: number;
+  readonly finished: boolean;
+  readonly measurements: number;
+  readonly passes: number;
+}
+
+/** Cuts one thread as it is told, to the end or until nothing more is told. */
+export function cutThread(row: ThreadRow, run: object, seed: number): CutThread {
+  const { add, ask } = follow(run);
+  const steps = (run as { steps: { kind: string; compoundDeg?: number }[] }).steps;
+  const compoundDeg = steps.find((s) => s.kind === 'thread')?.compoundDeg ?? 0;
+  const world = threadWorldOf(row, seed, compoundDeg);
+  const thread = new PretendedThread(world);
+  let [measurements, passes] = [0, 0];
+  for (let guard = 0; guard < 300; guard++) {
+    const told = ask();
+    if (told.over) return { pitchDiameterMm: thread.truth(), finished: true, measurements, passes };
+    const { step } = told;
+    const doubt: Answer = told.asks[0];
+    if (doubt && step.kind !== 'touchOff') {
+      add({ kind: 'confirmed', readingId: doubt.eventId });
+      continue;
+    }
+    if (step.kind === 'touchOff') {
+      thread.touch();
+      add({
+        ...{ kind: 'touchedOff', stepId: step.id, approach: 'in', crossNumber: '0.00', endNumber: '0' },
+        diameter: { text: world.blankMm.toFixed(3), unit: 'mm' },
+        ...(step.compoundDeg === undefined ? {} : { compoundNumber: '0.00' }),
+        ...(doubt ? { lookedAgain: true } : {}),
+      });
+      continue;
+    }
+    if (step.kind === 'measure' && !told.measured) {
+      measurements++;
+      add({
+        ...{ kind: 'reading', stepId: step.id, instrumentId: WIRES, place: 'middle' },
+        raw: { text: thread.measure().toFixed(3), unit: 'mm' },
+      });
+      continue;
+    }
+    const [act] = told.acts;
+    if (!act || act.code === 'gone') return { pitchDiameterMm: thread.truth(), finished: false, measurements, passes };
+    const body = act.code === 'byHand' ? told.acts.at(-1).body : act.body;
+    if (told.move?.kind === 'move' && /^thread/.test(step.kind)) {
+      const { slide, fullTurns, rest, outTurns } = told.move;
+      thread.wind(slide, fullTurns * 50 + Number(rest) / LINE_MM - outTurns * 50);
+      thread.pass();
+      passes++;
+    }
+    add(body);
+  }
+  return { pitchDiameterMm: thread.truth(), finished: false, measurements, passes };
+}
+
+/** The plain rule: feed the calculated depth by the compound, from the touch, and be done. */
+export function byCalculatedDepth(row: ThreadRow, run: object, seed: number): number {
+  const step = (
+    run as { steps: { kind: string; compoundDeg?: number; depthMm?: number; passCount?: number }[] }
+  ).steps.find((s) => s.kind === 'thread')!;
+  const thread = new PretendedThread(threadWorldOf(row, seed, step.compoundDeg!));
+  thread.touch();
+  const travel =
+    (0.7578 * row.pitchMm - 0.866 * FLAT_SHARE * row.pitchMm) / Math.cos((step.compoundDeg! * Math.PI) / 180);
+  const count = Math.max(4, step.passCount ?? 10);
+  let set = 0;
+  for (let i = 1; i <= count; i++) {
+    const at = Math.round((travel * Math.sqrt(i / count)) / LINE_MM);
+    thread.wind('compound', at - set);
+    set = at;
+    thread.pass();
+  }
+  return thread.truth();
+}
+
+/** Limits of the pitch diameter that a run is told with. */
+export const threadLimitsOf = (run: object): { readonly upperMm: number; readonly lowerMm: number } =>
+  (run as { steps: { kind: string; limits?: { upperMm: number; lowerMm: number } }[] }).steps.find(
+    (s) => s.kind === 'threadLast',
+  )!.limits!;

@@ -1,0 +1,162 @@
+import type { Instrument } from '../../../gauge/index.ts';
+import type { Inside, Outside } from '../../../part/index.ts';
+import { formOf, type NamedThread, type SizeLimits, type ThreadLimits } from '../../../thread/index.ts';
+import { firstPassMm, lastPassMm, threadPasses } from '../../../threading/index.ts';
+import type { FitContext, RecorderFor } from '../../fit-context.ts';
+import { handSetting } from '../../hand-setting.ts';
+import type { LastCuts } from '../../last-cuts.ts';
+import type { MeasuredAfter, Pass } from '../../operation/any.ts';
+import { bare } from '../../operation/kind.ts';
+import type { Operation } from '../../operation/kinds.ts';
+import type { ThreadOperation } from '../../operation/thread.ts';
+import { usualMinutes } from '../../usual-minutes.ts';
+import type { ByBit } from './bit.ts';
+import type { Drawn } from './way.ts';
+
+/** Gears or levers and compound, setting the bit square, a scratch cut and its pitch counted, minutes. */
+const SET_MIN = 8;
+
+/** All that the operations of one thread share. */
+export interface Planned {
+  readonly thread: NamedThread;
+  readonly limits: ThreadLimits;
+  readonly aimMm: number;
+  readonly bit: ByBit;
+  readonly common: Omit<ThreadOperation, 'id' | 'kind' | 'passes' | 'minutes'>;
+  readonly last: LastCuts;
+  readonly passMin: number;
+  readonly gauge: Instrument | undefined;
+}
+
+/** A thread's operations, in their turn: touch-off, passes, measured, the last cuts with a measurement after each. */
+export function operationsOf(
+  context: FitContext,
+  planned: Planned,
+  drawn: Drawn,
+  on: Outside | Inside,
+  recorderFor: RecorderFor,
+): readonly Operation[] {
+  const { thread, limits, aimMm, bit, common, last, passMin, gauge } = planned;
+  const { depthMm, blankMm, side } = common;
+  const { material, lathe } = context.means;
+  const sign = side === 'outside' ? 1 : -1;
+  const { flanksDeg } = formOf(thread);
+  const t = flanksDeg.map((deg) => Math.tan((deg * Math.PI) / 180)).reduce((a, b) => a + b, 0);
+  const tipMm = bit.tip.kind === 'flat' ? Math.max(0.05, bit.tip.flatMm) : 2 * bit.tip.radiusMm;
+  const roughMm = depthMm - last.allowanceMm / 2;
+  const passes = threadPasses({
+    ...{ depthMm: roughMm, flanksDeg, tipMm, school: common.school, compoundDeg: common.compoundDeg },
+    ...{ schedule: 'equalArea', lastMm: lastPassMm(bit.tool.material) },
+    firstMm: firstPassMm({
+      ...{ usualDepthMm: lathe.rigidity.usualDepthMm, group: material.group, inside: side === 'inside' },
+      ...{ pitchMm: thread.pitchMm, tipMm, tangents: t },
+    }),
+  });
+  const atDepth = (deep: number): number => Number((aimMm + sign * 2 * (depthMm - deep)).toFixed(6));
+  const made = passes.map(
+    (p): Pass => ({
+      ...{ depthMm: p.cutMm, diameterBeforeMm: atDepth(p.depthMm - p.cutMm), diameterAfterMm: atDepth(p.depthMm) },
+      minutes: passMin,
+    }),
+  );
+  const one = (before: number, after: number): Pass => ({
+    ...{ depthMm: (sign * (before - after)) / 2, diameterBeforeMm: before, diameterAfterMm: after, minutes: passMin },
+  });
+  const roughed = atDepth(roughMm);
+  const between = last.cuts === 2 ? (roughed + aimMm) / 2 : roughed;
+  const record = recorderFor(`${drawn.id}-thread`);
+  record?.({
+    code: 'threading.depth',
+    values: { blankMm, aimMm, depthMm, passes: passes.length, allowanceMm: last.allowanceMm, leadMm: thread.leadMm },
+    source: '(D − d2)/2 + ½·(P/2 − w)·cot α',
+  });
+  const wanted: Pick<ThreadOperation, 'limits'> = { limits: asLimits(limits.pitchDiameter) };
+  const measured = (after: MeasuredAfter): Operation => {
+    const id = `${drawn.id}-${{ rough: 'roughed', near: 'neared', semi: 'between', finish: 'after', ream: 'after' }[after]}`;
+    return {
+      ...{ ...bare, id, kind: 'measure', featureId: drawn.id, zFromMm: drawn.zFromMm, zToMm: drawn.zToMm, ...wanted },
+      ...{
+        minutes: usualMinutes(2.5, recorderFor(id)),
+        caution: 'stopToMeasure',
+        targetMm: after === 'rough' ? roughed : after === 'semi' ? between : aimMm,
+      },
+      ...(gauge ? { instrumentId: gauge.id } : {}),
+      ...{ last: after === 'finish', after },
+    };
+  };
+  const fineness = last.fineness.means;
+  return [
+    touchThread(context, planned, drawn, on, recorderFor),
+    {
+      ...common,
+      id: `${drawn.id}-thread`,
+      kind: 'thread',
+      passes: made,
+      minutes: SET_MIN + passMin * made.length,
+      targetMm: roughed,
+    },
+    measured('rough'),
+    ...(last.cuts === 2
+      ? ([
+          {
+            ...common,
+            ...wanted,
+            id: `${drawn.id}-threadNear`,
+            kind: 'threadNear',
+            passes: [one(roughed, between)],
+            minutes: passMin,
+            targetMm: between,
+            fineness,
+          },
+          measured('semi'),
+        ] satisfies Operation[])
+      : []),
+    {
+      ...common,
+      ...wanted,
+      id: `${drawn.id}-threadLast`,
+      kind: 'threadLast',
+      passes: [one(between, aimMm)],
+      minutes: passMin,
+      targetMm: aimMm,
+      fineness,
+    },
+    measured('finish'),
+  ];
+}
+
+/** Limits of a pitch diameter as a measurement judges by them. */
+const asLimits = ({ upperMm, lowerMm }: SizeLimits): NonNullable<Operation['limits']> => ({
+  ...{ upperMm, lowerMm, how: 'thread' },
+});
+
+/** The bit touches the blank; the compound stands at its angle before. */
+function touchThread(
+  context: FitContext,
+  { common, bit }: Planned,
+  drawn: Drawn,
+  on: Outside | Inside,
+  recorderFor: RecorderFor,
+): Operation {
+  const id = `${drawn.id}-touchOff`;
+  const record = recorderFor(id);
+  const setting = handSetting(context, on.diameterMm, 'threading', bit.tool, 0.1, record);
+  return {
+    ...{
+      ...bare,
+      id,
+      kind: 'touchOff',
+      featureId: on.id,
+      toolId: bit.tool.id,
+      zFromMm: drawn.zFromMm,
+      zToMm: drawn.zToMm,
+    },
+    ...(setting ? { setting } : {}),
+    ...{ targetMm: on.diameterMm, minutes: usualMinutes(3 + context.means.lathe.changeMin.compound, record) },
+    ...{
+      caution: 'stopToMeasure',
+      ...(common.compoundDeg > 0 ? { compoundDeg: common.compoundDeg } : {}),
+      forThread: true,
+    },
+  };
+}

@@ -1,0 +1,181 @@
+import { chooseInstrument, type Instrument } from '../../../gauge/index.ts';
+import { threadFinenesses } from '../../../lathe/index.ts';
+import type { Inside, Outside } from '../../../part/index.ts';
+import type { Problem } from '../../../quantity/index.ts';
+import {
+  exactLeadMm,
+  formOf,
+  includedDegOf,
+  leadAngleDeg,
+  type NamedThread,
+  readThread,
+  type ThreadLimits,
+  threadAimMm,
+  threadDepthMm,
+  threadLimits,
+} from '../../../thread/index.ts';
+import {
+  byCompound,
+  engagesFor,
+  lastPassMm,
+  leadSettings,
+  SHORT_THREAD_MM,
+  scaleDeg,
+  usualCompoundDeg,
+} from '../../../threading/index.ts';
+import type { FitContext } from '../../fit-context.ts';
+import { lastCutsFor } from '../../last-cuts.ts';
+import type { CutInPlan, PlansCutIn } from '../kind.ts';
+import { bitFor } from './bit.ts';
+import { dieOrTapFor } from './die-or-tap.ts';
+import { operationsOf, type Planned } from './operations.ts';
+import { type Drawn, waysOf, wayWithTime } from './way.ts';
+
+/** Share of a cut's depth by which work, tool and lathe spring in a thread at the most; reckoned where nothing is known. Shop */
+const SPRING_SHARE = 0.08;
+/** Allowance for the last cuts: no more than this share of the whole depth, on the diameter. */
+const ALLOWANCE_SHARE = 0.6;
+/** Going back for the next pass, minutes. */
+const BACK_MIN = 0.25;
+/** A lead may be off over the length by this share of the tolerance of the pitch diameter: it asks for as much times cot α. */
+const LEAD_SHARE = 0.25;
+
+const refused = (code: Problem['code'], drawn: Drawn, more: Partial<Problem> = {}): Problem => ({
+  ...{ code, path: ['drawing', 'threads', drawn.id], value: drawn.designation, severity: 'warning', ...more },
+});
+/** A gauge for the pitch diameter: outside by number, inside how it goes on. */
+function gaugeFor(
+  instruments: readonly Instrument[],
+  side: 'outside' | 'inside',
+  sizeMm: number,
+  toleranceMm: number,
+  unit: Instrument['unit'],
+): Instrument | undefined {
+  if (side === 'outside') return chooseInstrument(instruments, 'thread', sizeMm, toleranceMm, unit);
+  return instruments.find((i) => i.kind === 'thread plug' && i.fromMm <= sizeMm + 1 && sizeMm - 1 <= i.toMm);
+}
+
+/** Plans a thread: by a bit in passes and measured last cuts, or by a die or tap where it is fine and there is one. */
+export const planThread: PlansCutIn<Drawn> = (context, drawn, on, recorderFor): CutInPlan => {
+  const read = readThread(drawn.designation);
+  if (!read.ok) return { why: 'shape' };
+  const { thread } = read;
+  // tapers are cut by their attachment, with the work on tapers
+  if (formOf(thread).taperShare !== undefined) return { why: 'shape' };
+  const hand = drawn.hand === 'left' || thread.hand === 'left' ? 'left' : 'right';
+  const limits = threadLimits(thread, on.side, drawn.class);
+  if (!limits) return { why: 'noClass', problem: refused('threading.noClass', drawn, { value: drawn.class ?? '' }) };
+  const byDie = dieOrTapFor(context, thread, drawn, on, hand, recorderFor);
+  if (byDie) return byDie;
+  const planned = byBit(context, thread, drawn, on, hand, limits);
+  if ('why' in planned) return planned;
+  return { operations: operationsOf(context, planned, drawn, on, recorderFor) };
+};
+
+function byBit(
+  context: FitContext,
+  thread: NamedThread,
+  drawn: Drawn,
+  on: Outside | Inside,
+  hand: 'right' | 'left',
+  limits: ThreadLimits,
+): Planned | (CutInPlan & { why: unknown }) {
+  const { lathe, tools, instruments } = context.means;
+  const { pitchMm, leadMm } = thread;
+  const form = formOf(thread);
+  const { side } = on;
+  const aimMm = threadAimMm(limits);
+  const blankMm = (on.limits.lowerMm + on.limits.upperMm) / 2;
+  const own = form.tip(pitchMm, side);
+  const deep = threadDepthMm(blankMm, aimMm, pitchMm, form.flanksDeg, own, side);
+  const farMm = context.piece.part.lengthMm - drawn.zFromMm;
+  const bit = bitFor(tools, thread, on, deep, farMm);
+  if (!bit)
+    return {
+      why: 'noTool',
+      problem: {
+        ...{ code: side === 'outside' ? 'route.lacks.threading' : 'route.lacks.insideThreading', path: ['tools'] },
+        ...{ value: includedDegOf(thread), limit: Number(deep.toFixed(2)), severity: 'warning' },
+      },
+    };
+  const lead = exactLeadMm(thread);
+  const [setting] = leadSettings(lathe, lead);
+  if (!setting) return { why: 'noLead', problem: refused('threading.noLead', drawn) };
+  const offMm = Math.abs(setting.errorPpm / 1e6) * (drawn.zToMm - drawn.zFromMm);
+  const tolerance = limits.pitchDiameter.upperMm - limits.pitchDiameter.lowerMm;
+  const cot =
+    2 / Math.max(0.05, Math.tan((form.flanksDeg[0] * Math.PI) / 180) + Math.tan((form.flanksDeg[1] * Math.PI) / 180));
+  if (offMm * cot > LEAD_SHARE * tolerance)
+    return {
+      why: 'noLead',
+      problem: refused('threading.leadTooFarOff', drawn, { limit: Math.round(Math.abs(setting.errorPpm)) }),
+    };
+  const depthMm = threadDepthMm(blankMm, aimMm, pitchMm, form.flanksDeg, bit.tip, side);
+  if (depthMm <= 0) return { why: 'shape' };
+  const rootMm = blankMm + (side === 'outside' ? -2 : 2) * depthMm;
+  const engages = engagesFor(lathe, lead);
+  const ends = { bit, on, leadMm, pitchMm };
+  const ways = waysOf(context, drawn, on, hand, rootMm, bit.tool.widthMm);
+  // short ones run back under power with the nuts shut, where there is room to stop; a lead without a mark always does
+  const shut = wayWithTime(context, ways, { ...ends, nutsShut: true });
+  const mayOpen = engages.kind !== 'never';
+  const short = drawn.zToMm - drawn.zFromMm <= SHORT_THREAD_MM;
+  const nutsShut = !mayOpen || (short && shut !== undefined && !shut.byHand);
+  const way = nutsShut ? shut : wayWithTime(context, ways, { ...ends, nutsShut: false });
+  if (!way) return { why: 'noRunOut', problem: refused('threading.noRunOut', drawn) };
+  const compoundDeg = usualCompoundDeg(form.flanksDeg[0]);
+  const school = compoundDeg > 0 ? 'flank' : 'straight';
+  const finenesses = threadFinenesses(lathe, compoundDeg);
+  const gauge = gaugeFor(instruments, side, aimMm, tolerance, lathe.unit);
+  const last = lastCutsFor({
+    ...{ toleranceMm: tolerance, roomMm: 2 * depthMm * ALLOWANCE_SHARE, listed: gauge !== undefined },
+    ...{ uncertaintyMm: gauge?.uncertaintyMm ?? 0.02, finenesses, highestShare: 1.5 * SPRING_SHARE },
+    ...{
+      shallowestMm: lastPassMm(bit.tool.material),
+      wanted: { school: 'byLimits', leaveMm: Math.max(0.05, Math.min(0.4, 0.3 * depthMm)) },
+    },
+  });
+  if (last.kind === 'tooFine') return { why: 'tooFine', problem: refused(`threading.tooFine.${last.why}`, drawn) };
+  const { usableMm, seconds, coastMm, speed, byHand, towards, reversed } = way;
+  const lengthMm = drawn.zToMm - drawn.zFromMm;
+  return {
+    ...{ thread, limits, aimMm, bit, last, gauge },
+    passMin:
+      (lengthMm + 2 * leadMm) / (speed.rpm * leadMm) +
+      BACK_MIN +
+      (engages.kind === 'never' ? lengthMm / (speed.rpm * leadMm) : 0),
+    common: {
+      ...{
+        exceeds: [],
+        featureId: drawn.id,
+        zFromMm: drawn.zFromMm,
+        zToMm: drawn.zToMm,
+        toolId: bit.tool.id,
+        setting: speed,
+      },
+      ...{ threadId: drawn.id, designation: drawn.designation, side, hand, pitch: thread.pitch, pitchMm, leadMm },
+      ...{ starts: thread.starts, start: 1, includedDeg: includedDegOf(thread), blankMm },
+      ...{ pitchOverPointMm: (side === 'outside' ? 2 : -2) * bit.pastMm, depthMm, school, compoundDeg },
+      ...{ scaleDeg: scaleDeg(lathe, compoundDeg), towards, reversed, errorPpm: setting.errorPpm },
+      ...(setting.kind === 'marked'
+        ? { leadLabel: setting.label, leadAt: setting.at }
+        : {
+            leadLabel: setting.train.drivers.map((d, i) => `${d}/${setting.train.driven[i]}`).join(' × '),
+            train: { drivers: [...setting.train.drivers], driven: [...setting.train.driven] },
+          }),
+      engages:
+        engages.kind === 'marks'
+          ? {
+              kind: 'marks',
+              wheelTeeth: engages.wheel.teeth,
+              marks: engages.wheel.marks,
+              right: [...engages.again.marks],
+            }
+          : engages,
+      ...{ nutsShut, usableMm, seconds, coastMm, byHand, alongMm: byCompound(depthMm, compoundDeg).alongMm },
+      ...{ leadAngleDeg: leadAngleDeg(leadMm, aimMm), toolMm: bit.tool.widthMm },
+      caution: byHand ? 'handTurned' : engages.kind === 'never' ? 'nutsStayShut' : 'marksOnly',
+      loads: { powerKw: 0, availableKw: 0, gripShare: 0, springShare: SPRING_SHARE },
+    },
+  };
+}
