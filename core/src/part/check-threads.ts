@@ -15,6 +15,14 @@ const HOLE_SHARE = 0.35;
 /** Metal under the root of a thread that is less is told, mm. */
 const THIN_MM = 1;
 
+/** What a designation that cannot be read is told by. */
+const UNREAD = {
+  noPitch: 'thread.noPitch',
+  leadNotPitch: 'thread.leadNotPitch',
+  tooCoarse: 'thread.tooCoarse',
+  unknown: 'thread.unknown',
+} as const;
+
 interface Drawn {
   readonly cut: CutIn & { readonly kind: 'thread' };
   readonly thread: NamedThread;
@@ -31,7 +39,7 @@ function drawnOn(part: Part, on: Outside | Inside, path: Path, reader: Reader): 
     if (cut.designation.trim() === '') return [];
     const near = nearThreads(cut.designation).join(', ');
     reader.add({
-      ...{ code: `thread.${read.why}`, path: at, value: cut.designation, severity: 'warning' },
+      ...{ code: UNREAD[read.why], path: at, value: cut.designation, severity: 'warning' },
       ...(near === '' ? {} : { limit: near }),
     });
     return [];

@@ -13,7 +13,8 @@ const more: readonly Tool[] = [
     [
       { id: id(6), name: 'thread', kind: 'threading', angleDeg: 60, tipMm: 0.2, deepestMm: 2, widthMm: 5 },
       {
-        ...{ id: id(7), name: 'inside thread', kind: 'inside threading', angleDeg: 30, tipMm: 1.6, deepestMm: 3 },
+        ...({ id: id(7), name: 'inside thread', kind: 'inside threading', angleDeg: 30, tipMm: 1.6 } as const),
+        deepestMm: 3,
         ...{ widthMm: 5, leastBoreMm: 18, reachMm: 60 },
       },
       { id: id(8), name: 'tap', kind: 'tap', designation: 'M6', hand: 'right', leadsOver: 4 },

@@ -32,7 +32,7 @@ describe('the row of holdings', () => {
   };
   it('names each with its end, its operations and its time', () => {
     expect(bar(job)).toMatch(
-      /1\. three-jaw 160 and tail centre right end to the tailstock · \d+ operations, 1 h \d+ min/,
+      /1\. three-jaw 160 and tail centre right end to the tailstock · \d+ operations, 2 h \d+ min/,
     );
     expect(bar(job)).toMatch(/2\. four-jaw 200 left end to the tailstock · \d+ operations, \d+ min/);
   });

@@ -40,6 +40,13 @@ const BACK_MIN = 0.25;
 /** A lead may be off over the length by this share of the tolerance of the pitch diameter: it asks for as much times cot α. */
 const LEAD_SHARE = 0.25;
 
+/** What is too coarse for the class. */
+const TOO_FINE = {
+  ring: 'threading.tooFine.ring',
+  gauge: 'threading.tooFine.gauge',
+  edge: 'threading.tooFine.edge',
+} as const;
+
 const refused = (code: Problem['code'], drawn: Drawn, more: Partial<Problem> = {}): Problem => ({
   ...{ code, path: ['drawing', 'threads', drawn.id], value: drawn.designation, severity: 'warning', ...more },
 });
@@ -135,7 +142,7 @@ function byBit(
       wanted: { school: 'byLimits', leaveMm: Math.max(0.05, Math.min(0.4, 0.3 * depthMm)) },
     },
   });
-  if (last.kind === 'tooFine') return { why: 'tooFine', problem: refused(`threading.tooFine.${last.why}`, drawn) };
+  if (last.kind === 'tooFine') return { why: 'tooFine', problem: refused(TOO_FINE[last.why], drawn) };
   const { usableMm, seconds, coastMm, speed, byHand, towards, reversed } = way;
   const lengthMm = drawn.zToMm - drawn.zFromMm;
   return {
