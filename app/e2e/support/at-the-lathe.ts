@@ -16,7 +16,7 @@ async function cut(page: Page): Promise<void> {
     const made = /^(?:Ream|Drill) (.*?) Ø([\d.]+)/.exec(title);
     if (made) return { name: made[1]!, to: Number(made[2]) };
     const to = /→ Ø([\d.]+)/.exec(document.querySelector('section[aria-label="This step"]')?.textContent ?? '');
-    return { name: title.replace(/^Rough /, '').replace(/[:,].*$/, ''), to: to ? Number(to[1]) : undefined };
+    return { name: title.replace(/^(?:Rough|Thread) /, '').replace(/[:,].*$/, ''), to: to ? Number(to[1]) : undefined };
   });
   // a lathe in inches tells them so, whatever the gauge that reads them
   const perUnit = /in\/rev/.test(await textOf(page)) ? 25.4 : 1;
@@ -52,12 +52,16 @@ export async function doStep(page: Page, by: 'click' | 'key', barMm = 30): Promi
     if (await has('touch-end')) await type(page, 'touch-end', '0');
     await page.keyboard.press('Enter');
   } else if (await has('reading')) {
-    const name = await page.$eval('section[aria-label="Readings"] h2', (e) => e.textContent!.replace(/ Ø[\d.]+$/, ''));
+    const name = await page.$eval('section[aria-label="Readings"] h2', (e) =>
+      e.textContent!.replace(/ Ø[\d.]+$|, pitch diameter$/, ''),
+    );
     // it springs a little, and the gauge is not quite still
     const size = pieces.get(page)?.get(name);
     if (size === undefined) throw new Error(`${name} is measured and was never cut`);
-    const inch = /Readings, in\b/.test(await textOf(page));
-    await type(page, 'reading', inch ? (size / 25.4 + 0.0002).toFixed(4) : (size + 0.004).toFixed(3));
+    const inch = /(?:Readings|Over the wires), in\b/.test(await textOf(page));
+    // over wires it reads so much more
+    const more = Number(/they\s+read ([\d.]+) more than/.exec(await textOf(page))?.[1] ?? 0);
+    await type(page, 'reading', inch ? (size / 25.4 + more + 0.0002).toFixed(4) : (size + more + 0.004).toFixed(3));
     await page.keyboard.press('Enter');
     await sees(page, 'Together');
     // the press that took the reading does not accept it too
@@ -65,8 +69,18 @@ export async function doStep(page: Page, by: 'click' | 'key', barMm = 30): Promi
     else await page.click('button.act.main');
   } else {
     await cut(page);
-    if (by === 'key') await aMomentLater(page, 'Space');
-    else await page.click('button.act.main');
+    // a pass of a thread has beats before its last
+    const beats = await page.$$eval('ol[aria-label="Beats of this pass"] li', (all) => all.length);
+    for (let beat = 1; beat <= Math.max(1, beats); beat++) {
+      if (by === 'key') await aMomentLater(page, 'Space');
+      else await page.click('button.act.main');
+      if (beat < beats)
+        await page.waitForFunction(
+          (n) => document.querySelectorAll('ol[aria-label="Beats of this pass"] li')[n]?.hasAttribute('aria-current'),
+          {},
+          beat,
+        );
+    }
   }
   await page.waitForFunction(
     (b) => `${document.querySelector('header b')?.textContent} ${document.querySelector('main h2')?.textContent}` !== b,
@@ -77,7 +91,7 @@ export async function doStep(page: Page, by: 'click' | 'key', barMm = 30): Promi
 
 /** Follows the steps to the last one, as they are told. @param before looks at each of them first */
 export async function cutToTheEnd(page: Page, barMm: number, before?: () => Promise<void>): Promise<void> {
-  for (let i = 0; i < 80 && !(await textOf(page)).includes('All that can be turned'); i++) {
+  for (let i = 0; i < 200 && !(await textOf(page)).includes('All that can be turned'); i++) {
     await before?.();
     await doStep(page, 'click', barMm);
   }

@@ -60,6 +60,8 @@ const cautions: Record<Caution, string> = {
     'Never open the half-nuts until the thread is proved: no mark brings the tool back into its groove. Stop, draw out, run back in reverse. Nothing of yours near chuck or dog while it reverses.',
   marksOnly:
     'Close the half-nuts only at the marks that are told, with the compound and the cross-slide where they were. Withdraw before it reaches the end; slow rather than late. Never a finger on a thread that turns.',
+  drawOut:
+    'Out of the cut before it reaches the end: slow rather than late. Never a finger on a thread that turns, no gloves, sleeves up.',
   handTurned:
     'Too short for the hand at any speed of this lathe: motor off at the switch, belt slack or gears out, and turn the spindle by hand for the last turns.',
   squareOn:

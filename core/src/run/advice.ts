@@ -57,7 +57,10 @@ export interface StepAdvice {
 export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): StepAdvice | undefined {
   const step = currentStep(run.steps, state);
   if (!step || state.ended) return undefined;
-  const controls = [...run.means.lathe.spindle.controls, ...run.means.lathe.feeds.controls];
+  const { spindle, feeds, threads } = run.means.lathe;
+  const ofFeeds = new Set(feeds.controls.map((c) => c.id));
+  // levers of the gearbox stand in both lists
+  const controls = [...spindle.controls, ...feeds.controls, ...threads.controls.filter((c) => !ofFeeds.has(c.id))];
   const wanted = { ...step.setting?.speedAt, ...step.setting?.feedAt };
   const changes = controls.flatMap((control): ControlChange[] => {
     const to = wanted[control.id];

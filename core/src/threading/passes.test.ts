@@ -30,8 +30,7 @@ describe('passes of a thread', () => {
           expect(all.reduce((sum, p) => sum + p.cutMm, 0)).toBeCloseTo(asked.depthMm, 9);
           for (const [i, p] of all.entries()) {
             if (all.length > 1) expect(p.cutMm).toBeGreaterThanOrEqual(asked.lastMm - 1e-9);
-            // the tail that is shared evenly is no deeper than what came before it but for what did not divide
-            if (i > 0) expect(p.cutMm).toBeLessThanOrEqual(Math.max(all[i - 1]!.cutMm, 2 * asked.lastMm) + 1e-5);
+            if (i > 0) expect(p.cutMm).toBeLessThanOrEqual(all[i - 1]!.cutMm + 1e-6);
             expect(p.leadingShare + p.trailingShare).toBeLessThanOrEqual(1 + 1e-9);
             expect(Math.min(p.leadingShare, p.trailingShare)).toBeGreaterThanOrEqual(-1e-12);
           }

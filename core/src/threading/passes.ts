@@ -46,21 +46,27 @@ function depthsOf(count: number, { depthMm, tipMm, schedule }: PassesWish, t: nu
   return Array.from({ length: count }, (_, i) => (i === count - 1 ? depthMm : depthMm * Math.sqrt((i + 1) / count)));
 }
 
-/** What is left from where passes become shallower than the edge's least is shared evenly, so that none is. */
+/**
+ * What is left from where passes become shallower than the edge's least is shared evenly, so that none is; from so early on that none
+ * of them is deeper than the one before.
+ */
 function evenTail(depths: readonly number[], lastMm: number): number[] {
-  const tooThin = depths.findIndex((d, i) => d - (depths[i - 1] ?? 0) < lastMm - 1e-9);
+  const cutAt = (i: number): number => depths[i]! - (depths[i - 1] ?? 0);
+  const tooThin = depths.findIndex((_, i) => cutAt(i) < lastMm - 1e-9);
   if (tooThin < 0) return [...depths];
   const whole = depths.at(-1)!;
-  // begin early enough that the rest makes at least one full pass
-  const kept = depths.slice(0, tooThin);
-  const from = kept.at(-1) ?? 0;
-  const count = Math.floor((whole - from) / lastMm + 1e-9);
-  if (count === 0) return kept.length === 0 ? [whole] : [...kept.slice(0, -1), whole];
-  return [
-    ...kept,
-    ...Array.from({ length: count }, (_, i) => (i === count - 1 ? whole : from + ((whole - from) * (i + 1)) / count)),
-  ];
+  for (let from = tooThin; from > 0; from--) {
+    const [begun, left] = [depths[from - 1]!, whole - depths[from - 1]!];
+    const count = Math.floor(left / lastMm + 1e-9);
+    if (count > 0 && left / count <= cutAt(from - 1) + 1e-9)
+      return [...depths.slice(0, from), ...shared(begun, whole, count)];
+  }
+  return shared(0, whole, Math.max(1, Math.floor(whole / lastMm + 1e-9)));
 }
+
+/** Depths after so many equal passes between two, the last exactly the second. */
+const shared = (fromMm: number, toMm: number, count: number): number[] =>
+  Array.from({ length: count }, (_, i) => (i === count - 1 ? toMm : fromMm + ((toMm - fromMm) * (i + 1)) / count));
 
 /**
  * Passes from the surface to a depth: none deeper than the first, none shallower than the last, none deeper than the one before.

@@ -22,8 +22,8 @@ export const touchOff: ShownOperation<'touchOff'> = {
       ? 'Touch off again with the finishing tool'
       : 'Swing the compound to 5.74°, then touch off with the finishing tool';
   },
-  place: ({ targetMm, zStopMm, featureId }, { frozen }) => {
-    if (sideOf(frozen, featureId) === 'inside') return undefined;
+  place: ({ targetMm, zStopMm, featureId, forThread }, { frozen }) => {
+    if (forThread || sideOf(frozen, featureId) === 'inside') return undefined;
     const beforeMm = targetMm ?? stockOf(frozen);
     const zMm = zStopMm ?? frozen.piece.part.lengthMm;
     return { way: 'along', zMm, beforeMm, afterMm: beforeMm - TOUCH_MM, beyondMm: beforeMm };

@@ -45,6 +45,7 @@ export const CAUTIONS = [
   'knurlWet',
   'nutsStayShut',
   'marksOnly',
+  'drawOut',
   'handTurned',
   'squareOn',
 ] as const;

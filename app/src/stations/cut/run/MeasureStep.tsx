@@ -56,7 +56,8 @@ function WiresIn({
       {limits && (
         <>
           {' '}
-          Right between <b>{f(wires.atMm(limits.lowerMm))}</b> and <b>{f(wires.atMm(limits.upperMm))}</b> {unit}.
+          Right between <b>{f(wires.atMm(limits.lowerMm))}</b> and <b>{f(wires.atMm(limits.upperMm))}</b> {unit}: they
+          read {f(wires.atMm(limits.upperMm) - limits.upperMm)} more than the pitch diameter.
         </>
       )}
     </p>

@@ -1,5 +1,5 @@
 import type { StandBesides } from '@whelk/core/lathe';
-import { actOf, explainOperation, type FrozenRun, type StepAdvice, standNeeded } from '@whelk/core/run';
+import { actOf, explainOperation, type FrozenRun, isThreadStep, type StepAdvice, standNeeded } from '@whelk/core/run';
 import type { Recorder } from '@whelk/core/working';
 import { nameOf } from '../../../desks/operation/at-lathe.ts';
 import { standChangeText } from '../../../messages/stand.ts';
@@ -70,8 +70,9 @@ export function SetPanel({
       {setting && (
         <div>
           <p className="text-sm">
-            Feed
-            {actOf(step) === 'plain' ? '' : ', towards the chuck'}
+            {isThreadStep(step)
+              ? `Lead, ${step.towards === 'chuck' ? 'towards' : 'away from'} the chuck`
+              : `Feed${actOf(step) === 'plain' ? '' : ', towards the chuck'}`}
           </p>
           <p className="text-4xl font-bold leading-tight">
             {feed(setting.feedMmPerRev, lathe.unit)}
@@ -85,7 +86,10 @@ export function SetPanel({
           ) : feedChanges.length > 0 ? (
             <Changes changes={feedChanges} />
           ) : (
-            <p className="muted text-sm">{setting.feedLabel || 'the only one it has'}, as it stands</p>
+            <p className="muted text-sm">
+              {isThreadStep(step) && step.train ? 'Gears ' : ''}
+              {setting.feedLabel || 'the only one it has'}, as it stands
+            </p>
           )}
         </div>
       )}

@@ -42,31 +42,33 @@ export function ThreadPass({ frozen, state, step, move, beat }: Props) {
           />
           <p className="text-lg">
             On from {move.hands.now} to <b className="figure text-3xl">{move.hands.number}</b>, no way back.
+          </p>
+        </div>
+        <div className="flex flex-col gap-3">
+          {marks ? (
+            <ThreadDial
+              marks={marks.marks}
+              right={marks.right}
+              secondsPerTurn={
+                (marks.wheelTeeth * (leadscrewMm(lathe)?.valueOf() ?? 0) * 60) /
+                (step.leadMm * (step.setting?.rpm ?? 60))
+              }
+            />
+          ) : (
+            <p className="max-w-sm border-l-4 border-[var(--brass)] pl-4 text-lg font-semibold">
+              {engagesText(step.engages)}
+            </p>
+          )}
+          <p className="text-lg">
             {byCompound && (
               <>
-                {' '}
-                Cross-slide at its own <b>{cross}</b>.
+                Cross-slide at its own <b className="figure">{cross}</b>.{' '}
               </>
             )}
-          </p>
-          <p className="muted mt-1 text-base">
             {towardsText(step)}.{' '}
             {left === 0 ? 'The last of these passes.' : `${left} more ${left === 1 ? 'pass' : 'passes'} after it.`}
           </p>
         </div>
-        {marks ? (
-          <ThreadDial
-            marks={marks.marks}
-            right={marks.right}
-            secondsPerTurn={
-              (marks.wheelTeeth * (leadscrewMm(lathe)?.valueOf() ?? 0) * 60) / (step.leadMm * (step.setting?.rpm ?? 60))
-            }
-          />
-        ) : (
-          <p className="max-w-sm self-center border-l-4 border-[var(--brass)] pl-4 text-lg">
-            {engagesText(step.engages)}
-          </p>
-        )}
       </div>
       <Beats step={step} beat={beat} crossNumber={byCompound ? cross : undefined} />
     </div>
@@ -89,20 +91,20 @@ function Beats({ step, beat, crossNumber }: { step: ThreadStep; beat: number; cr
     },
   ];
   return (
-    <ol className="mt-4 grid gap-2 sm:grid-cols-4" aria-label="Beats of this pass">
+    <ol className="mt-2 grid gap-2 sm:grid-cols-4" aria-label="Beats of this pass">
       {all.map(({ name, text }, i) => {
         const now = i === beat;
         return (
           <li
             key={name}
             aria-current={now ? 'step' : undefined}
-            className={`rounded border-2 px-3 py-2 ${now ? 'border-[var(--now)]' : 'border-[var(--line)]'} ${i < beat ? 'muted' : ''}`}
+            className={`rounded border-2 px-3 py-1 ${now ? 'border-[var(--now)]' : 'border-[var(--line)]'} ${i < beat ? 'muted' : ''}`}
           >
             <b className="text-xl">
               {i < beat ? '✓ ' : now ? '▸ ' : ''}
               {name}
             </b>
-            <span className="block text-base">{text}</span>
+            <span className="block text-[0.95rem] leading-tight">{text}</span>
           </li>
         );
       })}

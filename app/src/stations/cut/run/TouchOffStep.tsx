@@ -1,5 +1,6 @@
 import { type Dial, depthRing, numbersPerTurn } from '@whelk/core/lathe';
 import { type FrozenRun, type RunState, type StepAdvice, sideOf } from '@whelk/core/run';
+import { scaleDeg } from '@whelk/core/threading';
 import { useEffect, useRef } from 'react';
 import { diameter as diameterOf } from '../../../desks/operation/at-lathe.ts';
 import { stepTitle } from '../../../desks/operation/kinds.ts';
@@ -33,7 +34,8 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
   const { carriage, compound, cutter } = lathe.slides;
   const crossSlide = depthRing(lathe);
   const again = advice.step.targetMm !== undefined;
-  const byCompound = advice.step.kind === 'touchOff' && advice.step.compoundDeg !== undefined;
+  const { compoundDeg, forThread: thread = false } = advice.step.kind === 'touchOff' ? advice.step : {};
+  const byCompound = compoundDeg !== undefined;
   const form = useRef<HTMLFormElement>(null);
   useEffect(() => {
     const fields = [...(form.current?.querySelectorAll<HTMLInputElement>('input[data-field]') ?? [])];
@@ -57,7 +59,8 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
         />
         <section aria-label="Touch off" className="px-6 py-4">
           <h2 className="text-2xl">{stepTitle(advice.step, frozen)}</h2>
-          {byCompound && (
+          {thread && <SetBit compound={compoundDeg === undefined ? undefined : scaleDeg(lathe, compoundDeg)} />}
+          {byCompound && !thread && (
             <p className="mt-2 max-w-2xl text-lg">
               First <b>swing the compound to 5.74° from the bed</b>, clamp it, wind it out and in again so that its
               slack is taken up, and leave it. The last cuts are set with it, since the limits are finer than the
@@ -68,7 +71,8 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
           <div className={check ? 'grid gap-x-8 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]' : ''}>
             <div>
               {check && <CheckFirst frozen={frozen} check={check} again={again} />}
-              {!check && <HowToTouch {...{ frozen, again, roughed, inside, turnHand }} />}
+              {!check && !thread && <HowToTouch {...{ frozen, again, roughed, inside, turnHand }} />}
+              {!check && thread && <TouchThread {...{ frozen, inside, byCompound, turnHand }} />}
             </div>
             <div
               className={`mt-5 grid max-w-4xl content-start gap-4 ${byCompound ? 'sm:grid-cols-4' : 'sm:grid-cols-3'} ${check ? 'lg:grid-cols-1' : ''}`}
@@ -214,5 +218,50 @@ function RingField({
       inputClass="h-14 text-2xl font-bold"
       inputMode="decimal"
     />
+  );
+}
+
+/** How a bit for threads is set before it touches. @param compound angle as the lathe's scale marks it */
+function SetBit({ compound }: { compound: number | undefined }) {
+  return (
+    <p className="mt-2 max-w-2xl text-lg">
+      The bit on centre, its flanks square to the work by the gauge.{' '}
+      {compound === undefined ? (
+        'It goes straight in.'
+      ) : (
+        <>
+          <b>Compound at {compound}° by its scale</b>, clamped; wound out and in again so that its slack is taken up.
+        </>
+      )}
+    </p>
+  );
+}
+
+/** Touching with a bit for threads: only the point marks the surface that it begins on. */
+function TouchThread({
+  frozen,
+  inside,
+  byCompound,
+  turnHand,
+}: {
+  frozen: FrozenRun;
+  inside: boolean;
+  byCompound: boolean;
+  turnHand: string;
+}) {
+  const { resettable } = depthRing(frozen.means.lathe);
+  return (
+    <ol className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg">
+      <li>
+        Spindle slow: wind the cross-slide {inside ? 'out' : 'in'} {turnHand} until the point just marks the finished{' '}
+        {inside ? 'bore' : 'diameter'}.
+      </li>
+      <li>
+        {resettable
+          ? `Set ${byCompound ? 'both rings' : 'the ring'} to 0: the cross-slide comes back to this for every pass.`
+          : `Note ${byCompound ? 'both rings’ numbers' : 'the number'}: the cross-slide comes back to it for every pass.`}
+      </li>
+      <li>Draw out one whole turn and run the carriage clear. The diameter is that of before, or measure it again.</li>
+    </ol>
   );
 }

@@ -144,6 +144,11 @@ function byBit(
   });
   if (last.kind === 'tooFine') return { why: 'tooFine', problem: refused(TOO_FINE[last.why], drawn) };
   const { usableMm, seconds, coastMm, speed, byHand, towards, reversed } = way;
+  const leadLabel =
+    setting.kind === 'marked'
+      ? setting.label
+      : setting.train.drivers.map((d, i) => `${d}/${setting.train.driven[i]}`).join(' × ');
+  const leadAs = { feedLabel: leadLabel, ...(setting.kind === 'marked' ? { feedAt: setting.at } : {}) };
   const lengthMm = drawn.zToMm - drawn.zFromMm;
   return {
     ...{ thread, limits, aimMm, bit, last, gauge },
@@ -158,18 +163,16 @@ function byBit(
         zFromMm: drawn.zFromMm,
         zToMm: drawn.zToMm,
         toolId: bit.tool.id,
-        setting: speed,
+        setting: { ...speed, ...leadAs },
       },
       ...{ threadId: drawn.id, designation: drawn.designation, side, hand, pitch: thread.pitch, pitchMm, leadMm },
       ...{ starts: thread.starts, start: 1, includedDeg: includedDegOf(thread), blankMm },
       ...{ pitchOverPointMm: (side === 'outside' ? 2 : -2) * bit.pastMm, depthMm, school, compoundDeg },
       ...{ scaleDeg: scaleDeg(lathe, compoundDeg), towards, reversed, errorPpm: setting.errorPpm },
+      leadLabel,
       ...(setting.kind === 'marked'
-        ? { leadLabel: setting.label, leadAt: setting.at }
-        : {
-            leadLabel: setting.train.drivers.map((d, i) => `${d}/${setting.train.driven[i]}`).join(' × '),
-            train: { drivers: [...setting.train.drivers], driven: [...setting.train.driven] },
-          }),
+        ? { leadAt: setting.at }
+        : { train: { drivers: [...setting.train.drivers], driven: [...setting.train.driven] } }),
       engages:
         engages.kind === 'marks'
           ? {
@@ -181,7 +184,9 @@ function byBit(
           : engages,
       ...{ nutsShut, usableMm, seconds, coastMm, byHand, alongMm: byCompound(depthMm, compoundDeg).alongMm },
       ...{ leadAngleDeg: leadAngleDeg(leadMm, aimMm), toolMm: bit.tool.widthMm },
-      caution: byHand ? 'handTurned' : engages.kind === 'never' ? 'nutsStayShut' : 'marksOnly',
+      caution: byHand
+        ? 'handTurned'
+        : { never: 'nutsStayShut' as const, marks: 'marksOnly' as const, anywhere: 'drawOut' as const }[engages.kind],
       loads: { powerKw: 0, availableKw: 0, gripShare: 0, springShare: SPRING_SHARE },
     },
   };
