@@ -94,7 +94,7 @@ export const jobs: [string, Job][] = [
         f('f2', 'Collar', '.940', '±.005', '3/8', { unit: 'in', left: '1/64', right: '1/64' }),
         f('f3', 'Nut end', '3/4', '-.004/-.010', '1 1/2', {
           unit: 'in',
-          right: '1/16x45',
+          right: '3/64x45',
           details: [thread('d1', '3/4-16 UNF', 'right', '2A')],
         }),
         f('f4', 'Pilot', '5/8', '±.003', '1 1/8', { unit: 'in', fin: 'N7', right: '1/16' }),
@@ -130,7 +130,11 @@ export const jobs: [string, Job][] = [
       [
         // the head keeps the bar's hexagon
         { ...f('f1', 'Head', '24', '', '12', { left: '1x30' }), kind: 'hexagon' as never },
-        f('f2', 'Shank', '16', '-0.1/-0.3', '68', { fin: '3.2', right: '1.5x45', details: [thread('d1', 'M16')] }),
+        f('f2', 'Shank', '16', '-0.1/-0.3', '68', {
+          fin: '3.2',
+          right: '1.5x45',
+          details: [{ ...thread('d1', 'M16'), length: length('60') }],
+        }),
       ],
       'low-hex-24',
       'long',

@@ -120,6 +120,8 @@ const notes: Record<Note['code'], (note: Note, unit: LengthUnit) => string> = {
     `It stands ${value} diameters out with nothing behind it: the wheels push hard. Carry the end on a centre, or take wheels that pinch from both sides.`,
   leadOff: ({ value, limit }, unit) =>
     `The lead is off by ${limit} parts in a million: ${sized(value, unit)} over its length. Its mate cut by the same train would match it.`,
+  notFull: ({ value }, unit) =>
+    `Up to a shoulder without a groove: the last ${sized(value, unit)} are not full. Draw a groove there where its mate goes all the way.`,
   flankRubs: ({ value, limit }) =>
     `The bit has ${value}° of clearance under its leading flank; so steep a thread wants ${limit}°: grind it, or it rubs.`,
   letCool: () => 'Let it cool before it is measured.',

@@ -67,6 +67,7 @@ export const NOTES = [
   'halfCentre',
   'knurlPushes',
   'leadOff',
+  'notFull',
   'flankRubs',
 ] as const;
 export interface Note {

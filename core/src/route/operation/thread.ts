@@ -60,6 +60,8 @@ const own = {
   alongMm: z.number(),
   leadAngleDeg: z.number(),
   toolMm: z.number(),
+  /** of its drawn length not full, before a shoulder without a groove */
+  shortMm: z.number(),
 };
 export type ThreadRough = OfKind<'thread', typeof own>;
 export type ThreadNear = OfKind<'threadNear', typeof own>;
@@ -74,6 +76,7 @@ function notesOf(o: ThreadOperation, { tool }: NotedOf): readonly Note[] {
   const off = Math.abs(errorPpm / 1e6) * (zToMm - zFromMm);
   const relief = 'reliefDeg' in tool ? tool.reliefDeg : undefined;
   return [
+    ...(o.shortMm > 0 ? [{ code: 'notFull' as const, value: o.shortMm }] : []),
     ...(off > 0 ? [{ code: 'leadOff' as const, value: off, limit: Math.round(Math.abs(errorPpm)) }] : []),
     ...(relief !== undefined && relief < leadAngleDeg + RELIEF_MORE_DEG
       ? [{ code: 'flankRubs' as const, value: relief, limit: Math.ceil(leadAngleDeg + 3) }]

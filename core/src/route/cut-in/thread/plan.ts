@@ -29,7 +29,7 @@ import type { CutInPlan, PlansCutIn } from '../kind.ts';
 import { bitFor } from './bit.ts';
 import { dieOrTapFor } from './die-or-tap.ts';
 import { operationsOf, type Planned } from './operations.ts';
-import { type Drawn, waysOf, wayWithTime } from './way.ts';
+import { DRAWN_BACK_PITCHES, type Drawn, waysOf, wayWithTime } from './way.ts';
 
 /** Share of a cut's depth by which work, tool and lathe spring in a thread at the most; reckoned where nothing is known. Shop */
 const SPRING_SHARE = 0.08;
@@ -149,7 +149,12 @@ function byBit(
       ? setting.label
       : setting.train.drivers.map((d, i) => `${d}/${setting.train.driven[i]}`).join(' × ');
   const leadAs = { feedLabel: leadLabel, ...(setting.kind === 'marked' ? { feedAt: setting.at } : {}) };
-  const lengthMm = drawn.zToMm - drawn.zFromMm;
+  // up to a shoulder without a groove the bit's own side and the way that it is drawn back over leave the last of it not full
+  const shortMm = way.runsOut.shoulder ? bit.tool.widthMm / 2 + DRAWN_BACK_PITCHES * pitchMm : 0;
+  const [zFromMm, zToMm] =
+    towards === 'chuck' ? [drawn.zFromMm + shortMm, drawn.zToMm] : [drawn.zFromMm, drawn.zToMm - shortMm];
+  const lengthMm = zToMm - zFromMm;
+  if (lengthMm < pitchMm) return { why: 'noRunOut', problem: refused('threading.noRunOut', drawn) };
   return {
     ...{ thread, limits, aimMm, bit, last, gauge },
     passMin:
@@ -160,8 +165,8 @@ function byBit(
       ...{
         exceeds: [],
         featureId: drawn.id,
-        zFromMm: drawn.zFromMm,
-        zToMm: drawn.zToMm,
+        zFromMm,
+        zToMm,
         toolId: bit.tool.id,
         setting: { ...speed, ...leadAs },
       },
@@ -183,7 +188,7 @@ function byBit(
             }
           : engages,
       ...{ nutsShut, usableMm, seconds, coastMm, byHand, alongMm: byCompound(depthMm, compoundDeg).alongMm },
-      ...{ leadAngleDeg: leadAngleDeg(leadMm, aimMm), toolMm: bit.tool.widthMm },
+      ...{ leadAngleDeg: leadAngleDeg(leadMm, aimMm), toolMm: bit.tool.widthMm, shortMm },
       caution: byHand
         ? 'handTurned'
         : { never: 'nutsStayShut' as const, marks: 'marksOnly' as const, anywhere: 'drawOut' as const }[engages.kind],

@@ -10,13 +10,15 @@ import type { Bit, ByBit } from './bit.ts';
 export type Drawn = Extract<CutIn, { kind: 'thread' }>;
 
 /** Where nothing lets the tool run out it is drawn back over so many pitches. */
-const DRAWN_BACK_PITCHES = 1;
+export const DRAWN_BACK_PITCHES = 1;
 
 /** Where the end of a thread that lies towards one side lets the tool run out: how wide, or only by being drawn back. */
 interface RunsOut {
   readonly usableMm: number;
   /** nothing is there: no metal beyond, or a groove or neck as deep as the thread */
   readonly free: boolean;
+  /** a larger diameter outside, a smaller one inside, stands right there: the bit's side comes against it */
+  readonly shoulder?: true;
 }
 /** Nothing is there: as good as this, mm. */
 const OPEN_MM = 1000;
@@ -65,7 +67,7 @@ function beyond(
   }
   return clears(next.diameterMm)
     ? { usableMm: Math.max(0, next.zToMm - next.zFromMm - toolMm), free: true }
-    : { usableMm: 0, free: false };
+    : { usableMm: 0, free: false, shoulder: true };
 }
 
 /** Which way it is cut, with what room at its end. */
