@@ -36,6 +36,13 @@ export const calculationSentences: Record<string, string> = {
   'mechanics.steppedDeflection':
     'Bending of a stepped or hollow shaft, with a rest where one stands, and the error of diameter.',
   'thread.limits': 'Limits of pitch, major and minor diameter of a metric or unified thread by its class.',
+  'thread.sheet':
+    'Everything of a thread by its designation: limits, depth, blanks, groove, chamfer, wires; misprints answered with the nearest.',
+  'thread.identify':
+    'What a worn thread probably is, from pitches counted over a length and its crests, in both systems.',
+  'threading.passes': 'Passes of a thread by school and schedule, each with its area and what either flank cuts of it.',
+  'threading.runOut':
+    'Time for the hand at the end of a pass, how far it coasts with the nuts shut, fastest speed that leaves it.',
   'threading.halfNuts': 'Where half-nuts may close again: marks, places between them, other starts.',
   'threading.changeGears': 'Every train of the gears that are there for a pitch, exact ones first.',
   'threading.infeed': 'Depth of a thread for the tool’s own point, by the compound, in passes of equal area.',

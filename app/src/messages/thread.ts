@@ -1,4 +1,5 @@
 import type { DieOrTap, ThreadOperation } from '@whelk/core/route';
+import type { StartBy } from '@whelk/core/threading';
 
 /** A thread by its designation, with its hand where that is the unusual one. */
 export const threadName = ({ designation, hand }: Pick<ThreadOperation | DieOrTap, 'designation' | 'hand'>): string =>
@@ -26,4 +27,11 @@ export function towardsText({
   const way = towards === 'chuck' ? 'Cut towards the chuck' : 'Cut away from the chuck';
   if (reversed) return `${way}, spindle reversed, tool upside down`;
   return hand === 'left' ? `${way}, tumbler over, begun in the groove` : way;
+}
+
+/** How another start is reached. */
+export function startText(way: StartBy, f: (mm: number) => string, unit: string): string {
+  if (way.kind === 'nuts') return `the nuts ${way.pitches} leadscrew ${way.pitches === 1 ? 'pitch' : 'pitches'} on`;
+  if (way.kind === 'gear') return `the spindle gear ${way.teeth} teeth on`;
+  return `the compound, set along the bed, ${f(way.byMm.valueOf())} ${unit} on`;
 }

@@ -40,6 +40,10 @@ const event = {
 const good: Record<string, Record<string, unknown>> = {
   'job.plan': { job: onIt, shop },
   'route.simulate': { job: onIt, shop },
+  'thread.sheet': { designation: 'Tr 24x5 LH', side: 'outside' },
+  'thread.identify': { diameterMm: 12.5, pitchCount: 12, overMm: 25.4 },
+  'threading.passes': { depthMm: 1.5, flanksDeg: [30, 30], tipMm: 0.2, compoundDeg: 29.5, firstMm: 0.25, lastMm: 0.03 },
+  'threading.runOut': { grooveMm: 6, toolMm: 3, leadMm: 2, rpm: 60 },
   'thread.limits': { designation: 'M20x1.5', class: '6g' },
   'threading.halfNuts': { leadscrew: { perInch: '8' }, pitch: { mm: '1.5' }, wheel: { teeth: 32, marks: 8 } },
   'threading.changeGears': {

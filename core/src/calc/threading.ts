@@ -2,11 +2,15 @@ import { z } from 'zod';
 import { MM_PER_IN, type Rational, radians, rational } from '../quantity/index.ts';
 import {
   bestWireMm,
+  identifyThread,
+  nearThreads,
   overWiresMm,
   pitchDiameterOverWiresMm,
   readThread,
   threadDepthMm,
   threadLimits,
+  threadSheet,
+  UNREAD_THREAD,
   wireRangeMm,
 } from '../thread/index.ts';
 import {
@@ -15,9 +19,14 @@ import {
   closesAgain,
   equalAreaDepths,
   gearTrains,
+  INFEED_SCHOOLS,
   offOverMm,
+  PASS_SCHEDULES,
   pitchesToStart,
+  reactRpm,
+  reacts,
   stepByCompound,
+  threadPasses,
 } from '../threading/index.ts';
 import { calculation } from './entry.ts';
 import { positive } from './positive.ts';
@@ -64,6 +73,121 @@ export const threadingCalculations = [
       if (!found) return { problems: [{ code: 'threading.noClass' as const, path: ['class'], value: close }] };
       const { pitchDiameter, major, minor } = found;
       return { side: found.side, pitch: pitchDiameter, major, minor };
+    },
+  }),
+  calculation({
+    name: 'thread.sheet',
+    tab: 'threads',
+    input: z.strictObject({
+      designation: z.string().min(1).max(60),
+      side: z.enum(['outside', 'inside']).default('outside'),
+      class: z.string().max(16).default(''),
+    }),
+    output: z.object({
+      form: z.string(),
+      series: z.string().optional(),
+      starts: z.number(),
+      majorMm: z.number(),
+      pitchMm: z.number(),
+      leadMm: z.number(),
+      pitchDiameterMm: z.number(),
+      minorMm: z.number(),
+      holeMm: z.number(),
+      includedDeg: z.number(),
+      leadAngleDeg: z.number(),
+      limits: z.unknown().optional(),
+      depthMm: z.number(),
+      widestFlatMm: z.number(),
+      widestRadiusMm: z.number(),
+      groove: z.object({ usualMm: z.number(), leastMm: z.number(), floorMm: z.number() }),
+      chamferMm: z.number(),
+      dies: z.array(z.object({ part: z.number(), blankMm: z.number() })).optional(),
+      bores: z.array(z.object({ share: z.number(), boreMm: z.number() })).optional(),
+      wires: z.unknown().optional(),
+    }),
+    run: ({ designation, side, class: close }) => {
+      const read = readThread(designation);
+      const near = nearThreads(designation).join(', ');
+      if (!read.ok)
+        return {
+          problems: [{ code: UNREAD_THREAD[read.why], path: ['designation'], value: designation, limit: near }],
+        };
+      const { thread } = read;
+      const sheet = threadSheet(thread, side, close);
+      if (!sheet.limits && close !== '')
+        return { problems: [{ code: 'threading.noClass' as const, path: ['class'], value: close }] };
+      const { form, series, starts, majorMm, pitchMm, leadMm, pitchDiameterMm, minorMm, holeMm } = thread;
+      const { includedDeg, leadAngleDeg, limits, depthMm, widest, groove, chamferMm, dies, bores, wires } = sheet;
+      return {
+        ...{ form, series, starts, majorMm, pitchMm, leadMm, pitchDiameterMm, minorMm, holeMm, includedDeg },
+        ...{ leadAngleDeg, limits, depthMm, widestFlatMm: widest.flatMm, widestRadiusMm: widest.radiusMm },
+        ...{ groove, chamferMm, wires, ...(dies ? { dies: [...dies] } : {}), ...(bores ? { bores: [...bores] } : {}) },
+      };
+    },
+  }),
+  calculation({
+    name: 'thread.identify',
+    tab: 'threads',
+    input: z.strictObject({
+      side: z.enum(['outside', 'inside']).default('outside'),
+      diameterMm: positive,
+      pitchCount: z.number().min(1).max(1000),
+      overMm: positive,
+      byMm: z.number().min(0.01).max(5).default(0.3),
+      includedDeg: angle.optional(),
+    }),
+    output: z.object({
+      likely: z.array(z.object({ name: z.string(), share: z.number(), overLengthMm: z.number(), wornMm: z.number() })),
+    }),
+    run: ({ includedDeg, ...worn }) => ({
+      likely: identifyThread({ ...worn, ...(includedDeg === undefined ? {} : { includedDeg }) }).map(
+        ({ name, share, overLengthMm, wornMm }) => ({ name, share, overLengthMm, wornMm }),
+      ),
+    }),
+  }),
+  calculation({
+    name: 'threading.passes',
+    tab: 'threads',
+    input: z.strictObject({
+      depthMm: z.number().min(0.02).max(50),
+      flanksDeg: z.tuple([z.number().min(0).max(60), z.number().min(0).max(60)]),
+      tipMm: z.number().min(0.02).max(40),
+      school: z.enum(INFEED_SCHOOLS).default('flank'),
+      schedule: z.enum(PASS_SCHEDULES).default('equalArea'),
+      compoundDeg: z.number().min(0).max(60),
+      firstMm: z.number().min(0.01).max(2),
+      lastMm: z.number().min(0.005).max(1),
+    }),
+    output: z.object({
+      passes: z.array(
+        z.object({
+          depthMm: z.number(),
+          cutMm: z.number(),
+          areaMm2: z.number(),
+          leadingShare: z.number(),
+          trailingShare: z.number(),
+          alongMm: z.number(),
+        }),
+      ),
+    }),
+    run: (wish) => ({ passes: threadPasses(wish).map((p) => ({ ...p })) }),
+  }),
+  calculation({
+    name: 'threading.runOut',
+    tab: 'threads',
+    input: z.strictObject({
+      grooveMm: positive,
+      toolMm: positive,
+      leadMm: z.number().min(0.05).max(1000),
+      rpm: positive,
+      /** turns that the spindle makes after it is switched off */
+      stopTurns: z.number().min(0).max(100).default(0),
+      nutsShut: z.boolean().default(false),
+    }),
+    output: z.object({ seconds: z.number(), coastMm: z.number(), enough: z.boolean(), mostRpm: z.number() }),
+    run: ({ grooveMm, toolMm, leadMm, rpm, stopTurns, nutsShut }) => {
+      const room = { usableMm: Math.max(0, grooveMm - toolMm), leadMm, stopTurns, nutsShut };
+      return { ...reacts(rpm, room), mostRpm: reactRpm(room) };
     },
   }),
   calculation({

@@ -1,5 +1,5 @@
 import { ROUNDING } from '../quantity/index.ts';
-import { type NamedThread, nearThreads, readThread } from '../thread/index.ts';
+import { type NamedThread, nearThreads, readThread, UNREAD_THREAD } from '../thread/index.ts';
 import { cutInto, insides, mouthOf, outsides } from './ask.ts';
 import type { Part } from './part.ts';
 import type { Path, Reader } from './read.ts';
@@ -14,14 +14,6 @@ const ABOVE_MM = 0.1;
 const HOLE_SHARE = 0.35;
 /** Metal under the root of a thread that is less is told, mm. */
 const THIN_MM = 1;
-
-/** What a designation that cannot be read is told by. */
-const UNREAD = {
-  noPitch: 'thread.noPitch',
-  leadNotPitch: 'thread.leadNotPitch',
-  tooCoarse: 'thread.tooCoarse',
-  unknown: 'thread.unknown',
-} as const;
 
 interface Drawn {
   readonly cut: CutIn & { readonly kind: 'thread' };
@@ -39,7 +31,7 @@ function drawnOn(part: Part, on: Outside | Inside, path: Path, reader: Reader): 
     if (cut.designation.trim() === '') return [];
     const near = nearThreads(cut.designation).join(', ');
     reader.add({
-      ...{ code: UNREAD[read.why], path: at, value: cut.designation, severity: 'warning' },
+      ...{ code: UNREAD_THREAD[read.why], path: at, value: cut.designation, severity: 'warning' },
       ...(near === '' ? {} : { limit: near }),
     });
     return [];

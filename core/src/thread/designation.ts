@@ -12,6 +12,14 @@ export type ReadThread =
    */
   | { readonly ok: false; readonly why: 'unknown' | 'noPitch' | 'leadNotPitch' | 'tooCoarse' };
 
+/** What a designation that cannot be read is told by. */
+export const UNREAD_THREAD = {
+  noPitch: 'thread.noPitch',
+  leadNotPitch: 'thread.leadNotPitch',
+  tooCoarse: 'thread.tooCoarse',
+  unknown: 'thread.unknown',
+} as const;
+
 /** A size of a list, mm. */
 const sizeMm = ({ form, unit }: Series, size: string): number | undefined =>
   form === 'ba' || form === 'pipe' || form === 'npt' ? undefined : unit === 'mm' ? Number(size) : inchMm(size);

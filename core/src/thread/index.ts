@@ -9,7 +9,8 @@ export {
   shareOfBore,
 } from './blank.ts';
 export { pitchDiameterAtMm, threadDepthMm, tipLimitsMm } from './depth.ts';
-export { type ReadThread, readThread } from './designation.ts';
+export { type ThreadSheet, threadSheet } from './describe.ts';
+export { type ReadThread, readThread, UNREAD_THREAD } from './designation.ts';
 export type { Form, ToolTip } from './form/form.ts';
 export { formOf, includedDegOf, threadLimits } from './forms.ts';
 export { identifyThread, type Likely, type WornThread } from './identify.ts';

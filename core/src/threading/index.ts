@@ -15,3 +15,4 @@ export {
   threadPasses,
 } from './passes.ts';
 export { REACT_S, type Reacts, type RunOut, reactRpm, reacts, SHORT_THREAD_MM } from './react.ts';
+export { type UsualPassesWish, usualPasses } from './usual-passes.ts';

@@ -1,7 +1,7 @@
 import type { Instrument } from '../../../gauge/index.ts';
 import type { Inside, Outside } from '../../../part/index.ts';
 import { formOf, type NamedThread, type SizeLimits, type ThreadLimits } from '../../../thread/index.ts';
-import { firstPassMm, lastPassMm, threadPasses } from '../../../threading/index.ts';
+import { usualPasses } from '../../../threading/index.ts';
 import type { FitContext, RecorderFor } from '../../fit-context.ts';
 import { handSetting } from '../../hand-setting.ts';
 import type { LastCuts } from '../../last-cuts.ts';
@@ -40,17 +40,11 @@ export function operationsOf(
   const { depthMm, blankMm, side } = common;
   const { material, lathe } = context.means;
   const sign = side === 'outside' ? 1 : -1;
-  const { flanksDeg } = formOf(thread);
-  const t = flanksDeg.map((deg) => Math.tan((deg * Math.PI) / 180)).reduce((a, b) => a + b, 0);
-  const tipMm = bit.tip.kind === 'flat' ? Math.max(0.05, bit.tip.flatMm) : 2 * bit.tip.radiusMm;
   const roughMm = depthMm - last.allowanceMm / 2;
-  const passes = threadPasses({
-    ...{ depthMm: roughMm, flanksDeg, tipMm, school: common.school, compoundDeg: common.compoundDeg },
-    ...{ schedule: 'equalArea', lastMm: lastPassMm(bit.tool.material) },
-    firstMm: firstPassMm({
-      ...{ usualDepthMm: lathe.rigidity.usualDepthMm, group: material.group, inside: side === 'inside' },
-      ...{ pitchMm: thread.pitchMm, tipMm, tangents: t },
-    }),
+  const passes = usualPasses({
+    ...{ depthMm: roughMm, pitchMm: thread.pitchMm, flanksDeg: formOf(thread).flanksDeg, tip: bit.tip, side },
+    ...{ usualDepthMm: lathe.rigidity.usualDepthMm, group: material.group, toolMaterial: bit.tool.material },
+    ...{ school: common.school, compoundDeg: common.compoundDeg },
   });
   const atDepth = (deep: number): number => Number((aimMm + sign * 2 * (depthMm - deep)).toFixed(6));
   const made = passes.map(
