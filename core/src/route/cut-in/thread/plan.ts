@@ -29,7 +29,7 @@ import type { CutInPlan, PlansCutIn } from '../kind.ts';
 import { bitFor } from './bit.ts';
 import { dieOrTapFor } from './die-or-tap.ts';
 import { operationsOf, type Planned } from './operations.ts';
-import { DRAWN_BACK_PITCHES, type Drawn, waysOf, wayWithTime } from './way.ts';
+import { besideGrooves, DRAWN_BACK_PITCHES, type Drawn, waysOf, wayWithTime } from './way.ts';
 
 /** Share of a cut's depth by which work, tool and lathe spring in a thread at the most; reckoned where nothing is known. Shop */
 const SPRING_SHARE = 0.08;
@@ -82,7 +82,7 @@ export const planThread: PlansCutIn<Drawn> = (context, drawn, on, recorderFor): 
 function byBit(
   context: FitContext,
   thread: NamedThread,
-  drawn: Drawn,
+  asDrawn: Drawn,
   on: Outside | Inside,
   hand: 'right' | 'left',
   limits: ThreadLimits,
@@ -95,7 +95,7 @@ function byBit(
   const blankMm = (on.limits.lowerMm + on.limits.upperMm) / 2;
   const own = form.tip(pitchMm, side);
   const deep = threadDepthMm(blankMm, aimMm, pitchMm, form.flanksDeg, own, side);
-  const farMm = context.piece.part.lengthMm - drawn.zFromMm;
+  const farMm = context.piece.part.lengthMm - asDrawn.zFromMm;
   const bit = bitFor(tools, thread, on, deep, farMm);
   if (!bit)
     return {
@@ -107,19 +107,20 @@ function byBit(
     };
   const lead = exactLeadMm(thread);
   const [setting] = leadSettings(lathe, lead);
-  if (!setting) return { why: 'noLead', problem: refused('threading.noLead', drawn) };
-  const offMm = Math.abs(setting.errorPpm / 1e6) * (drawn.zToMm - drawn.zFromMm);
+  if (!setting) return { why: 'noLead', problem: refused('threading.noLead', asDrawn) };
+  const offMm = Math.abs(setting.errorPpm / 1e6) * (asDrawn.zToMm - asDrawn.zFromMm);
   const tolerance = limits.pitchDiameter.upperMm - limits.pitchDiameter.lowerMm;
   const cot =
     2 / Math.max(0.05, Math.tan((form.flanksDeg[0] * Math.PI) / 180) + Math.tan((form.flanksDeg[1] * Math.PI) / 180));
   if (offMm * cot > LEAD_SHARE * tolerance)
     return {
       why: 'noLead',
-      problem: refused('threading.leadTooFarOff', drawn, { limit: Math.round(Math.abs(setting.errorPpm)) }),
+      problem: refused('threading.leadTooFarOff', asDrawn, { limit: Math.round(Math.abs(setting.errorPpm)) }),
     };
   const depthMm = threadDepthMm(blankMm, aimMm, pitchMm, form.flanksDeg, bit.tip, side);
   if (depthMm <= 0) return { why: 'shape' };
   const rootMm = blankMm + (side === 'outside' ? -2 : 2) * depthMm;
+  const drawn = besideGrooves(context.piece.part, asDrawn, on, rootMm);
   const engages = engagesFor(lathe, lead);
   const ends = { bit, on, leadMm, pitchMm };
   const ways = waysOf(context, drawn, on, hand, rootMm, bit.tool.widthMm);

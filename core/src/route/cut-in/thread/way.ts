@@ -27,6 +27,38 @@ const TOUCHES_MM = 1;
 /** Places that are the same, mm. */
 const SAME_MM = 0.01;
 
+type Groove = Extract<CutIn, { kind: 'groove' }>;
+const clearsRoot = (inside: boolean, mm: number, rootMm: number): boolean =>
+  inside ? mm >= rootMm - PLACE_MM : mm <= rootMm + PLACE_MM;
+
+/** The groove as deep as the thread that an end of it lies in or at. */
+function grooveAt(
+  part: Part,
+  drawn: Drawn,
+  on: Outside | Inside,
+  end: 'left' | 'right',
+  rootMm: number,
+): Groove | undefined {
+  const atMm = end === 'left' ? drawn.zFromMm : drawn.zToMm;
+  return cutInto(part, on.id).find(
+    (d): d is Groove =>
+      d.kind === 'groove' &&
+      clearsRoot(on.side === 'inside', d.floorMm, rootMm) &&
+      d.zFromMm <= atMm + TOUCHES_MM &&
+      d.zToMm >= atMm - TOUCHES_MM,
+  );
+}
+
+/** A thread as far as metal is there to be threaded: drawn over its grooves too, it begins and ends beside them. */
+export function besideGrooves(part: Part, drawn: Drawn, on: Outside | Inside, rootMm: number): Drawn {
+  const [left, right] = (['left', 'right'] as const).map((end) => grooveAt(part, drawn, on, end, rootMm));
+  return {
+    ...drawn,
+    zFromMm: left ? Math.max(drawn.zFromMm, left.zToMm) : drawn.zFromMm,
+    zToMm: right ? Math.min(drawn.zToMm, right.zFromMm) : drawn.zToMm,
+  };
+}
+
 /** What lies beyond one end of a thread. @param rootMm diameter at its root */
 function beyond(
   part: Part,
@@ -38,20 +70,9 @@ function beyond(
 ): RunsOut {
   const atMm = end === 'left' ? drawn.zFromMm : drawn.zToMm;
   const inside = on.side === 'inside';
-  const clears = (mm: number): boolean => (inside ? mm >= rootMm - PLACE_MM : mm <= rootMm + PLACE_MM);
-  const groove = cutInto(part, on.id).find(
-    (d): d is Extract<CutIn, { kind: 'groove' }> =>
-      d.kind === 'groove' &&
-      clears(d.floorMm) &&
-      (end === 'left'
-        ? d.zFromMm < atMm - PLACE_MM && d.zToMm > atMm - TOUCHES_MM
-        : d.zToMm > atMm + PLACE_MM && d.zFromMm < atMm + TOUCHES_MM),
-  );
-  if (groove) {
-    const wide =
-      end === 'left' ? Math.min(groove.zToMm, atMm) - groove.zFromMm : groove.zToMm - Math.max(groove.zFromMm, atMm);
-    return { usableMm: Math.max(0, wide - toolMm), free: true };
-  }
+  const clears = (mm: number): boolean => clearsRoot(inside, mm, rootMm);
+  const groove = grooveAt(part, drawn, on, end, rootMm);
+  if (groove) return { usableMm: Math.max(0, groove.zToMm - groove.zFromMm - toolMm), free: true };
   const rounds: readonly (Outside | Inside)[] = inside ? insides(part) : outsides(part);
   const next = rounds.find((r) =>
     end === 'left'

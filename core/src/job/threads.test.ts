@@ -1,0 +1,161 @@
+import { describe, expect, it } from 'vitest';
+import type { Lathe } from '../lathe/index.ts';
+import type { Feature } from '../part/index.ts';
+import { emptyDetail } from '../part/index.ts';
+import type { ThreadOperation } from '../route/index.ts';
+import { boreStep, drawer, holeGauges } from '../testing/drawer.ts';
+import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
+import { feature, mm } from '../testing/shop.ts';
+import type { Tool } from '../tool/index.ts';
+import { planJob } from './plan-job.ts';
+import { proveJob } from './prove.ts';
+import type { Shop } from './schema.ts';
+
+const id = (n: number) => `00000000-0000-4000-8000-0000000009${String(n).padStart(2, '0')}`;
+const bit = (n: number, more: object = {}): Tool =>
+  ({
+    ...{ id: id(n), name: `bit ${n}`, kind: 'threading', material: 'hss', angleDeg: 60, tipMm: 0.2, deepestMm: 3 },
+    ...{ widthMm: 4, ...more },
+  }) as Tool;
+const inside = (n: number, more: object = {}): Tool =>
+  bit(n, { kind: 'inside threading', leastBoreMm: 14, reachMm: 60, tipMm: 0.15, ...more });
+const wires = {
+  ...{ id: id(50), name: 'wires', kind: 'thread wires', unit: 'mm', fromMm: 0, toMm: 60 },
+  ...{ resolutionMm: 0.001, uncertaintyMm: 0.005, wiresMm: [0.9, 1.1, 1.35, 1.45] },
+} as const;
+/** Metric gearbox for pitches of 1 to 3, a dial of 14 teeth, a slow back gear. */
+const lathe: Lathe = {
+  ...twoChucks,
+  threads: {
+    ...{ leadscrewLead: { text: '6', unit: 'mm' }, gears: [], tumbler: true, dial: { wheelTeeth: 14, marks: 7 } },
+    controls: [
+      { id: 'box', name: 'Box', kind: 'lever', positions: ['1', '2', '3', '4'], changeMin: 0, stopFirst: false },
+    ],
+    settings: ['1', '1.75', '2', '2.5'].map((pitch, i) => ({ at: { box: `${i + 1}` }, pitch, unit: 'mm' as const })),
+  },
+};
+const screwed: Lathe = { ...lathe, spindle: { ...lathe.spindle, nose: { kind: 'screwed', size: '', locked: false } } };
+const shopOf = (more: Partial<Shop> = {}, on: Lathe = lathe): Shop => ({
+  ...shopWith('30', '900', on, 'medium-carbon-steel'),
+  tools: [...drawer, bit(1), inside(2)],
+  instruments: [...holeGauges, wires as never],
+  ...more,
+});
+const thread = (designation: string, more: object = {}) =>
+  ({ ...emptyDetail('t1', 'thread', 'mm'), designation, ...more }) as Feature['details'][number];
+const groove = (more: object) => ({ ...emptyDetail('g1', 'groove', 'mm'), ...more }) as Feature['details'][number];
+/** A collar and a length of 20 that is threaded. */
+const screw = (details: readonly Feature['details'][number][], diameter = 20) => [
+  feature(1, 28, 20),
+  feature(2, diameter, 50, '-0.05/-0.2', { details: [...details] }),
+];
+const plan = (features: readonly Feature[], shop = shopOf(), drawn: object = {}) => {
+  const job = jobOf(features, 1, drawn);
+  const planned = planJob({ ...job, hold: { ...job.hold, latheId: shop.lathes[0]!.id } }, shop);
+  if (planned.kind === 'open') throw new Error(JSON.stringify(planned.problems));
+  const { operations, waiting } = planned.setups[0]!.plan;
+  const cut = operations.filter((o): o is ThreadOperation & typeof o => /^thread/.test(o.kind));
+  return {
+    ...{ operations, planned, rough: cut.find((o) => o.kind === 'thread') },
+    why: waiting.find((w) => w.id === 't1')?.why,
+    codes: planned.setups[0]!.problems.map((p) => p.code),
+    kinds: operations.map((o) => o.kind),
+  };
+};
+const freeEnd = groove({ from: 'left', width: mm(6), floor: mm(16.4) });
+
+describe('a thread in the route', () => {
+  it('comes after its groove and its chamfer: touched off, passes, measured, last passes, measured after each', () => {
+    const features = [feature(1, 28, 20), feature(2, 20, 50, '-0.05/-0.2', { details: [freeEnd, thread('M20x2')] })];
+    const { kinds, rough, planned, operations } = plan(features);
+    const from = kinds.indexOf('thread');
+    expect(kinds.slice(0, from)).toEqual(expect.arrayContaining(['groove', 'finish']));
+    expect(kinds.slice(from - 1)).toEqual([
+      ...['touchOff', 'thread', 'measure', 'threadNear', 'measure', 'threadLast', 'measure'],
+      ...kinds.slice(from + 6),
+    ]);
+    expect(rough).toMatchObject({ towards: 'chuck', reversed: false, school: 'flank', compoundDeg: 29.5, shortMm: 0 });
+    expect(rough!.setting!.feedMmPerRev).toBe(2);
+    expect(rough!.seconds).toBeGreaterThanOrEqual(1);
+    // its passes are pitch diameters that come down to the limits and stay above them
+    const last = operations.find((o) => o.kind === 'threadLast')!;
+    expect(last.limits).toMatchObject({ upperMm: 18.663, lowerMm: 18.503 });
+    const sizes = rough!.passes.map((p) => p.diameterAfterMm);
+    expect(sizes).toEqual(sizes.toSorted((a, b) => b - a));
+    expect(sizes.at(-1)!).toBeGreaterThan(18.663);
+    expect(last.targetMm!).toBeGreaterThan(18.503 + 0.05);
+    expect(last.targetMm!).toBeLessThan(18.663);
+    expect(proveJob(planned).findings).toEqual([]);
+  });
+  it('up to a shoulder without a groove ends where the bit’s side can, and says so', () => {
+    const { rough, planned } = plan(screw([thread('M20x2')]));
+    expect(rough!.shortMm).toBeCloseTo(2 + 2, 9);
+    expect(rough!.zFromMm).toBeCloseTo(20 + 4, 9);
+    expect(rough!.notes).toContainEqual({ code: 'notFull', value: 4 });
+    expect(proveJob(planned).findings.filter((f) => /thread/.test(f.operationId ?? ''))).toEqual([]);
+  });
+  it('goes away from the chuck where its groove leaves the hand no time; where the chuck could unscrew the last turns are by hand', () => {
+    const drawn = screw([groove({ from: 'left', width: mm(4.3), floor: mm(16.4) }), thread('M20x2')]);
+    const wide = plan(screw([freeEnd, thread('M20x2')])).rough!;
+    expect(wide).toMatchObject({ towards: 'chuck', byHand: false });
+    expect(plan(drawn).rough!).toMatchObject({ towards: 'tail', reversed: true, byHand: false });
+    const narrow = plan(drawn, shopOf({}, screwed)).rough!;
+    expect(narrow).toMatchObject({ towards: 'chuck', byHand: true, caution: 'handTurned' });
+    expect(narrow.setting!.rpm).toBeLessThanOrEqual(wide.setting!.rpm);
+  });
+  it('keeps its half-nuts shut where no mark is right, and names the marks where some are', () => {
+    expect(plan(screw([freeEnd, thread('M20x2.5')])).rough!.engages.kind).toBe('never');
+    expect(plan(screw([freeEnd, thread('M20x2.5')])).rough!).toMatchObject({ nutsShut: true });
+    // 6 : 1.75 is 24 : 7: every seventh pitch of the leadscrew, twice a turn of the wheel
+    expect(plan(screw([freeEnd, thread('M20x1.75')])).rough!.engages).toMatchObject({
+      kind: 'marks',
+      right: [0, 3.5].slice(0, 1),
+    });
+    expect(plan(screw([freeEnd, thread('M20x2')])).rough!.engages.kind).toBe('anywhere');
+  });
+  it('of the left hand begins in its groove and goes away from the chuck by the tumbler; without either it waits', () => {
+    const left = [freeEnd, thread('M20x2', { hand: 'left' })];
+    expect(plan(screw(left)).rough).toMatchObject({ towards: 'tail', reversed: false, hand: 'left' });
+    // without a groove only with the spindle reversed, which a chuck that unscrews does not bear
+    expect(plan(screw([thread('M20x2 LH')])).rough).toMatchObject({ towards: 'chuck', reversed: true });
+    expect(plan(screw([thread('M20x2 LH')]), shopOf({}, screwed)).why).toBe('noRunOut');
+    const none = { ...lathe, threads: { ...lathe.threads, tumbler: false } };
+    expect(plan(screw(left), shopOf({}, none)).why).toBe('noRunOut');
+  });
+  it('waits by name for a lead that is not there, and for a bit', () => {
+    const lead = plan(screw([freeEnd, thread('M20x1.5')]));
+    expect([lead.why, lead.codes]).toEqual(['noLead', expect.arrayContaining(['threading.noLead'])]);
+    for (const [n, more] of [
+      ['blunt', { tipMm: 0.5 }],
+      ['short', { deepestMm: 0.8 }],
+      ['of another form', { angleDeg: 55 }],
+    ] as const) {
+      const { why, codes } = plan(screw([freeEnd, thread('M20x2')]), shopOf({ tools: [...drawer, bit(1, more)] }));
+      expect([n, why, codes]).toEqual([n, 'noTool', expect.arrayContaining(['route.lacks.threading'])]);
+    }
+    expect(plan(screw([freeEnd, thread('M20x2', { class: '6q' })])).why).toBe('noClass');
+    // a taper thread waits for the work on tapers
+    expect(plan(screw([freeEnd, thread('R 1/2')], 20.955)).why).toBe('shape');
+  });
+  it('in a hole is bored to its minor limits, cut with a bit that enters, and goes the other way', () => {
+    const bores = { left: [], right: [boreStep('core', '17.4', '30', { details: [thread('M20x2.5')] as never })] };
+    const { rough, operations } = plan([feature(1, 28, 60)], shopOf(), { bores });
+    if (rough) {
+      expect(rough.side).toBe('inside');
+      const sizes = rough.passes.map((p) => p.diameterAfterMm);
+      expect(sizes).toEqual(sizes.toSorted((a, b) => a - b));
+      expect(operations.find((o) => o.kind === 'threadLast')!.targetMm!).toBeGreaterThan(18.376);
+    } else {
+      // blind and without a groove: away from the chuck it would have to begin in metal
+      expect(plan([feature(1, 28, 60)], shopOf(), { bores }).why).toBe('noRunOut');
+    }
+  });
+  it('that is fine is run on by a die where there is one, unless the tail is carried', () => {
+    const die = { id: id(20), name: 'die', kind: 'die', material: 'hss', designation: 'M8', hand: 'right' } as Tool;
+    const pin = [feature(1, 20, 20), feature(2, 8, 20, '-0.05/-0.2', { details: [thread('M8')] })];
+    const { kinds, operations } = plan(pin, shopOf({ tools: [...drawer, die] }));
+    expect(kinds).toContain('dieOrTap');
+    expect(operations.find((o) => o.kind === 'dieOrTap')).toMatchObject({ caution: 'squareOn', pitchMm: 1.25 });
+    expect(plan(pin, shopOf({ tools: [...drawer, { ...die, hand: 'left' } as Tool] })).kinds).not.toContain('dieOrTap');
+  });
+});
