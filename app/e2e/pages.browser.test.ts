@@ -23,9 +23,17 @@ describe.each([
     const look = async (name: string) => {
       for (const fault of await axe(page, rules)) found.push(`${name}: ${fault}`);
     };
-    const book = ['speeds', 'operations', 'bits', 'trouble', 'materials', 'truing', 'centres', 'inserts'].map(
-      (p) => `/bench-book/${p}`,
-    );
+    const book = [
+      'speeds',
+      'operations',
+      'bits',
+      'trouble',
+      'materials',
+      'truing',
+      'centres',
+      'inserts',
+      'threads',
+    ].map((p) => `/bench-book/${p}`);
     for (const url of ['/', '/lathes', '/tools', '/stock', ...book, '/log', '/settings', '/nowhere']) {
       await visit(page, `${shop.url}${url}`);
       await look(url);
@@ -41,6 +49,8 @@ describe.each([
     for (const station of ['drawing', 'printed', 'revisions', 'stock', 'hold', 'route', 'cut']) {
       await visit(page, `${jobUrl}/${station}`);
       if (station === 'route') {
+        // operations of a tool stand folded in a long route
+        for (const head of await page.$$('[aria-expanded="false"][data-group]')) await head.click();
         await page.click('[data-operation$="-rough"]');
         await page.click('button[aria-label="Working of speed"]');
       }

@@ -164,6 +164,7 @@ export const threadingCalculations = [
           depthMm: z.number(),
           cutMm: z.number(),
           areaMm2: z.number(),
+          contactMm: z.number(),
           leadingShare: z.number(),
           trailingShare: z.number(),
           alongMm: z.number(),

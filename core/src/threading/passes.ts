@@ -30,6 +30,8 @@ export interface ThreadPass {
   /** deeper than the pass before */
   readonly cutMm: number;
   readonly areaMm2: number;
+  /** edge that is in the metal: the point, and each flank that cuts */
+  readonly contactMm: number;
   /** what of the area the leading flank cuts, the trailing one, and the point; together 1 */
   readonly leadingShare: number;
   readonly trailingShare: number;
@@ -37,6 +39,8 @@ export interface ThreadPass {
   readonly alongMm: number;
 }
 
+/** A flank that takes less than this share of what the other does only shaves. */
+const IDLE_SHARE = 0.1;
 /** More passes than this are no plan. */
 const MOST_PASSES = 200;
 
@@ -103,6 +107,10 @@ export function threadPasses(wish: PassesWish): readonly ThreadPass[] {
     const share = flanks + tipMm * cut || 1;
     return {
       ...{ depthMm: depth, cutMm: cut, areaMm2: area, alongMm: along },
+      contactMm:
+        tipMm +
+        depth / Math.cos(radians(flanksDeg[0])) +
+        (trailing > IDLE_SHARE * leading ? depth / Math.cos(radians(flanksDeg[1])) : 0),
       leadingShare: (before * leading + (cut * cut * a) / 2) / share,
       trailingShare: (before * trailing + (cut * cut * b) / 2) / share,
     };

@@ -159,6 +159,7 @@ function GroupHead({
         type="button"
         className="flex w-full cursor-pointer items-center gap-2 py-1 pl-2 pr-[18px] text-left text-sm"
         aria-expanded={!folded}
+        data-group={group.key}
         onClick={onFold}
       >
         <Chevron size={16} aria-hidden="true" />

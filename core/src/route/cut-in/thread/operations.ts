@@ -1,7 +1,9 @@
+import { cutPowerKw } from '../../../cutting/index.ts';
 import type { Instrument } from '../../../gauge/index.ts';
+import { gripUse } from '../../../mechanics/index.ts';
 import type { Inside, Outside } from '../../../part/index.ts';
 import { formOf, type NamedThread, type SizeLimits, type ThreadLimits } from '../../../thread/index.ts';
-import { usualPasses } from '../../../threading/index.ts';
+import { type ThreadPass, threadForceN, usualPasses } from '../../../threading/index.ts';
 import type { FitContext, RecorderFor } from '../../fit-context.ts';
 import { handSetting } from '../../hand-setting.ts';
 import type { LastCuts } from '../../last-cuts.ts';
@@ -16,15 +18,19 @@ import type { Drawn } from './way.ts';
 /** Gears or levers and compound, setting the bit square, a scratch cut and its pitch counted, minutes. */
 const SET_MIN = 8;
 
+/** Share of a cut's depth by which work, tool and lathe spring in a thread at the most; reckoned where nothing is known. Shop */
+export const SPRING_SHARE = 0.08;
+
 /** All that the operations of one thread share. */
 export interface Planned {
   readonly thread: NamedThread;
   readonly limits: ThreadLimits;
   readonly aimMm: number;
   readonly bit: ByBit;
-  readonly common: Omit<ThreadOperation, 'id' | 'kind' | 'passes' | 'minutes'>;
+  readonly common: Omit<ThreadOperation, 'id' | 'kind' | 'passes' | 'minutes' | 'loads' | 'exceeds'>;
   readonly last: LastCuts;
   readonly passMin: number;
+  readonly availableKw: number;
   readonly gauge: Instrument | undefined;
 }
 
@@ -36,16 +42,17 @@ export function operationsOf(
   on: Outside | Inside,
   recorderFor: RecorderFor,
 ): readonly Operation[] {
-  const { thread, limits, aimMm, bit, common, last, passMin, gauge } = planned;
-  const { depthMm, blankMm, side } = common;
+  const { thread, limits, aimMm, bit, last, passMin, gauge } = planned;
+  const { depthMm, blankMm, side } = planned.common;
   const { material, lathe } = context.means;
   const sign = side === 'outside' ? 1 : -1;
   const roughMm = depthMm - last.allowanceMm / 2;
   const passes = usualPasses({
     ...{ depthMm: roughMm, pitchMm: thread.pitchMm, flanksDeg: formOf(thread).flanksDeg, tip: bit.tip, side },
     ...{ usualDepthMm: lathe.rigidity.usualDepthMm, group: material.group, toolMaterial: bit.tool.material },
-    ...{ school: common.school, compoundDeg: common.compoundDeg },
+    ...{ school: planned.common.school, compoundDeg: planned.common.compoundDeg },
   });
+  const common = { ...planned.common, ...loadsOf(context, planned, passes) };
   const atDepth = (deep: number): number => Number((aimMm + sign * 2 * (depthMm - deep)).toFixed(6));
   const made = passes.map(
     (p): Pass => ({
@@ -117,6 +124,21 @@ export function operationsOf(
     },
     measured('finish'),
   ];
+}
+
+/** What the heaviest pass asks of motor and jaws. */
+function loadsOf(
+  { means, held }: FitContext,
+  { common, availableKw }: Planned,
+  passes: readonly ThreadPass[],
+): Pick<ThreadOperation, 'loads' | 'exceeds'> {
+  const forceN = Math.max(0, ...passes.map((p) => threadForceN(means.material, p)));
+  const powerKw = cutPowerKw(forceN, common.setting?.cuttingSpeedMPerMin ?? 0);
+  const gripShare = gripUse(forceN, 0, common.blankMm, held.onMm, held.forceN);
+  return {
+    loads: { powerKw, availableKw, gripShare, springShare: SPRING_SHARE },
+    exceeds: [...(powerKw > availableKw ? (['power'] as const) : []), ...(gripShare > 1 ? (['grip'] as const) : [])],
+  };
 }
 
 /** Limits of a pitch diameter as a measurement judges by them. */

@@ -28,11 +28,9 @@ import { lastCutsFor } from '../../last-cuts.ts';
 import type { CutInPlan, PlansCutIn } from '../kind.ts';
 import { bitFor } from './bit.ts';
 import { dieOrTapFor } from './die-or-tap.ts';
-import { operationsOf, type Planned } from './operations.ts';
+import { operationsOf, type Planned, SPRING_SHARE } from './operations.ts';
 import { besideGrooves, DRAWN_BACK_PITCHES, type Drawn, waysOf, wayWithTime } from './way.ts';
 
-/** Share of a cut's depth by which work, tool and lathe spring in a thread at the most; reckoned where nothing is known. Shop */
-const SPRING_SHARE = 0.08;
 /** Allowance for the last cuts: no more than this share of the whole depth, on the diameter. */
 const ALLOWANCE_SHARE = 0.6;
 /** Going back for the next pass, minutes. */
@@ -144,7 +142,7 @@ function byBit(
     },
   });
   if (last.kind === 'tooFine') return { why: 'tooFine', problem: refused(TOO_FINE[last.why], drawn) };
-  const { usableMm, seconds, coastMm, speed, byHand, towards, reversed } = way;
+  const { usableMm, seconds, coastMm, speed, availableKw, byHand, towards, reversed } = way;
   const leadLabel =
     setting.kind === 'marked'
       ? setting.label
@@ -157,14 +155,13 @@ function byBit(
   const lengthMm = zToMm - zFromMm;
   if (lengthMm < pitchMm) return { why: 'noRunOut', problem: refused('threading.noRunOut', drawn) };
   return {
-    ...{ thread, limits, aimMm, bit, last, gauge },
+    ...{ thread, limits, aimMm, bit, last, gauge, availableKw },
     passMin:
       (lengthMm + 2 * leadMm) / (speed.rpm * leadMm) +
       BACK_MIN +
       (engages.kind === 'never' ? lengthMm / (speed.rpm * leadMm) : 0),
     common: {
       ...{
-        exceeds: [],
         featureId: drawn.id,
         zFromMm,
         zToMm,
@@ -193,7 +190,6 @@ function byBit(
       caution: byHand
         ? 'handTurned'
         : { never: 'nutsStayShut' as const, marks: 'marksOnly' as const, anywhere: 'drawOut' as const }[engages.kind],
-      loads: { powerKw: 0, availableKw: 0, gripShare: 0, springShare: SPRING_SHARE },
     },
   };
 }

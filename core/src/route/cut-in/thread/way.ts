@@ -1,4 +1,5 @@
 import { chooseSpeed, cuttingSpeedMPerMin, operationRules, rpmFor } from '../../../cutting/index.ts';
+import { powerKwAt } from '../../../lathe/index.ts';
 import { type CutIn, cutInto, type Inside, insides, type Outside, outsides, type Part } from '../../../part/index.ts';
 import { PLACE_MM } from '../../../quantity/index.ts';
 import { reactRpm, reacts } from '../../../threading/index.ts';
@@ -137,7 +138,7 @@ function speedFor(
   tool: Bit,
   leadMm: number,
   mostRpm: number,
-): Setting | undefined {
+): { readonly speed: Setting; readonly availableKw: number } | undefined {
   const { speedShare } = operationRules.threading;
   const { speedMPerMin } = context.means.material.speeds[tool.material];
   const ideal = rpmFor(speedMPerMin * speedShare, diameterMm);
@@ -145,9 +146,12 @@ function speedFor(
   const chosen = chooseSpeed(context.speeds, Math.min(ideal, Math.max(mostRpm, 1)), undefined, policy);
   return (
     chosen && {
-      ...settingOf({ ...chosen, idealRpm: ideal, off: chosen.speed.rpm / ideal - 1 }),
-      cuttingSpeedMPerMin: cuttingSpeedMPerMin(diameterMm, chosen.speed.rpm),
-      feedMmPerRev: leadMm,
+      availableKw: powerKwAt(context.means.lathe, chosen.speed.setting, chosen.speed.rpm),
+      speed: {
+        ...settingOf({ ...chosen, idealRpm: ideal, off: chosen.speed.rpm / ideal - 1 }),
+        cuttingSpeedMPerMin: cuttingSpeedMPerMin(diameterMm, chosen.speed.rpm),
+        feedMmPerRev: leadMm,
+      },
     }
   );
 }
@@ -165,6 +169,7 @@ interface InTime extends Way {
   readonly seconds: number;
   readonly coastMm: number;
   readonly speed: Setting;
+  readonly availableKw: number;
   readonly byHand: boolean;
 }
 
@@ -180,11 +185,12 @@ export function wayWithTime(
     const shut = nutsShut && way.runsOut.usableMm < OPEN_MM;
     const room = { usableMm, leadMm, nutsShut: shut };
     const stop = context.means.lathe.spindle.settings[0]?.stopTurns ?? 0;
-    const speed = speedFor(context, on.diameterMm, bit.tool, leadMm, reactRpm({ ...room, stopTurns: stop }));
-    if (!speed) return [];
+    const found = speedFor(context, on.diameterMm, bit.tool, leadMm, reactRpm({ ...room, stopTurns: stop }));
+    if (!found) return [];
+    const { speed, availableKw } = found;
     const { stopTurns = 0 } = context.means.lathe.spindle.settings.find((s) => s.at === speed.speedAt) ?? {};
     const { seconds, coastMm, enough } = reacts(speed.rpm, { ...room, stopTurns });
-    return [{ ...way, usableMm, seconds: Math.min(seconds, 999), coastMm, speed, byHand: !enough }];
+    return [{ ...way, usableMm, seconds: Math.min(seconds, 999), coastMm, speed, availableKw, byHand: !enough }];
   });
   return tried.find((t) => !t.byHand) ?? tried[0];
 }

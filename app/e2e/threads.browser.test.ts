@@ -1,0 +1,111 @@
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
+import { aMomentLater, doStep } from './support/at-the-lathe.ts';
+import { axe, sees, textOf, visit } from './support/browser.ts';
+import { demoInBrowser } from './support/demo-in-browser.ts';
+
+const { shop, openPage, jobIdOf } = demoInBrowser();
+
+const heading = (page: Page) => page.$$eval('main h2', (all) => all.map((h) => h.textContent).join(' | '));
+const beatNow = (page: Page) =>
+  page.$eval('ol[aria-label="Beats of this pass"] [aria-current="step"] b', (b) => b.textContent);
+
+describe('a thread at the lathe', () => {
+  it('is cut beat by beat, measured over wires, and comes into its limits', async () => {
+    const id = await jobIdOf('Guide rail bolts');
+    const { body } = await shop.ask('POST', `/api/jobs/${id}/runs`, { piece: 1 });
+    const { page, errors } = await openPage();
+    await visit(page, `${shop.url}/runs/${body.id}`);
+    for (let i = 0; i < 60 && !/Touch off the threading bit/.test(await heading(page)); i++)
+      await doStep(page, 'click', 27);
+    await sees(page, 'Compound at 29.5° by its scale');
+    await doStep(page, 'click', 27);
+    await sees(page, 'Thread M16, pass 1 of');
+    // the levers of the lead are told, and one key goes on from beat to beat
+    await sees(page, 'Lead to 4:1');
+    await sees(page, 'Cross-slide at its own');
+    expect(await axe(page)).toEqual([]);
+    for (const beat of ['Stop', 'Open', 'Out', 'Back', 'In']) {
+      const now = await beatNow(page);
+      if (!now!.includes(beat)) continue;
+      await aMomentLater(page, 'Space');
+    }
+    await sees(page, 'Thread M16, pass 2 of');
+    // opened anew in the middle of it, it asks for a look before the next chip
+    await page.reload();
+    await sees(page, 'Coming back to a thread: look before the next chip.');
+    await page.evaluate(() =>
+      [...document.querySelectorAll('button')].find((b) => b.textContent?.startsWith('All of it stands'))!.click(),
+    );
+    for (let i = 0; i < 30 && !/pitch diameter/.test(await heading(page)); i++) await doStep(page, 'click', 27);
+    await sees(page, 'Three wires of Ø');
+    await sees(page, 'more than the pitch diameter');
+    expect(await axe(page)).toEqual([]);
+    for (let i = 0; i < 12 && !/last pass/.test(await heading(page)); i++) await doStep(page, 'click', 27);
+    await doStep(page, 'click', 27);
+    await doStep(page, 'click', 27);
+    const events = async () =>
+      (
+        (await shop.ask('GET', `/api/runs/${body.id}/events`)).body as unknown as {
+          events: { kind: string; wireMm?: number; took?: { verdict: string } }[];
+        }
+      ).events;
+    await expect
+      .poll(async () => (await events()).findLast((e) => e.took)!.took!.verdict, { timeout: 20_000 })
+      .toBe('fits');
+    const readings = (await events()).filter((e) => e.kind === 'reading' && e.wireMm !== undefined);
+    expect(readings.length).toBeGreaterThanOrEqual(3);
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});
+
+describe('the bench book of threads', () => {
+  it('tells everything of a designation, what a misprint may have meant, and what a worn one probably is', async () => {
+    const { page, errors } = await openPage();
+    await visit(page, `${shop.url}/bench-book/threads`);
+    const name = async (text: string) => {
+      await page.$eval('[data-field="thread-name"]', (e) => (e as HTMLInputElement).select());
+      await page.type('[data-field="thread-name"]', text);
+    };
+    const cells = () => page.$$eval('section[aria-label="Sizes"] td', (all) => all.map((td) => td.textContent));
+    await name('M10x1.25-6g');
+    await sees(page, 'best Ø0.722');
+    // as published
+    expect(await cells()).toEqual(['9.972', '9.760', '9.160', '9.042', '8.466', '']);
+    await name('5/8-8 ACME-3G');
+    await sees(page, 'to the inch');
+    expect((await cells())[2]).toBe('0.5578');
+    expect(await axe(page)).toEqual([]);
+    // what no list has is answered with what is near, a tap away
+    await name('M23');
+    await sees(page, 'has no pitch of its own');
+    await page.evaluate(() =>
+      [...document.querySelectorAll('#thread-says button')].find((b) => b.textContent === 'M22') instanceof
+      HTMLButtonElement
+        ? (
+            [...document.querySelectorAll('#thread-says button')].find((b) => b.textContent === 'M22') as HTMLElement
+          ).click()
+        : undefined,
+    );
+    await sees(page, 'it climbs');
+    // the metric screw on a leadscrew in inches: gears with a wheel of 127, and nuts that stay shut
+    await page.$$eval('select', (all) => {
+      const lathes = all.find((s) => [...s.options].some((o) => o.text === 'the Grey'))!;
+      lathes.value = [...lathes.options].find((o) => o.text === 'the Grey')!.value;
+      lathes.dispatchEvent(new Event('change', { bubbles: true }));
+    });
+    await sees(page, 'No mark is right: the half-nuts stay shut');
+    expect(await textOf(page)).toMatch(/gears [^\n]*127[^\n]*\s+exact/);
+    for (const [key, text] of [
+      ['diameter', '12.5'],
+      ['count', '12'],
+      ['over', '1"'],
+    ] as const)
+      await page.type(`[data-field="worn-${key}"]`, text);
+    await sees(page, '1/2-12 BSW');
+    expect(await axe(page)).toEqual([]);
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});
