@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { ensureBuilt } from '../../scripts/lib/build.mjs';
+import { doStep } from './support/at-the-lathe.ts';
 import { openBrowser, openPage, press, sees, type, visit } from './support/browser.ts';
 import { TestShop } from './support/shop.ts';
 
@@ -57,6 +58,7 @@ try {
   await keep(page, 'hold');
   await page.setViewport({ width: 1280, height: 800 });
   await visit(page, `${spindle}/route`);
+  for (const head of await page.$$('[aria-expanded="false"][data-group]')) await head.click();
   await page.click('[data-operation$="-rough"]');
   await keep(page, 'route');
   // a bush being cut with the true shapes of its tools
@@ -74,15 +76,15 @@ try {
   await keep(page, 'simulated');
   await visit(page, `${shop.url}${openRun}`);
   await keep(page, 'measure');
-  const boring = /\/runs\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/log?find=hinge')).text)![0];
-  await visit(page, `${shop.url}${boring}`);
-  await keep(page, 'boring');
-  await visit(page, `${shop.url}${openRun}`);
-  // the cut after it, a few millimetres first
-  await press(page, 'Set the dial, go on');
-  await press(page, 'Trial cut');
-  await keep(page, 'trial-cut');
-  await press(page, 'Back');
+  // a thread, in the middle of its passes
+  await visit(page, await startRun('Guide rail bolts'));
+  for (let i = 0; i < 60 && !(await page.$eval('main', (m) => m.textContent!.includes('M16, pass 4 of'))); i++)
+    await doStep(page, 'click', 27);
+  await keep(page, 'thread');
+  await visit(page, `${shop.url}/bench-book/threads`);
+  await page.$eval('[data-field="thread-name"]', (e) => (e as HTMLInputElement).select());
+  await page.type('[data-field="thread-name"]', 'Tr 24x5 LH');
+  await keep(page, 'threads');
   await visit(page, await startRun('Guide roller axles'));
   await toTouchOff(page);
   await type(page, 'touch-diameter', '24.72');

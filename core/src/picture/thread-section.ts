@@ -17,6 +17,7 @@ export interface ThreadSectionOf {
 }
 
 const ARC_STEPS = 10;
+const MARGIN = 6;
 /** Room over the crests for a wire, as a share of the pitch. */
 const ABOVE_SHARE = 0.3;
 /** As many of the passes are drawn as can be told apart; the last two with what the last takes. */
@@ -74,7 +75,7 @@ function toolAt(
 export function threadSection(
   { thread, side, passes = [], tip, wireMm }: ThreadSectionOf,
   width: number,
-  height: number,
+  mostHeight: number,
 ): Picture {
   const form = formOf(thread);
   const { pitchMm, majorMm } = thread;
@@ -84,14 +85,11 @@ export function threadSection(
   const crestMm = outside ? (majorMm - d2) / 2 : (d2 - basic.holeMm) / 2;
   const rootMm = outside ? (d2 - basic.minorMm) / 2 : (basic.nutMajorMm - d2) / 2;
   const bodyMm = 0.35 * pitchMm;
-  const scale = Math.min(
-    width / (GROOVES * pitchMm),
-    (height - 12) / (rootMm + crestMm + bodyMm + ABOVE_SHARE * pitchMm),
-  );
-  const [x0, y0] = [
-    width / 2,
-    outside ? 6 + (crestMm + ABOVE_SHARE * pitchMm) * scale : height - 6 - (crestMm + ABOVE_SHARE * pitchMm) * scale,
-  ];
+  const tallMm = rootMm + crestMm + bodyMm + ABOVE_SHARE * pitchMm;
+  const scale = Math.min(width / (GROOVES * pitchMm), (mostHeight - 2 * MARGIN) / tallMm);
+  const height = tallMm * scale + 2 * MARGIN;
+  const overMm = (crestMm + ABOVE_SHARE * pitchMm) * scale;
+  const [x0, y0] = [width / 2, outside ? MARGIN + overMm : height - MARGIN - overMm];
   const way = outside ? 1 : -1;
   const at = ([z, y]: Place, k = 0): readonly [number, number] => [
     x0 + (z + k * pitchMm) * scale,
@@ -128,7 +126,6 @@ export function threadSection(
         [width, y0],
       ],
     },
-    { kind: 'text', role: 'label', at: [6, y0 - 5], text: 'pitch line', anchor: 'start', size: 12 },
     ...cutAt,
   ];
   if (wireMm !== undefined) {

@@ -65,12 +65,12 @@ export function OnLathe({ thread, lathe, unit }: { thread: NamedThread; lathe: L
           </table>
         )}
         <div>
-          {told.kind === 'marks' ? (
+          {ways.length === 0 ? null : told.kind === 'marks' ? (
             <ThreadDial marks={told.marks} right={told.right} />
           ) : (
             <p className="text-lg font-semibold">{engagesText(told)}</p>
           )}
-          {told.kind === 'never' && (
+          {ways.length > 0 && told.kind === 'never' && (
             <p className="mt-1 max-w-lg text-base">
               At the end of each pass: stop, draw out, run back in reverse with the nuts shut, in again. Open them only
               when it is proved.

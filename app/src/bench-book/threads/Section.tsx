@@ -68,7 +68,8 @@ export function Section({
       </label>
       {at && (
         <figcaption className="mt-1 text-base">
-          In steel {f(at.depthMm)} {unit} deep by then, {f(at.cutMm)} by this pass
+          Chain-dotted the pitch line{sheet.wires ? ', the best wire beside' : ''}. In steel {f(at.depthMm)} {unit} deep
+          by then, {f(at.cutMm)} by this pass
           {compoundDeg > 0 && lathe
             ? `; compound at ${scaleDeg(lathe, compoundDeg)}° by its scale, its travel ${f(byCompound(at.depthMm, compoundDeg).travelMm)}`
             : ''}
