@@ -17,6 +17,7 @@ await run(async () => {
     'core/bench/drawing.ts',
     'core/bench/stock.ts',
     'core/bench/truing.ts',
+    'core/bench/threads.ts',
     'core/bench/holdings.ts',
     'core/bench/simulate.ts',
     'app/bench/drawing.ts',

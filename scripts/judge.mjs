@@ -75,7 +75,7 @@ await run(async () => {
     'limits  spring  set by               inside    metal on     SPOILED measured again | learned: inside    SPOILED measured | inside and spoiled by: dial only | half the difference | measure and halve',
   );
   let faults = 0;
-  for (const answer of rows.filter((r) => !r.length)) {
+  for (const answer of rows.filter((r) => !r.length && !r.thread)) {
     const { row, setBy, refused, before, learned, plain } = answer;
     const slip = row.readingSlips ? ' reading slips 3 %' : row.handSlips ? ' hand slips 3 %' : '';
     const head = `${row.limits.padEnd(6)} ${`${(100 * row.springShare).toFixed(0)} %`.padStart(6)}  ${(setBy ?? `refused (${refused})`).padEnd(18)}`;
@@ -98,6 +98,20 @@ await run(async () => {
     faults += wrong.length;
     say(
       `${length.limits.padEnd(8)} gauge ±${(2 * length.sigmaMm).toFixed(3)} ${percent(c.inside / c.count)} ${percent(c.short / c.count)} ${percent(c.long / c.count)} ${(c.readings / c.count).toFixed(2)}${wrong.length > 0 ? `  DOES NOT HOLD: ${wrong.join(', ')}` : ''}`,
+    );
+  }
+  say(
+    'Threads, wires ±0.005 on the pitch diameter, point of the bit ±0.02, compound ±0.25°: inside, UNDER, measured | by the calculated depth: inside, under',
+  );
+  for (const { thread, counted: c } of rows.filter((r) => r.thread)) {
+    const wrong = [
+      ...(c.under / c.count > 0.003 ? ['under'] : []),
+      ...(c.inside / c.count < 0.99 ? ['inside'] : []),
+      ...(c.unfinished > 0 ? ['unfinished'] : []),
+    ];
+    faults += wrong.length;
+    say(
+      `${`${thread.designation} ${thread.close}`.padEnd(16)} ${`${(100 * thread.springShare).toFixed(0)} %`.padStart(5)} ${percent(c.inside / c.count)} ${percent(c.under / c.count)} ${(c.measurements / c.count).toFixed(2)} | ${percent(c.plainInside / c.count)} ${percent(c.plainUnder / c.count)}${wrong.length > 0 ? `  DOES NOT HOLD: ${wrong.join(', ')}` : ''}`,
     );
   }
   say(

@@ -2,6 +2,7 @@ import { twoChucks } from '../../src/testing/jobs.ts';
 import { faceMany, LENGTH_ROWS } from './lengths.ts';
 import { byRule, PLAIN_RULES } from './plain-rules.ts';
 import { type Counted, cutMany, GAUGE, learn, type Row, runOf, worldOf } from './rows.ts';
+import { cutThreads, THREAD_ROWS } from './threads.ts';
 
 /**
  * One share of the judge's rows, as lines of JSON. Arguments: which share, of how many, features a row.
@@ -47,6 +48,11 @@ interface Frozen {
 if (share === 0)
   for (const [i, row] of LENGTH_ROWS.entries())
     console.log(JSON.stringify({ i: rows.length + i, length: row, counted: faceMany(row, features) }));
+
+// of threads a fifth as many: each is told in a dozen passes
+for (const [i, row] of THREAD_ROWS.entries())
+  if (i % shares === share)
+    console.log(JSON.stringify({ i: 1000 + i, thread: row, counted: cutThreads(row, Math.ceil(features / 5)) }));
 
 for (const [i, row] of rows.entries()) {
   if (i % shares !== share) continue;

@@ -1,4 +1,5 @@
 import { calculate, calculationNamed } from '../../src/calc/index.ts';
+import type { Job, Shop } from '../../src/job/index.ts';
 import type { Lathe } from '../../src/lathe/index.ts';
 import { emptyDetail, type Feature } from '../../src/part/index.ts';
 import { chanceOf } from '../../src/simulate/index.ts';
@@ -43,8 +44,8 @@ const bitFor = ({ pitchMm }: ThreadRow): Tool => ({
 });
 const WIRES = '00000000-0000-4000-8000-0000000000b2';
 
-/** The run that is told for a row: a drawn bar that is threaded at its end. */
-export function threadRun(row: ThreadRow): object {
+/** A drawn bar that is threaded at its end, and the shop that does it. */
+export function threadJob(row: ThreadRow): { readonly job: Job; readonly shop: Shop } {
   const thread = { ...emptyDetail('t1', 'thread', 'mm'), designation: row.designation, class: row.close };
   const job = jobOf([feature(1, row.majorMm, LENGTH_MM, '', { details: [thread] as unknown as Feature['details'] })]);
   const lathe = latheFor(row);
@@ -59,7 +60,12 @@ export function threadRun(row: ThreadRow): object {
       },
     ],
   };
-  const answer = calculate(begin, { job: { ...job, hold: { ...job.hold, latheId: lathe.id } }, shop });
+  return { job: { ...job, hold: { ...job.hold, latheId: lathe.id } }, shop: shop as Shop };
+}
+
+/** The run that is told for a row. */
+export function threadRun(row: ThreadRow): object {
+  const answer = calculate(begin, threadJob(row));
   if (!answer.ok) throw new Error(JSON.stringify(answer.problems));
   return (answer.result as { run: object }).run;
 }
@@ -156,3 +162,40 @@ export const threadLimitsOf = (run: object): { readonly upperMm: number; readonl
   (run as { steps: { kind: string; limits?: { upperMm: number; lowerMm: number } }[] }).steps.find(
     (s) => s.kind === 'threadLast',
   )!.limits!;
+
+/** Rows of the table: threads outside, in both systems, from fine to coarse. */
+export const THREAD_ROWS: readonly ThreadRow[] = (
+  [
+    { designation: 'M10x0.75', close: '6g', majorMm: 10, pitchMm: 0.75, pitchText: '0.75', unit: 'mm' },
+    { designation: 'M8', close: '6g', majorMm: 8, pitchMm: 1.25, pitchText: '1.25', unit: 'mm' },
+    { designation: 'M20', close: '6g', majorMm: 20, pitchMm: 2.5, pitchText: '2.5', unit: 'mm' },
+    { designation: '1/2-13 UNC', close: '2A', majorMm: 12.7, pitchMm: 25.4 / 13, pitchText: '13', unit: 'tpi' },
+  ] as const
+).flatMap((one) => [0, 0.05, 0.1].map((springShare): ThreadRow => ({ ...one, springShare })));
+
+export interface CountedThreads {
+  readonly count: number;
+  readonly inside: number;
+  readonly under: number;
+  readonly unfinished: number;
+  readonly measurements: number;
+  readonly plainInside: number;
+  readonly plainUnder: number;
+}
+/** What becomes of so many pieces, as they are told and by the calculated depth. */
+export function cutThreads(row: ThreadRow, count: number): CountedThreads {
+  const run = threadRun(row);
+  const { lowerMm, upperMm } = threadLimitsOf(run);
+  const counted = { count, inside: 0, under: 0, unfinished: 0, measurements: 0, plainInside: 0, plainUnder: 0 };
+  for (let seed = 1; seed <= count; seed++) {
+    const made = cutThread(row, run, seed);
+    const plain = byCalculatedDepth(row, run, seed);
+    counted.measurements += made.measurements;
+    if (!made.finished) counted.unfinished++;
+    if (made.pitchDiameterMm < lowerMm - 1e-9) counted.under++;
+    else if (made.pitchDiameterMm <= upperMm + 1e-9) counted.inside++;
+    if (plain < lowerMm) counted.plainUnder++;
+    else if (plain <= upperMm) counted.plainInside++;
+  }
+  return counted;
+}

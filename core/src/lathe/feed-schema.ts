@@ -67,6 +67,7 @@ export const threadsSchema = z.strictObject({
         .strictObject({ least: z.number().int().min(40).max(800), most: z.number().int().min(40).max(800) })
         .optional(),
     })
+    .nullable()
     .optional(),
   /** left-hand threads by a tumbler */
   tumbler: z.boolean(),

@@ -75,7 +75,7 @@ function toolAt(
 export function threadSection(
   { thread, side, passes = [], tip, wireMm }: ThreadSectionOf,
   width: number,
-  mostHeight: number,
+  height: number,
 ): Picture {
   const form = formOf(thread);
   const { pitchMm, majorMm } = thread;
@@ -86,10 +86,10 @@ export function threadSection(
   const rootMm = outside ? (d2 - basic.minorMm) / 2 : (basic.nutMajorMm - d2) / 2;
   const bodyMm = 0.35 * pitchMm;
   const tallMm = rootMm + crestMm + bodyMm + ABOVE_SHARE * pitchMm;
-  const scale = Math.min(width / (GROOVES * pitchMm), (mostHeight - 2 * MARGIN) / tallMm);
-  const height = tallMm * scale + 2 * MARGIN;
+  const scale = Math.min(width / (GROOVES * pitchMm), (height - 2 * MARGIN) / tallMm);
+  const tall = tallMm * scale + 2 * MARGIN;
   const overMm = (crestMm + ABOVE_SHARE * pitchMm) * scale;
-  const [x0, y0] = [width / 2, outside ? MARGIN + overMm : height - MARGIN - overMm];
+  const [x0, y0] = [width / 2, outside ? MARGIN + overMm : tall - MARGIN - overMm];
   const way = outside ? 1 : -1;
   const at = ([z, y]: Place, k = 0): readonly [number, number] => [
     x0 + (z + k * pitchMm) * scale,
@@ -138,5 +138,5 @@ export function threadSection(
     });
     shapes.push({ kind: 'polygon', role: 'tool', points: circle.map((p) => at(p, 1)) });
   }
-  return { width, height, unitsPerMm: scale, origin: [x0, y0], shapes };
+  return { width, height: tall, unitsPerMm: scale, origin: [x0, y0], shapes };
 }

@@ -117,6 +117,31 @@ export function ThreadsSection() {
         <NumberInput name="threads.dial.wheelTeeth" label="Teeth of its wheel" className="w-36" />
         <NumberInput name="threads.dial.marks" label="Marks on its face" className="w-36" />
       </IfThere>
+      <Rows
+        name="threads.moreDials"
+        title="Further wheels that can run in it instead"
+        none="None."
+        addLabel="Add a wheel"
+        fresh={() => ({ wheelTeeth: 15, marks: 3 })}
+      >
+        {(path) => (
+          <>
+            <NumberInput name={`${path}.wheelTeeth`} label="Teeth of its wheel" className="w-36" />
+            <NumberInput name={`${path}.marks`} label="Marks on its face" className="w-36" />
+          </>
+        )}
+      </Rows>
+      <IfThere
+        name="threads.train"
+        label="How its change gears go on is known"
+        fresh={() => ({ fixed: [40, 40], studTeeth: 15, teethTogether: { least: 100, most: 260 } })}
+      >
+        <NumberInput name="threads.train.fixed.0" label="Gear that stays, driver" className="w-40" />
+        <NumberInput name="threads.train.fixed.1" label="and what it drives" className="w-40" />
+        <NumberInput name="threads.train.studTeeth" label="Room of a stud, teeth" className="w-40" />
+        <NumberInput name="threads.train.teethTogether.least" label="Two pairs reach from" className="w-40" />
+        <NumberInput name="threads.train.teethTogether.most" label="to, teeth together" className="w-40" />
+      </IfThere>
       <Controls name="threads.controls" what="the pitch" />
       <Rows
         name="threads.settings"
