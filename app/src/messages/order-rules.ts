@@ -39,6 +39,10 @@ export const orderRuleText: Readonly<Record<OrderRuleCode, { readonly name: stri
     name: 'Easier to correct goes last',
     why: 'A reamed or bored hole is as it is; an outside is still cut or polished to its mate.',
   },
+  threadAfter: {
+    name: 'Thread when all is ready',
+    why: 'A thread comes when its length is to size, its groove cut and its end chamfered: cut afterwards they would leave burrs in it, and nothing to run out in.',
+  },
   edgesLast: { name: 'Edges last', why: 'Edges are broken once nothing is cut any more that leaves a new one.' },
 };
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Lathe } from '../lathe/index.ts';
 import type { Feature } from '../part/index.ts';
 import { emptyDetail } from '../part/index.ts';
-import type { ThreadOperation } from '../route/index.ts';
+import { judged, type ThreadOperation } from '../route/index.ts';
 import { boreStep, drawer, holeGauges } from '../testing/drawer.ts';
 import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
 import { feature, mm } from '../testing/shop.ts';
@@ -86,6 +86,14 @@ describe('a thread in the route', () => {
     expect(last.targetMm!).toBeGreaterThan(18.503 + 0.05);
     expect(last.targetMm!).toBeLessThan(18.663);
     expect(proveJob(planned).findings).toEqual([]);
+  });
+  it('is not cut before its groove or its length, and nothing speaks against it last', () => {
+    const { operations, planned } = plan(screw([freeEnd, thread('M20x2')]));
+    const about = { part: planned.part, planned: new Map(operations.map((o, i) => [o.id, i])) };
+    const says = (id: string, before: string) => judged(operations, { id, before }, about).refused?.code;
+    expect(says('t1-thread', 'g1-groove')).toBe('threadAfter');
+    expect(says('t1-thread', 'f2-finish')).toBe('threadAfter');
+    expect(judged(operations, { id: 'breakEdges', before: 't1-touchOff' }, about).refused).toBeUndefined();
   });
   it('up to a shoulder without a groove ends where the bit’s side can, and says so', () => {
     const { rough, planned } = plan(screw([thread('M20x2')]));

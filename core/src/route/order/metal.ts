@@ -1,4 +1,4 @@
-import { insides, type Part } from '../../part/index.ts';
+import { insides, type Part, surfaceOf } from '../../part/index.ts';
 import { PLACE_MM } from '../../quantity/index.ts';
 import { kindOf, type Operation } from '../operation/kinds.ts';
 import type { OrderAbout, OrderRule } from './rule.ts';
@@ -38,9 +38,22 @@ export const toolKnown: OrderRule = {
   before: (one, other) => touches(one) && !touches(other) && one.toolId === other.toolId && cuts(other),
 };
 
+/** Whether an operation cuts a thread, by a bit or by die or tap. */
+const threads = (o: Operation): o is Extract<Operation, { threadId: string }> => 'threadId' in o;
+
+/** A thread comes when its blank is to size, its groove is cut to run out in and its end is chamfered; none of them is cut through it. */
+export const threadAfter: OrderRule = {
+  ...{ code: 'threadAfter', severity: 'never' },
+  before: (one, other, { part }) => {
+    if (!threads(other) || threads(one) || !cuts(one)) return false;
+    const thread = surfaceOf(part, other.threadId);
+    return thread !== undefined && 'of' in thread && one.featureId === thread.of && one.kind !== 'part';
+  },
+};
+
 /** Opened out of the solid, with no size to hold. */
 const drills = (o: Operation): boolean => kindOf(o.kind).opens !== undefined && o.limits === undefined;
-const isRough = (o: Operation): boolean => kindOf(o.kind).act === 'rough' || drills(o);
+const isRough = (o: Operation): boolean => (kindOf(o.kind).act === 'rough' && !threads(o)) || drills(o);
 const isLast = (o: Operation): boolean => kindOf(o.kind).act === 'last';
 
 /** A reamer follows the hole that is there: it is drilled and bored true first. */

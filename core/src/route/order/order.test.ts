@@ -64,13 +64,14 @@ describe('the order of work', () => {
         'endFirst',
         'carriedFirst',
         'reamAfterBore',
+        'threadAfter',
         'metalOff',
         'sizeInTurn',
         'toolKnown',
         'lookFirst',
       ],
     ]);
-    expect(orderRules).toHaveLength(14);
+    expect(orderRules).toHaveLength(15);
   });
 });
 

@@ -7,6 +7,7 @@ export const ORDER_RULES = [
   'endFirst',
   'carriedFirst',
   'reamAfterBore',
+  'threadAfter',
   'metalOff',
   'sizeInTurn',
   'toolKnown',

@@ -8,6 +8,7 @@ import {
   reamAfterBore,
   roughFirst,
   sizeInTurn,
+  threadAfter,
   toolKnown,
   weakLate,
 } from './metal.ts';
@@ -16,7 +17,18 @@ import { carriedFirst, endFirst, partLast, putInFirst } from './standing.ts';
 
 /** The one list of rules: those that are never broken first. */
 const rules: readonly OrderRule[] = [
-  ...[putInFirst, partLast, endFirst, carriedFirst, reamAfterBore, metalOff, sizeInTurn, toolKnown, lookFirst],
+  ...[
+    putInFirst,
+    partLast,
+    endFirst,
+    carriedFirst,
+    reamAfterBore,
+    threadAfter,
+    metalOff,
+    sizeInTurn,
+    toolKnown,
+    lookFirst,
+  ],
   ...[roughFirst, weakLate, coolToMeasure, easierLast, edgesLast],
 ];
 
