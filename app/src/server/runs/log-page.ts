@@ -1,7 +1,8 @@
 import { roundOf } from '@whelk/core/part';
-import { replay, sizesRead } from '@whelk/core/run';
+import { type FrozenRun, replay, sizesRead, threadOf } from '@whelk/core/run';
 import { format } from 'date-fns';
 import type { Knex } from 'knex';
+import { threadName } from '../../messages/thread.ts';
 import { recentRuns } from './load.ts';
 
 /** What was cut, latest first; `find` looks in title, material, lathe, tools and notes. */
@@ -40,12 +41,12 @@ export async function loadLog(db: Knex, find: string) {
         ended: state.ended,
         outcomes: state.outcomes.map((o) => ({
           ...o,
-          name: roundOf(frozen.piece.part, o.featureId)?.name ?? o.featureId,
+          name: sizeName(frozen, o.featureId),
         })),
         // of lengths that were never judged: what was read last, as it was typed
         read: sizesRead(state).map((r) => ({
           ...r,
-          name: roundOf(frozen.piece.part, r.featureId)?.name ?? r.featureId,
+          name: sizeName(frozen, r.featureId),
         })),
         notes: state.notes.map((n) => n.text),
         tools: used,
@@ -57,5 +58,11 @@ export async function loadLog(db: Knex, find: string) {
         wanted === '' ||
         [line.title, line.material, line.lathe, ...line.tools, ...line.notes].join(' ').toLowerCase().includes(wanted),
     );
+}
+/** What a size of a run is called: its length, or its thread by the pitch diameter. */
+function sizeName(frozen: FrozenRun, featureId: string): string {
+  const thread = threadOf(frozen, featureId);
+  if (thread) return `${threadName(thread)}, pitch diameter`;
+  return roundOf(frozen.piece.part, featureId)?.name ?? featureId;
 }
 export type LogLine = Awaited<ReturnType<typeof loadLog>>[number];

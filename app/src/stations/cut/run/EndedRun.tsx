@@ -26,8 +26,10 @@ export function EndedRun({ id, jobId, frozen, state, onFinish, onBack }: Props) 
   const read = sizesRead(state);
   const left = [...new Set(state.leftSo.map((l) => l.featureId ?? ''))].filter((id) => id !== '');
   const limitsOf = (id: string): string => {
-    const feature = roundOf(frozen.piece.part, id);
-    return feature ? `${f(feature.limits.lowerMm)} … ${f(feature.limits.upperMm)}` : '';
+    // of a thread those of its pitch diameter, which its steps carry
+    const limits =
+      roundOf(frozen.piece.part, id)?.limits ?? frozen.steps.find((s) => s.featureId === id && s.limits)?.limits;
+    return limits ? `${f(limits.lowerMm)} … ${f(limits.upperMm)}` : '';
   };
   return (
     <>
