@@ -4,6 +4,7 @@ import {
   bestWireMm,
   identifyThread,
   nearThreads,
+  overWiresExactMm,
   overWiresMm,
   pitchDiameterOverWiresMm,
   readThread,
@@ -310,6 +311,8 @@ export const threadingCalculations = [
       includedDeg: angle,
       pitchDiameterMm: z.number().min(0.3).max(5000),
       wireMm: z.number().min(0.01).max(200),
+      /** by the true contact with the helix as well; slow */
+      exact: z.boolean().default(false),
       /** what was measured over the wires, for going back */
       overMm: positive.optional(),
     }),
@@ -318,13 +321,15 @@ export const threadingCalculations = [
       bestWireMm: z.number(),
       leastWireMm: z.number(),
       mostWireMm: z.number(),
+      exactOverMm: z.number().optional(),
       pitchDiameterMm: z.number().optional(),
     }),
-    run: ({ pitchDiameterMm, wireMm, overMm, ...thread }) => {
+    run: ({ pitchDiameterMm, wireMm, overMm, exact: byHelix, ...thread }) => {
       const { leastMm, mostMm } = wireRangeMm(thread);
       return {
         ...{ overMm: overWiresMm(thread, pitchDiameterMm, wireMm), bestWireMm: bestWireMm(thread) },
         ...{ leastWireMm: leastMm, mostWireMm: mostMm },
+        ...(byHelix ? { exactOverMm: overWiresExactMm(thread, pitchDiameterMm, wireMm) } : {}),
         ...(overMm === undefined ? {} : { pitchDiameterMm: pitchDiameterOverWiresMm(thread, overMm, wireMm) }),
       };
     },

@@ -29,6 +29,7 @@ export {
   type ThreadLimits,
 } from './thread.ts';
 export { engagementOf } from './unified-limits.ts';
+export { overWiresExactMm } from './wire-contact.ts';
 export {
   bestWireMm,
   leadAngleDeg,
