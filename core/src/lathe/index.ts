@@ -53,6 +53,7 @@ export {
   type Speed,
   spindleSettings,
   torqueNm,
+  trainText,
 } from './settings.ts';
 export { type Dial, dialSchema, type LineMeans } from './slide-schema.ts';
 export {

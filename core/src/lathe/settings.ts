@@ -110,7 +110,7 @@ export function feedOf(setting: FeedSetting, lathe: Lathe, record?: Recorder): R
 }
 
 /** A gear train as it is written down, first pair first: 20/80 × 30/90. */
-function trainText(pairs: readonly (readonly [number, number])[]): string {
+export function trainText(pairs: readonly (readonly [number, number])[]): string {
   return pairs.map((pair) => pair.join('/')).join(' × ');
 }
 

@@ -1,3 +1,4 @@
+import { trainText } from '../lathe/index.ts';
 import type { Rational } from '../quantity/index.ts';
 
 /** Gears from the spindle's side to the leadscrew: drivers and what they drive, a pair after the other. */
@@ -105,3 +106,7 @@ const WORST_PPM = 20_000;
  * @example offOverMm(606, 20) // 0.01212
  */
 export const offOverMm = (errorPpm: number, engagedMm: number): number => (errorPpm / PPM) * engagedMm;
+
+/** A train as it is written down, first pair first: 20/80 × 30/90. */
+export const trainLabel = ({ drivers, driven }: Pick<GearTrain, 'drivers' | 'driven'>): string =>
+  trainText(drivers.map((d, i) => [d, driven[i] ?? d] as const));

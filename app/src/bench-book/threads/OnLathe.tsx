@@ -1,7 +1,7 @@
 import type { Lathe } from '@whelk/core/lathe';
 import type { LengthUnit } from '@whelk/core/quantity';
 import { exactLeadMm, type NamedThread } from '@whelk/core/thread';
-import { engagesFor, leadSettings, startsBy } from '@whelk/core/threading';
+import { engagesFor, leadSettings, startsBy, trainLabel } from '@whelk/core/threading';
 import { ThreadDial } from '../../desks/thread/ThreadDial.tsx';
 import { engagesText, startText } from '../../messages/thread.ts';
 import { measure } from '../../ui/format.ts';
@@ -45,7 +45,7 @@ export function OnLathe({ thread, lathe, unit }: { thread: NamedThread; lathe: L
             </thead>
             <tbody>
               {ways.map((way) => {
-                const label = way.kind === 'marked' ? way.label : trainText(way.train);
+                const label = way.kind === 'marked' ? way.label : trainLabel(way.train);
                 return (
                   <tr key={label}>
                     <td className={way.errorPpm === 0 ? 'font-bold' : ''}>
@@ -90,6 +90,3 @@ export function OnLathe({ thread, lathe, unit }: { thread: NamedThread; lathe: L
     </section>
   );
 }
-
-const trainText = ({ drivers, driven }: { drivers: readonly number[]; driven: readonly number[] }): string =>
-  drivers.map((d, i) => `${d}/${driven[i]}`).join(' × ');

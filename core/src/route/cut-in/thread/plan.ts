@@ -21,6 +21,7 @@ import {
   leadSettings,
   SHORT_THREAD_MM,
   scaleDeg,
+  trainLabel,
   usualCompoundDeg,
 } from '../../../threading/index.ts';
 import type { FitContext } from '../../fit-context.ts';
@@ -143,10 +144,7 @@ function byBit(
   });
   if (last.kind === 'tooFine') return { why: 'tooFine', problem: refused(TOO_FINE[last.why], drawn) };
   const { usableMm, seconds, coastMm, speed, availableKw, byHand, towards, reversed } = way;
-  const leadLabel =
-    setting.kind === 'marked'
-      ? setting.label
-      : setting.train.drivers.map((d, i) => `${d}/${setting.train.driven[i]}`).join(' × ');
+  const leadLabel = setting.kind === 'marked' ? setting.label : trainLabel(setting.train);
   const leadAs = { feedLabel: leadLabel, ...(setting.kind === 'marked' ? { feedAt: setting.at } : {}) };
   // up to a shoulder without a groove the bit's own side and the way that it is drawn back over leave the last of it not full
   const shortMm = way.runsOut.shoulder ? bit.tool.widthMm / 2 + DRAWN_BACK_PITCHES * pitchMm : 0;
