@@ -4,7 +4,7 @@ import type { BasicSizes, ToolTip } from './form/form.ts';
 import { formOf, includedDegOf, threadLimits } from './forms.ts';
 import { type RunOutGroove, runOutGroove, threadChamferMm } from './run-out.ts';
 import type { NamedThread, Side, ThreadLimits } from './thread.ts';
-import { bestWireMm, leadAngleDeg, overWiresMm, wireRangeMm } from './wires.ts';
+import { bestWireMm, flushWireMm, leadAngleDeg, oneWireStandsMm, overWiresMm, wireRangeMm } from './wires.ts';
 
 /** Everything that follows from a thread's name, a side of it and a class. Lengths in mm. */
 export interface ThreadSheet {
@@ -33,10 +33,17 @@ export interface ThreadSheet {
     readonly mostMm: number;
     readonly over?: { readonly lowerMm: number; readonly upperMm: number };
   };
+  /** outside, of forms as deep as half the pitch: one wire that lies flush at the basic sizes, and where its top stands between the limits */
+  readonly oneWire?: {
+    readonly wireMm: number;
+    readonly standsMm?: { readonly lowerMm: number; readonly upperMm: number };
+  };
 }
 
 /** Shares of height that bores are told for. */
 const SHARES = [1, 0.85, 0.75, 0.65] as const;
+/** Forms that one wire lies flush in: half the pitch deep. */
+const ONE_WIRE: readonly NamedThread['form'][] = ['trapezoidal', 'acme', 'acmeCentralizing'];
 /** Flanks as steep as this hold no wires. */
 const STEEP_DEG = 5;
 
@@ -53,6 +60,16 @@ export function threadSheet(thread: NamedThread, side: Side, close = ''): Thread
   const d2 = limits ? (limits.pitchDiameter.upperMm + limits.pitchDiameter.lowerMm) / 2 : basic.pitchDiameterMm;
   const wired = { pitchMm, leadMm, includedDeg: includedDegOf(thread) };
   const best = bestWireMm(wired);
+  const oneWireOf = (): NonNullable<ThreadSheet['oneWire']> => {
+    const wireMm = flushWireMm(wired);
+    const at = (mm: number): number => oneWireStandsMm(wired, mm, wireMm, blankMm);
+    return {
+      wireMm,
+      ...(limits
+        ? { standsMm: { lowerMm: at(limits.pitchDiameter.lowerMm), upperMm: at(limits.pitchDiameter.upperMm) } }
+        : {}),
+    };
+  };
   return {
     ...{ side, classes: form.classes[side], basic, flanksDeg: form.flanksDeg, includedDeg: wired.includedDeg, tip },
     ...(limits ? { limits } : {}),
@@ -66,6 +83,7 @@ export function threadSheet(thread: NamedThread, side: Side, close = ''): Thread
     ...(side === 'outside'
       ? { dies: dieBlanksMm(thread) }
       : { bores: SHARES.map((share) => ({ share, boreMm: boreForShareMm(thread, share) })) }),
+    ...(side === 'outside' && ONE_WIRE.includes(thread.form) ? { oneWire: oneWireOf() } : {}),
     ...(side === 'outside' && form.flanksDeg.every((deg) => deg > STEEP_DEG)
       ? {
           wires: {

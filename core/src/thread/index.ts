@@ -32,9 +32,12 @@ export { engagementOf } from './unified-limits.ts';
 export { overWiresExactMm } from './wire-contact.ts';
 export {
   bestWireMm,
+  flushWireMm,
   leadAngleDeg,
   leadCorrectionMm,
+  oneWireStandsMm,
   overWiresMm,
+  pitchDiameterByOneWireMm,
   pitchDiameterOverWiresMm,
   type WiredThread,
   wireFor,

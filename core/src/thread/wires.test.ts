@@ -2,9 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   bestWireMm,
+  flushWireMm,
   leadAngleDeg,
   leadCorrectionMm,
+  oneWireStandsMm,
   overWiresMm,
+  pitchDiameterByOneWireMm,
   pitchDiameterOverWiresMm,
   wireRangeMm,
 } from './wires.ts';
@@ -55,5 +58,26 @@ describe('wires in a thread', () => {
       ),
       { seed: 17 },
     );
+  });
+});
+
+describe('one wire in a trapezoidal groove', () => {
+  const tr = { pitchMm: 5, includedDeg: 30 };
+  const acme = { pitchMm: 5, includedDeg: 29 };
+  it('is 0.4865 of the pitch at 30 degrees, 0.4872 at 29, and flush only where the pitch diameter is basic', () => {
+    expect(flushWireMm(tr) / 5).toBeCloseTo(0.4865, 4);
+    expect(flushWireMm(acme) / 5).toBeCloseTo(0.4872, 3);
+    expect(oneWireStandsMm(tr, 21.5, flushWireMm(tr), 24)).toBeCloseTo(0, 9);
+    // a class with an allowance: its top stands half of it below
+    expect(oneWireStandsMm(tr, 21.5 - 0.25, flushWireMm(tr), 24)).toBeCloseTo(-0.125, 9);
+    // and a blank that is 0.1 under size shows it by half of that
+    expect(oneWireStandsMm(tr, 21.5, flushWireMm(tr), 23.9)).toBeCloseTo(0.05, 9);
+  });
+  it('tells the pitch diameter back', () => {
+    for (const stands of [-0.2, 0, 0.13])
+      for (const blank of [23.7, 24]) {
+        const d2 = pitchDiameterByOneWireMm(tr, stands, 2.5, blank);
+        expect(oneWireStandsMm(tr, d2, 2.5, blank)).toBeCloseTo(stands, 9);
+      }
   });
 });

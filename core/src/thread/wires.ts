@@ -68,3 +68,35 @@ export function pitchDiameterOverWiresMm(thread: WiredThread, overMm: number, wi
   for (let i = 0; i < BACK_STEPS; i++) mm += overMm - overWiresMm(thread, mm, wireMm);
   return mm;
 }
+
+/**
+ * One wire that lies flush with the basic major diameter of a trapezoidal thread when its pitch diameter is basic, mm.
+ * @source w = (P/2)·(1 + cot α)/(1 + 1/sin α) (FIELD 7)
+ * @example flushWireMm({ pitchMm: 5, includedDeg: 30 }).toFixed(3) // '2.433'
+ */
+export function flushWireMm(thread: Pick<WiredThread, 'pitchMm' | 'includedDeg'>): number {
+  const a = half(thread);
+  return ((thread.pitchMm / 2) * (1 + 1 / Math.tan(a))) / (1 + 1 / Math.sin(a));
+}
+
+/**
+ * How far the top of one wire stands above the crests, mm on the radius; below them it is negative. Crests that are really smaller or larger
+ * than basic show it by half of that, so the blank is the one that was measured.
+ */
+export function oneWireStandsMm(
+  thread: Pick<WiredThread, 'pitchMm' | 'includedDeg'>,
+  pitchDiameterMm: number,
+  wireMm: number,
+  blankMm: number,
+): number {
+  const a = half(thread);
+  const top = pitchDiameterMm / 2 + (wireMm / 2) * (1 + 1 / Math.sin(a)) - thread.pitchMm / 4 / Math.tan(a);
+  return top - blankMm / 2;
+}
+/** The pitch diameter that one wire tells by how far its top stands above the crests; the inverse of {@link oneWireStandsMm}. */
+export const pitchDiameterByOneWireMm = (
+  thread: Pick<WiredThread, 'pitchMm' | 'includedDeg'>,
+  standsMm: number,
+  wireMm: number,
+  blankMm: number,
+): number => 2 * (standsMm - oneWireStandsMm(thread, 0, wireMm, blankMm));

@@ -115,6 +115,20 @@ export function Sheet({
             </dd>
           </>
         )}
+        {sheet.oneWire && (
+          <>
+            <dt className="muted">One wire</dt>
+            <dd>
+              Ø{f(sheet.oneWire.wireMm)}, flush with the crests only where all is basic
+              {sheet.oneWire.standsMm && (
+                <>
+                  ; in the limits its top stands <b>{f(-sheet.oneWire.standsMm.upperMm)}</b> to{' '}
+                  <b>{f(-sheet.oneWire.standsMm.lowerMm)}</b> {unit} below a blank in the middle of its own
+                </>
+              )}
+            </dd>
+          </>
+        )}
       </dl>
     </section>
   );
