@@ -72,7 +72,7 @@ export function pitchDiameterOverWiresMm(thread: WiredThread, overMm: number, wi
 /**
  * One wire that lies flush with the basic major diameter of a trapezoidal thread when its pitch diameter is basic, mm.
  * @source w = (P/2)·(1 + cot α)/(1 + 1/sin α) (FIELD 7)
- * @example flushWireMm({ pitchMm: 5, includedDeg: 30 }).toFixed(3) // '2.433'
+ * @example flushWireMm({ pitchMm: 5, includedDeg: 30 }).toFixed(3) // '2.432'
  */
 export function flushWireMm(thread: Pick<WiredThread, 'pitchMm' | 'includedDeg'>): number {
   const a = half(thread);
