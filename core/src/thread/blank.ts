@@ -1,8 +1,7 @@
-import { formOf, threadLimits } from './forms.ts';
-import type { NamedThread, Side, SizeLimits } from './thread.ts';
+import type { NamedThread } from './thread.ts';
 
 /** Rules for the blank of a die, as parts of the pitch below the nominal size. FIELD 7: P/7.5 to P/10 */
-export const DIE_RULES = [10, 8.5, 7.5] as const;
+const DIE_RULES = [10, 8.5, 7.5] as const;
 
 /** A thread rolled up by a die: the blank by each rule, mm. */
 export const dieBlanksMm = ({
@@ -13,19 +12,8 @@ export const dieBlanksMm = ({
   readonly blankMm: number;
 }[] => DIE_RULES.map((part) => ({ part, blankMm: majorMm - pitchMm / part }));
 
-/**
- * What a thread is turned or bored to before it is cut, mm: the limits of its crests.
- * @returns undefined where its class is not known
- */
-export function blankLimits(thread: NamedThread, side: Side, close = ''): SizeLimits | undefined {
-  const limits = threadLimits(thread, side, close);
-  if (!limits) return undefined;
-  const crests = side === 'outside' ? limits.major : limits.minor;
-  return 'upperMm' in crests ? crests : undefined;
-}
-
 /** Height of the full engagement of crests, on the diameter, mm: what a hundred per cent are of. */
-export const fullEngagementMm = (thread: NamedThread): number => thread.majorMm - thread.holeMm;
+const fullEngagementMm = (thread: NamedThread): number => thread.majorMm - thread.holeMm;
 
 /**
  * The bore that leaves a share of the full height of thread.
@@ -37,9 +25,3 @@ export const boreForShareMm = (thread: NamedThread, share: number): number =>
 /** The share of the full height of thread that a bore leaves; the inverse of {@link boreForShareMm}. */
 export const shareOfBore = (thread: NamedThread, boreMm: number): number =>
   (thread.majorMm - boreMm) / fullEngagementMm(thread);
-
-/** Share of the height on which a screw and a nut of given crests bear together. */
-export function engagedShare(thread: NamedThread, screwMajorMm: number, nutBoreMm: number): number {
-  const { nutMajorMm } = formOf(thread).basic(thread.majorMm, thread.pitchMm);
-  return Math.max(0, Math.min(screwMajorMm, nutMajorMm) - nutBoreMm) / fullEngagementMm(thread);
-}

@@ -1,13 +1,5 @@
 export { threadAimMm } from './aim.ts';
-export {
-  blankLimits,
-  boreForShareMm,
-  DIE_RULES,
-  dieBlanksMm,
-  engagedShare,
-  fullEngagementMm,
-  shareOfBore,
-} from './blank.ts';
+export { boreForShareMm, dieBlanksMm, shareOfBore } from './blank.ts';
 export { pitchDiameterAtMm, threadDepthMm, tipLimitsMm } from './depth.ts';
 export { type ThreadSheet, threadSheet } from './describe.ts';
 export { type ReadThread, readThread, UNREAD_THREAD } from './designation.ts';
@@ -28,7 +20,6 @@ export {
   type ThreadForm,
   type ThreadLimits,
 } from './thread.ts';
-export { engagementOf } from './unified-limits.ts';
 export { overWiresExactMm } from './wire-contact.ts';
 export {
   bestWireMm,

@@ -31,7 +31,7 @@ function minorTolerance(d: number, p: number, close: string): number {
 const BY_DIAMETER: readonly string[] = ['UNC', 'UNF', '4UN', '6UN', '8UN'];
 const NINE_PITCHES = 9;
 /** Length of engagement that the standard's tables are for, mm. */
-export const engagementOf = ({ majorMm, pitchMm, series = '' }: NamedThread): number =>
+const engagementOf = ({ majorMm, pitchMm, series = '' }: NamedThread): number =>
   BY_DIAMETER.includes(series) ? majorMm : NINE_PITCHES * pitchMm;
 
 /**
