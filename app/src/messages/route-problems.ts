@@ -31,6 +31,14 @@ export const routeWordings = {
     what: `No square blade of the drawer goes into a groove ${u.len(p.value)} wide and ${u.len(p.limit)} deep.`,
     right: 'Add a narrower or longer one under Tools & gauges; it can be ground from a bit.',
   }),
+  'route.lacks.insideBlade': (p, u) => ({
+    what: `No blade on a bar enters this hole, goes into a groove ${u.len(p.value)} wide and ${u.len(p.limit)} deep, and reaches it.`,
+    right: 'Add an inside grooving blade under Tools & gauges; one can be ground on a bar.',
+  }),
+  'route.lacks.insideVee': (p, u) => ({
+    what: `No pointed bit on a bar is ground to ${plain(p.value)}°, enters this hole and goes ${u.len(p.limit)} deep there.`,
+    right: 'Add an inside threading bit of that angle under Tools & gauges, or draw the groove square.',
+  }),
   'route.lacks.form': (p, u) => ({
     what: `No tool of the drawer has the form of a groove ${u.len(p.value)} wide and ${u.len(p.limit)} deep.`,
     right: 'Grind one to its form and add it under Tools & gauges, or draw the groove square.',
@@ -38,6 +46,11 @@ export const routeWordings = {
   'route.lacks.faceBlade': (p, u) => ({
     what: `No blade for faces goes into a groove ${u.len(p.value)} wide and ${u.len(p.limit)} deep and clears its outer wall.`,
     right: 'Grind one, its back round enough for the outer wall, and add it under Tools & gauges.',
+  }),
+  'route.lacks.floorBlade': (p, u) => ({
+    what: `No blade for faces reaches the bottom of this hole for a groove ${u.len(p.value)} wide and ${u.len(p.limit)} deep, and clears its walls.`,
+    right:
+      'Grind one on a bar that enters the hole, and add it under Tools & gauges with the hole it enters and how far it reaches.',
   }),
   'route.lacks.vee': (p, u) => ({
     what: `No pointed bit of the drawer is ground to ${plain(p.value)}° and goes ${u.len(p.limit)} deep.`,

@@ -66,7 +66,7 @@ export function toolText(tool: Tool): string {
     case 'inside blade':
       return `${tool.radiusMm === undefined ? `${len(tool.widthMm)} wide` : `round, R${len(tool.radiusMm)}`}, ${len(tool.deepestMm)} deep, into Ø${len(tool.leastBoreMm)}, reaches ${len(tool.reachMm)}`;
     case 'face blade':
-      return `${len(tool.widthMm)} wide, ${len(tool.deepestMm)} deep, clears from Ø${len(tool.leastOuterMm)}`;
+      return `${len(tool.widthMm)} wide, ${len(tool.deepestMm)} deep, clears from Ø${len(tool.leastOuterMm)}${tool.leastBoreMm && tool.reachMm ? `; on a bar, into Ø${len(tool.leastBoreMm)}, reaches ${len(tool.reachMm)}` : ''}`;
     case 'vee':
       return `${tool.angleDeg}°, ${tool.tipMm > 0 ? `flat ${len(tool.tipMm)} at its tip` : 'to a point'}, ${len(tool.deepestMm)} deep`;
     case 'form':

@@ -69,7 +69,7 @@ const fieldsOf: Readonly<Record<ToolKind, readonly FieldKey[]>> = {
   blade: ['widthMm', 'reachMm', 'frontDeg'],
   'inside blade': ['widthMm', 'deepestMm', 'leastBoreMm', 'reachMm', 'radiusMm'],
   form: ['radiusMm', 'curve', 'widthMm'],
-  'face blade': ['widthMm', 'deepestMm', 'leastOuterMm'],
+  'face blade': ['widthMm', 'deepestMm', 'leastOuterMm', 'leastBoreMm', 'reachMm'],
   vee: ['angleDeg', 'tipMm', 'deepestMm'],
   knurling: ['pattern', 'pitchMm', 'widthMm'],
   threading: ['angleDeg', 'tipMm', 'radiusMm', 'deepestMm', 'widthMm', 'carryingDeg', 'reliefDeg'],
@@ -86,8 +86,12 @@ const usual: Partial<Record<FieldKey, string>> = {
   ...{ shank: 'steel' satisfies BarShank, curve: 'round', pattern: 'diamond', hand: 'right', leadsOver: '4' },
 };
 
-/** A blade for holes is square and a bit for threads ends in a flat where no radius is typed; a radius tool has one. */
-const mayMiss = (kind: ToolKind, key: FieldKey): boolean => key === 'radiusMm' && kind !== 'form';
+/**
+ * A blade for holes is square and a bit for threads ends in a flat where no radius is typed; a radius tool has one. A blade for faces is on a
+ * bar where that is typed.
+ */
+const mayMiss = (kind: ToolKind, key: FieldKey): boolean =>
+  (key === 'radiusMm' && kind !== 'form') || (kind === 'face blade' && (key === 'leastBoreMm' || key === 'reachMm'));
 
 const kindIn = (texts: Readonly<Record<string, string>>): ToolKind =>
   TOOL_KINDS.find((kind) => kind === texts.kind) ?? 'rougher';

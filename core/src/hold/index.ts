@@ -32,7 +32,7 @@ export {
   waitingWhat,
 } from './reach.ts';
 export { holeFromTail, reachHoles } from './reach-holes.ts';
-export { FOLLOWS_MM, freeFromMm, REST_WIDTH_MM } from './rest.ts';
+export { FOLLOWS_FROM_MM, FOLLOWS_MM, freeFromMm, REST_WIDTH_MM } from './rest.ts';
 export { runsAt } from './runs-at.ts';
 export {
   ARBORS,

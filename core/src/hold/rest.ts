@@ -9,6 +9,8 @@ import { steadyFault } from './steady-place.ts';
 export const REST_WIDTH_MM = 15;
 /** How far behind the tool a following rest presses, on what the tool has just turned, mm. */
 export const FOLLOWS_MM = 10;
+/** A following rest is set when its fingers have their whole width on what is turned: the tool is so far in by then, mm. */
+export const FOLLOWS_FROM_MM = FOLLOWS_MM + REST_WIDTH_MM / 2;
 /** A steady stands at least so far from the end that is faced and centred in it, mm. */
 export const NEAR_END_MM = 20;
 

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { type Drawing, emptyDrawing, emptyFaceGroove } from '../part/index.ts';
+import { type Drawing, emptyDetail, emptyDrawing, emptyFaceGroove } from '../part/index.ts';
 import { boreStep, holeGauges } from '../testing/drawer.ts';
 import { families } from '../testing/families.ts';
 import { jobOf, shopWith } from '../testing/jobs.ts';
 import { feature, mm } from '../testing/shop.ts';
-import type { FaceBlade } from '../tool/index.ts';
+import type { FaceBlade, Tool } from '../tool/index.ts';
 import { nextSetup } from './next-setup.ts';
 import { planJob } from './plan-job.ts';
 import { proveJob } from './prove.ts';
@@ -15,7 +15,7 @@ const blade = (widthMm: number, more: Partial<FaceBlade> = {}): FaceBlade => ({
   ...{ id: `00000000-0000-4000-8000-00090000010${widthMm}`, name: `face blade ${widthMm}`, kind: 'face blade' },
   ...{ material: 'hss', widthMm, deepestMm: 8, leastOuterMm: 25, ...more },
 });
-const shopOf = (...blades: FaceBlade[]): Shop => ({
+const shopOf = (...blades: Tool[]): Shop => ({
   ...shopWith('62', '900', families.lathe),
   ...{ tools: [...families.tools, ...blades], instruments: holeGauges },
 });
@@ -87,5 +87,62 @@ describe('a groove in a face', () => {
         expect.objectContaining({ code: 'route.lacks.faceBlade', value: 6, limit: 3 }),
       );
     }
+  });
+});
+
+describe('grooves within a hole', () => {
+  const onBar = blade(2, { id: '00000000-0000-4000-8000-000900000200', leastBoreMm: 14, reachMm: 40 });
+  const bit: Tool = {
+    ...{ id: '00000000-0000-4000-8000-000900000201', name: 'on a bar', kind: 'inside threading', material: 'hss' },
+    ...{ angleDeg: 60, tipMm: 0.1, deepestMm: 4, widthMm: 6, leastBoreMm: 16, reachMm: 50 },
+  };
+  const bush = (details: object[], right: Partial<Drawing['ends']['right']> = {}): Job => {
+    const bores = [{ ...boreStep('b1', 30, 15), details: details as never }, { ...boreStep('b2', 12, '') }];
+    const job = jobOf([feature(1, 60, 40)], 1, {
+      ends: { left: plainEnd, right: { ...plainEnd, ...right } },
+      bores: { left: [], right: bores },
+    });
+    return { ...job, hold: { ...job.hold, latheId: families.lathe.id } };
+  };
+  const inBottom = (outer: number, inner: number | '', more: object = {}) => ({
+    grooves: [{ ...grooveAt(outer, inner, 3), on: 'b1.floor', ...more }] as never,
+  });
+  const detail = (more: object) => ({
+    ...{ ...emptyDetail('g1', 'groove', 'mm'), from: 'right', at: mm(5), width: mm(''), floor: mm(34) },
+    ...more,
+  });
+  const all = (job: Job, shop: Shop) => {
+    let now = job;
+    for (let n = 2; n <= 3; n++) {
+      const next = nextSetup(planJob(now, shop).setups, `00000000-0000-4000-8000-00000000000${n}`);
+      if (next) now = { ...now, hold: { ...now.hold, setups: [...now.hold.setups, next] } };
+    }
+    return planJob(now, shop);
+  };
+  const made = (planned: ReturnType<typeof planJob>, kind: string) =>
+    planned.setups.flatMap((s) => s.plan.operations).find((o) => o.kind === kind);
+  it.each([
+    ['a ring in its bottom, at the wall', bush([], inBottom(30, 20)), 'faceGroove'],
+    ['a ring in its bottom', bush([], inBottom(27, 21)), 'faceGroove'],
+    ['a V in its wall', bush([detail({ shape: 'vee', angle: '60' })]), 'groove'],
+    ['leaning walls in it', bush([detail({ shape: 'angled', angle: '20', width: mm(7) })]), 'groove'],
+  ])('are cut with the tools as they are: %s', (_, job, kind) => {
+    const planned = all(job, shopOf(onBar, bit));
+    expect(made(planned, kind)).toBeDefined();
+    expect(proveJob(planned)).toMatchObject({ findings: [], waiting: [], proved: true });
+  });
+  it('want a blade on a bar that comes down to the bottom, clear of the wall', () => {
+    const job = bush([], inBottom(27, 21));
+    const why = (...tools: Tool[]) => {
+      const planned = all(job, shopOf(...tools));
+      return [made(planned, 'faceGroove')?.toolId, planned.problems.some((p) => p.code === 'route.lacks.floorBlade')];
+    };
+    expect(why(onBar)).toEqual([onBar.id, false]);
+    // no bar behind it, one that is too short, one that does not go beside the axis
+    expect(why(blade(2))).toEqual([undefined, true]);
+    expect(why({ ...onBar, reachMm: 17 })).toEqual([undefined, true]);
+    expect(why({ ...onBar, leastBoreMm: 28 })).toEqual([undefined, true]);
+    // so long a blade needs none
+    expect(why(blade(2, { deepestMm: 18 }))).toEqual([blade(2).id, false]);
   });
 });

@@ -42,6 +42,18 @@ const kinds: Readonly<
     kind: 'blade',
     remedies: (_, mm) => [{ by: 'grind', shape: 'parting', widthMm: mm }],
   },
+  'route.lacks.insideBlade': {
+    kind: 'inside blade',
+    remedies: (_, mm) => [{ by: 'grind', shape: 'parting', widthMm: mm }],
+  },
+  'route.lacks.insideVee': {
+    kind: 'inside threading',
+    remedies: (_, deg) => (Math.abs(deg - 60) < 0.5 ? [{ by: 'grind', shape: 'thread60' }] : []),
+  },
+  'route.lacks.floorBlade': {
+    kind: 'face blade',
+    remedies: (_, mm) => [{ by: 'grind', shape: 'parting', widthMm: mm }],
+  },
   'route.lacks.form': {
     kind: 'form',
     remedies: ({ limit }, mm) => [

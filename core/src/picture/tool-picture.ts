@@ -130,9 +130,12 @@ const shapes: { readonly [Kind in OtherKind]: (tool: Extract<Tool, { kind: Kind 
           ],
     body: box(0, -2.5 * deepestMm, 9 * deepestMm, 0),
   }),
-  'face blade': ({ widthMm, deepestMm }) => ({
+  'face blade': ({ widthMm, deepestMm, leastBoreMm, reachMm }) => ({
     edge: box(0, 0, deepestMm, widthMm),
-    body: box(deepestMm, 0, deepestMm + SHANK_MM, widthMm + 3),
+    body:
+      leastBoreMm !== undefined && reachMm !== undefined
+        ? box(deepestMm, widthMm - leastBoreMm + 1, reachMm, widthMm - 0.5)
+        : box(deepestMm, 0, deepestMm + SHANK_MM, widthMm + 3),
   }),
   vee: ({ angleDeg, tipMm, deepestMm }) => {
     const [tip, wide] = [tipMm / 2, tipMm / 2 + deepestMm * Math.tan(rad(angleDeg / 2))];

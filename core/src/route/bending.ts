@@ -1,5 +1,5 @@
 import type { CutHold } from '../cutting/index.ts';
-import { FOLLOWS_MM, type Held, onTailCentre } from '../hold/index.ts';
+import { FOLLOWS_FROM_MM, FOLLOWS_MM, type Held, onTailCentre } from '../hold/index.ts';
 import {
   type BarLength,
   bentLineMm,
@@ -19,9 +19,12 @@ const TRIED = 6;
 /** zPart where the work is carried at the headstock: at the jaws, on the centre, at the mandrel's end. */
 const originMm = (held: Held): number => held.supportMm ?? held.jawsMm;
 
-/** Where a rest carries the work while the tool is at a place, from where it is carried at the headstock; undefined without one. */
-function restOf(held: Held, aMm: number, lengthMm: number): number | undefined {
-  if (held.rest?.kind === 'following') return Math.min(lengthMm, aMm + FOLLOWS_MM);
+/**
+ * Where a rest carries the work while the tool is at a place, from where it is carried at the headstock; undefined without one, and where a
+ * following one has not enough behind the tool to press on. @param toMm where the cut begins, from there too
+ */
+function restOf(held: Held, aMm: number, toMm: number): number | undefined {
+  if (held.rest?.kind === 'following') return aMm + FOLLOWS_FROM_MM > toMm + ROUNDING ? undefined : aMm + FOLLOWS_MM;
   return held.rest && held.rest.zMm - originMm(held);
 }
 
@@ -103,7 +106,7 @@ export function cutHold(
 ): CutHold {
   const { aMm: atMm } = worstBendPerN(shaft, held, cut.zFromMm, cut.zToMm);
   return {
-    bending: { shaft, support: supportOf(held), atMm, restMm: restOf(held, atMm, shaft.lengthMm) },
+    bending: { shaft, support: supportOf(held), atMm, restMm: restOf(held, atMm, beginsMm(shaft, held, cut.zToMm)) },
     opened: held.method === 'insideJaws',
     driven: held.method === 'betweenCentres',
     ...(canTip(held) && {
@@ -114,14 +117,21 @@ export function cutHold(
   };
 }
 
+/** Where a cut begins, from where the work is carried at the headstock. */
+const beginsMm = (shaft: Shaft, held: Held, zToMm: number): number =>
+  Math.min(shaft.lengthMm, Math.max(0, zToMm - originMm(held)));
+
 /** Largest error of diameter per newton of radial force along a cut, mm/N. zPart limits of the cut. */
 export function worstBendPerN(shaft: Shaft, held: Held, zFromMm: number, zToMm: number): { perN: number; aMm: number } {
   const support = supportOf(held);
+  const toMm = beginsMm(shaft, held, zToMm);
+  const places = Array.from({ length: TRIED }, (_, i) => zFromMm + ((zToMm - zFromMm) * i) / (TRIED - 1));
+  // the last place before the rest is set
+  if (held.rest?.kind === 'following') places.push(Math.max(zFromMm, zToMm - FOLLOWS_FROM_MM + 0.01));
   let worst = { perN: 0, aMm: 0 };
-  for (let i = 0; i < TRIED; i++) {
-    const z = zFromMm + ((zToMm - zFromMm) * i) / (TRIED - 1);
+  for (const z of places) {
     const aMm = Math.min(shaft.lengthMm, Math.max(0, z - originMm(held)));
-    const perN = 2 * deflectionMm(shaft, aMm, 1, support, undefined, restOf(held, aMm, shaft.lengthMm));
+    const perN = 2 * deflectionMm(shaft, aMm, 1, support, undefined, restOf(held, aMm, toMm));
     if (perN > worst.perN) worst = { perN, aMm };
   }
   return worst;
@@ -149,6 +159,13 @@ export function bentLineOf(
   // the error of diameter is twice the bend at the tool
   const forceN = perN > 0 ? cut.bendMm / perN : 0;
   const from = originMm(held);
-  const line = bentLineMm(shaft, aMm, forceN, supportOf(held), places, restOf(held, aMm, shaft.lengthMm));
+  const line = bentLineMm(
+    shaft,
+    aMm,
+    forceN,
+    supportOf(held),
+    places,
+    restOf(held, aMm, beginsMm(shaft, held, cut.zToMm)),
+  );
   return { atMm: from + aMm, points: places.map((x, i) => ({ zMm: from + x, awayMm: line[i]! })) };
 }

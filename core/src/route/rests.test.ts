@@ -50,6 +50,10 @@ describe('work in a rest', () => {
     const bare = perN(slender, setupBy('chuckAndCentre', { mm: 20 }), 30, 250);
     const followed = perN(slender, setupBy('followingRest', { mm: 20 }), 30, 250);
     expect(followed).toBeLessThan(bare / 4);
+    // it is set when the tool is 17.5 in: until then only the centre carries
+    const begun = perN(slender, setupBy('followingRest', { mm: 20 }), 140, 150);
+    expect(begun).toBeCloseTo(perN(slender, setupBy('chuckAndCentre', { mm: 20 }), 140, 150), 9);
+    expect(perN(slender, setupBy('followingRest', { mm: 20 }), 140, 170)).toBeGreaterThan(begun * 0.9);
     const plan = planSetup(
       slender.piece,
       setupBy('followingRest', { mm: 20 }),

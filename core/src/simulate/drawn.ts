@@ -166,7 +166,10 @@ export function bottomKept(
   if (made?.kind !== 'groove' || tipMm <= SAME_MM) return undefined;
   const [middle, half] = [(made.zFromMm + made.zToMm) / 2, (made.zToMm - made.zFromMm) / 2];
   const floor = made.floorMm / 2;
-  const region = ring(middle - half, middle + half, Math.max(0, floor - SAME_MM), floor + tipMm + FACE_MM);
+  const keptMm = tipMm + FACE_MM;
+  const inside = insides(part).some((i) => i.id === featureId);
+  const [inner, outer] = inside ? [floor - keptMm, floor + SAME_MM] : [floor - SAME_MM, floor + keptMm];
+  const region = ring(middle - half, middle + half, Math.max(0, inner), outer);
   return { id: grooveId, radiusMm: 0, flatMm: 2 * tipMm * Math.tan(radians(angleDeg / 2)), region };
 }
 

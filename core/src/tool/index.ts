@@ -81,6 +81,7 @@ export {
   faceBladeShape,
   hollowFormShape,
   insideBladeShape,
+  insideVeeShape,
   reamerShape,
   roundFormShape,
   type ToolShape,

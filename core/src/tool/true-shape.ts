@@ -153,24 +153,39 @@ export function roundFormShape({ radiusMm: R, widthMm }: FormTool): ToolShape {
   };
 }
 
-/** A blade for grooves in faces, along the axis, its shank flush towards the axis; its point is its outer corner. */
-export function faceBladeShape({ widthMm: w, deepestMm }: FaceBlade): ToolShape {
-  return {
-    edge: [[at(0, -w), at(deepestMm, -w), at(deepestMm, 0), at(0, 0)]],
-    body: [box(deepestMm, deepestMm + BIT.holderMm, -w, BIT.wideMm)],
-  };
+/** Between a hole's walls and a bar that just enters it with its blade at the wall, mm. */
+const BAR_CLEAR_MM = 0.5;
+/** A blade for grooves in faces, along the axis, its shank flush towards the axis, or behind it a bar; its point is its outer corner. */
+export function faceBladeShape({ widthMm: w, deepestMm, leastBoreMm, reachMm }: FaceBlade): ToolShape {
+  const behind =
+    leastBoreMm !== undefined && reachMm !== undefined
+      ? [
+          box(deepestMm, reachMm, BAR_CLEAR_MM - leastBoreMm, -BAR_CLEAR_MM),
+          box(reachMm, reachMm + BIT.holderMm, -leastBoreMm - BIT.wideMm, BIT.wideMm),
+        ]
+      : [box(deepestMm, deepestMm + BIT.holderMm, -w, BIT.wideMm)];
+  return { edge: [[at(0, -w), at(deepestMm, -w), at(deepestMm, 0), at(0, 0)]], body: behind };
+}
+
+/** What cuts of a bit ground to a point, from where its flanks would meet; and how high and half as broad that is. */
+function veeEdge({ angleDeg, tipMm, deepestMm }: Pick<VeeBit, 'angleDeg' | 'tipMm' | 'deepestMm'>) {
+  const slope = Math.tan(radians(angleDeg / 2));
+  const fromMm = tipMm / 2 / slope;
+  const toMm = fromMm + deepestMm;
+  const [tip, half] = [tipMm / 2, toMm * slope];
+  return { edge: [at(-tip, fromMm), at(tip, fromMm), at(half, toMm), at(-half, toMm)], half, toMm };
 }
 
 /** A bit for V grooves; its point is where its flanks would meet, a little beyond the flat that it ends in. */
-export function veeShape({ angleDeg, tipMm, deepestMm }: VeeBit): ToolShape {
-  const slope = Math.tan(radians(angleDeg / 2));
-  const from = tipMm / 2 / slope;
-  const to = from + deepestMm;
-  const half = (mm: number) => mm * slope;
-  return {
-    edge: [[at(-half(from), from), at(half(from), from), at(half(to), to), at(-half(to), to)]],
-    body: [box(-half(to), half(to), to, to + BIT.outMm)],
-  };
+export function veeShape(bit: VeeBit | ThreadingTool): ToolShape {
+  const { edge, half, toMm } = veeEdge(bit);
+  return { edge: [edge], body: [box(-half, half, toMm, toMm + BIT.outMm)] };
+}
+
+/** One on a bar, for V grooves in a hole; its point as of the other. */
+export function insideVeeShape(bit: InsideThreadingTool): ToolShape {
+  const { edge, half, toMm } = veeEdge(bit);
+  return { edge: [turnedOver(edge)], body: [box(-half, bit.reachMm, toMm - bit.leastBoreMm, -toMm)] };
 }
 
 /**
@@ -194,7 +209,14 @@ export function hollowFormShape({ radiusMm: R }: FormTool, airMm: number): ToolS
 export function chamferShape(angleDeg: number, lengthMm: number): ToolShape {
   const [slope, overMm] = [Math.tan(radians(angleDeg)), 1];
   const top = at(-lengthMm - overMm, (lengthMm + overMm) * slope);
-  return { edge: [hull([at(0, 0), top, at(top.zMm, top.rMm + 1), at(2, top.rMm + 1), at(2, 0)])], body: [] };
+  const highMm = top.rMm + 1;
+  return {
+    edge: [hull([at(0, 0), top, at(top.zMm, highMm), at(2, highMm), at(2, 0)])],
+    body: [
+      box(top.zMm, 2, highMm, highMm + BIT.outMm),
+      box(top.zMm, top.zMm + 2.5 * BIT.wideMm, highMm + BIT.outMm, highMm + BIT.outMm + BIT.holderMm),
+    ],
+  };
 }
 
 /** What turns about the axis of the tailstock: outlines from its point to where it goes on as it is. @param profile from the axis outwards, growing along Z */

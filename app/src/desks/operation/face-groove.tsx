@@ -13,8 +13,8 @@ const between = (innerMm: number, outerMm: number, unit: 'mm' | 'in'): string =>
 
 export const faceGroove: ShownOperation<'faceGroove'> = {
   name: 'Groove in a face',
-  title: ({ innerMm, outerMm, depthMm }, { unit }) =>
-    `Groove in the face: ${between(innerMm, outerMm, unit)}, ${inUnit(unit).bare(depthMm, 2)} deep`,
+  title: ({ innerMm, outerMm, depthMm, inHole }, { unit }) =>
+    `Groove in the ${inHole ? 'bottom' : 'face'}: ${between(innerMm, outerMm, unit)}, ${inUnit(unit).bare(depthMm, 2)} deep`,
   Detail: ({ operation: o, unit, tell }) => (
     <p>
       {o.plungesMm.length === 1 ? 'One plunge' : `${o.plungesMm.length} plunges from the outer wall inwards`} with a
@@ -23,24 +23,28 @@ export const faceGroove: ShownOperation<'faceGroove'> = {
       <Working of="time" tell={tell('route.grooveMinutes', 'cutting.plunge')} />
     </p>
   ),
-  stepTitle: ({ innerMm, outerMm, depthMm }, { frozen }) => {
+  stepTitle: ({ innerMm, outerMm, depthMm, inHole }, { frozen }) => {
     const { unit } = frozen.means.lathe;
-    return `Groove in the face: ${between(innerMm, outerMm, unit)}, ${inUnit(unit).bare(depthMm, 2)} ${unit} deep`;
+    return `Groove in the ${inHole ? 'bottom of the hole' : 'face'}: ${between(innerMm, outerMm, unit)}, ${inUnit(unit).bare(depthMm, 2)} ${unit} deep`;
   },
   Panel: ({ step, frozen, tell }) => {
     const { lathe } = frozen.means;
     const { unit, slides } = lathe;
     const u = inUnit(unit);
-    // the edge towards the axis was touched on the finished diameter
-    const inMm = step.plungesMm.map((rMm) => step.fromDiameterMm / 2 - (rMm - step.toolMm));
+    // the edge towards the axis was touched on the finished diameter; in a hole the outer corner on its wall
+    const cornerMm = step.inHole ? 0 : step.toolMm;
+    const inMm = step.plungesMm.map((rMm) => step.fromDiameterMm / 2 - (rMm - cornerMm));
     const first = dialMove(slides.crossSlide, 0, inMm[0]!);
     const deep = carriageMove(lathe, 0, step.depthMm);
     const { carriage } = slides;
     return (
       <div className="flex max-w-4xl flex-col gap-3 text-lg md:col-span-2">
         <p>
-          The blade along the bed, square to the face, on centre, its rounded back outwards. Spindle stopped: bring its
-          edge towards the axis onto Ø{u.len(step.fromDiameterMm, 2)} and note the cross-slide; its front onto the face
+          The blade along the bed, square to the face, on centre, its rounded back outwards.{' '}
+          {step.inHole ? 'Look that the bar clears the hole all round. ' : ''}
+          Spindle stopped: bring its{' '}
+          {step.inHole ? 'outer corner onto the wall of the hole,' : 'edge towards the axis onto'} Ø
+          {u.len(step.fromDiameterMm, 2)} and note the cross-slide; its front onto the {step.inHole ? 'bottom' : 'face'}{' '}
           and note the carriage.
         </p>
         <p>
@@ -54,7 +58,7 @@ export const faceGroove: ShownOperation<'faceGroove'> = {
           </span>
         </p>
         <p>
-          Carriage towards the chuck <b>{u.bare(step.depthMm, 2)}</b> {unit} from the face
+          Carriage towards the chuck <b>{u.bare(step.depthMm, 2)}</b> {unit} from the {step.inHole ? 'bottom' : 'face'}
           {deep && carriage.means === 'dial'
             ? `, ${wayWith(deep.fullTurns, deep.rest, carriage.unit)} on its wheel, ${deep.hand}`
             : ', by a scribed line'}

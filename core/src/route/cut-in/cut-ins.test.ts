@@ -3,7 +3,7 @@ import { areaMm2 } from '../../contour/index.ts';
 import { emptyDetail, type Feature } from '../../part/index.ts';
 import { barOf, bladeOf, boreStep, drawer, holeGauges, hollow, insideBladeOf } from '../../testing/drawer.ts';
 import { type AskedMore, feature, mm, planInput, planRoute } from '../../testing/shop.ts';
-import type { FormTool, VeeBit } from '../../tool/index.ts';
+import type { FormTool, InsideThreadingTool, VeeBit } from '../../tool/index.ts';
 import { collectWorking } from '../../working/index.ts';
 import { kindOf, type OperationOf, sweptBy } from '../operation/kinds.ts';
 import { plungesMm } from './groove.ts';
@@ -175,6 +175,35 @@ describe('a groove in a hole', () => {
     expect(why('3', 21)).toBe('noTool');
     expect(why('1.5', 14)).toBe('noTool');
     expect(why('3', 14, '29')).toBe('noTool');
+  });
+});
+
+describe('leaning and pointed grooves in a hole', () => {
+  const drawn = (width: string, floor: string, more: Partial<Drawn>) =>
+    hollow([feature(1, 40, 40)], [boreStep('b1', 20, '', { details: [grooveAt(10, width, floor, more)] })]);
+  const bit = (angleDeg: number, more: Partial<InsideThreadingTool> = {}): InsideThreadingTool => ({
+    ...{ id: '00000000-0000-4000-8000-000900000003', name: 'on a bar', kind: 'inside threading', material: 'hss' },
+    ...{ angleDeg, tipMm: 0.1, deepestMm: 4, widthMm: 6, leastBoreMm: 14, reachMm: 50, ...more },
+  });
+  it('have their walls cut with the corners of a blade on a bar', () => {
+    const made = groove(planOf(drawn('8', '24', { shape: 'angled', angle: '15' })))!;
+    const lean = 2 * Math.tan((15 * Math.PI) / 180);
+    expect(made).toMatchObject({ wallDeg: 15, toolMm: 2, floorMm: 24, sweep: true });
+    // 30 from its right end to the groove's edge, the floor's ends in from there
+    expect(made.plungesMm[0]! + 2).toBeCloseTo(30 - lean, 3);
+    expect(made.plungesMm.at(-1)).toBeCloseTo(22 + lean, 3);
+  });
+  it('are plunged with a bit for threads of their angle that enters, or are told to lack one', () => {
+    const vee = drawn('', '24', { shape: 'vee', angle: '60' });
+    const by = (...tools: InsideThreadingTool[]) => planOf(vee, { tools: [...drawer, ...tools] });
+    expect(groove(by(bit(60)))).toMatchObject({ angleDeg: 60, floorMm: 24, toolId: bit(60).id });
+    for (const not of [bit(55), bit(60, { leastBoreMm: 21 }), bit(60, { reachMm: 8 }), bit(60, { radiusMm: 0.2 })]) {
+      const plan = by(not);
+      expect(plan.waiting).toContainEqual({ id: 'g1', why: 'noTool' });
+      expect(plan.problems).toContainEqual(expect.objectContaining({ code: 'route.lacks.insideVee', value: 60 }));
+    }
+    // flanks that are not alike cut no V
+    expect(groove(by(bit(60, { carryingDeg: 10 })))).toBeUndefined();
   });
 });
 

@@ -1,6 +1,15 @@
 import { plungeForceN, usualFeedMmPerRev } from '../../cutting/index.ts';
 import { onTailCentre, type Waiting, type WaitsBecause } from '../../hold/index.ts';
-import { type FaceGroove, faceGroovesOf, outsides, PART } from '../../part/index.ts';
+import {
+  bottomOf,
+  type FaceGroove,
+  faceGroovesOf,
+  type Inside,
+  insides,
+  outsides,
+  PART,
+  type Part,
+} from '../../part/index.ts';
 import { PLACE_MM, type Problem } from '../../quantity/index.ts';
 import { type FaceBlade, type Tool, toolsOf } from '../../tool/index.ts';
 import { isFinished } from '../../work/index.ts';
@@ -19,6 +28,9 @@ const SET_MIN = 2.5;
 const PLUNGE_MIN = 0.4;
 const FEED_MM = 0.04;
 
+/** The step of a hole that a groove lies in the bottom of. */
+const holeOf = (part: Part, made: FaceGroove): Inside | undefined => insides(part).find((s) => s.id === made.of);
+
 /** Why a groove in a face is not cut now; undefined where it is. @param done lengths that are finished by then */
 function waitsBecause(
   { piece, setup, held }: InSetup,
@@ -27,10 +39,12 @@ function waitsBecause(
 ): WaitsBecause | undefined {
   if (setup.leave?.includes(made.id)) return 'otherSetup';
   if (made.towards === 'left') return 'otherEnd';
-  // in the bottom of a hole a blade for its walls does not turn
-  if (made.of !== PART && !outsides(piece.part).some((f) => f.id === made.of)) return 'shape';
+  const hole = holeOf(piece.part, made);
+  // a face inside that looks away from its mouth
+  if (hole && hole.from !== made.towards) return 'shape';
   if (setup.extent === 'ends' || setup.extent === 'rough') return 'otherSetup';
-  if (onTailCentre(held.method) && made.of === PART) return 'behindCentre';
+  if (onTailCentre(held.method) && (made.of === PART || hole)) return 'behindCentre';
+  if (hole) return done.has(hole.id) || isFinished(piece, hole.id) ? undefined : 'otherSetup';
   const meets = outsides(piece.part).filter(
     (f) => Math.abs(f.zFromMm - made.zToMm) < PLACE_MM || Math.abs(f.zToMm - made.zToMm) < PLACE_MM,
   );
@@ -55,11 +69,27 @@ export function faceGroovesNow(
   };
 }
 
+/** Whether a blade reaches the bottom of a hole: by itself, or on a bar that stays clear of the wall wherever it plunges. */
+function reachesFloor(part: Part, hole: Inside, { zFromMm, innerMm }: FaceGroove): (b: FaceBlade) => boolean {
+  const inMm = part.lengthMm - zFromMm;
+  const passed = insides(part).filter((s) => s.from === hole.from && s.zToMm > zFromMm);
+  const narrowMm = Math.min(...passed.flatMap((s) => [s.leftMm, s.rightMm]));
+  return ({ deepestMm, leastBoreMm, reachMm, widthMm }) =>
+    deepestMm >= inMm ||
+    (reachMm !== undefined &&
+      leastBoreMm !== undefined &&
+      reachMm >= inMm &&
+      leastBoreMm <= narrowMm / 2 + innerMm / 2 + widthMm);
+}
+
 /** The widest blade for faces that goes between the walls, as deep, and whose back clears the outer one. */
-function bladeFor(tools: readonly Tool[], { outerMm, innerMm, depthMm }: FaceGroove): FaceBlade | undefined {
+function bladeFor(part: Part, tools: readonly Tool[], made: FaceGroove): FaceBlade | undefined {
+  const { outerMm, innerMm, depthMm } = made;
   const wideMm = (outerMm - innerMm) / 2;
+  const hole = holeOf(part, made);
   return toolsOf(tools, 'face blade')
     .filter((b) => b.widthMm <= wideMm + PLACE_MM && b.deepestMm >= depthMm && b.leastOuterMm <= outerMm + PLACE_MM)
+    .filter(hole ? reachesFloor(part, hole, made) : () => true)
     .toSorted((a, b) => b.widthMm - a.widthMm)[0];
 }
 
@@ -72,14 +102,19 @@ export function planFaceGrooves(
   const { now, waiting } = faceGroovesNow(context, done);
   const planned = { operations: [] as FaceGrooveOperation[], waiting: [...waiting], problems: [] as Problem[] };
   for (const made of now) {
-    const blade = bladeFor(context.means.tools, made);
+    const blade = bladeFor(context.piece.part, context.means.tools, made);
     const operation = blade && faceGrooveOperation(context, made, blade, recorderFor);
     if (operation) planned.operations.push(operation);
     else {
       planned.waiting.push({ id: made.id, why: 'noTool' });
       const wideMm = (made.outerMm - made.innerMm) / 2;
       planned.problems.push({
-        ...{ code: 'route.lacks.faceBlade', path: ['tools'], value: Number(wideMm.toFixed(2)), unit: 'mm' },
+        ...{
+          code: holeOf(context.piece.part, made) ? 'route.lacks.floorBlade' : 'route.lacks.faceBlade',
+          path: ['tools'],
+          value: Number(wideMm.toFixed(2)),
+          unit: 'mm',
+        },
         ...{ limit: made.depthMm, severity: 'warning' },
       });
     }
@@ -111,11 +146,15 @@ function faceGrooveOperation(
     code: 'route.grooveMinutes',
     values: { handlingMin: SET_MIN, plunges: plunges.length, plungeMin: PLUNGE_MIN, cutMin, minutes },
   });
+  const hole = holeOf(piece.part, made);
   const beside = outsides(piece.part).find((f) => Math.abs(f.zToMm - zToMm) < PLACE_MM);
+  const at = hole
+    ? { featureId: hole.id, fromDiameterMm: bottomOf(hole).diameterMm, inHole: true as const }
+    : { featureId: beside?.id, fromDiameterMm: beside?.diameterMm ?? outerMm };
   return {
-    ...{ ...bare, id, kind: 'faceGroove', featureId: beside?.id, grooveId: made.id, toolId: tool.id, setting },
+    ...{ ...bare, id, kind: 'faceGroove', grooveId: made.id, toolId: tool.id, setting },
     ...{ zFromMm, zToMm, minutes, outerMm, innerMm, depthMm: Number(depthMm.toFixed(4)), toolMm: tool.widthMm },
-    ...{ plungesMm: plunges, sweep, fromDiameterMm: beside?.diameterMm ?? outerMm },
+    ...{ plungesMm: plunges, sweep, ...at },
     ...(depthLimits ? { depthLimits: { lowerMm: depthLimits.lowerMm, upperMm: depthLimits.upperMm } } : {}),
     caution: 'faceBlade',
   };

@@ -1,7 +1,16 @@
 import { plungeForceN, usualFeedMmPerRev } from '../../cutting/index.ts';
 import { type CutIn, type Inside, type Outside, outsides } from '../../part/index.ts';
 import { PLACE_MM, type Problem, radians } from '../../quantity/index.ts';
-import { type Blade, type FormTool, type InsideBlade, type Tool, toolsOf, type VeeBit } from '../../tool/index.ts';
+import {
+  type Blade,
+  type FormTool,
+  type InsideBlade,
+  type InsideThreadingTool,
+  type ThreadingTool,
+  type Tool,
+  toolsOf,
+  type VeeBit,
+} from '../../tool/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
 import { handSetting } from '../hand-setting.ts';
 import type { GrooveOperation } from '../operation/groove.ts';
@@ -23,7 +32,7 @@ const FORM_FEED = 0.03;
 
 /** A tool that makes a groove, with the width that it cuts. */
 interface Grooving {
-  readonly tool: Blade | InsideBlade | FormTool | VeeBit;
+  readonly tool: Blade | InsideBlade | FormTool | VeeBit | ThreadingTool | InsideThreadingTool;
   readonly widthMm: number;
   readonly radiusMm?: number;
   readonly angleDeg?: number;
@@ -31,8 +40,12 @@ interface Grooving {
   readonly tipMm?: number;
 }
 
-/** What is lacking for a groove: a blade of its width and depth, or a tool of its form. */
-const lacks = (what: 'blade' | 'form' | 'vee', wantedMm: number, limitMm: number): Problem => ({
+/** What is lacking for a groove: a blade of its width and depth, or a tool of its form; in a hole one on a bar. */
+const lacks = (
+  what: 'blade' | 'insideBlade' | 'form' | 'vee' | 'insideVee',
+  wantedMm: number,
+  limitMm: number,
+): Problem => ({
   ...{ code: `route.lacks.${what}`, path: ['tools'], value: Number(wantedMm.toFixed(2)) },
   ...{ limit: Number(limitMm.toFixed(2)), unit: 'mm', severity: 'warning' },
 });
@@ -40,7 +53,7 @@ const lacks = (what: 'blade' | 'form' | 'vee', wantedMm: number, limitMm: number
 /** Whether a blade for holes enters this one, reaches the groove and its floor. */
 const entersFor =
   ({ zFromMm, depthMm }: Groove, on: Outside | Inside, faceMm: number) =>
-  (b: InsideBlade): boolean =>
+  (b: InsideBlade | InsideThreadingTool): boolean =>
     b.deepestMm >= depthMm && b.leastBoreMm <= Math.min(on.leftMm, on.rightMm) && b.reachMm >= faceMm - zFromMm;
 
 /** The floor of a groove, from where its leaning walls end. */
@@ -55,15 +68,18 @@ const TIP_SHARE = 0.15;
 /** Included angle of a V as it is drawn, degrees. */
 const veeDeg = ({ zFromMm, zToMm, depthMm }: Groove): number =>
   (2 * Math.atan((zToMm - zFromMm) / 2 / depthMm) * 180) / Math.PI;
-/** The bit of a V's angle that goes as deep. */
-function veeFor(tools: readonly Tool[], made: Groove, on: Outside | Inside): Grooving | undefined {
+/** Whether a bit for threads is ground as a V is: to equal flanks, and no round at its tip. */
+const pointed = (t: ThreadingTool | InsideThreadingTool): boolean =>
+  t.radiusMm === undefined && (t.carryingDeg === undefined || Math.abs(2 * t.carryingDeg - t.angleDeg) <= VEE_DEG);
+/** The bit of a V's angle that goes as deep: one ground for it, or one for threads of that angle; in a hole one on a bar that enters. */
+function veeFor(tools: readonly Tool[], made: Groove, on: Outside | Inside, faceMm: number): Grooving | undefined {
   const wide = made.zToMm - made.zFromMm;
-  const tool = toolsOf(tools, 'vee').find(
-    (t) =>
-      on.side === 'outside' &&
-      Math.abs(t.angleDeg - veeDeg(made)) <= VEE_DEG &&
-      t.deepestMm >= made.depthMm &&
-      t.tipMm <= TIP_SHARE * wide,
+  const bits: readonly (VeeBit | ThreadingTool | InsideThreadingTool)[] =
+    on.side === 'outside'
+      ? [...toolsOf(tools, 'vee'), ...toolsOf(tools, 'threading').filter(pointed)]
+      : toolsOf(tools, 'inside threading').filter((t) => pointed(t) && entersFor(made, on, faceMm)(t));
+  const tool = bits.find(
+    (t) => Math.abs(t.angleDeg - veeDeg(made)) <= VEE_DEG && t.deepestMm >= made.depthMm && t.tipMm <= TIP_SHARE * wide,
   );
   if (!tool) return undefined;
   const tipMm = tool.tipMm / 2 / Math.tan(radians(tool.angleDeg / 2));
@@ -117,21 +133,20 @@ export function plungesMm(zFromMm: number, zToMm: number, bladeMm: number): read
 export const planGroove: PlansCutIn<Groove> = (context, made, on, recorderFor): CutInPlan => {
   const { lengthMm } = context.piece.part;
   const { tools } = context.means;
-  // leaning walls are cut with the blade's corners, the compound set over; in a hole no compound helps
+  // leaning walls are cut with the blade's corners, the compound set over
   const square = made.shape === 'square' || made.shape === 'angled';
-  if (made.shape === 'angled' && on.side === 'inside') return { why: 'shape' };
   const found = square
     ? bladeFor(tools, made, on, lengthMm)
     : made.shape === 'round'
       ? formFor(context, made, on)
-      : veeFor(tools, made, on);
+      : veeFor(tools, made, on, lengthMm);
   if (!found)
     return {
       why: 'noTool',
       problem: square
-        ? lacks('blade', floorOf(made)[1] - floorOf(made)[0], made.depthMm)
+        ? lacks(on.side === 'inside' ? 'insideBlade' : 'blade', floorOf(made)[1] - floorOf(made)[0], made.depthMm)
         : made.shape === 'vee'
-          ? lacks('vee', veeDeg(made), made.depthMm)
+          ? lacks(on.side === 'inside' ? 'insideVee' : 'vee', veeDeg(made), made.depthMm)
           : lacks('form', made.zToMm - made.zFromMm, made.depthMm),
     };
   const operation = grooveOperation(context, made, on, found, recorderFor);

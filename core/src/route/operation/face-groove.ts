@@ -13,8 +13,10 @@ const own = {
   plungesMm: z.array(z.number()).max(200),
   /** whether the floor is swept from wall to wall after the plunges */
   sweep: z.boolean(),
-  /** finished diameter that the blade's edge towards the axis is touched on */
+  /** finished diameter that the blade's edge towards the axis is touched on; in a hole the wall, with its outer corner */
   fromDiameterMm: z.number(),
+  /** in the bottom of a hole */
+  inHole: z.literal(true).optional(),
   depthLimits: z.object({ lowerMm: z.number(), upperMm: z.number() }).optional(),
 };
 export type FaceGrooveOperation = OfKind<'faceGroove', typeof own>;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type Contour, ring } from '../../contour/index.ts';
 import { cutInto, detailCorners, roundOf } from '../../part/index.ts';
-import { bladeShape, insideBladeShape, roundFormShape, veeShape } from '../../tool/index.ts';
+import { bladeShape, insideBladeShape, insideVeeShape, roundFormShape, veeShape } from '../../tool/index.ts';
 import { AIR_MM, inOnePass, type KindOfOperation, type OfKind, PAST_MM, type Stroke, type StrokesOf } from './kind.ts';
 
 /** Lengths in mm. Where each plunge begins with the edge towards the head, zPart; what is floor and wall; the tool's own width. */
@@ -66,8 +66,10 @@ function grooving(
     { zMm, rMm: startMm },
     { zMm, rMm: floor },
   ];
-  if (tool.kind === 'vee') return inOnePass(veeShape(tool), down((zFromMm + zToMm) / 2));
-  if (tool.kind === 'form') return inOnePass(roundFormShape(tool), down((zFromMm + zToMm) / 2));
+  const middle = down((zFromMm + zToMm) / 2);
+  if (tool.kind === 'vee' || tool.kind === 'threading') return inOnePass(veeShape(tool), middle);
+  if (tool.kind === 'inside threading') return inOnePass(insideVeeShape(tool), middle);
+  if (tool.kind === 'form') return inOnePass(roundFormShape(tool), middle);
   const shape =
     tool.kind === 'blade' ? bladeShape(tool) : tool.kind === 'inside blade' ? insideBladeShape(tool) : undefined;
   if (!shape) return [];
@@ -76,7 +78,7 @@ function grooving(
   const along = sweep ? [[plungesMm[0]!, plungesMm.at(-1)!].map((zMm) => ({ zMm, rMm: floor }))] : [];
   // straight in to the groove's edge, then down each leaning wall with the corner on its side
   const [least, most] = [plungesMm.at(-1)!, plungesMm[0]! + toolMm];
-  const surfaceMm = floor + depthMm;
+  const surfaceMm = floor + (inside ? -depthMm : depthMm);
   const downWall = (edgeMm: number, cornerMm: number, offMm: number) => [
     { zMm: edgeMm - offMm, rMm: startMm },
     { zMm: edgeMm - offMm, rMm: surfaceMm },

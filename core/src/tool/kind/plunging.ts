@@ -31,10 +31,15 @@ export const formToolSchema = z.strictObject({
 });
 export type FormTool = z.infer<typeof formToolSchema>;
 
-/** A blade for grooves in faces: fed along the axis, its back ground so that it clears an outer wall from so large a diameter on. */
+/**
+ * A blade for grooves in faces: fed along the axis, its back ground so that it clears an outer wall from so large a diameter on. On a bar it
+ * reaches the bottom of a hole: the smallest that it enters, and how far in.
+ */
 export const faceBladeSchema = z.strictObject({
   ...{ ...anyTool, kind: z.literal('face blade'), widthMm: width, deepestMm: z.number().positive().max(60) },
   leastOuterMm: z.number().positive().max(1000),
+  leastBoreMm: z.number().positive().max(1000).optional(),
+  reachMm: z.number().positive().max(2000).optional(),
 });
 export type FaceBlade = z.infer<typeof faceBladeSchema>;
 
