@@ -4,8 +4,10 @@ import { outsides } from '@whelk/core/part';
 import { stripPicture } from '@whelk/core/picture';
 import type { Operation } from '@whelk/core/route';
 import type { Traveller, TravellerRow } from '@whelk/core/sheet';
+import { cutOffMm } from '@whelk/core/stock';
 import { operationTitle } from '../../desks/operation/kinds.ts';
 import { cautionText, noteText } from '../../messages/cautions.ts';
+import { barText } from '../../messages/stock.ts';
 import { endText, heldText } from '../../messages/words.ts';
 import { aimed, feed, feedUnit, measure, minutes, ringText } from '../../ui/format.ts';
 import { namesOf } from '../frame/names.ts';
@@ -59,6 +61,21 @@ function rowOf(
   };
 }
 
+/** What is fetched from the rack: the blanks, and what they take of the bar with all their cuts; a casting has none. */
+function stockLines(job: Job, planned: PlannedJob, material: string, blank: string): readonly string[] {
+  const { unit } = job.drawing;
+  const each = [material, blank, `${job.quantity} off`].filter(Boolean).join(' · ');
+  const left = job.quantity - (job.stock.sawn ?? 0);
+  if (!planned.blank || !planned.bar || planned.bar.shape === 'casting' || left <= 0) return [each];
+  const cutMm = cutOffMm(job.stock.allow, planned.blank.diameterMm);
+  const allMm = left * (planned.blank.lengthMm + cutMm);
+  const cuts = `${left} × ${aimed(planned.blank.lengthMm, unit)} and ${left === 1 ? 'a cut' : `${left} cuts`} of ${aimed(cutMm, unit)}`;
+  return [
+    each,
+    `from the bar ${barText(planned.bar)}${planned.bar.note ? ` (${planned.bar.note})` : ''}: ${aimed(allMm, unit)} ${unit}, that is ${cuts}`,
+  ];
+}
+
 /** What goes with a job to the lathe, worded: of each setup its strip and its operations, then what is to be fetched. */
 export function travellerOf(job: Job, planned: PlannedJob, shop: Shop, date: string): Traveller {
   const nameOf = namesOf(job, planned);
@@ -91,7 +108,7 @@ export function travellerOf(job: Job, planned: PlannedJob, shop: Shop, date: str
     lists: [
       { heading: 'Tools', lines: owned(shop.tools) },
       { heading: 'Gauges', lines: owned(shop.instruments) },
-      { heading: 'Stock', lines: [[material, blank, `${job.quantity} off`].filter(Boolean).join(' · ')] },
+      { heading: 'Stock', lines: stockLines(job, planned, material, blank) },
     ].filter((l) => l.lines.length > 0),
     foot: `${job.title} · ${date}`,
     page: (number, count) => `page ${number} of ${count}`,
