@@ -68,16 +68,6 @@ export function sectionShapes(part: Part, at: At): Shape[] {
   const below = (points: readonly Point[]): Point[] => points.map(([z, r]) => at(z, -r));
   const ends = [...new Set(insides(part).map((b) => b.from))];
   const shapes: Shape[] = [{ kind: 'polygon', role: 'section', points: below(halfOutline(part)) }];
-  for (const g of faceGroovesOf(part)) {
-    const [inner, outer] = [g.innerMm / 2, g.outerMm / 2];
-    const corners: Point[] = [
-      [g.zFromMm, inner],
-      [g.zToMm, inner],
-      [g.zToMm, outer],
-      [g.zFromMm, outer],
-    ];
-    shapes.push({ kind: 'polygon', role: 'void', points: below(corners) });
-  }
   for (const [i, hole] of holes.entries()) {
     const side = insides(part).filter((b) => b.from === ends[i]);
     const first = hole[0]!;
@@ -96,6 +86,18 @@ export function sectionShapes(part: Part, at: At): Shape[] {
         const r = mouthOf(b).diameterMm / 2;
         shapes.push(...detailLines(d, b, -1, at), ...handStrokes(d, r, 'hole', at));
       }
+  }
+  // over the face's own line, which a groove opens
+  for (const { zFromMm, zToMm, innerMm, outerMm, towards } of faceGroovesOf(part)) {
+    const [floor, mouth] = towards === 'left' ? [zToMm, zFromMm] : [zFromMm, zToMm];
+    const [inner, outer] = [innerMm / 2, outerMm / 2];
+    const walls = below([
+      [mouth, inner],
+      [floor, inner],
+      [floor, outer],
+      [mouth, outer],
+    ]);
+    shapes.push({ kind: 'polygon', role: 'void', points: walls }, { kind: 'polyline', role: 'outline', points: walls });
   }
   return shapes;
 }
