@@ -3,6 +3,7 @@ import { emptyBoreStep } from '../core/src/part/index.ts';
 import { ends, f, glued, groove, hole, job, over, thread } from './builders.ts';
 import { hollowJobs } from './hollow-jobs.ts';
 import { oldStud } from './old-stud.ts';
+import { threadJobs } from './thread-jobs.ts';
 import { demoId, length } from './words.ts';
 
 /** The work in hand, each with the name that its id is made from. */
@@ -120,6 +121,7 @@ export const jobs: [string, Job][] = [
     ),
   ],
   ...hollowJobs,
+  ...threadJobs,
   [
     'bolt',
     job(

@@ -221,6 +221,7 @@ export const long: Lathe = {
     ]),
     gears: [24, 30, 32, 36, 40, 44, 45, 48, 52, 60, 80, 120, 127],
     dial: { wheelTeeth: 14, marks: 7 },
+    moreDials: [{ wheelTeeth: 16, marks: 8 }],
   },
   slides: {
     ...geared.slides,

@@ -244,6 +244,7 @@ export const instruments = [
     wiresMm: [0.572, 0.635, 0.762, 0.914, 1.016, 1.219, 1.397, 1.829],
   }),
   inst('14', 'Plug gauge Tr 24x5 LH 7H', 'thread plug', 'mm', 21, 22.5, 0.01, 0.01),
+  inst('15', 'Plug gauge M24x1.5 6H', 'thread plug', 'mm', 22.9, 23.3, 0.01, 0.01),
   inst('6', 'Steel rule 300', 'rule', 'mm', 0, 300, 0.5, 0.25),
 ];
 const bar = (

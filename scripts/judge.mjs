@@ -49,7 +49,9 @@ function broken({ row, setBy, refused, before, learned }) {
     if (!hands && counted.spoiled / counted.count > (slips ? 0.005 : 0.002)) faults.push(`spoiled ${when}`);
     if (!hands && !slips && counted.inside / counted.count < least) faults.push(`inside ${when}`);
     if (hands && counted.asked / counted.slipped < 0.95) faults.push(`asked ${when}`);
-    if (!hands && !slips && counted.measurements / counted.count > (row.limits === '±0.1' ? 2 : 4))
+    // who tries short cuts measures those besides
+    const most = row.limits === '±0.1' ? 2 : row.school === 'trial' ? 5 : 4;
+    if (!hands && !slips && counted.measurements / counted.count > most)
       faults.push(`measurements ${when}`);
   }
   return faults;

@@ -1,5 +1,25 @@
-import type { DieOrTap, ThreadOperation } from '@whelk/core/route';
-import type { StartBy } from '@whelk/core/threading';
+import type { DieOrTap, THREAD_BACKS, ThreadOperation, ThreadWish } from '@whelk/core/route';
+import type { InfeedSchool, PassSchedule, StartBy } from '@whelk/core/threading';
+
+export const infeedNames: Readonly<Record<InfeedSchool, string>> = {
+  flank: 'along a flank, by the compound',
+  straight: 'straight in, by the cross-slide',
+  alternate: 'one flank and the other by turns',
+};
+export const scheduleNames: Readonly<Record<PassSchedule, string>> = {
+  equalArea: 'equal areas of chip',
+  fallingDepth: 'depths that fall with the root',
+};
+export const threadBackNames: Readonly<Record<(typeof THREAD_BACKS)[number], string>> = {
+  byLength: 'short ones under power, nuts shut',
+  shut: 'always under power, nuts shut',
+  open: 'always by hand, nuts open',
+};
+
+/** How threads are cut in a job, in a few words. */
+export function threadWishText({ infeed = 'flank', schedule = 'equalArea', back = 'byLength' }: ThreadWish): string {
+  return [infeedNames[infeed], scheduleNames[schedule], `back: ${threadBackNames[back]}`].join('; ');
+}
 
 /** A thread by its designation, with its hand where that is the unusual one. */
 export const threadName = ({ designation, hand }: Pick<ThreadOperation | DieOrTap, 'designation' | 'hand'>): string =>
@@ -27,6 +47,13 @@ export function towardsText({
   const way = towards === 'chuck' ? 'Cut towards the chuck' : 'Cut away from the chuck';
   if (reversed) return `${way}, spindle reversed, tool upside down`;
   return hand === 'left' ? `${way}, tumbler over, begun in the groove` : way;
+}
+
+/** How the tool goes into its groove. */
+export function infeedText({ school, scaleDeg }: Pick<ThreadOperation, 'school' | 'scaleDeg'>): string {
+  if (school === 'flank') return `compound at ${scaleDeg}° by its scale`;
+  if (school === 'straight') return 'straight in by the cross-slide';
+  return 'straight in by the cross-slide, one flank and the other by turns by the compound along the bed';
 }
 
 /** How another start is reached. */

@@ -166,4 +166,78 @@ describe('a thread in the route', () => {
     expect(operations.find((o) => o.kind === 'dieOrTap')).toMatchObject({ caution: 'squareOn', pitchMm: 1.25 });
     expect(plan(pin, shopOf({ tools: [...drawer, { ...die, hand: 'left' } as Tool] })).kinds).not.toContain('dieOrTap');
   });
+  it('of several starts cuts all of them at every depth: at marks of their own, else the compound goes along the bed', () => {
+    const drawn = screw([
+      groove({ from: 'left', width: mm(10), floor: mm(15) }),
+      thread('Tr 20x8 (P4)', { class: '7e' }),
+    ]);
+    const [forming, coarse] = [bit(3, { angleDeg: 30, tipMm: 1.25, widthMm: 5 }), { wiresMm: [2.05], id: id(51) }];
+    const box = [{ at: { box: '1' }, pitch: '8', unit: 'mm' as const }];
+    const dials = (moreDials: Lathe['threads']['moreDials']): Lathe => ({
+      ...lathe,
+      threads: { ...lathe.threads, settings: box, ...(moreDials ? { moreDials } : {}) },
+    });
+    const by = (on: Lathe, more: object = {}) => {
+      const shop = shopOf(
+        { tools: [...drawer, forming], instruments: [...holeGauges, { ...wires, ...coarse } as never] },
+        on,
+      );
+      const job = jobOf(drawn, 1, {});
+      const planned = planJob(
+        { ...job, route: { ...job.route, ...more }, hold: { ...job.hold, latheId: on.id } },
+        shop,
+      );
+      const operations = planned.setups[0]!.plan.operations;
+      return operations.find((o): o is ThreadOperation & typeof o => o.kind === 'thread')!;
+    };
+    // 6 : 8 — two pitches of the leadscrew on is half a lead: every other mark of 16 teeth and 8 marks
+    const dialled = by(dials([{ wheelTeeth: 16, marks: 8 }]));
+    expect(dialled).toMatchObject({
+      ...{ starts: 2, nutsShut: false, school: 'flank' },
+      eachStart: {
+        by: 'nuts',
+        marks: [
+          [0, 2, 4, 6],
+          [1, 3, 5, 7],
+        ],
+      },
+      engages: { kind: 'marks', wheelTeeth: 16, right: [0, 2, 4, 6] },
+    });
+    // its dial of 7 marks has none for the second start
+    const shifted = by(dials(undefined), { threads: { infeed: 'alternate' } });
+    expect(shifted).toMatchObject({
+      ...{ school: 'straight', compoundDeg: 0, compoundAlong: true },
+      eachStart: { by: 'compound', stepMm: 4 },
+    });
+    // each pass is two of a single start, and its time with it
+    expect(dialled.minutes).toBeGreaterThan(1.6 * dialled.passes.length * (70 / (dialled.setting!.rpm * 8)));
+  });
+  it('goes in as the turner wants: along, straight, or one flank and the other; the compound never over the flank', () => {
+    const by = (threads: object, designation = 'M20x2') => {
+      const job = jobOf(screw([freeEnd, thread(designation)]), 1, {});
+      const shop = shopOf();
+      const planned = planJob(
+        { ...job, route: { ...job.route, threads }, hold: { ...job.hold, latheId: shop.lathes[0]!.id } },
+        shop,
+      );
+      return planned.setups[0]!.plan.operations.find((o): o is ThreadOperation & typeof o => o.kind === 'thread')!;
+    };
+    expect(by({})).toMatchObject({ school: 'flank', compoundDeg: 29.5 });
+    expect(by({ lessDeg: 1 })).toMatchObject({ compoundDeg: 29 });
+    expect(by({ infeed: 'straight' })).toMatchObject({ school: 'straight', compoundDeg: 0, scaleDeg: 0 });
+    const alternate = by({ infeed: 'alternate' });
+    expect(alternate).toMatchObject({ school: 'alternate', compoundAlong: true });
+    // to one side and the other, less and less, and in the middle before it is measured
+    const asides = alternate.asidesMm!;
+    expect(asides).toHaveLength(alternate.passes.length);
+    expect(asides.at(-1)).toBe(0);
+    for (const [i, aside] of asides.slice(0, -1).entries()) {
+      expect(Math.sign(aside)).toBe(i % 2 === 0 ? 1 : -1);
+      if (i > 0) expect(Math.abs(aside)).toBeLessThan(Math.abs(asides[i - 1]!));
+    }
+    const falling = by({ schedule: 'fallingDepth' }).passes.map((p) => p.depthMm);
+    expect(falling[1]! / falling[0]!).toBeCloseTo(Math.SQRT2 - 1, 1);
+    // it always comes back by hand, or always under power with the nuts shut
+    expect([by({ back: 'open' }).nutsShut, by({ back: 'shut' }).nutsShut]).toEqual([false, true]);
+  });
 });

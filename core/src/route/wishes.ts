@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { School, SpeedPolicy } from '../cutting/index.ts';
 import type { CentreSpeed } from '../hold/index.ts';
+import type { ThreadWish } from './cut-in/thread/wish.ts';
 import type { HoleSchool } from './hole/school.ts';
 import type { LastCutsWanted } from './last-cuts.ts';
 
@@ -28,6 +29,8 @@ export interface Wishes {
   readonly holes?: HoleSchool;
   /** the school of the last cuts, and what is left for them; as the limits ask where it is not given */
   readonly lastCuts?: LastCutsWanted;
+  /** how threads are cut; as usual where it is not given */
+  readonly threads?: ThreadWish;
   /** by which diameter a centre drill's speed is chosen; by its mouth where it is not given */
   readonly centreSpeed?: CentreSpeed;
 }

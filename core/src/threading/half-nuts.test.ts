@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { rational } from '../quantity/index.ts';
 import { seeded } from '../testing/seeded.ts';
-import { closesAgain, pitchesBetween, pitchesToStart } from './half-nuts.ts';
+import { closesAgain, marksOfStarts, pitchesBetween, pitchesToStart } from './half-nuts.ts';
 
 const perInch = (n: number | string) => rational('25.4').div(rational(n));
 const mm = (n: number | string) => rational(n);
@@ -66,5 +66,29 @@ describe('half-nuts', () => {
     // of 4 they never meet it: the compound is shifted
     expect(pitchesToStart(mm(4), mm(4), 1, 2)).toBeUndefined();
     expect(pitchesBetween(mm(4), mm(4))).toBe(1);
+  });
+  it('have marks for each start exactly where closing there meets it, by brute force', () => {
+    const next = seeded(11);
+    const pick = (low: number, high: number) => low + Math.floor(next() * (high - low + 1));
+    let found = 0;
+    for (let i = 0; i < 5000; i++) {
+      const [screw, lead, starts] = [pick(1, 24) * 250, pick(1, 40) * 250, pick(2, 4)];
+      const [teeth, marks] = [pick(4, 48), pick(1, 16)];
+      const told = marksOfStarts(rational(screw), rational(lead), starts, { teeth, marks });
+      // which start each mark meets, at each of a few turns of the dial; none where it is not the same one every time
+      const meets = all(marks).map((mark) => {
+        const turns = all(8).map((turn) => {
+          const pitches = (mark * teeth) / marks + turn * teeth;
+          const part = ((pitches * screw * starts) % (lead * starts)) / lead;
+          return Number.isInteger(pitches) && Number.isInteger(part) ? part : -1;
+        });
+        return turns.every((start) => start === turns[0]) ? turns[0] : -1;
+      });
+      const wanted = all(starts).map((start) => all(marks).filter((mark) => meets[mark] === start));
+      const whole = (teeth * screw) % lead === 0 && wanted.every((of) => of.length > 0);
+      expect(told).toEqual(whole ? wanted : undefined);
+      if (told) found++;
+    }
+    expect(found).toBeGreaterThan(50);
   });
 });

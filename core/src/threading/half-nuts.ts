@@ -61,6 +61,28 @@ export function closesAgain(leadscrewMm: Rational, leadMm: Rational, { teeth, ma
 }
 
 /**
+ * The marks of a dial for each start of a thread, from the mark of the first pass of the first one; undefined where a start has none, or
+ * where marks mean another start at another turn of the dial.
+ * @example marksOfStarts(rational(6), rational(8), 2, { teeth: 16, marks: 8 })?.[1] // [1, 3, 5, 7]
+ */
+export function marksOfStarts(
+  leadscrewMm: Rational,
+  leadMm: Rational,
+  starts: number,
+  { teeth, marks }: DialWheel,
+): readonly (readonly number[])[] | undefined {
+  if (teeth % pitchesBetween(leadscrewMm, leadMm) !== 0) return undefined;
+  const found = Array.from({ length: starts }, (_, start) =>
+    Array.from({ length: marks }, (_, mark) => mark).filter((mark) => {
+      const pitches = rational(mark * teeth).div(marks);
+      const gone = leadscrewMm.mul(pitches).div(leadMm).mod(1);
+      return Number(pitches.d) === 1 && gone.equals(rational(start).div(starts).mod(1));
+    }),
+  );
+  return found.every((of) => of.length > 0) ? found : undefined;
+}
+
+/**
  * How far on the nuts close for another start, in leadscrew pitches from those of the first start: the least of them.
  * @param start 0 for the first @param starts of the thread
  * @returns undefined where the leadscrew has no place for it: then the compound or the spindle gear is shifted

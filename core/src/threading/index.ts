@@ -2,7 +2,14 @@ export { type Engages, engagesFor, type StartBy, startsBy, wheelsOf } from './en
 export { type FirstPassWish, firstPassMm, lastPassMm } from './first-pass.ts';
 export { threadForceN } from './force.ts';
 export { clearsStuds, type GearTrain, gearTrains, offOverMm, type TrainWish, trainLabel } from './gear-trains.ts';
-export { type ClosesAgain, closesAgain, type DialWheel, pitchesBetween, pitchesToStart } from './half-nuts.ts';
+export {
+  type ClosesAgain,
+  closesAgain,
+  type DialWheel,
+  marksOfStarts,
+  pitchesBetween,
+  pitchesToStart,
+} from './half-nuts.ts';
 export { byCompound, equalAreaDepths, stepByCompound } from './infeed.ts';
 export { scaleDeg, usualCompoundDeg } from './infeed-angle.ts';
 export { hasTrains, type LeadSetting, leadSettings, leadscrewMm, trainsFor } from './leads.ts';

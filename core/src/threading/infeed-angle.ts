@@ -5,9 +5,13 @@ const LESS_DEG = 0.5;
 /** Flanks as steep as this are fed straight: the compound would hardly move them along. */
 const STEEP_DEG = 5;
 
-/** Usual angle of the compound from the cross-slide's line for a flank, degrees; 0 where it is fed straight. */
-export const usualCompoundDeg = (leadingFlankDeg: number): number =>
-  leadingFlankDeg < STEEP_DEG ? 0 : leadingFlankDeg - LESS_DEG;
+/**
+ * Angle of the compound from the cross-slide's line for a flank, degrees; 0 where it is fed straight.
+ * @param lessDeg than the flank; never more, or the leading flank would stay in steps
+ * @example usualCompoundDeg(30) // 29.5
+ */
+export const usualCompoundDeg = (leadingFlankDeg: number, lessDeg = LESS_DEG): number =>
+  leadingFlankDeg < STEEP_DEG ? 0 : Math.max(0, leadingFlankDeg - lessDeg);
 
 /** The angle as a lathe's own scale marks it: from the cross-slide's line, or from along the bed. */
 export const scaleDeg = ({ slides }: Pick<Lathe, 'slides'>, fromCrossDeg: number): number =>

@@ -103,7 +103,7 @@ describe('the end of a pass', () => {
     expect(reactRpm({ usableMm: 2.5, leadMm: 2.5, stopTurns: 1, nutsShut: true })).toBe(0);
   });
   it('goes in along a flank by half a degree less than it leans', () => {
-    expect([30, 27.5, 15, 14.5, 3, 0].map(usualCompoundDeg)).toEqual([29.5, 27, 14.5, 14, 0, 0]);
+    expect([30, 27.5, 15, 14.5, 3, 0].map((deg) => usualCompoundDeg(deg))).toEqual([29.5, 27, 14.5, 14, 0, 0]);
     const slides = (compoundZero: 'crossSlide' | 'bed') => ({ slides: { compoundZero } as Lathe['slides'] });
     expect(scaleDeg(slides('crossSlide'), 29.5)).toBe(29.5);
     expect(scaleDeg(slides('bed'), 29.5)).toBe(60.5);

@@ -2,7 +2,7 @@ import { ROUNDING } from '@whelk/core/quantity';
 import type { ThreadOperation } from '@whelk/core/route';
 import type { ThreadStep } from '@whelk/core/run';
 import { inUnit } from '../../messages/in-unit.ts';
-import { engagesText, threadName, towardsText } from '../../messages/thread.ts';
+import { engagesText, infeedText, threadName, towardsText } from '../../messages/thread.ts';
 import { measure } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
 import type { DetailProps, ShownOperation } from './shown.ts';
@@ -20,10 +20,17 @@ function Detail({ operation: o, unit, tell }: DetailProps<ThreadOperation>) {
         . {engagesText(o.engages)}
       </li>
       <li>
-        {towardsText(o)};{' '}
-        {o.school === 'flank' ? `compound at ${o.scaleDeg}° by its scale` : 'straight in by the cross-slide'}. Depth{' '}
-        {u.len(o.depthMm, 3)} on the radius. <Working of="depth" tell={tell('threading.depth')} />
+        {towardsText(o)}; {infeedText(o)}. Depth {u.len(o.depthMm, 3)} on the radius.{' '}
+        <Working of="depth" tell={tell('threading.depth')} />
       </li>
+      {o.eachStart && (
+        <li>
+          At every depth all {o.starts} starts, one after another:{' '}
+          {o.eachStart.by === 'nuts'
+            ? `${o.eachStart.marks.map((of, i) => `start ${i + 1} at ${of.length === 1 ? 'mark' : 'marks'} ${of.map((m) => m + 1).join(', ')}`).join('; ')}.`
+            : `the compound, along the bed, ${u.len(o.eachStart.stepMm, 3)} on for each.`}
+        </li>
+      )}
       <li>
         {o.seconds > 100
           ? 'It runs out into the open.'

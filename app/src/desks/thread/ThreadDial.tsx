@@ -6,6 +6,8 @@ interface Props {
   readonly right: readonly number[];
   /** how long the dial takes to go round while the carriage stands; the count-in goes by it */
   readonly secondsPerTurn?: number;
+  /** which of several starts its marks are for, from 0 */
+  readonly start?: number;
 }
 
 const SIZE = 220;
@@ -18,7 +20,7 @@ const at = (turn: number, r: number): readonly [number, number] => {
 const COUNT_FROM = 3;
 
 /** The thread dial of this lathe with its right marks lit; tapped as the first mark passes, it counts to the next right one. */
-export function ThreadDial({ marks, right, secondsPerTurn }: Props) {
+export function ThreadDial({ marks, right, secondsPerTurn, start = 0 }: Props) {
   const [began, setBegan] = useState<number>();
   const [now, setNow] = useState(0);
   useEffect(() => {
@@ -73,7 +75,8 @@ export function ThreadDial({ marks, right, secondsPerTurn }: Props) {
         <path d={`M${SIZE / 2 - 9} 2h18l-9 16z`} fill="currentColor" />
       </svg>
       <figcaption className="max-w-xs text-lg">
-        {right.length === marks ? 'Close the nuts at any mark' : `Close the nuts at ${lit}`}; the first pass at 1.
+        {right.length === marks ? 'Close the nuts at any mark' : `Close the nuts at ${lit}`};{' '}
+        {start === 0 ? 'the first pass at 1.' : 'counted from the mark of the first start.'}
         {per > 0 && (
           <>
             <button

@@ -6,6 +6,7 @@ import { HOLE_SCHOOLS, type HoleSchool, type Operation } from '@whelk/core/route
 import { lazy, Suspense, useState } from 'react';
 import { operationTitle } from '../../desks/operation/kinds.ts';
 import { inUnit } from '../../messages/in-unit.ts';
+import { threadWishText } from '../../messages/thread.ts';
 import { surfaceText } from '../../messages/waiting.ts';
 import { holeSchoolNames, lastCutsNames, schoolNames, schoolNotes } from '../../messages/words.ts';
 import { minutes } from '../../ui/format.ts';
@@ -27,6 +28,7 @@ import { LeftHere } from './Placed.tsx';
 import { ProofBar } from './ProofBar.tsx';
 import { Score } from './Score.tsx';
 import type { GoTo } from './SimulatedStrip.tsx';
+import { ThreadFields } from './ThreadFields.tsx';
 import { useProof } from './useProof.ts';
 
 const SimulatedStrip = lazy(() => import('./SimulatedStrip.tsx').then((m) => ({ default: m.SimulatedStrip })));
@@ -180,6 +182,19 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
           />
         </div>
       </details>
+      {planned.part.surfaces.some((s) => s.kind === 'thread') && (
+        <details className="mx-5 mt-2">
+          <summary className="cursor-pointer">
+            <b>Threads:</b> {threadWishText(job.route.threads ?? {})}
+          </summary>
+          <div className="mt-2">
+            <ThreadFields
+              wish={job.route.threads}
+              onChange={(threads) => editor.change((j) => ({ ...j, route: { ...j.route, threads } }), 'threads')}
+            />
+          </div>
+        </details>
+      )}
       <div className="px-5">
         <Problems
           problems={planned.problems.filter(

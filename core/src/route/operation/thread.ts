@@ -21,8 +21,13 @@ const own = {
   pitchMm: z.number(),
   leadMm: z.number(),
   starts: z.number(),
-  /** which start, from 1; and how the next is reached: so many leadscrew pitches on, or the compound along the bed */
-  start: z.number(),
+  /** how each start is reached at every depth, one after another: at marks of its own, or by the compound along the bed */
+  eachStart: z
+    .discriminatedUnion('by', [
+      z.strictObject({ by: z.literal('nuts'), marks: z.array(z.array(z.number())) }),
+      z.strictObject({ by: z.literal('compound'), stepMm: z.number() }),
+    ])
+    .optional(),
   includedDeg: z.number(),
   /** diameter of the surface that it begins on, and pitch diameter less the diameter at the tool's point */
   blankMm: z.number(),
@@ -32,6 +37,9 @@ const own = {
   school: z.enum(['flank', 'straight', 'alternate']),
   /** of the compound from the cross-slide's line; 0: straight in */
   compoundDeg: z.number(),
+  /** the compound stands along the bed and shifts the point: to each start, or for alternate flanks by so much in each of the passes */
+  compoundAlong: z.literal(true).optional(),
+  asidesMm: z.array(z.number()).optional(),
   /** the same as the lathe's scale marks it */
   scaleDeg: z.number(),
   /** which way the carriage goes while it cuts; a tool upside down with the spindle reversed */

@@ -8,7 +8,12 @@ import { usualMinutes } from '../usual-minutes.ts';
 import { bare, HAND_FEED, type KindOfOperation, type OfKind } from './kind.ts';
 
 /** The angle that the compound is swung to before, where it is: from along the bed, or of a thread from the cross-slide's line. */
-const own = { compoundDeg: z.number().optional(), forThread: z.boolean().optional() };
+const own = {
+  compoundDeg: z.number().optional(),
+  forThread: z.boolean().optional(),
+  /** it is set along the bed, where it shifts the point of a thread's bit */
+  compoundAlong: z.literal(true).optional(),
+};
 type TouchOffOperation = OfKind<'touchOff', typeof own>;
 
 /** A first short cut goes so far along, mm. */

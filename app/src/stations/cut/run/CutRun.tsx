@@ -146,7 +146,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
             />
           ) : (
             <>
-              <PlainStep {...{ run, frozen, advice, step, trial }} keepAs={id} beat={beats.beat} />
+              <PlainStep {...{ run, frozen, advice, step, trial }} keepAs={id} beat={beats.beat} start={beats.start} />
               <PlainActs
                 {...{ caution, keys, act, trial, trialAct, doIt, back }}
                 beatText={beats.text}
@@ -248,8 +248,9 @@ function PlainStep({
   step,
   trial,
   beat,
+  start,
   keepAs: id,
-}: OfRun & { advice: StepAdvice; step: Step; trial: boolean; beat: number; keepAs: string }) {
+}: OfRun & { advice: StepAdvice; step: Step; trial: boolean; beat: number; start: number; keepAs: string }) {
   const { state } = run;
   const asked = askedOf(frozen, state, step.id);
   return (
@@ -271,6 +272,7 @@ function PlainStep({
       ) : (
         <StepPanel
           beat={beat}
+          start={start}
           keepAs={id}
           add={run.add}
           frozen={frozen}

@@ -37,10 +37,12 @@ interface Props {
   readonly add: ReturnType<typeof useRun>['add'];
   /** which beat of a pass in a thread it is */
   readonly beat: number;
+  /** which of its starts, from 0 */
+  readonly start: number;
 }
 
 /** The step itself: what it takes off, and where both hands go. */
-export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add, beat }: Props) {
+export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add, beat, start }: Props) {
   const { step, carriage, fromEndMm } = advice;
   const { Panel } = shownOf(step.kind);
   const move = trial ? advice.trial : advice.move;
@@ -68,7 +70,7 @@ export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add,
       <div className="mt-3 grid items-start gap-x-8 gap-y-4 md:grid-cols-2">
         {move?.kind === 'move' &&
           (isThreadStep(step) ? (
-            <ThreadPass {...{ frozen, state, step, move, beat }} />
+            <ThreadPass {...{ frozen, state, step, move, beat, start }} />
           ) : (
             <MoveHands frozen={frozen} move={move} />
           ))}

@@ -1,10 +1,11 @@
-import { depthRing, dialNumber } from '@whelk/core/lathe';
+import { depthRing, dialMove, dialNumber } from '@whelk/core/lathe';
 import type { FrozenRun, Move, RunState, ThreadStep } from '@whelk/core/run';
 import { leadscrewMm } from '@whelk/core/threading';
 import { useState } from 'react';
 import { ThreadDial } from '../../../desks/thread/ThreadDial.tsx';
 import { engagesText, towardsText } from '../../../messages/thread.ts';
 import { DialWindow } from '../../../ui/dial-window/DialWindow.tsx';
+import { wayWith } from '../../../ui/dial-window/HandsList.tsx';
 
 interface Props {
   readonly frozen: FrozenRun;
@@ -12,10 +13,12 @@ interface Props {
   readonly step: ThreadStep;
   readonly move: Move;
   readonly beat: number;
+  /** which of the starts it is, from 0 */
+  readonly start: number;
 }
 
 /** One pass of a thread: the number that is set before it, where the nuts close, and the four beats at its end. */
-export function ThreadPass({ frozen, state, step, move, beat }: Props) {
+export function ThreadPass({ frozen, state, step, move, beat, start }: Props) {
   const { lathe } = frozen.means;
   const { slide, fromLines, toLines } = move.hands;
   const dial = depthRing(lathe, slide);
@@ -24,9 +27,11 @@ export function ThreadPass({ frozen, state, step, move, beat }: Props) {
   const left = (step.passCount ?? 1) - (step.passNumber ?? 1);
   const turns = Math.abs(toLines - fromLines) / dial.divisions;
   const marks = step.engages.kind === 'marks' ? step.engages : undefined;
+  const right = step.eachStart?.by === 'nuts' ? (step.eachStart.marks[start] ?? []) : (marks?.right ?? []);
   return (
     <div className="md:col-span-2">
       <Away step={step} />
+      <Starts step={step} start={start} lathe={lathe} />
       <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
         <div>
           <h3 className="text-base">
@@ -48,7 +53,8 @@ export function ThreadPass({ frozen, state, step, move, beat }: Props) {
           {marks ? (
             <ThreadDial
               marks={marks.marks}
-              right={marks.right}
+              right={right}
+              start={start}
               secondsPerTurn={
                 (marks.wheelTeeth * (leadscrewMm(lathe)?.valueOf() ?? 0) * 60) /
                 (step.leadMm * (step.setting?.rpm ?? 60))
@@ -72,6 +78,49 @@ export function ThreadPass({ frozen, state, step, move, beat }: Props) {
       </div>
       <Beats step={step} beat={beat} crossNumber={byCompound ? cross : undefined} />
     </div>
+  );
+}
+
+/** Which start it is and how it is reached, and where the compound stands along the bed for alternate flanks. */
+function Starts({ step, start, lathe }: { step: ThreadStep; start: number; lathe: FrozenRun['means']['lathe'] }) {
+  const { eachStart, starts, asidesMm, passNumber = 1 } = step;
+  const { compound } = lathe.slides;
+  // towards its leading side, which lies where the tool goes
+  const aside = asidesMm?.[passNumber - 1];
+  const asideMm = aside === undefined ? undefined : step.towards === 'chuck' ? aside : -aside;
+  const along = (mm: number) => {
+    const { fullTurns, rest } = dialMove(compound, 0, Math.abs(mm));
+    return wayWith(fullTurns, rest, compound.unit);
+  };
+  if (!eachStart && asideMm === undefined) return null;
+  return (
+    <p className="mb-3 max-w-4xl border-l-4 border-[var(--now)] pl-4 text-lg">
+      {eachStart && (
+        <>
+          <b>
+            Start {start + 1} of {starts}
+          </b>
+          , at the same number of the {step.school === 'flank' ? 'compound' : 'cross-slide'}.{' '}
+          {eachStart.by === 'nuts'
+            ? 'The nuts close at its own marks, which are lit.'
+            : start === 0
+              ? 'Compound, along the bed: out past its zero and in to it again.'
+              : `Compound, along the bed: on from its zero by ${along(start * eachStart.stepMm)}, never back.`}{' '}
+        </>
+      )}
+      {asideMm !== undefined && (
+        <>
+          Compound, along the bed:{' '}
+          <b>
+            {asideMm === 0
+              ? 'at its zero'
+              : `${along(asideMm)} ${asideMm > 0 ? 'towards the chuck' : 'towards the tailstock'} of its zero`}
+          </b>
+          , come to from the same side as ever: this pass cuts{' '}
+          {asideMm === 0 ? 'both flanks' : asideMm > 0 ? 'the flank at the chuck' : 'the flank at the tailstock'}.
+        </>
+      )}
+    </p>
   );
 }
 

@@ -34,7 +34,11 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
   const { carriage, compound, cutter } = lathe.slides;
   const crossSlide = depthRing(lathe);
   const again = advice.step.targetMm !== undefined;
-  const { compoundDeg, forThread: thread = false } = advice.step.kind === 'touchOff' ? advice.step : {};
+  const {
+    compoundDeg,
+    compoundAlong = false,
+    forThread: thread = false,
+  } = advice.step.kind === 'touchOff' ? advice.step : {};
   const byCompound = compoundDeg !== undefined;
   const form = useRef<HTMLFormElement>(null);
   useEffect(() => {
@@ -59,7 +63,12 @@ export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNot
         />
         <section aria-label="Touch off" className="px-6 py-4">
           <h2 className="text-2xl">{stepTitle(advice.step, frozen)}</h2>
-          {thread && <SetBit compound={compoundDeg === undefined ? undefined : scaleDeg(lathe, compoundDeg)} />}
+          {thread && (
+            <SetBit
+              compound={compoundDeg === undefined ? undefined : scaleDeg(lathe, compoundDeg)}
+              along={compoundAlong}
+            />
+          )}
           {byCompound && !thread && (
             <p className="mt-2 max-w-2xl text-lg">
               First <b>swing the compound to 5.74° from the bed</b>, clamp it, wind it out and in again so that its
@@ -222,11 +231,17 @@ function RingField({
 }
 
 /** How a bit for threads is set before it touches. @param compound angle as the lathe's scale marks it */
-function SetBit({ compound }: { compound: number | undefined }) {
+function SetBit({ compound, along }: { compound: number | undefined; along: boolean }) {
   return (
     <p className="mt-2 max-w-2xl text-lg">
       The bit on centre, its flanks square to the work by the gauge.{' '}
-      {compound === undefined ? (
+      {along ? (
+        <>
+          It goes straight in by the cross-slide. <b>Compound along the bed</b>, by the indicator or its scale, in the
+          middle of its travel, wound out and in again so that its slack is taken up; its ring set to zero or its number
+          noted.
+        </>
+      ) : compound === undefined ? (
         'It goes straight in.'
       ) : (
         <>

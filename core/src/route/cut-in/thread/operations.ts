@@ -3,7 +3,7 @@ import type { Instrument } from '../../../gauge/index.ts';
 import { gripUse } from '../../../mechanics/index.ts';
 import type { Inside, Outside } from '../../../part/index.ts';
 import { formOf, type NamedThread, type SizeLimits, type ThreadLimits } from '../../../thread/index.ts';
-import { type ThreadPass, threadForceN, usualPasses } from '../../../threading/index.ts';
+import { type PassSchedule, type ThreadPass, threadForceN, usualPasses } from '../../../threading/index.ts';
 import type { FitContext, RecorderFor } from '../../fit-context.ts';
 import { handSetting } from '../../hand-setting.ts';
 import type { LastCuts } from '../../last-cuts.ts';
@@ -30,6 +30,7 @@ export interface Planned {
   readonly common: Omit<ThreadOperation, 'id' | 'kind' | 'passes' | 'minutes' | 'loads' | 'exceeds'>;
   readonly last: LastCuts;
   readonly passMin: number;
+  readonly schedule: PassSchedule | undefined;
   readonly availableKw: number;
   readonly gauge: Instrument | undefined;
 }
@@ -51,7 +52,10 @@ export function operationsOf(
     ...{ depthMm: roughMm, pitchMm: thread.pitchMm, flanksDeg: formOf(thread).flanksDeg, tip: bit.tip, side },
     ...{ usualDepthMm: lathe.rigidity.usualDepthMm, group: material.group, toolMaterial: bit.tool.material },
     ...{ school: planned.common.school, compoundDeg: planned.common.compoundDeg },
+    ...(planned.schedule ? { schedule: planned.schedule } : {}),
   });
+  // the passes before the last keep to one flank and the other; those that are measured cut both
+  const asidesMm = planned.common.school === 'alternate' ? passes.map((p) => Number(p.alongMm.toFixed(4))) : undefined;
   const common = { ...planned.common, ...loadsOf(context, planned, passes) };
   const atDepth = (deep: number): number => Number((aimMm + sign * 2 * (depthMm - deep)).toFixed(6));
   const made = passes.map(
@@ -93,6 +97,7 @@ export function operationsOf(
       id: `${drawn.id}-thread`,
       kind: 'thread',
       passes: made,
+      ...(asidesMm ? { asidesMm } : {}),
       minutes: SET_MIN + passMin * made.length,
       targetMm: roughed,
     },
@@ -172,6 +177,7 @@ function touchThread(
     ...{
       caution: 'stopToMeasure',
       ...(common.compoundDeg > 0 ? { compoundDeg: common.compoundDeg } : {}),
+      ...(common.compoundAlong ? { compoundAlong: common.compoundAlong } : {}),
       forThread: true,
     },
   };

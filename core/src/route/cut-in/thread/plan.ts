@@ -1,7 +1,7 @@
 import { chooseInstrument, type Instrument } from '../../../gauge/index.ts';
-import { threadFinenesses } from '../../../lathe/index.ts';
+import { type Lathe, threadFinenesses } from '../../../lathe/index.ts';
 import type { Inside, Outside } from '../../../part/index.ts';
-import type { Problem } from '../../../quantity/index.ts';
+import type { Problem, Rational } from '../../../quantity/index.ts';
 import {
   exactLeadMm,
   formOf,
@@ -16,16 +16,23 @@ import {
 } from '../../../thread/index.ts';
 import {
   byCompound,
+  closesAgain,
+  type DialWheel,
+  type Engages,
   engagesFor,
   lastPassMm,
   leadSettings,
+  leadscrewMm,
+  marksOfStarts,
   SHORT_THREAD_MM,
   scaleDeg,
   trainLabel,
   usualCompoundDeg,
+  wheelsOf,
 } from '../../../threading/index.ts';
 import type { FitContext } from '../../fit-context.ts';
 import { lastCutsFor } from '../../last-cuts.ts';
+import type { ThreadOperation } from '../../operation/thread.ts';
 import type { CutInPlan, PlansCutIn } from '../kind.ts';
 import { bitFor } from './bit.ts';
 import { dieOrTapFor } from './die-or-tap.ts';
@@ -78,6 +85,24 @@ export const planThread: PlansCutIn<Drawn> = (context, drawn, on, recorderFor): 
   return { operations: operationsOf(context, planned, drawn, on, recorderFor) };
 };
 
+/** How the starts of a thread are reached one after another: by marks where a dial has some for each, else by the compound. */
+function eachStartOf(lathe: Lathe, thread: NamedThread): { each: ThreadOperation['eachStart']; wheel?: DialWheel } {
+  const { starts } = thread;
+  if (starts === 1) return { each: undefined };
+  const [lead, screw] = [exactLeadMm(thread), leadscrewMm(lathe)];
+  for (const wheel of screw ? wheelsOf(lathe) : []) {
+    const marks = marksOfStarts(screw!, lead, starts, wheel);
+    if (marks) return { each: { by: 'nuts', marks: marks.map((of) => [...of]) }, wheel };
+  }
+  return { each: { by: 'compound', stepMm: lead.div(starts).valueOf() } };
+}
+
+/** Where the nuts close again: by the wheel that has marks for each start, else by the one that is best for one. */
+function engagesOf(lathe: Lathe, lead: Rational, wheel: DialWheel | undefined): Engages {
+  const screw = leadscrewMm(lathe);
+  return wheel && screw ? { kind: 'marks', wheel, again: closesAgain(screw, lead, wheel) } : engagesFor(lathe, lead);
+}
+
 function byBit(
   context: FitContext,
   thread: NamedThread,
@@ -120,18 +145,27 @@ function byBit(
   if (depthMm <= 0) return { why: 'shape' };
   const rootMm = blankMm + (side === 'outside' ? -2 : 2) * depthMm;
   const drawn = besideGrooves(context.piece.part, asDrawn, on, rootMm);
-  const engages = engagesFor(lathe, lead);
+  const { each: eachStart, wheel: ofStarts } = eachStartOf(lathe, thread);
+  const engages = engagesOf(lathe, lead, ofStarts);
   const ends = { bit, on, leadMm, pitchMm };
   const ways = waysOf(context, drawn, on, hand, rootMm, bit.tool.widthMm);
+  const { threads: wish = {} } = context.wishes;
   // short ones run back under power with the nuts shut, where there is room to stop; a lead without a mark always does
   const shut = wayWithTime(context, ways, { ...ends, nutsShut: true });
   const mayOpen = engages.kind !== 'never';
-  const short = drawn.zToMm - drawn.zFromMm <= SHORT_THREAD_MM;
-  const nutsShut = !mayOpen || (short && shut !== undefined && !shut.byHand);
+  const short = wish.back === 'shut' || (wish.back !== 'open' && drawn.zToMm - drawn.zFromMm <= SHORT_THREAD_MM);
+  // other starts are met by opening the nuts
+  const opens = eachStart?.by === 'nuts';
+  const nutsShut = !mayOpen || (!opens && short && shut !== undefined && !shut.byHand);
   const way = nutsShut ? shut : wayWithTime(context, ways, { ...ends, nutsShut: false });
   if (!way) return { why: 'noRunOut', problem: refused('threading.noRunOut', drawn) };
-  const compoundDeg = usualCompoundDeg(form.flanksDeg[0]);
-  const school = compoundDeg > 0 ? 'flank' : 'straight';
+  const flankDeg = usualCompoundDeg(form.flanksDeg[0], wish.lessDeg);
+  // along the bed the compound can go from start to start, or from flank to flank, and does not feed
+  const alternate = wish.infeed === 'alternate' && flankDeg > 0 && eachStart?.by !== 'compound';
+  const straight = wish.infeed === 'straight' || flankDeg === 0 || eachStart?.by === 'compound';
+  const school = alternate ? 'alternate' : straight ? 'straight' : 'flank';
+  const compoundDeg = school === 'flank' ? flankDeg : 0;
+  const compoundAlong = alternate || eachStart?.by === 'compound';
   const finenesses = threadFinenesses(lathe, compoundDeg);
   const gauge = gaugeFor(instruments, side, aimMm, tolerance, lathe.unit);
   const last = lastCutsFor({
@@ -154,10 +188,12 @@ function byBit(
   if (lengthMm < pitchMm) return { why: 'noRunOut', problem: refused('threading.noRunOut', drawn) };
   return {
     ...{ thread, limits, aimMm, bit, last, gauge, availableKw },
+    schedule: wish.schedule,
     passMin:
-      (lengthMm + 2 * leadMm) / (speed.rpm * leadMm) +
-      BACK_MIN +
-      (engages.kind === 'never' ? lengthMm / (speed.rpm * leadMm) : 0),
+      thread.starts *
+      ((lengthMm + 2 * leadMm) / (speed.rpm * leadMm) +
+        BACK_MIN +
+        (engages.kind === 'never' ? lengthMm / (speed.rpm * leadMm) : 0)),
     common: {
       ...{
         featureId: drawn.id,
@@ -167,7 +203,9 @@ function byBit(
         setting: { ...speed, ...leadAs },
       },
       ...{ threadId: drawn.id, designation: drawn.designation, side, hand, pitch: thread.pitch, pitchMm, leadMm },
-      ...{ starts: thread.starts, start: 1, includedDeg: includedDegOf(thread), blankMm },
+      ...(eachStart ? { eachStart } : {}),
+      ...(compoundAlong ? { compoundAlong } : {}),
+      ...{ starts: thread.starts, includedDeg: includedDegOf(thread), blankMm },
       ...{ pitchOverPointMm: (side === 'outside' ? 2 : -2) * bit.pastMm, depthMm, school, compoundDeg },
       ...{ scaleDeg: scaleDeg(lathe, compoundDeg), towards, reversed, errorPpm: setting.errorPpm },
       leadLabel,

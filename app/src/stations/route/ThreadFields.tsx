@@ -1,0 +1,78 @@
+import { THREAD_BACKS, type ThreadWish } from '@whelk/core/route';
+import { INFEED_SCHOOLS, PASS_SCHEDULES } from '@whelk/core/threading';
+import { infeedNames, scheduleNames, threadBackNames } from '../../messages/thread.ts';
+
+interface Props {
+  readonly wish: ThreadWish | undefined;
+  readonly onChange: (wish: ThreadWish | undefined) => void;
+}
+/** Degrees that a compound stands under the flank, as they are taught. */
+const LESS = [0, 0.5, 1];
+
+/** How threads are cut: which way in, how the depth is shared, how one comes back for the next pass. */
+export function ThreadFields({ wish = {}, onChange }: Props) {
+  const set = (more: Partial<ThreadWish>): void => onChange({ ...wish, ...more });
+  const { infeed = 'flank', lessDeg = 0.5, schedule = 'equalArea', back = 'byLength' } = wish;
+  return (
+    <div className="flex flex-wrap items-center gap-x-6 gap-y-2 text-sm">
+      <Choice
+        label="Infeed"
+        value={infeed}
+        of={INFEED_SCHOOLS}
+        names={infeedNames}
+        onChange={(v) => set({ infeed: v })}
+      />
+      {infeed === 'flank' && (
+        <label className="flex items-center gap-2">
+          Compound, under the flank by
+          <select
+            className="select select-sm w-24"
+            value={String(lessDeg)}
+            onChange={(e) => set({ lessDeg: Number(e.target.value) })}
+          >
+            {[...new Set([...LESS, lessDeg])].map((deg) => (
+              <option key={deg} value={String(deg)}>
+                {deg}°
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      <Choice
+        label="Passes"
+        value={schedule}
+        of={PASS_SCHEDULES}
+        names={scheduleNames}
+        onChange={(v) => set({ schedule: v })}
+      />
+      <Choice label="Back" value={back} of={THREAD_BACKS} names={threadBackNames} onChange={(v) => set({ back: v })} />
+      {Object.keys(wish).length > 0 && (
+        <button type="button" className="link" onClick={() => onChange(undefined)}>
+          as usual
+        </button>
+      )}
+    </div>
+  );
+}
+
+interface ChoiceProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly of: readonly T[];
+  readonly names: Readonly<Record<T, string>>;
+  readonly onChange: (value: T) => void;
+}
+function Choice<T extends string>({ label, value, of, names, onChange }: ChoiceProps<T>) {
+  return (
+    <label className="flex items-center gap-2">
+      {label}
+      <select className="select select-sm w-64" value={value} onChange={(e) => onChange(e.target.value as T)}>
+        {of.map((name) => (
+          <option key={name} value={name}>
+            {names[name]}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { INFEED_SCHOOLS, PASS_SCHEDULES } from '../../../threading/index.ts';
+
+/** Ways of going back for the next pass: as the length asks, under power with the nuts shut, or by opening them. */
+export const THREAD_BACKS = ['byLength', 'shut', 'open'] as const;
+
+/** How the turner cuts threads, where it is not as usual. */
+export const threadWishSchema = z.strictObject({
+  /** along a flank where the form has one to go along, straight, or one flank and the other by turns */
+  infeed: z.enum(INFEED_SCHOOLS).optional(),
+  /** the compound stands by so many degrees less than the leading flank, which the other is shaved by; half a one where it is not given */
+  lessDeg: z.number().min(0).max(45).optional(),
+  /** equal areas where it is not given */
+  schedule: z.enum(PASS_SCHEDULES).optional(),
+  back: z.enum(THREAD_BACKS).optional(),
+});
+export type ThreadWish = Readonly<z.infer<typeof threadWishSchema>>;
