@@ -48,7 +48,7 @@ export const threadJobs: [string, Job][] = [
     ),
   ],
   [
-    'gland',
+    'grease',
     job(
       'Grease cap, blind thread',
       4,

@@ -69,8 +69,10 @@ export async function doStep(page: Page, by: 'click' | 'key', barMm = 30): Promi
     else await page.click('button.act.main');
   } else {
     await cut(page);
-    // a pass of a thread has beats before its last
-    const beats = await page.$$eval('ol[aria-label="Beats of this pass"] li', (all) => all.length);
+    // a pass of a thread has beats before its last, for each of its starts
+    const each = await page.$$eval('ol[aria-label="Beats of this pass"] li', (all) => all.length);
+    const [, start = 1, starts = 1] = /Start (\d) of (\d)/.exec(await textOf(page)) ?? [];
+    const beats = each * (Number(starts) - Number(start) + 1);
     for (let beat = 1; beat <= Math.max(1, beats); beat++) {
       if (by === 'key') await aMomentLater(page, 'Space');
       else await page.click('button.act.main');
@@ -78,7 +80,7 @@ export async function doStep(page: Page, by: 'click' | 'key', barMm = 30): Promi
         await page.waitForFunction(
           (n) => document.querySelectorAll('ol[aria-label="Beats of this pass"] li')[n]?.hasAttribute('aria-current'),
           {},
-          beat,
+          beat % each,
         );
     }
   }

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { MM_PER_IN, type Rational, radians, rational } from '../quantity/index.ts';
 import {
   bestWireMm,
+  crestFlatShareOf,
   identifyThread,
   nearThreads,
   overWiresExactMm,
@@ -315,6 +316,8 @@ export const threadingCalculations = [
       exact: z.boolean().default(false),
       /** what was measured over the wires, for going back */
       overMm: positive.optional(),
+      /** diameter of the surface, for which wires can be used at all; sharp 60° crests where it is not given */
+      blankMm: positive.optional(),
     }),
     output: z.object({
       overMm: z.number(),
@@ -324,8 +327,9 @@ export const threadingCalculations = [
       exactOverMm: z.number().optional(),
       pitchDiameterMm: z.number().optional(),
     }),
-    run: ({ pitchDiameterMm, wireMm, overMm, exact: byHelix, ...thread }) => {
-      const { leastMm, mostMm } = wireRangeMm(thread);
+    run: ({ pitchDiameterMm, wireMm, overMm, exact: byHelix, blankMm, ...thread }) => {
+      const crest = blankMm === undefined ? undefined : crestFlatShareOf(thread, blankMm, pitchDiameterMm);
+      const { leastMm, mostMm } = wireRangeMm(thread, crest);
       return {
         ...{ overMm: overWiresMm(thread, pitchDiameterMm, wireMm), bestWireMm: bestWireMm(thread) },
         ...{ leastWireMm: leastMm, mostWireMm: mostMm },

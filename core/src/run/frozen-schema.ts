@@ -24,6 +24,7 @@ import {
   NOTES,
   OPERATION_KINDS,
   ownCutSchema,
+  threadWishSchema,
 } from '../route/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -247,6 +248,7 @@ const frozenNow = z
       clearanceMm: number,
       centreSpeed: z.enum(CENTRE_SPEEDS).optional(),
       holes: z.enum(HOLE_SCHOOLS).optional(),
+      threads: threadWishSchema.optional(),
       lastCuts: lastCutsSchema.optional(),
       cutsOff: z.boolean().optional(),
     }),

@@ -1,7 +1,7 @@
 import type { Instrument, Measurand } from '../gauge/index.ts';
 import { acrossShare, type Fineness, type Lathe, threadFinenesses } from '../lathe/index.ts';
 import { type Part, roundOf } from '../part/index.ts';
-import { overWiresMm, wireFor } from '../thread/index.ts';
+import { crestFlatShareOf, overWiresMm, wireFor } from '../thread/index.ts';
 import type { Step } from './step.ts';
 
 /** A pass of a thread that a bit cuts. Its sizes are pitch diameters. */
@@ -61,6 +61,9 @@ export interface OverWires {
   readonly wireMm: number;
   readonly atMm: (pitchDiameterMm: number) => number;
 }
+/** What stands of the surface between the grooves when it is first measured, as a share of the pitch. */
+const crestShareOf = (thread: ThreadStep): number =>
+  crestFlatShareOf(thread, thread.blankMm, thread.targetMm ?? thread.blankMm - thread.depthMm);
 /** How wires of an instrument tell a thread; undefined for any other gauge, and where none of its wires fits. */
 export function overWires(
   run: { readonly steps: readonly Step[] },
@@ -68,7 +71,7 @@ export function overWires(
   instrument: Instrument | undefined,
 ): OverWires | undefined {
   const thread = instrument?.kind === 'thread wires' ? threadOf(run, featureId) : undefined;
-  const wireMm = thread && wireFor(thread, instrument?.wiresMm ?? []);
+  const wireMm = thread && wireFor(thread, instrument?.wiresMm ?? [], crestShareOf(thread));
   return thread && wireMm !== undefined
     ? { wireMm, atMm: (pitchDiameterMm) => overWiresMm(thread, pitchDiameterMm, wireMm) }
     : undefined;

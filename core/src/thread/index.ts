@@ -23,6 +23,7 @@ export {
 export { overWiresExactMm } from './wire-contact.ts';
 export {
   bestWireMm,
+  crestFlatShareOf,
   flushWireMm,
   leadAngleDeg,
   leadCorrectionMm,

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   bestWireMm,
+  crestFlatShareOf,
   flushWireMm,
   leadAngleDeg,
   leadCorrectionMm,
@@ -9,6 +10,7 @@ import {
   overWiresMm,
   pitchDiameterByOneWireMm,
   pitchDiameterOverWiresMm,
+  wireFor,
   wireRangeMm,
 } from './wires.ts';
 
@@ -25,6 +27,16 @@ describe('wires in a thread', () => {
     expect(bestWireMm({ pitchMm: 1, includedDeg: 60 })).toBeCloseTo(0.57735, 5);
     const { leastMm, mostMm } = wireRangeMm({ pitchMm: IN / 8, includedDeg: 60 });
     expect([leastMm / IN, mostMm / IN]).toEqual([expect.closeTo(0.0631477, 6), expect.closeTo(0.1262954, 6)]);
+  });
+  it('are chosen by what the form’s crests leave: of a trapezoid the best one, and no wire that its crests bear', () => {
+    const trapezoid = { pitchMm: 4, includedDeg: 30 };
+    const crest = crestFlatShareOf(trapezoid, 20, 18);
+    expect(crest).toBeCloseTo(0.366, 3);
+    // FIELD 7: flush at 0.4865 of the pitch
+    expect(wireRangeMm(trapezoid, crest).leastMm / 4).toBeCloseTo(0.4866, 3);
+    expect(wireFor(trapezoid, [1.65, 2.05, 2.55, 3.2], crest)).toBe(2.05);
+    expect(wireFor(trapezoid, [1.65, 3.2], crest)).toBeUndefined();
+    expect(crestFlatShareOf({ pitchMm: 1, includedDeg: 60 }, 0.6495, 0)).toBeCloseTo(0.125, 4);
   });
   it('tell the pitch diameter, as tables of measurements over wires have it', () => {
     // 1/4-20, 1/2-13 2A by its limits, 3/4-16

@@ -27,12 +27,23 @@ export function wireRangeMm(
   return { leastMm: (2 * halfWide) / Math.tan(a) / (1 + 1 / Math.sin(a)), mostMm: (2 * halfWide) / Math.cos(a) };
 }
 
+/**
+ * Flat at the crest as a share of the pitch: what a groove of that pitch diameter leaves of the surface that it is cut into.
+ * @example crestFlatShareOf({ pitchMm: 4, includedDeg: 30 }, 20, 18).toFixed(3) // '0.366'
+ */
+export const crestFlatShareOf = (
+  thread: Pick<WiredThread, 'pitchMm' | 'includedDeg'>,
+  blankMm: number,
+  pitchDiameterMm: number,
+): number => 1 / 2 - ((blankMm - pitchDiameterMm) * Math.tan(half(thread))) / thread.pitchMm;
+
 /** Of the wires that are there the one nearest to the best that can be used at all, mm; undefined where none can. */
 export function wireFor(
   thread: Pick<WiredThread, 'pitchMm' | 'includedDeg'>,
   wiresMm: readonly number[],
+  crestFlatShare: number,
 ): number | undefined {
-  const { leastMm, mostMm } = wireRangeMm(thread);
+  const { leastMm, mostMm } = wireRangeMm(thread, crestFlatShare);
   const best = bestWireMm(thread);
   return wiresMm
     .filter((w) => w >= leastMm && w <= mostMm)

@@ -38,10 +38,10 @@ export function ThreadDial({ marks, right, secondsPerTurn, start = 0 }: Props) {
   const seconds = wait(next);
   const lit = right.map((m) => m + 1).join(', ');
   return (
-    <figure className="flex flex-wrap items-center gap-4">
+    <figure className="flex items-center gap-4">
       <svg
         viewBox={`0 0 ${SIZE} ${SIZE}`}
-        className="h-52 w-52 shrink-0"
+        className="h-44 w-44 shrink-0"
         role="img"
         aria-label={`Thread dial with ${marks} marks; right ${right.length === 1 ? 'is' : 'are'} ${lit}`}
       >

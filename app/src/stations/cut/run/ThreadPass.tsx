@@ -32,7 +32,7 @@ export function ThreadPass({ frozen, state, step, move, beat, start }: Props) {
     <div className="md:col-span-2">
       <Away step={step} />
       <Starts step={step} start={start} lathe={lathe} />
-      <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
+      <div className="grid gap-x-8 gap-y-2 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
         <div>
           <h3 className="text-base">
             {byCompound ? `Compound, at ${step.scaleDeg}° by its scale` : 'Cross-slide, straight in'}
@@ -47,6 +47,15 @@ export function ThreadPass({ frozen, state, step, move, beat, start }: Props) {
           />
           <p className="text-lg">
             On from {move.hands.now} to <b className="figure text-3xl">{move.hands.number}</b>, no way back.
+          </p>
+          <p className="text-lg">
+            {byCompound && (
+              <>
+                Cross-slide at its own <b className="figure">{cross}</b>.{' '}
+              </>
+            )}
+            {towardsText(step)}.{' '}
+            {left === 0 ? 'The last of these passes.' : `${left} more ${left === 1 ? 'pass' : 'passes'} after it.`}
           </p>
         </div>
         <div className="flex flex-col gap-3">
@@ -65,15 +74,6 @@ export function ThreadPass({ frozen, state, step, move, beat, start }: Props) {
               {engagesText(step.engages)}
             </p>
           )}
-          <p className="text-lg">
-            {byCompound && (
-              <>
-                Cross-slide at its own <b className="figure">{cross}</b>.{' '}
-              </>
-            )}
-            {towardsText(step)}.{' '}
-            {left === 0 ? 'The last of these passes.' : `${left} more ${left === 1 ? 'pass' : 'passes'} after it.`}
-          </p>
         </div>
       </div>
       <Beats step={step} beat={beat} crossNumber={byCompound ? cross : undefined} />
@@ -94,7 +94,7 @@ function Starts({ step, start, lathe }: { step: ThreadStep; start: number; lathe
   };
   if (!eachStart && asideMm === undefined) return null;
   return (
-    <p className="mb-3 max-w-4xl border-l-4 border-[var(--now)] pl-4 text-lg">
+    <p className="mb-2 max-w-4xl border-l-4 border-[var(--now)] pl-4 text-lg">
       {eachStart && (
         <>
           <b>
