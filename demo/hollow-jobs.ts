@@ -103,7 +103,7 @@ export const hollowJobs: [string, Job][] = [
           left: [
             {
               ...emptyBoreStep('h1', 'mm', 'bored'),
-              ...{ name: 'Thread core', diameter: length('19'), limits: 'H11' },
+              ...{ name: 'Core', diameter: length('19'), limits: 'H11' },
               details: [thread('d1', 'Tr 24x5', 'left', '7H')],
             },
           ],

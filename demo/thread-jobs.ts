@@ -63,7 +63,7 @@ export const threadJobs: [string, Job][] = [
           right: [
             {
               ...emptyBoreStep('h1', 'mm', 'bored'),
-              ...{ name: 'Thread core', diameter: length('22.5'), limits: '+0.15/0', length: length('22') },
+              ...{ name: 'Core', diameter: length('22.5'), limits: '+0.15/0', length: length('22') },
               details: [
                 { ...groove('d2'), from: 'left', width: length('5'), floor: length('24.6') },
                 thread('d1', 'M24x1.5', 'right', '6H'),

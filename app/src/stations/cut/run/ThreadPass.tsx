@@ -45,13 +45,13 @@ export function ThreadPass({ frozen, state, step, move, beat, start }: Props) {
             rest=""
             hand={fromLines === toLines ? 'none' : move.hands.hand}
           />
-          <p className="text-lg">
+          <p className="text-lg leading-snug">
             On from {move.hands.now} to <b className="figure text-3xl">{move.hands.number}</b>, no way back.
           </p>
-          <p className="text-lg">
+          <p className="text-lg leading-snug">
             {byCompound && (
               <>
-                Cross-slide at its own <b className="figure">{cross}</b>.{' '}
+                Cross-slide at its own <b>{cross}</b>.{' '}
               </>
             )}
             {towardsText(step)}.{' '}
@@ -94,7 +94,7 @@ function Starts({ step, start, lathe }: { step: ThreadStep; start: number; lathe
   };
   if (!eachStart && asideMm === undefined) return null;
   return (
-    <p className="mb-2 max-w-4xl border-l-4 border-[var(--now)] pl-4 text-lg">
+    <p className="mb-1 max-w-4xl border-l-4 border-[var(--now)] pl-4 text-lg">
       {eachStart && (
         <>
           <b>
@@ -128,19 +128,19 @@ function Starts({ step, start, lathe }: { step: ThreadStep; start: number; lathe
 function Beats({ step, beat, crossNumber }: { step: ThreadStep; beat: number; crossNumber: string | undefined }) {
   const all = [
     step.nutsShut
-      ? { name: 'Stop', text: 'at the end of the thread; the nuts stay shut' }
-      : { name: 'Open', text: 'the nuts, at the end of the thread' },
+      ? { name: 'Stop', text: 'at its end, the nuts stay shut' }
+      : { name: 'Open', text: 'the nuts, at its end' },
     { name: 'Out', text: 'cross-slide, one whole turn' },
     step.engages.kind === 'never' || step.nutsShut
-      ? { name: 'Back', text: 'in reverse, past the beginning, then stop' }
-      : { name: 'Back', text: 'the carriage, past the beginning' },
+      ? { name: 'Back', text: 'in reverse, past the start, stop' }
+      : { name: 'Back', text: 'the carriage, past the start' },
     {
       name: 'In',
-      text: crossNumber === undefined ? 'to the number of the next pass' : `cross-slide, to its ${crossNumber}`,
+      text: crossNumber === undefined ? 'to the next pass’s number' : `cross-slide, to its ${crossNumber}`,
     },
   ];
   return (
-    <ol className="mt-2 grid gap-2 sm:grid-cols-4" aria-label="Beats of this pass">
+    <ol className="mt-1 grid gap-2 sm:grid-cols-4" aria-label="Beats of this pass">
       {all.map(({ name, text }, i) => {
         const now = i === beat;
         return (
