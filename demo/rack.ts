@@ -243,8 +243,12 @@ export const instruments = [
   inst('13', 'Thread wires, inch micrometer 0–1', 'thread wires', 'in', 0, 27, 0.00254, 0.006, {
     wiresMm: [0.572, 0.635, 0.762, 0.914, 1.016, 1.219, 1.397, 1.829],
   }),
-  inst('14', 'Plug gauge Tr 24x5 LH 7H', 'thread plug', 'mm', 21, 22.5, 0.01, 0.01),
-  inst('15', 'Plug gauge M24x1.5 6H', 'thread plug', 'mm', 22.9, 23.3, 0.01, 0.01),
+  inst('14', 'Plug gauge Tr 24x5 LH 7H', 'thread plug', 'mm', 21, 22.5, 0.01, 0.01, {
+    designation: 'Tr 24x5 LH 7H',
+  }),
+  inst('15', 'Plug gauge M24x1.5 6H', 'thread plug', 'mm', 22.9, 23.3, 0.01, 0.01, {
+    designation: 'M24x1.5 6H',
+  }),
   inst('6', 'Steel rule 300', 'rule', 'mm', 0, 300, 0.5, 0.25),
 ];
 const bar = (

@@ -1,8 +1,12 @@
 import { calibrationDue, INSTRUMENT_KINDS, type Instrument } from '@whelk/core/gauge';
+import { readThread, UNREAD_THREAD } from '@whelk/core/thread';
 import { fieldReader, same } from '../ui/records/read-fields.ts';
 import type { RecordKindView } from '../ui/records/record-view.ts';
 
 const places = (i: Instrument, mm: number) => (i.unit === 'mm' ? `${mm} mm` : `${Number((mm / 25.4).toFixed(5))} in`);
+/** Whether a kind is a ring or plug for threads. */
+const forThread = (kind: string | undefined): boolean => kind === 'thread ring' || kind === 'thread plug';
+
 /** The list of gauges; what is not typed here, as zero checks, is kept. */
 export const gaugesWith = (known: readonly Instrument[], today: string): RecordKindView<Instrument> => ({
   kind: 'instrument',
@@ -49,6 +53,14 @@ export const gaugesWith = (known: readonly Instrument[], today: string): RecordK
       when: (texts) => texts.kind === 'thread wires',
     },
     {
+      key: 'designation',
+      label: 'For the thread',
+      show: (i) => i.designation ?? '',
+      edit: (i) => i.designation ?? '',
+      onlyTyped: true,
+      when: (texts) => forThread(texts.kind),
+    },
+    {
       key: 'calibrated',
       label: 'Calibrated on',
       show: (i) => i.calibration?.on ?? '',
@@ -76,8 +88,12 @@ export const gaugesWith = (known: readonly Instrument[], today: string): RecordK
     if (!on && (due || certificate))
       fields.problems.calibrated = { code: 'input.invalid', path: [], limit: 'a day such as 2026-11-23' };
     const wiresMm = texts.kind === 'thread wires' ? fields.millimetres('wires', 50, 60) : [];
+    const designation = forThread(texts.kind) ? fields.text('designation', 40) : '';
+    const read = designation ? readThread(designation) : undefined;
+    if (read && !read.ok) fields.problems.designation = { code: UNREAD_THREAD[read.why], path: [], value: designation };
     const record: Instrument = {
       ...(wiresMm.length > 0 ? { wiresMm } : {}),
+      ...(designation ? { designation } : {}),
       ...(zeroChecks ? { zeroChecks } : {}),
       ...(on ? { calibration: { on, ...(due ? { due } : {}), certificate } } : {}),
       id,

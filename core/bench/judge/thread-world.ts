@@ -22,6 +22,8 @@ export interface ThreadWorld {
   readonly handLines: number;
   /** of a measured pitch diameter, half-width */
   readonly wiresMm: number;
+  /** how surely it is felt whether a plug goes, half-width */
+  readonly feltMm: number;
   /** what a pass falls short by, whatever its depth */
   readonly shortMm: number;
 }
@@ -82,6 +84,10 @@ export class PretendedThread {
   /** Read over wires, or by a gauge that is as sure. */
   measure(): number {
     return this.truth() + this.#chance.between(-this.#world.wiresMm, this.#world.wiresMm);
+  }
+  /** Whether a plug made to a pitch diameter goes in, as well as two fingers tell. */
+  goes(madeToMm: number): boolean {
+    return this.truth() + this.#chance.between(-this.#world.feltMm, this.#world.feltMm) > madeToMm;
   }
   get chance(): Chance {
     return this.#chance;

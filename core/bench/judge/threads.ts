@@ -3,6 +3,7 @@ import type { Job, Shop } from '../../src/job/index.ts';
 import type { Lathe } from '../../src/lathe/index.ts';
 import { emptyDetail, type Feature } from '../../src/part/index.ts';
 import { chanceOf } from '../../src/simulate/index.ts';
+import { boreStep, drawer, holeGauges } from '../../src/testing/drawer.ts';
 import { jobOf, shopWith, twoChucks } from '../../src/testing/jobs.ts';
 import { feature, instruments, tools } from '../../src/testing/shop.ts';
 import type { Tool } from '../../src/tool/index.ts';
@@ -18,6 +19,8 @@ export interface ThreadRow {
   readonly pitchText: string;
   readonly unit: 'mm' | 'tpi';
   readonly springShare: number;
+  /** inside: the bore that it is cut in, and the plug's limits are asked of the run */
+  readonly holeMm?: number;
 }
 const LINE_MM = 0.02;
 const LENGTH_MM = 30;
@@ -38,22 +41,46 @@ const latheFor = ({ pitchText, unit }: ThreadRow): Lathe => ({
     compound: { ...twoChucks.slides.compound, travelPerTurn: '1', divisions: 50, kind: 'radius', unit: 'mm' },
   },
 });
-const bitFor = ({ pitchMm }: ThreadRow): Tool => ({
-  ...{ id: '00000000-0000-4000-8000-0000000000b1', name: 'bit 60', kind: 'threading', material: 'hss' },
-  ...{ angleDeg: 60, tipMm: FLAT_SHARE * pitchMm, deepestMm: 6, widthMm: 5 },
-});
+const bitFor = ({ pitchMm, holeMm }: ThreadRow): Tool => {
+  const form = { material: 'hss', angleDeg: 60, deepestMm: 6, widthMm: 5 } as const;
+  const id = '00000000-0000-4000-8000-0000000000b1';
+  return holeMm === undefined
+    ? { ...form, id, name: 'bit 60', kind: 'threading', tipMm: FLAT_SHARE * pitchMm }
+    : {
+        ...{ ...form, id, name: 'inside bit 60', kind: 'inside threading', tipMm: flatOf({ pitchMm, holeMm }) },
+        ...{ deepestMm: 0.8 * pitchMm, leastBoreMm: 0.8 * holeMm, reachMm: 60 },
+      };
+};
+/** Inside the flat at the point is half of that outside: the crest of the mate is sharper. */
+const flatOf = ({ pitchMm, holeMm }: Pick<ThreadRow, 'pitchMm' | 'holeMm'>): number =>
+  (holeMm === undefined ? FLAT_SHARE : FLAT_SHARE / 2) * pitchMm;
 const WIRES = '00000000-0000-4000-8000-0000000000b2';
+/** A go plug is made inside the limit by what it may wear. ISO 1502, the least that it has for these */
+const WEAR_MM = 0.006;
+const PLUG = '00000000-0000-4000-8000-0000000000b3';
 
-/** A drawn bar that is threaded at its end, and the shop that does it. */
+/** A drawn bar that is threaded at its end, or a bush that is in its bore, and the shop that does it. */
 export function threadJob(row: ThreadRow): { readonly job: Job; readonly shop: Shop } {
+  const { holeMm, majorMm } = row;
   const thread = { ...emptyDetail('t1', 'thread', 'mm'), designation: row.designation, class: row.close };
-  const job = jobOf([feature(1, row.majorMm, LENGTH_MM, '', { details: [thread] as unknown as Feature['details'] })]);
+  const details = [thread] as unknown as Feature['details'];
+  const outMm = Math.ceil(majorMm) + 14;
+  const job =
+    holeMm === undefined
+      ? jobOf([feature(1, majorMm, LENGTH_MM, '', { details })])
+      : jobOf([feature(1, outMm, LENGTH_MM)], 1, {
+          bores: { left: [], right: [boreStep('core', holeMm, '', { limits: '+0.1/0', details: details as never })] },
+        });
   const lathe = latheFor(row);
   const shop = {
-    ...shopWith(String(row.majorMm), '900', lathe, 'medium-carbon-steel'),
-    tools: [...tools, bitFor(row)],
+    ...shopWith(String(holeMm === undefined ? majorMm : outMm), '900', lathe, 'medium-carbon-steel'),
+    tools: [...(holeMm === undefined ? tools : drawer), bitFor(row)],
     instruments: [
-      ...instruments,
+      ...(holeMm === undefined ? instruments : holeGauges),
+      {
+        ...{ id: PLUG, name: 'plug', kind: 'thread plug', unit: 'mm', fromMm: 0, toMm: 80 },
+        ...{ resolutionMm: 0.01, uncertaintyMm: 0.005, designation: `${row.designation} ${row.close}` },
+      },
       {
         ...{ id: WIRES, name: 'wires', kind: 'thread wires', unit: 'mm', fromMm: 0, toMm: 80 },
         ...{ resolutionMm: 0.001, uncertaintyMm: 0.005, wiresMm: [row.pitchMm * 0.577] },
@@ -74,10 +101,12 @@ export function threadRun(row: ThreadRow): object {
 export function threadWorldOf(row: ThreadRow, seed: number, compoundDeg: number): ThreadWorld {
   const chance = chanceOf(seed * 7919 + 31);
   return {
-    ...{ seed, side: 'outside', blankMm: row.majorMm - chance.even() * 0.06, pitchMm: row.pitchMm, includedDeg: 60 },
-    ...{ flatMm: FLAT_SHARE * row.pitchMm + chance.between(-0.02, 0.02) },
+    ...{ seed, side: row.holeMm === undefined ? 'outside' : 'inside', pitchMm: row.pitchMm, includedDeg: 60 },
+    blankMm:
+      row.holeMm === undefined ? row.majorMm - chance.even() * 0.06 : row.holeMm + 0.05 + chance.between(-0.01, 0.01),
+    flatMm: flatOf(row) + chance.between(-0.02, 0.02),
     ...{ compoundDeg: compoundDeg + chance.between(-0.25, 0.25), lineMm: LINE_MM, springShare: row.springShare },
-    ...{ touchMm: 0.02, handLines: 0.1, wiresMm: 0.005, shortMm: 0.004 },
+    ...{ touchMm: 0.02, handLines: 0.1, wiresMm: 0.005, feltMm: 0.003, shortMm: 0.004 },
   };
 }
 
@@ -94,6 +123,7 @@ export function cutThread(row: ThreadRow, run: object, seed: number): CutThread 
   const steps = (run as { steps: { kind: string; compoundDeg?: number }[] }).steps;
   const compoundDeg = steps.find((s) => s.kind === 'thread')?.compoundDeg ?? 0;
   const world = threadWorldOf(row, seed, compoundDeg);
+  const limits = threadLimitsOf(run);
   const thread = new PretendedThread(world);
   let [measurements, passes] = [0, 0];
   for (let guard = 0; guard < 300; guard++) {
@@ -106,13 +136,44 @@ export function cutThread(row: ThreadRow, run: object, seed: number): CutThread 
       continue;
     }
     if (step.kind === 'touchOff') {
-      thread.touch();
+      if (step.forThread) thread.touch();
       add({
-        ...{ kind: 'touchedOff', stepId: step.id, approach: 'in', crossNumber: '0.00', endNumber: '0' },
-        diameter: { text: world.blankMm.toFixed(3), unit: 'mm' },
+        ...{ kind: 'touchedOff', stepId: step.id, approach: world.side === 'inside' ? 'out' : 'in' },
+        ...{ crossNumber: '0.00', endNumber: '0' },
+        diameter: {
+          text: (step.forThread ? world.blankMm : (step.targetMm ?? row.majorMm + 13.7)).toFixed(3),
+          unit: 'mm',
+        },
         ...(step.compoundDeg === undefined ? {} : { compoundNumber: '0.00' }),
         ...(doubt ? { lookedAgain: true } : {}),
       });
+      continue;
+    }
+    if (step.kind === 'measure' && !told.measured && step.featureId !== 't1') {
+      // what is bored before comes out as it is asked
+      const [low, high] = [step.limits?.lowerMm ?? step.targetMm, step.limits?.upperMm ?? step.targetMm];
+      add({
+        ...{ kind: 'reading', stepId: step.id, instrumentId: 'unlisted', place: 'middle', lookedAgain: true },
+        raw: { text: (step.last ? (low + high) / 2 : step.targetMm).toFixed(3), unit: 'mm' },
+      });
+      continue;
+    }
+    if (step.kind === 'measure' && !told.measured && world.side === 'inside') {
+      measurements++;
+      // go is made to the lower limit, not-go to the upper one
+      const { lowerMm, upperMm } = limits;
+      const felt = (feel: 'small' | 'large', madeToMm: number): void => {
+        add({
+          ...{ kind: 'reading', stepId: step.id, instrumentId: PLUG, place: 'middle', feel },
+          raw: { text: madeToMm.toFixed(3), unit: 'mm' },
+        });
+      };
+      if (!thread.goes(lowerMm + WEAR_MM)) felt('small', lowerMm);
+      else if (thread.goes(upperMm)) felt('large', upperMm);
+      else {
+        felt('large', lowerMm);
+        felt('small', upperMm);
+      }
       continue;
     }
     if (step.kind === 'measure' && !told.measured) {
@@ -144,8 +205,12 @@ export function byCalculatedDepth(row: ThreadRow, run: object, seed: number): nu
   ).steps.find((s) => s.kind === 'thread')!;
   const thread = new PretendedThread(threadWorldOf(row, seed, step.compoundDeg!));
   thread.touch();
-  const travel =
-    (0.7578 * row.pitchMm - 0.866 * FLAT_SHARE * row.pitchMm) / Math.cos((step.compoundDeg! * Math.PI) / 180);
+  // the depth of the sharp form in the bore or on the bar, less what the flat cuts off
+  const deepMm =
+    row.holeMm === undefined
+      ? 0.7578 * row.pitchMm - 0.866 * FLAT_SHARE * row.pitchMm
+      : (row.majorMm - row.holeMm) / 2 + 0.10825 * row.pitchMm - 0.866 * flatOf(row);
+  const travel = deepMm / Math.cos((step.compoundDeg! * Math.PI) / 180);
   const count = Math.max(4, step.passCount ?? 10);
   let set = 0;
   for (let i = 1; i <= count; i++) {
@@ -163,9 +228,23 @@ export const threadLimitsOf = (run: object): { readonly upperMm: number; readonl
     (s) => s.kind === 'threadLast',
   )!.limits!;
 
-/** Rows of the table: threads outside, in both systems, from fine to coarse. */
+/** Rows of the table: threads outside and inside, in both systems, from fine to coarse. */
 export const THREAD_ROWS: readonly ThreadRow[] = (
   [
+    ...([
+      { designation: 'M24x1', close: '6H', majorMm: 24, holeMm: 22.92, pitchMm: 1, pitchText: '1', unit: 'mm' },
+      { designation: 'M24x1.5', close: '6H', majorMm: 24, holeMm: 22.4, pitchMm: 1.5, pitchText: '1.5', unit: 'mm' },
+      { designation: 'M30x3.5', close: '6H', majorMm: 30, holeMm: 26.25, pitchMm: 3.5, pitchText: '3.5', unit: 'mm' },
+      {
+        designation: '3/4-10 UNC',
+        close: '2B',
+        majorMm: 19.05,
+        holeMm: 16.35,
+        pitchMm: 2.54,
+        pitchText: '10',
+        unit: 'tpi',
+      },
+    ] as const),
     { designation: 'M10x0.75', close: '6g', majorMm: 10, pitchMm: 0.75, pitchText: '0.75', unit: 'mm' },
     { designation: 'M8', close: '6g', majorMm: 8, pitchMm: 1.25, pitchText: '1.25', unit: 'mm' },
     { designation: 'M20', close: '6g', majorMm: 20, pitchMm: 2.5, pitchText: '2.5', unit: 'mm' },
@@ -192,10 +271,13 @@ export function cutThreads(row: ThreadRow, count: number): CountedThreads {
     const plain = byCalculatedDepth(row, run, seed);
     counted.measurements += made.measurements;
     if (!made.finished) counted.unfinished++;
-    if (made.pitchDiameterMm < lowerMm - 1e-9) counted.under++;
-    else if (made.pitchDiameterMm <= upperMm + 1e-9) counted.inside++;
-    if (plain < lowerMm) counted.plainUnder++;
-    else if (plain <= upperMm) counted.plainInside++;
+    // what cannot be put back: under its least size outside, over its largest inside
+    const spoiled = (mm: number): boolean => (row.holeMm === undefined ? mm < lowerMm - 1e-9 : mm > upperMm + 1e-9);
+    const isInside = (mm: number): boolean => mm >= lowerMm - 1e-9 && mm <= upperMm + 1e-9;
+    if (spoiled(made.pitchDiameterMm)) counted.under++;
+    else if (isInside(made.pitchDiameterMm)) counted.inside++;
+    if (spoiled(plain)) counted.plainUnder++;
+    else if (isInside(plain)) counted.plainInside++;
   }
   return counted;
 }

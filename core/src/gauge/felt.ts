@@ -11,14 +11,17 @@ export interface Felt {
   readonly feel: 'large' | 'touches' | 'small';
 }
 
+/** A gauge that does not go says that the work is beyond what it is made to, by however little, mm. */
+const BEYOND_MM = 1e-6;
+
 /**
- * What gauges without a number say together: between what the size lies. Where they leave a side open the dial's own expectation
- * closes it; the end that guards the limit is what a move follows from.
+ * What gauges without a number say together: between what the size lies. What the dial lets expect narrows that further, as far as it does
+ * not speak against what was felt; the end that guards the limit is what a move follows from.
  * @param expected what the dial lets expect; without it an open side stays at what was felt
  * @param cut which side is cut: `large` and `small` are of the work's size, outside as inside
  * @throws RangeError when there is none
  * @source FIELD 9: readings without a number are readings
- * @example combineFelt([{ mm: 30.1, uncertaintyMm: 0.02, feel: 'large' }], { mm: 30.3, boundMm: 0.1 }).guardMm // 30.1
+ * @example combineFelt([{ mm: 30.1, uncertaintyMm: 0.02, feel: 'large' }], { mm: 30.3, boundMm: 0.1 }).guardMm.toFixed(3) // '30.200'
  */
 export function combineFelt(
   felt: readonly Felt[],
@@ -28,14 +31,20 @@ export function combineFelt(
 ): Combined {
   if (felt.length === 0) throw new RangeError('nothing felt');
   const at = (feels: readonly Felt['feel'][], off: 1 | -1) =>
-    felt.filter((f) => feels.includes(f.feel)).map((f) => f.mm + (f.feel === 'touches' ? off * f.uncertaintyMm : 0));
-  const lows = at(['large', 'touches'], -1);
-  const highs = at(['small', 'touches'], 1);
-  const all = felt.map((f) => f.mm);
-  const low =
-    lows.length > 0 ? Math.max(...lows) : Math.min(...all, expected ? expected.mm - expected.boundMm : Infinity);
-  const high =
-    highs.length > 0 ? Math.min(...highs) : Math.max(...all, expected ? expected.mm + expected.boundMm : -Infinity);
+    felt
+      .filter((f) => feels.includes(f.feel))
+      .map((f) => f.mm + off * (f.feel === 'touches' ? f.uncertaintyMm : -BEYOND_MM));
+  const [least, most] = [Math.max(...at(['large', 'touches'], -1)), Math.min(...at(['small', 'touches'], 1))];
+  // what the dial expects where that is possible at all; beyond it only what was felt is left
+  const [from, to] = expected
+    ? [expected.mm - expected.boundMm, expected.mm + expected.boundMm]
+    : [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY];
+  const [narrowLow, narrowHigh] = [Math.max(least, from), Math.min(most, to)];
+  const possible = narrowLow <= narrowHigh;
+  const closed = (mm: number, other: number): number => (Number.isFinite(mm) ? mm : other);
+  const [low, high] = possible
+    ? [closed(narrowLow, narrowHigh), closed(narrowHigh, narrowLow)]
+    : [closed(least, most), closed(most, least)];
   // gauges that contradict one another: the one that guards the limit is believed
   const smallestMm = Math.min(low, high);
   const largestMm = Math.max(low, high);

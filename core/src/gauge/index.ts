@@ -20,6 +20,7 @@ export {
   type Instrument,
   type InstrumentKind,
   instrumentSchema,
+  isLimitGauge,
   type Measurand,
   measures,
   tellsNumber,

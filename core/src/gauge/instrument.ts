@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { lengthUnitSchema, ROUNDING } from '../quantity/index.ts';
 
 /** What can be measured of a turned piece. */
-export const MEASURANDS = ['outside', 'inside', 'depth', 'length', 'thread', 'runout'] as const;
+export const MEASURANDS = ['outside', 'inside', 'depth', 'length', 'thread', 'inside thread', 'runout'] as const;
 export type Measurand = (typeof MEASURANDS)[number];
 
 /** What each kind of instrument measures, and whether it tells a number or only large, right, small. */
@@ -13,7 +13,7 @@ export const INSTRUMENT_KINDS = {
   'thread micrometer': { measures: ['thread'], number: true },
   'thread wires': { measures: ['thread'], number: true },
   'thread ring': { measures: ['thread'], number: false },
-  'thread plug': { measures: ['thread'], number: false },
+  'thread plug': { measures: ['inside thread'], number: false },
   'inside micrometer': { measures: ['inside'], number: true },
   'telescopic gauge': { measures: ['inside'], number: true },
   'bore gauge': { measures: ['inside'], number: true },
@@ -22,7 +22,7 @@ export const INSTRUMENT_KINDS = {
   'snap gauge': { measures: ['outside'], number: false },
   'ring gauge': { measures: ['outside'], number: false },
   'plug gauge': { measures: ['inside'], number: false },
-  mate: { measures: ['outside', 'inside'], number: false },
+  mate: { measures: ['outside', 'inside', 'thread', 'inside thread'], number: false },
   indicator: { measures: ['runout'], number: true },
   other: { measures: ['outside', 'inside', 'depth', 'length'], number: true },
 } as const satisfies Record<string, { readonly measures: readonly Measurand[]; readonly number: boolean }>;
@@ -38,6 +38,8 @@ export const instrumentSchema = z.strictObject({
   toMm: z.number().positive().max(5000),
   resolutionMm: z.number().positive().max(1),
   uncertaintyMm: z.number().positive().max(2),
+  /** of a ring or plug for threads: the thread and class that are engraved on it */
+  designation: z.string().max(40).optional(),
   /** of thread wires: the diameters that are there, three of each */
   wiresMm: z.array(z.number().positive().max(50)).max(60).optional(),
   /** last calibration, with its certificate, and when the next is due */
@@ -83,6 +85,17 @@ export function measures({ kind }: Pick<Instrument, 'kind'>, what: Measurand): b
 
 /** Whether it tells a number; gauges and preset calipers only tell large, right or small. */
 export const tellsNumber = ({ kind }: Pick<Instrument, 'kind'>): boolean => INSTRUMENT_KINDS[kind].number;
+
+/** Gauges that are made to the limits themselves: what they say is the verdict. */
+const LIMIT_GAUGES: readonly InstrumentKind[] = [
+  'snap gauge',
+  'ring gauge',
+  'plug gauge',
+  'thread ring',
+  'thread plug',
+];
+/** Whether an instrument is made to limits, so that nothing is kept from them for its own doubt. @source ISO 1938, ISO 1502 */
+export const isLimitGauge = ({ kind }: Pick<Instrument, 'kind'>): boolean => LIMIT_GAUGES.includes(kind);
 
 const FITNESS_ORDER: readonly Fitness[] = ['good', 'allowed', 'tooCoarse'];
 

@@ -77,7 +77,7 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     raw: typedLengthSchema,
     instrumentId,
     place: z.string().max(40),
-    /** a gauge that tells no number: `raw` is what it is set or made to; large: it does not go, touches: tight, small: loose */
+    /** a gauge that tells no number: `raw` is what it is set or made to; whether the work is larger, as large, or smaller than that */
     feel: z.enum(['large', 'touches', 'small']).optional(),
     /** of a thread: read over three wires of this diameter, as it was told */
     wireMm: z.number().positive().max(50).optional(),

@@ -37,6 +37,7 @@ export {
 export { actOf, isPass, type Step, stepsOf } from './step.ts';
 export { stockOf } from './stock-of.ts';
 export {
+  gaugesThere,
   isThreadStep,
   type OverWires,
   overWires,

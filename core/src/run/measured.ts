@@ -5,6 +5,7 @@ import {
   type Doubt,
   decideBetween,
   type Felt,
+  isLimitGauge,
   uncertaintyOf,
 } from '../gauge/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -41,9 +42,13 @@ export function measured(run: FrozenRun, state: RunState, step: Step, record?: R
   const expected = expectedOf(run, state, step.featureId);
   const combined =
     numbers.length > 0 ? combineReadings(numbers, record, cut) : combineFelt(sizes as Felt[], expected, record, cut);
+  // what go and not-go say is the verdict
+  const byLimits = readings.every(
+    (r) => r.feel !== undefined && run.means.instruments.some((i) => i.id === r.instrumentId && isLimitGauge(i)),
+  );
+  const uncertaintyMm = byLimits ? 0 : combined.uncertaintyMm;
   const decision =
-    step.limits &&
-    decideBetween(combined.smallestMm, combined.largestMm, combined.uncertaintyMm, step.limits, record, cut);
+    step.limits && decideBetween(combined.smallestMm, combined.largestMm, uncertaintyMm, step.limits, record, cut);
   const doubts = readings.flatMap((reading) => {
     const doubt = doubtOfReading(run, state, reading);
     return doubt.kind === 'doubted' ? [{ reading, doubt }] : [];

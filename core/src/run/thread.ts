@@ -1,7 +1,7 @@
 import type { Instrument, Measurand } from '../gauge/index.ts';
 import { acrossShare, type Fineness, type Lathe, threadFinenesses } from '../lathe/index.ts';
 import { type Part, roundOf } from '../part/index.ts';
-import { crestFlatShareOf, overWiresMm, wireFor } from '../thread/index.ts';
+import { crestFlatShareOf, gaugeFits, overWiresMm, wireFor } from '../thread/index.ts';
 import type { Step } from './step.ts';
 
 /** A pass of a thread that a bit cuts. Its sizes are pitch diameters. */
@@ -51,9 +51,27 @@ export function readThere(
   step: Step,
 ): ReadThere | undefined {
   const thread = threadOf(run, step.featureId);
-  if (thread) return { side: thread.side, what: 'thread', sizeMm: step.targetMm ?? thread.blankMm };
+  if (thread)
+    return {
+      side: thread.side,
+      what: thread.side === 'inside' ? 'inside thread' : 'thread',
+      sizeMm: step.targetMm ?? thread.blankMm,
+    };
   const round = roundOf(run.piece.part, step.featureId ?? '');
   return round && { side: round.side, what: round.side, sizeMm: round.diameterMm };
+}
+
+/** The gauges of a list that are for what is measured at a step: of rings and plugs for threads only those of this one. */
+export function gaugesThere(
+  run: { readonly steps: readonly Step[]; readonly means: { readonly instruments: readonly Instrument[] } },
+  step: Step,
+): readonly Instrument[] {
+  const thread = threadOf(run, step.featureId);
+  return run.means.instruments.filter(
+    ({ kind, designation }) =>
+      (kind !== 'thread ring' && kind !== 'thread plug') ||
+      (thread !== undefined && designation !== undefined && gaugeFits(designation, thread)),
+  );
 }
 
 /** Wires to lay in, and what is read over them when the pitch diameter is so large, mm. */

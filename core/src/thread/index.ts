@@ -5,6 +5,7 @@ export { type ThreadSheet, threadSheet } from './describe.ts';
 export { type ReadThread, readThread, UNREAD_THREAD } from './designation.ts';
 export type { Form, ToolTip } from './form/form.ts';
 export { formOf, includedDegOf, threadLimits } from './forms.ts';
+export { type AskedThread, gaugeFits } from './gauge-for.ts';
 export { identifyThread, type Likely, type WornThread } from './identify.ts';
 export { majorLimits } from './metric-limits.ts';
 export { nearThreads } from './near.ts';

@@ -3,20 +3,47 @@ import { useState } from 'react';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 
 type Feel = 'large' | 'touches' | 'small';
-const feels: readonly (readonly [Feel, string])[] = [
-  ['large', 'Does not go: too large'],
-  ['touches', 'Touches, goes tight'],
-  ['small', 'Goes loose: smaller'],
-];
+type Side = 'outside' | 'inside';
+type Words = readonly (readonly [Feel, string])[];
+/** How it went on, and what that says of the work: over what is turned, or into what is bored. */
+const feels: Readonly<Record<Side, Words>> = {
+  outside: [
+    ['large', 'Does not go over: the work is larger'],
+    ['touches', 'Touches, goes tight'],
+    ['small', 'Goes over loose: the work is smaller'],
+  ],
+  inside: [
+    ['small', 'Does not go in: the hole is smaller'],
+    ['touches', 'Touches, goes tight'],
+    ['large', 'Goes in loose: the hole is larger'],
+  ],
+};
+/** The same of the mate of a thread. */
+const mateFeels: Readonly<Record<Side, Words>> = {
+  outside: [
+    ['large', 'The nut does not start'],
+    ['touches', 'It starts and goes tight'],
+    ['small', 'It runs on loose'],
+  ],
+  inside: [
+    ['small', 'The screw does not start'],
+    ['touches', 'It starts and goes tight'],
+    ['large', 'It runs in loose'],
+  ],
+};
 
 /** A reading without a number: preset calipers, a gauge or the mate, and how it went on. */
 export function FeltReading({
   unit,
   usual,
+  side,
+  ofThread,
   onFeel,
 }: {
   unit: 'mm' | 'in';
   usual: string;
+  side: Side;
+  ofThread: boolean;
   onFeel: (feel: Feel, setTo: string) => void;
 }) {
   const [setTo, setSetTo] = useState(usual);
@@ -32,7 +59,7 @@ export function FeltReading({
         inputMode={unit === 'mm' ? 'decimal' : 'text'}
         data="gauge-size"
       />
-      {feels.map(([feel, words]) => (
+      {(ofThread ? mateFeels : feels)[side].map(([feel, words]) => (
         <button
           key={feel}
           type="button"

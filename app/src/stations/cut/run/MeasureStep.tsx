@@ -23,6 +23,7 @@ import { GonePanel } from './GonePanel.tsx';
 import { InstrumentSelect } from './InstrumentSelect.tsx';
 import { Ladder } from './Ladder.tsx';
 import { ReadingRow } from './ReadingRow.tsx';
+import { ThreadGauge } from './ThreadGauge.tsx';
 import { useKeys } from './useKeys.ts';
 import { PLACES, useReading } from './useReading.ts';
 import type { useRun } from './useRun.ts';
@@ -81,19 +82,21 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
   const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
   const [ending, setEnding] = useState(false);
   const taking = useReading({ keepAs, frozen, advice, add });
-  const { instrumentId, unit, uncertaintyMm, focusField, shownPlaces, feels, there, wires } = taking;
+  const { instrumentId, unit, uncertaintyMm, focusField, shownPlaces, feels, there, wires, instrument } = taking;
   const acts = actsOf(advice);
   const gone = acts[0]?.code === 'gone';
   const main = gone || !acts[0] ? undefined : () => add(acts[0]!.body);
   useKeys(keys, { ' ': main, enter: main, m: focusField, n: onNote, b: onBack }, taking.tookAt);
   const fit = fitness(tolerance, uncertaintyMm);
+  const ofThread = there.what === 'thread' || there.what === 'inside thread';
+  const ends = instrument?.kind === 'thread ring' || instrument?.kind === 'thread plug';
   return (
     <>
       <div className="grid flex-1 content-start md:grid-cols-[320px_minmax(0,1fr)] lg:grid-cols-[320px_minmax(0,280px)_minmax(0,1fr)] lg:content-stretch">
         <section aria-label="Readings" className="border-r border-[var(--line)] bg-[var(--bench)] px-5 py-4">
           <h2 className="text-2xl">
             {nameOf(frozen, step.featureId)}
-            {there.what === 'thread'
+            {ofThread
               ? ', pitch diameter'
               : ` Ø${measure(there.sizeMm, frozen.drawing.unit, frozen.drawing.unit === 'mm' ? 2 : 3)}`}
           </h2>
@@ -102,7 +105,7 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
             ▲ Stop the spindle. Wipe the work. Never measure moving work.
           </p>
           <InstrumentSelect
-            instruments={frozen.means.instruments}
+            instruments={taking.gauges}
             value={instrumentId}
             unit={frozen.means.lathe.unit}
             what={there.what}
@@ -129,11 +132,18 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
               />
             ))}
           </ol>
-          {feels && (
+          {feels && ends && limits && <ThreadGauge {...{ unit, limits }} side={there.side} onFeel={taking.feel} />}
+          {feels && !(ends && limits) && (
             <FeltReading
               key={instrumentId}
+              side={there.side}
+              ofThread={ofThread}
               unit={unit}
-              usual={measure(limits?.upperMm ?? there.sizeMm, unit, unit === 'mm' ? 3 : 4)}
+              usual={measure(
+                (there.side === 'inside' ? limits?.lowerMm : limits?.upperMm) ?? there.sizeMm,
+                unit,
+                unit === 'mm' ? 3 : 4,
+              )}
               onFeel={taking.feel}
             />
           )}

@@ -3,7 +3,7 @@ import type { Reading } from '@whelk/core/run';
 import { useState } from 'react';
 
 /** How a gauge without a number went on. */
-const feltText = { large: 'does not go', touches: 'tight', small: 'loose' } as const;
+const feltText = { large: 'work larger', touches: 'just touches', small: 'work smaller' } as const;
 
 /** One reading as it was typed. Correcting keeps what stood there before; set aside it stays in the record and counts no more. */
 export function ReadingRow({

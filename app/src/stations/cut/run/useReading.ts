@@ -1,6 +1,6 @@
 import { chooseInstrument, tellsNumber, uncertaintyOf } from '@whelk/core/gauge';
 import { decimalsOf, parseLength } from '@whelk/core/quantity';
-import { type FrozenRun, overWires, readThere, type StepAdvice } from '@whelk/core/run';
+import { type FrozenRun, gaugesThere, overWires, readThere, type StepAdvice } from '@whelk/core/run';
 import { useEffect, useRef, useState } from 'react';
 import type { KnownProblem } from '../../../messages/app-code.ts';
 import { useKeptText } from '../../../ui/keep/useKeptText.ts';
@@ -25,9 +25,10 @@ export function useReading({
   const { limits } = step;
   const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
   const there = readThere(frozen, step)!;
+  const gauges = gaugesThere(frozen, step);
   const usual =
     step.instrumentId ??
-    chooseInstrument(frozen.means.instruments, there.what, there.sizeMm, tolerance, frozen.means.lathe.unit)?.id ??
+    chooseInstrument(gauges, there.what, there.sizeMm, tolerance, frozen.means.lathe.unit)?.id ??
     UNLISTED;
   const [instrumentId, setInstrumentId] = useState(measured?.readings.at(-1)?.instrumentId ?? usual);
   const [text, setText, dropText] = useKeptText(`${keepAs}.${step.id}.reading`);
@@ -77,6 +78,8 @@ export function useReading({
       : 4;
   return {
     ...{
+      gauges,
+      instrument,
       there,
       wires,
       form,

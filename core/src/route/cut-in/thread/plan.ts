@@ -3,8 +3,10 @@ import { type Lathe, threadFinenesses } from '../../../lathe/index.ts';
 import type { Inside, Outside } from '../../../part/index.ts';
 import type { Problem, Rational } from '../../../quantity/index.ts';
 import {
+  type AskedThread,
   exactLeadMm,
   formOf,
+  gaugeFits,
   includedDegOf,
   leadAngleDeg,
   type NamedThread,
@@ -56,16 +58,20 @@ const TOO_FINE = {
 const refused = (code: Problem['code'], drawn: Drawn, more: Partial<Problem> = {}): Problem => ({
   ...{ code, path: ['drawing', 'threads', drawn.id], value: drawn.designation, severity: 'warning', ...more },
 });
-/** A gauge for the pitch diameter: outside by number, inside how it goes on. */
+/** A gauge for the pitch diameter: outside by number, else a ring or plug of this very thread, how it goes on. */
 function gaugeFor(
   instruments: readonly Instrument[],
-  side: 'outside' | 'inside',
+  thread: AskedThread & { readonly side: 'outside' | 'inside' },
   sizeMm: number,
   toleranceMm: number,
   unit: Instrument['unit'],
 ): Instrument | undefined {
-  if (side === 'outside') return chooseInstrument(instruments, 'thread', sizeMm, toleranceMm, unit);
-  return instruments.find((i) => i.kind === 'thread plug' && i.fromMm <= sizeMm + 1 && sizeMm - 1 <= i.toMm);
+  const outside = thread.side === 'outside';
+  const kind = outside ? 'thread ring' : 'thread plug';
+  return (
+    (outside ? chooseInstrument(instruments, 'thread', sizeMm, toleranceMm, unit) : undefined) ??
+    instruments.find((i) => i.kind === kind && i.designation !== undefined && gaugeFits(i.designation, thread))
+  );
 }
 
 /** Plans a thread: by a bit in passes and measured last cuts, or by a die or tap where it is fine and there is one. */
@@ -167,7 +173,13 @@ function byBit(
   const compoundDeg = school === 'flank' ? flankDeg : 0;
   const compoundAlong = alternate || eachStart?.by === 'compound';
   const finenesses = threadFinenesses(lathe, compoundDeg);
-  const gauge = gaugeFor(instruments, side, aimMm, tolerance, lathe.unit);
+  const gauge = gaugeFor(
+    instruments,
+    { designation: drawn.designation, hand, class: drawn.class, side },
+    aimMm,
+    tolerance,
+    lathe.unit,
+  );
   const last = lastCutsFor({
     ...{ toleranceMm: tolerance, roomMm: 2 * depthMm * ALLOWANCE_SHARE, listed: gauge !== undefined },
     ...{ uncertaintyMm: gauge?.uncertaintyMm ?? 0.02, finenesses, highestShare: 1.5 * SPRING_SHARE },
