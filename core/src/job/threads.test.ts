@@ -70,13 +70,15 @@ describe('a thread in the route', () => {
     const { kinds, rough, planned, operations } = plan(features);
     const from = kinds.indexOf('thread');
     expect(kinds.slice(0, from)).toEqual(expect.arrayContaining(['groove', 'finish']));
-    expect(kinds.slice(from - 1)).toEqual([
-      ...['touchOff', 'thread', 'measure', 'threadNear', 'measure', 'threadLast', 'measure'],
+    expect(kinds.slice(from - 2)).toEqual([
+      ...['touchOff', 'threadSet', 'thread', 'measure', 'threadNear', 'measure', 'threadLast', 'measure'],
       ...kinds.slice(from + 6),
     ]);
     expect(rough).toMatchObject({ towards: 'chuck', reversed: false, school: 'flank', compoundDeg: 29.5, shortMm: 0 });
     expect(rough!.setting!.feedMmPerRev).toBe(2);
     expect(rough!.seconds).toBeGreaterThanOrEqual(1);
+    // the scratch is counted over about an inch of the 44 that are threaded
+    expect(operations.find((o) => o.kind === 'threadSet')).toMatchObject({ counted: 13, overMm: 26 });
     // its passes are pitch diameters that come down to the limits and stay above them
     const last = operations.find((o) => o.kind === 'threadLast')!;
     expect(last.limits).toMatchObject({ upperMm: 18.663, lowerMm: 18.503 });

@@ -8,6 +8,7 @@ export { cuttingListPicture } from './cutting-list.ts';
 export { endViewPicture, endViewShapes } from './end-view.ts';
 export type { FeatureEnd } from './ends.ts';
 export { faceShapes } from './faces.ts';
+export { gearTrainPicture } from './gear-train.ts';
 export { type GrindingSheet, grindingSheetPicture } from './grinding-sheet.ts';
 export { clampingPicture, type DrawnHolder, holderPicture } from './holder.ts';
 export { insertFacePicture, insertSectionPicture } from './insert.ts';

@@ -28,6 +28,7 @@ import { shoulder } from './shoulder.tsx';
 import type { RowAbout, ShownOperation } from './shown.ts';
 import { spot } from './spot.tsx';
 import { dieOrTap, thread, threadLast, threadNear } from './thread.tsx';
+import { threadSet } from './thread-set.tsx';
 import { touchOff } from './touch-off.ts';
 
 /** The one list of kinds: what is said and shown of each is in its own file. */
@@ -50,6 +51,7 @@ const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
     contour,
     roundEdge,
     breakEdges,
+    threadSet,
     thread,
     threadNear,
     threadLast,

@@ -44,6 +44,7 @@ export const CAUTIONS = [
   'blendWithFile',
   'knurlWet',
   'nutsStayShut',
+  'scratchFirst',
   'marksOnly',
   'drawOut',
   'handTurned',

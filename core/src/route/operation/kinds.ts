@@ -29,6 +29,7 @@ import { saw } from './saw.ts';
 import { shoulder } from './shoulder.ts';
 import { spot } from './spot.ts';
 import { dieOrTap, thread, threadLast, threadNear } from './thread.ts';
+import { threadSet } from './thread-set.ts';
 import { touchOff } from './touch-off.ts';
 
 /** The one list of kinds, in the order in which they usually come: what is known of each is in its own file. */
@@ -44,6 +45,7 @@ const kinds = {
     ream,
     countersink,
     chamfer,
+    threadSet,
     thread,
     threadNear,
     threadLast,

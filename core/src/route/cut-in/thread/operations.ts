@@ -11,12 +11,16 @@ import type { MeasuredAfter, Pass } from '../../operation/any.ts';
 import { bare } from '../../operation/kind.ts';
 import type { Operation } from '../../operation/kinds.ts';
 import type { ThreadOperation } from '../../operation/thread.ts';
+import type { ThreadSet } from '../../operation/thread-set.ts';
 import { usualMinutes } from '../../usual-minutes.ts';
 import type { ByBit } from './bit.ts';
 import type { Drawn } from './way.ts';
 
-/** Gears or levers and compound, setting the bit square, a scratch cut and its pitch counted, minutes. */
-const SET_MIN = 8;
+/** The bit set square and the scratch counted, and putting on gears besides, minutes. */
+const SET_MIN = 6;
+const GEARS_MIN = 10;
+/** A pitch is counted over about so much, mm. */
+const COUNT_OVER_MM = 26;
 
 /** Share of a cut's depth by which work, tool and lathe spring in a thread at the most; reckoned where nothing is known. Shop */
 export const SPRING_SHARE = 0.08;
@@ -92,13 +96,14 @@ export function operationsOf(
   const fineness = last.fineness.means;
   return [
     touchThread(context, planned, drawn, on, recorderFor),
+    setLead(planned, drawn),
     {
       ...common,
       id: `${drawn.id}-thread`,
       kind: 'thread',
       passes: made,
       ...(asidesMm ? { asidesMm } : {}),
-      minutes: SET_MIN + passMin * made.length,
+      minutes: passMin * made.length,
       targetMm: roughed,
     },
     measured('rough'),
@@ -150,6 +155,20 @@ function loadsOf(
 const asLimits = ({ upperMm, lowerMm }: SizeLimits): NonNullable<Operation['limits']> => ({
   ...{ upperMm, lowerMm, how: 'thread' },
 });
+
+/** Levers or gears for the lead, and a scratch that is counted before anything is cut. */
+function setLead({ common }: Planned, drawn: Drawn): ThreadSet {
+  const { zFromMm, zToMm, leadMm, setting, toolId, train } = common;
+  const counted = Math.max(1, Math.floor(Math.min(zToMm - zFromMm, COUNT_OVER_MM) / leadMm));
+  const { threadId, designation, side, hand, pitchMm, starts, towards, reversed, leadLabel } = common;
+  return {
+    ...{ ...bare, id: `${drawn.id}-set`, kind: 'threadSet', featureId: drawn.id, zFromMm, zToMm, toolId, setting },
+    ...{ threadId, designation, side, hand, pitchMm, leadMm, starts, towards, reversed, leadLabel },
+    ...(train ? { train } : {}),
+    ...{ counted, overMm: Number((counted * leadMm).toFixed(4)) },
+    ...{ minutes: SET_MIN + (train ? GEARS_MIN : 0), caution: 'scratchFirst' },
+  };
+}
 
 /** The bit touches the blank; the compound stands at its angle before. */
 function touchThread(
