@@ -120,6 +120,24 @@ describe('a thread that is cut exactly as it is told', () => {
       expect(made.reduce((sum, one) => sum + one.measurements, 0) / made.length).toBeLessThanOrEqual(3.5);
     },
   );
+  it('inside is tried by its plug, opened to it in small cuts, and never past it', () => {
+    const row: ThreadRow = {
+      ...{ designation: 'M24x1.5', close: '6H', majorMm: 24, holeMm: 22.4, pitchMm: 1.5, pitchText: '1.5', unit: 'mm' },
+      springShare: 0.05,
+    };
+    const run = threadRun(row);
+    const { lowerMm, upperMm } = threadLimitsOf(run);
+    const made = Array.from({ length: PIECES / 2 }, (_, i) => cutThread(row, run, i + 1));
+    expect(made.filter((one) => one.pitchDiameterMm < lowerMm || one.pitchDiameterMm > upperMm)).toEqual([]);
+    expect(made.reduce((sum, one) => sum + one.measurements, 0) / made.length).toBeLessThanOrEqual(5);
+  });
+  it('picked up in the middle goes straight in from where it stands, and still comes into its limits', () => {
+    const row: ThreadRow = { ...drawn[0], springShare: 0.05 };
+    const run = threadRun(row);
+    const { lowerMm, upperMm } = threadLimitsOf(run);
+    const made = Array.from({ length: PIECES / 2 }, (_, i) => cutThread(row, run, i + 1, 4));
+    expect(made.filter((one) => one.pitchDiameterMm < lowerMm || one.pitchDiameterMm > upperMm)).toEqual([]);
+  });
   it('does better than by the calculated depth, which leaves most of them too thick', () => {
     const row: ThreadRow = { ...drawn[0], springShare: 0.05 };
     const run = threadRun(row);

@@ -34,6 +34,8 @@ export class PretendedThread {
   /** how far in the point stands by each slide, mm of its travel; the touch's own error is in the cross-slide's */
   #crossMm = 0;
   #compoundMm = 0;
+  /** where the point stands along the work with the compound at its zero */
+  #asideMm = 0;
   /** deepest the metal was really cut, and the flanks of the groove as lines: place along at the surface */
   #depthMm = 0;
   #leading = Number.NEGATIVE_INFINITY;
@@ -50,6 +52,13 @@ export class PretendedThread {
     this.#compoundMm = 0;
   }
 
+  /** The tool was moved, and is brought into its groove again: its slides are counted from there. */
+  pickUp(): void {
+    this.#crossMm = this.#depthMm + this.#chance.between(-this.#world.touchMm, this.#world.touchMm);
+    this.#compoundMm = 0;
+    this.#asideMm = (this.#leading + this.#trailing) / 2 + this.#chance.between(-0.01, 0.01);
+  }
+
   /** A slide wound on by so many lines, as well as the hand can. */
   wind(slide: 'compound' | 'crossSlide', lines: number): void {
     const mm = (lines + this.#chance.bell() * this.#world.handLines) * this.#world.lineMm;
@@ -63,7 +72,7 @@ export class PretendedThread {
     const q = (compoundDeg * Math.PI) / 180;
     const back = this.#chance.bell() * handLines * lineMm;
     const asked = this.#crossMm + back + this.#compoundMm * Math.cos(q);
-    const along = this.#compoundMm * Math.sin(q);
+    const along = this.#asideMm + this.#compoundMm * Math.sin(q);
     // what is asked beyond the metal springs by its share
     const more = asked - this.#depthMm - shortMm;
     if (more <= 0) return;

@@ -118,7 +118,7 @@ export interface CutThread {
 }
 
 /** Cuts one thread as it is told, to the end or until nothing more is told. */
-export function cutThread(row: ThreadRow, run: object, seed: number): CutThread {
+export function cutThread(row: ThreadRow, run: object, seed: number, pickUpAfter?: number): CutThread {
   const { add, ask } = follow(run);
   const steps = (run as { steps: { kind: string; compoundDeg?: number }[] }).steps;
   const compoundDeg = steps.find((s) => s.kind === 'thread')?.compoundDeg ?? 0;
@@ -126,6 +126,7 @@ export function cutThread(row: ThreadRow, run: object, seed: number): CutThread 
   const limits = threadLimitsOf(run);
   const thread = new PretendedThread(world);
   let [measurements, passes] = [0, 0];
+  let [picked, straight] = [false, false];
   for (let guard = 0; guard < 300; guard++) {
     const told = ask();
     if (told.over) return { pitchDiameterMm: thread.truth(), finished: true, measurements, passes };
@@ -188,12 +189,20 @@ export function cutThread(row: ThreadRow, run: object, seed: number): CutThread 
     if (!act || act.code === 'gone') return { pitchDiameterMm: thread.truth(), finished: false, measurements, passes };
     const body = act.code === 'byHand' ? told.acts.at(-1).body : act.body;
     if (told.move?.kind === 'move' && /^thread/.test(step.kind)) {
+      if (straight && told.move.slide !== 'crossSlide') throw new Error('picked up it goes straight in');
       const { slide, fullTurns, rest, outTurns } = told.move;
       thread.wind(slide, fullTurns * 50 + Number(rest) / LINE_MM - outTurns * 50);
       thread.pass();
       passes++;
     }
     add(body);
+    const next = passes === pickUpAfter && !picked ? ask() : undefined;
+    if (next && !next.over && /^thread/.test(next.step.kind)) {
+      picked = true;
+      thread.pickUp();
+      straight = true;
+      add({ kind: 'pickedUp', stepId: next.step.id, crossNumber: '0.60', compoundNumber: '0.40' });
+    }
   }
   return { pitchDiameterMm: thread.truth(), finished: false, measurements, passes };
 }

@@ -28,11 +28,13 @@ const ANY_BELOW = 0.98;
 /** Minutes that a feed would take longer at the one that stands, against what changing it costs; undefined where that cannot stay. */
 function feedStays(
   { means, feeds }: FitContext,
-  { setting }: Operation,
+  operation: Operation,
   standing: Readonly<Record<string, string>>,
   cuttingMin: number,
 ): Feed | undefined {
-  if (!setting?.feedAt) return undefined;
+  const { setting } = operation;
+  // a lead is no feed: nothing but its own will do
+  if (!setting?.feedAt || 'leadMm' in operation) return undefined;
   const { controls } = means.lathe.feeds;
   const stands = feeds.find((f) => controls.every((c) => f.setting.at[c.id] === standing[c.id]));
   // a coarser one was not chosen for a reason: finish, power or bending

@@ -93,6 +93,15 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...now, kind: z.literal('cutAgain'), stepId }),
   /** too little for the edge was taken off by hand; what is read from now on is read anew */
   z.strictObject({ ...now, kind: z.literal('byHand'), stepId, with: z.enum(['file', 'emery']) }),
+  /** a thread's tool was brought into its groove again: what the rings read there; from then on it goes straight in */
+  z.strictObject({
+    ...now,
+    kind: z.literal('pickedUp'),
+    stepId,
+    crossNumber: z.string().max(16),
+    /** where the compound feeds the thread, so that it stands still known */
+    compoundNumber: z.string().max(16).optional(),
+  }),
   /** what was learned of a tool's spring is forgotten: it was reground, or set otherwise */
   z.strictObject({ ...now, kind: z.literal('forgotSpring'), stepId, toolId: z.uuid() }),
   /** where a belt, lever or gear really stands, when it is not where it was thought; empty: not known. Besides: chuck, locks … */

@@ -254,6 +254,29 @@ function byHand(run: FrozenRun, draft: Draft, step: Step, event: Of<'byHand'>): 
   return true;
 }
 
+/** How surely the point stands at the flanks that it was brought into by eye, mm on the pitch diameter. Shop */
+const PICKED_UP_MM = 0.06;
+/** The point lies in its groove: the rings there stand for what was cut so far, and the touch of before for nothing. */
+function pickUp(run: FrozenRun, draft: Draft, step: Step, event: Of<'pickedUp'>): boolean {
+  const { compound } = run.means.lathe.slides;
+  const cross = readDialNumber(depthRing(run.means.lathe), event.crossNumber);
+  const fine = event.compoundNumber === undefined ? undefined : readDialNumber(compound, event.compoundNumber);
+  if (!isThreadStep(step) || !cross.ok || (fine && !fine.ok)) return false;
+  const metal = draft.metal[step.threadId];
+  if (!metal) return false;
+  draft.crossLines = cross.lines;
+  draft.compoundLines = fine?.ok ? fine.lines : undefined;
+  draft.reference = {
+    ...{ rings: ringsOf(draft), diameterMm: metal.diameterMm, depthMm: 0, by: 'measured', featureId: step.threadId },
+    uncertaintyMm: metal.doubtMm + PICKED_UP_MM,
+  };
+  draft.lastCut = undefined;
+  draft.cuts = [];
+  if (!draft.pickedUp.includes(step.threadId)) draft.pickedUp.push(step.threadId);
+  draft.advances.push(event.id);
+  return true;
+}
+
 function done(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>, at: number, later: Later): boolean {
   const act = actOf(step);
   if (act === 'touchOff') return false;
@@ -320,6 +343,7 @@ function apply(run: FrozenRun, draft: Draft, event: RunEvent, at: number, later:
   if (event.kind === 'reading') return takeReading(run, draft, step, event, later);
   if (event.kind === 'lengthRead') return takeLength(draft, step, event);
   if (event.kind === 'byHand') return byHand(run, draft, step, event);
+  if (event.kind === 'pickedUp') return pickUp(run, draft, step, event);
   if (event.kind === 'trial') return trial(run, draft, step, event);
   if (event.kind === 'cutAgain') return cutAgain(run, draft, step, event, at, later);
   return done(run, draft, step, event, at, later);

@@ -147,6 +147,8 @@ export interface RunState {
   readonly readings: readonly Reading[];
   readonly lengths: readonly LengthReading[];
   readonly outcomes: readonly Outcome[];
+  /** threads whose tool was brought into its groove again: from then on straight in */
+  readonly pickedUp: readonly string[];
   /** cuts that were passed over: what stands there was left as it was */
   readonly leftSo: readonly { readonly stepId: string; readonly featureId?: string }[];
   readonly notes: readonly { readonly stepId: string; readonly text: string; readonly at: string }[];
@@ -180,6 +182,7 @@ export function startState(stand?: Stand): RunState {
     readings: [],
     lengths: [],
     outcomes: [],
+    pickedUp: [],
     leftSo: [],
     notes: [],
     advances: [],

@@ -10,6 +10,7 @@ export { identifyThread, type Likely, type WornThread } from './identify.ts';
 export { majorLimits } from './metric-limits.ts';
 export { nearThreads } from './near.ts';
 export { type RunOutGroove, runOutGroove, threadChamferMm } from './run-out.ts';
+export { stillServes } from './still-serves.ts';
 export {
   type ExactPitch,
   exactLeadMm,

@@ -19,6 +19,7 @@ export {
   PASS_SCHEDULES,
   type PassesWish,
   type PassSchedule,
+  passesAt,
   type ThreadPass,
   threadPasses,
 } from './passes.ts';

@@ -77,14 +77,23 @@ const shared = (fromMm: number, toMm: number, count: number): number[] =>
  * @source FIELD 7: equal areas, or depth_i = depth·√(i/n)
  */
 export function threadPasses(wish: PassesWish): readonly ThreadPass[] {
-  const { depthMm, flanksDeg, tipMm, school, compoundDeg, firstMm, lastMm } = wish;
+  const { depthMm, flanksDeg, firstMm, lastMm } = wish;
   const [a, b] = [Math.tan(radians(flanksDeg[0])), Math.tan(radians(flanksDeg[1]))];
   const t = a + b;
   if (depthMm <= 0) return [];
   const first = Math.max(firstMm, lastMm);
   let count = 1;
   while (count < MOST_PASSES && depthsOf(count, wish, t)[0]! > first + 1e-9) count++;
-  const depths = evenTail(depthsOf(count, wish, t), lastMm);
+  return passesAt(evenTail(depthsOf(count, wish, t), lastMm), wish);
+}
+
+/** What each pass takes when the tool goes to these depths one after another. */
+export function passesAt(
+  depths: readonly number[],
+  { depthMm, flanksDeg, tipMm, school, compoundDeg }: Omit<PassesWish, 'schedule' | 'firstMm' | 'lastMm'>,
+): readonly ThreadPass[] {
+  const [a, b] = [Math.tan(radians(flanksDeg[0])), Math.tan(radians(flanksDeg[1]))];
+  const t = a + b;
   const q = school === 'flank' ? Math.tan(radians(compoundDeg)) : 0;
   // of alternate flanks: the point keeps to one side of the finished groove and then to the other, as far as there is room
   const aside = (depth: number, i: number): number =>

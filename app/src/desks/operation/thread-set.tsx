@@ -1,9 +1,28 @@
+import { plannedThread } from '@whelk/core/route';
+import type { FrozenRun } from '@whelk/core/run';
+import { scaleDeg } from '@whelk/core/threading';
 import { inUnit } from '../../messages/in-unit.ts';
 import { threadName, towardsText } from '../../messages/thread.ts';
 import { GearTrain } from '../thread/GearTrain.tsx';
+import { PassesSection } from '../thread/PassesSection.tsx';
 import type { ShownOperation } from './shown.ts';
 
 const what = (counted: number): string => (counted === 1 ? 'one lead' : `${counted} leads`);
+
+/** The thread cut through, with all passes as they are planned. */
+function Section({ step, frozen }: { step: { readonly threadId: string }; frozen: FrozenRun }) {
+  const { lathe, tools } = frozen.means;
+  const planned = plannedThread(frozen.plan.operations, tools, step.threadId);
+  return planned ? (
+    <PassesSection
+      {...planned}
+      unit={lathe.unit}
+      scaleDeg={scaleDeg(lathe, planned.compoundDeg)}
+      width={440}
+      height={240}
+    />
+  ) : null;
+}
 
 export const threadSet: ShownOperation<'threadSet'> = {
   name: 'Lead and scratch cut',
@@ -42,12 +61,12 @@ export const threadSet: ShownOperation<'threadSet'> = {
               {u.bare(step.overMm, 2)} {unit}
             </b>{' '}
             by rule or pitch gauge
-            {step.starts > 1 ? `, the other starts lie between: one start alone is marked now` : ''}. Wrong by one line
-            in ten is a wrong lever: nothing is spoiled yet.
+            {step.starts > 1 ? `, the other starts lie between: one start alone is marked now` : ''}. If not, a lever or
+            gear is wrong, and nothing is spoiled yet.
           </li>
           <li>Its hand: held upright, a right-hand thread climbs to the right.</li>
         </ol>
-        {step.train && <GearTrain {...step.train} width={440} height={300} />}
+        {step.train ? <GearTrain {...step.train} width={440} height={300} /> : <Section {...{ step, frozen }} />}
       </div>
     );
   },

@@ -84,7 +84,9 @@ export function situationOf(
   if (!reference || step.targetMm === undefined || !isPass(step)) return undefined;
   const rough = actOf(step) === 'rough';
   const means = step.fineness === 'compound' && state.compoundLines === undefined ? 'halfLinesWithCare' : step.fineness;
-  const thread = isThreadStep(step) ? step : undefined;
+  const planned = isThreadStep(step) ? step : undefined;
+  // picked up again it goes straight in
+  const thread = planned && state.pickedUp.includes(planned.threadId) ? { ...planned, compoundDeg: 0 } : planned;
   const fineness = thread
     ? threadFineness(run, thread, rough)
     : finenessOf(run.means.lathe, rough ? 'lines' : (means ?? 'lines'));

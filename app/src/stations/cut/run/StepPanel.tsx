@@ -70,7 +70,7 @@ export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add,
       <div className="mt-3 grid items-start gap-x-8 gap-y-4 md:grid-cols-2">
         {move?.kind === 'move' &&
           (isThreadStep(step) ? (
-            <ThreadPass {...{ frozen, state, step, move, beat, start }} />
+            <ThreadPass {...{ frozen, state, step, move, beat, start, add }} />
           ) : (
             <MoveHands frozen={frozen} move={move} />
           ))}

@@ -15,13 +15,14 @@ interface Props {
 export function ThreadGauge({ unit, side, limits, onFeel }: Props) {
   const at = (mm: number): string => measure(mm, unit, unit === 'mm' ? 3 : 4);
   const outside = side === 'outside';
+  const goes = outside ? 'goes on' : 'goes in';
   const [go, notGo] = outside ? [limits.upperMm, limits.lowerMm] : [limits.lowerMm, limits.upperMm];
   const [metalOn, gone] = outside ? (['large', 'small'] as const) : (['small', 'large'] as const);
   return (
     <div className="mt-2 flex flex-col gap-2">
       <p className="text-[0.95rem]">Clean and oiled, by two fingers, never by force.</p>
       <button type="button" className="btn h-auto min-h-12 py-1" onClick={() => onFeel(metalOn, at(go))}>
-        Go does not go on: metal has to come off
+        Go does not go: metal has to come off
       </button>
       <button
         type="button"
@@ -34,7 +35,7 @@ export function ThreadGauge({ unit, side, limits, onFeel }: Props) {
         Go goes all the way, not-go does not start
       </button>
       <button type="button" className="btn h-auto min-h-12 py-1" onClick={() => onFeel(gone, at(notGo))}>
-        Not-go goes on: too {outside ? 'small' : 'large'}
+        Not-go {goes}: too {outside ? 'small' : 'large'}
       </button>
     </div>
   );

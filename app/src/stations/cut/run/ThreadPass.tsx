@@ -6,6 +6,8 @@ import { ThreadDial } from '../../../desks/thread/ThreadDial.tsx';
 import { engagesText, towardsText } from '../../../messages/thread.ts';
 import { DialWindow } from '../../../ui/dial-window/DialWindow.tsx';
 import { wayWith } from '../../../ui/dial-window/HandsList.tsx';
+import { PickUp } from './PickUp.tsx';
+import type { useRun } from './useRun.ts';
 
 interface Props {
   readonly frozen: FrozenRun;
@@ -15,10 +17,12 @@ interface Props {
   readonly beat: number;
   /** which of the starts it is, from 0 */
   readonly start: number;
+  readonly add: ReturnType<typeof useRun>['add'];
 }
 
 /** One pass of a thread: the number that is set before it, where the nuts close, and the four beats at its end. */
-export function ThreadPass({ frozen, state, step, move, beat, start }: Props) {
+export function ThreadPass({ frozen, state, step, move, beat, start, add }: Props) {
+  const [picking, setPicking] = useState(false);
   const { lathe } = frozen.means;
   const { slide, fromLines, toLines } = move.hands;
   const dial = depthRing(lathe, slide);
@@ -28,9 +32,26 @@ export function ThreadPass({ frozen, state, step, move, beat, start }: Props) {
   const turns = Math.abs(toLines - fromLines) / dial.divisions;
   const marks = step.engages.kind === 'marks' ? step.engages : undefined;
   const right = step.eachStart?.by === 'nuts' ? (step.eachStart.marks[start] ?? []) : (marks?.right ?? []);
+  const picked = state.pickedUp.includes(step.threadId);
+  if (picking)
+    return (
+      <div className="md:col-span-2">
+        <PickUp
+          {...{ frozen, step, byCompound }}
+          onClose={() => setPicking(false)}
+          onPicked={(crossNumber, compoundNumber) => {
+            add({
+              ...{ kind: 'pickedUp', stepId: step.id, crossNumber },
+              ...(compoundNumber === undefined ? {} : { compoundNumber }),
+            });
+            setPicking(false);
+          }}
+        />
+      </div>
+    );
   return (
     <div className="md:col-span-2">
-      <Away step={step} />
+      <Away step={step} onLost={() => setPicking(true)} />
       <Starts step={step} start={start} lathe={lathe} />
       <div className="grid gap-x-8 gap-y-2 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
         <div>
@@ -77,6 +98,14 @@ export function ThreadPass({ frozen, state, step, move, beat, start }: Props) {
         </div>
       </div>
       <Beats step={step} beat={beat} crossNumber={byCompound ? cross : undefined} />
+      {state.metal[step.threadId] && (
+        <p className="mt-1 text-sm">
+          {picked ? 'Picked up: straight in since then. ' : ''}
+          <button type="button" className="link" onClick={() => setPicking(true)}>
+            The tool was moved or re-ground, or the work taken out: pick up the thread …
+          </button>
+        </p>
+      )}
     </div>
   );
 }
@@ -162,7 +191,7 @@ function Beats({ step, beat, crossNumber }: { step: ThreadStep; beat: number; cr
 }
 
 /** Begun again in the middle of a thread: what is looked at before the next chip. */
-function Away({ step }: { step: ThreadStep }) {
+function Away({ step, onLost }: { step: ThreadStep; onLost: () => void }) {
   const [asks, setAsks] = useState((step.passNumber ?? 1) > 1 && firstHere);
   firstHere = false;
   if (!asks) return null;
@@ -176,6 +205,9 @@ function Away({ step }: { step: ThreadStep }) {
       </p>
       <button type="button" className="btn mt-2 min-h-12" onClick={() => setAsks(false)}>
         All of it stands, the point runs in its groove
+      </button>
+      <button type="button" className="btn mt-2 ml-3 min-h-12" onClick={onLost}>
+        It does not: pick it up …
       </button>
     </div>
   );

@@ -1,4 +1,4 @@
-import { type Dial, depthRing, numbersPerTurn } from '@whelk/core/lathe';
+import { depthRing } from '@whelk/core/lathe';
 import { type FrozenRun, type RunState, type StepAdvice, sideOf } from '@whelk/core/run';
 import { scaleDeg } from '@whelk/core/threading';
 import { useEffect, useRef } from 'react';
@@ -8,6 +8,7 @@ import { measure } from '../../../ui/format.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Acts } from './Acts.tsx';
 import { CheckFirst } from './CheckFirst.tsx';
+import { RingField } from './RingField.tsx';
 import { SetPanel } from './SetPanel.tsx';
 import { TouchDoubt } from './TouchDoubt.tsx';
 import { useKeys } from './useKeys.ts';
@@ -207,26 +208,6 @@ function HowToTouch({
           : 'Lengths will be scribed from the faced end.'}
       </li>
     </ol>
-  );
-}
-
-/** A number to be read off a ring. */
-function RingField({
-  reads,
-  dial,
-  ...field
-}: { reads: string; dial: Dial } & Pick<
-  React.ComponentProps<typeof TextField>,
-  'value' | 'problem' | 'onChange' | 'data'
->) {
-  return (
-    <TextField
-      {...field}
-      label={`${reads}, ${dial.unit}`}
-      note={`0 to ${numbersPerTurn(dial).toString()}`}
-      inputClass="h-14 text-2xl font-bold"
-      inputMode="decimal"
-    />
   );
 }
 

@@ -1,5 +1,6 @@
 import type { Combined, CutSide, Decision } from '@whelk/core/gauge';
-import { adviseStep, type FrozenRun, type RunState, type StepAdvice, sideOf } from '@whelk/core/run';
+import { adviseStep, type FrozenRun, type RunState, type StepAdvice, sideOf, threadOf } from '@whelk/core/run';
+import { readThread, stillServes } from '@whelk/core/thread';
 import { verdictText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
 import { Working } from '../../../ui/working/Working.tsx';
@@ -30,6 +31,9 @@ export function Verdict({
     <>
       <h2 className="text-2xl">{headline(advice, side)}</h2>
       {decision && <p className="mt-1 text-lg">{sentence(decision, step.last === true, inside === true, side)}</p>}
+      {decision?.left === 'gone' && (
+        <StillServes frozen={frozen} featureId={step.featureId} sizeMm={combined.guardMm} />
+      )}
       {combined.disagreement && <Disagrees combined={combined} unit={unit} places={places} />}
       {next?.kind === 'move' && !inside && (
         <div className="mt-4">
@@ -55,6 +59,34 @@ export function Verdict({
         <p className="mt-3 text-lg">The finishing tool is touched off first; its number follows then.</p>
       )}
     </>
+  );
+}
+
+/** A thread that was cut past its limits: what it still is by its pitch diameter, and what saves it. */
+function StillServes({
+  frozen,
+  featureId,
+  sizeMm,
+}: {
+  frozen: FrozenRun;
+  featureId: string | undefined;
+  sizeMm: number;
+}) {
+  const thread = threadOf(frozen, featureId);
+  const read = thread && readThread(thread.designation);
+  if (!thread || !read?.ok) return null;
+  const serves = stillServes(read.thread, thread.side, sizeMm);
+  return (
+    <p className="mt-2 max-w-xl text-lg">
+      {serves.length > 0 ? (
+        <>
+          By its pitch diameter it still is <b>{serves.join(', ')}</b>.
+        </>
+      ) : (
+        'No class of its standard has so much play.'
+      )}{' '}
+      Where its mate is still to be cut, cut that to this one’s measured size.
+    </p>
   );
 }
 

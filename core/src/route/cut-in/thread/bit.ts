@@ -24,6 +24,10 @@ export interface ByBit {
   readonly pastMm: number;
 }
 
+/** What a bit ends in. */
+export const tipOf = ({ radiusMm, tipMm }: Bit): ToolTip =>
+  radiusMm === undefined ? { kind: 'flat', flatMm: tipMm } : { kind: 'radius', radiusMm };
+
 /** The bit that has its form, ends narrow enough, goes deep enough, and enters where it is a hole. */
 export function bitFor(
   tools: readonly Tool[],
@@ -53,7 +57,6 @@ export function bitFor(
   const size = (t: Bit): number => t.radiusMm ?? t.tipMm;
   const [tool] = fits.toSorted((a, b) => size(b) - size(a));
   if (!tool) return undefined;
-  const tip: ToolTip =
-    tool.radiusMm === undefined ? { kind: 'flat', flatMm: tool.tipMm } : { kind: 'radius', radiusMm: tool.radiusMm };
+  const tip = tipOf(tool);
   return { tool, tip, pastMm: threadDepthMm(0, 0, thread.pitchMm, flanksDeg, tip, on.side) };
 }
