@@ -23,6 +23,7 @@ export { type CardMaterial, type SpeedCard, speedCardPicture, speedCardRows } fr
 export { type StripView, stripPicture } from './strip.ts';
 export { type SurfaceView, surfacePicture } from './surface.ts';
 export { textWidth } from './text-width.ts';
+export { type ThreadCard, threadCardPicture } from './thread-card.ts';
 export { type ThreadSectionOf, threadSection } from './thread-section.ts';
 export { toolPicture } from './tool-picture.ts';
 export { jawsPicture, tailstockPicture } from './truing.ts';

@@ -7,6 +7,7 @@ export type { Form, ToolTip } from './form/form.ts';
 export { formOf, includedDegOf, threadLimits } from './forms.ts';
 export { type AskedThread, gaugeFits } from './gauge-for.ts';
 export { identifyThread, type Likely, type WornThread } from './identify.ts';
+export { listedThreads, SERIES_NAMES } from './listed.ts';
 export { majorLimits } from './metric-limits.ts';
 export { nearThreads } from './near.ts';
 export { type RunOutGroove, runOutGroove, threadChamferMm } from './run-out.ts';

@@ -7,10 +7,11 @@ import { UnitOfPage } from '../../ui/unit.ts';
 import { OnLathe } from './OnLathe.tsx';
 import { Section } from './Section.tsx';
 import { Sheet, unitOfThread } from './Sheet.tsx';
+import { ThreadTable } from './ThreadTable.tsx';
 import { WornThread } from './WornThread.tsx';
 
 /** Any thread by its designation: its limits, what is turned before it, how this lathe cuts it; and a worn one by what was measured. */
-function ThreadsPage({ lathes }: { lathes: readonly Lathe[] }) {
+function ThreadsPage({ lathes, wiresMm }: { lathes: readonly Lathe[]; wiresMm: readonly number[] }) {
   const [text, setText] = useState('M20');
   const [side, setSide] = useState<Side>('outside');
   const [close, setClose] = useState('');
@@ -95,6 +96,16 @@ function ThreadsPage({ lathes }: { lathes: readonly Lathe[] }) {
           </div>
           {lathe && <OnLathe key={`${lathe.id}`} thread={thread} lathe={lathe} unit={unit} />}
         </>
+      )}
+      {lathe && (
+        <ThreadTable
+          {...{ lathe, wiresMm }}
+          key={`table-${lathe.id}`}
+          onTake={(name) => {
+            take(name);
+            scrollTo({ top: 0 });
+          }}
+        />
       )}
       <WornThread onTake={take} />
     </UnitOfPage.Provider>

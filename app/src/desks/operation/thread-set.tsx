@@ -64,7 +64,9 @@ export const threadSet: ShownOperation<'threadSet'> = {
             {step.starts > 1 ? `, the other starts lie between: one start alone is marked now` : ''}. If not, a lever or
             gear is wrong, and nothing is spoiled yet.
           </li>
-          <li>Its hand: held upright, a right-hand thread climbs to the right.</li>
+          <li>
+            Its hand: held upright, a {step.hand}-hand thread climbs to the {step.hand}.
+          </li>
         </ol>
         {step.train ? <GearTrain {...step.train} width={440} height={300} /> : <Section {...{ step, frozen }} />}
       </div>

@@ -1,8 +1,10 @@
 import { materialIn, materialsOf } from '@whelk/core/job';
 import type { Lathe } from '@whelk/core/lathe';
 import { type Material, TOOL_MATERIALS, type ToolMaterial } from '@whelk/core/material';
-import { type Picture, speedCardPicture } from '@whelk/core/picture';
+import { type Picture, speedCardPicture, threadCardPicture } from '@whelk/core/picture';
+import { threadTable } from '@whelk/core/threading';
 import type { Knex } from 'knex';
+import { threadCardOf } from '../../messages/thread-table.ts';
 import { toolMaterialNames } from '../../messages/words.ts';
 import { notFound } from '../answer.ts';
 import { loadSettings, loadShop } from '../shop/service.ts';
@@ -24,6 +26,17 @@ export function cardWish(url: URL): CardWish {
     tool: TOOL_MATERIALS.find((t) => t === tool) ?? 'hss',
     materialIds: ids.filter((id) => /^[a-z0-9-]{2,60}$/.test(id)).slice(0, MOST_MATERIALS),
   };
+}
+
+/** Lists of threads that go on the wall, by the lathe's own system first. */
+const LISTS = { mm: ['coarse', 'fine', 'UNC'], in: ['UNC', 'UNF', 'BSW', 'coarse'] } as const;
+/** The card of a lathe's threads. @throws Refused 404 */
+export async function loadThreadCard(db: Knex, latheId: string): Promise<{ lathe: Lathe; picture: Picture }> {
+  const { lathes } = await loadShop(db);
+  const lathe = lathes.find((l) => l.id === latheId);
+  if (!lathe) throw notFound();
+  const rows = LISTS[lathe.unit].flatMap((name) => threadTable(lathe, name, []));
+  return { lathe, picture: threadCardPicture(threadCardOf(lathe, rows)) };
 }
 
 /** What stands on a lathe's card: materials asked for, or those that lie on the rack. @throws Refused 404 */

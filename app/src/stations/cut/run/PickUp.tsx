@@ -36,46 +36,49 @@ export function PickUp({ frozen, step, byCompound, onPicked, onClose }: Props) {
     <section aria-label="Pick up the thread" className="mb-4 border-l-4 border-[var(--brass)] pl-4">
       <h3 className="text-xl">Pick up the thread</h3>
       <div className="grid gap-x-8 gap-y-3 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]">
-        <ol className="flex list-decimal flex-col gap-1 pl-6 text-lg leading-snug">
+        <ol className="flex list-decimal flex-col gap-1 pl-6 text-[1.05rem] leading-snug">
           {steps.map((text) => (
             <li key={text}>{text}</li>
           ))}
         </ol>
-        {planned && (
-          <PassesSection
-            {...planned}
-            passes={passed === undefined ? planned.passes : planned.passes.slice(0, Math.max(1, passed))}
-            unit={lathe.unit}
-            width={420}
-            height={200}
-            bare
-          />
-        )}
+        <div>
+          {planned && (
+            <PassesSection
+              {...planned}
+              passes={passed === undefined ? planned.passes : planned.passes.slice(0, Math.max(1, passed))}
+              unit={lathe.unit}
+              width={420}
+              height={170}
+              bare
+            />
+          )}
+          {planned && <p className="muted text-sm">Blue is what is cut so far: the point goes into it.</p>}
+          <form
+            className="mt-2 flex flex-wrap items-end gap-3"
+            onSubmit={(e) => {
+              e.preventDefault();
+              if (ready) onPicked(cross.trim(), byCompound && fine.trim() !== '' ? fine.trim() : undefined);
+            }}
+          >
+            <RingField
+              reads="Cross-slide reads"
+              dial={depthRing(lathe)}
+              value={cross}
+              onChange={setCross}
+              data="pick-cross"
+            />
+            {byCompound && (
+              <RingField reads="Compound reads" dial={compound} value={fine} onChange={setFine} data="pick-compound" />
+            )}
+            <button type="submit" className="btn btn-primary min-h-12" disabled={!ready}>
+              The point lies in its groove
+            </button>
+            <button type="button" className="btn min-h-12" onClick={onClose}>
+              Not now
+            </button>
+          </form>
+        </div>
       </div>
-      <form
-        className="mt-3 flex flex-wrap items-end gap-4"
-        onSubmit={(e) => {
-          e.preventDefault();
-          if (ready) onPicked(cross.trim(), byCompound && fine.trim() !== '' ? fine.trim() : undefined);
-        }}
-      >
-        <RingField
-          reads="Cross-slide reads"
-          dial={depthRing(lathe)}
-          value={cross}
-          onChange={setCross}
-          data="pick-cross"
-        />
-        {byCompound && (
-          <RingField reads="Compound reads" dial={compound} value={fine} onChange={setFine} data="pick-compound" />
-        )}
-        <button type="submit" className="btn btn-primary min-h-12" disabled={!ready}>
-          The point lies in its groove
-        </button>
-        <button type="button" className="btn min-h-12" onClick={onClose}>
-          Not now
-        </button>
-      </form>
     </section>
   );
 }

@@ -1,5 +1,5 @@
 import type { StandBesides } from '@whelk/core/lathe';
-import { actOf, explainOperation, type FrozenRun, isThreadStep, type StepAdvice, standNeeded } from '@whelk/core/run';
+import { actOf, explainOperation, type FrozenRun, type StepAdvice, standNeeded } from '@whelk/core/run';
 import type { Recorder } from '@whelk/core/working';
 import { nameOf } from '../../../desks/operation/at-lathe.ts';
 import { standChangeText } from '../../../messages/stand.ts';
@@ -70,7 +70,7 @@ export function SetPanel({
       {setting && (
         <div>
           <p className="text-sm">
-            {isThreadStep(step)
+            {'leadMm' in step && 'towards' in step
               ? `Lead, ${step.towards === 'chuck' ? 'towards' : 'away from'} the chuck`
               : `Feed${actOf(step) === 'plain' ? '' : ', towards the chuck'}`}
           </p>
@@ -87,7 +87,7 @@ export function SetPanel({
             <Changes changes={feedChanges} />
           ) : (
             <p className="muted text-sm">
-              {isThreadStep(step) && step.train ? 'Gears ' : ''}
+              {'train' in step && step.train ? 'Gears ' : ''}
               {setting.feedLabel || 'the only one it has'}, as it stands
             </p>
           )}

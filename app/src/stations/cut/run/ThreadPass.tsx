@@ -1,7 +1,9 @@
 import { depthRing, dialMove, dialNumber } from '@whelk/core/lathe';
+import { plannedThread } from '@whelk/core/route';
 import type { FrozenRun, Move, RunState, ThreadStep } from '@whelk/core/run';
 import { leadscrewMm } from '@whelk/core/threading';
 import { useState } from 'react';
+import { PassesSection } from '../../../desks/thread/PassesSection.tsx';
 import { ThreadDial } from '../../../desks/thread/ThreadDial.tsx';
 import { engagesText, towardsText } from '../../../messages/thread.ts';
 import { DialWindow } from '../../../ui/dial-window/DialWindow.tsx';
@@ -32,6 +34,7 @@ export function ThreadPass({ frozen, state, step, move, beat, start, add }: Prop
   const turns = Math.abs(toLines - fromLines) / dial.divisions;
   const marks = step.engages.kind === 'marks' ? step.engages : undefined;
   const right = step.eachStart?.by === 'nuts' ? (step.eachStart.marks[start] ?? []) : (marks?.right ?? []);
+  const planned = plannedThread(frozen.plan.operations, frozen.means.tools, step.threadId);
   const picked = state.pickedUp.includes(step.threadId);
   if (picking)
     return (
@@ -91,9 +94,21 @@ export function ThreadPass({ frozen, state, step, move, beat, start, add }: Prop
               }
             />
           ) : (
-            <p className="max-w-sm border-l-4 border-[var(--brass)] pl-4 text-lg font-semibold">
-              {engagesText(step.engages)}
-            </p>
+            <>
+              <p className="max-w-sm border-l-4 border-[var(--brass)] pl-4 text-lg font-semibold">
+                {engagesText(step.engages)}
+              </p>
+              {planned && (
+                <PassesSection
+                  {...planned}
+                  passes={planned.passes.slice(0, step.kind === 'thread' ? (step.passNumber ?? 1) : undefined)}
+                  unit={lathe.unit}
+                  width={430}
+                  height={170}
+                  bare
+                />
+              )}
+            </>
           )}
         </div>
       </div>

@@ -5,7 +5,7 @@ import { pictureToPdf } from '../../../../exchange/pdf.ts';
 import { pictureToSvg } from '../../../../exchange/svg.ts';
 import { answer, attachment, guarded, notFound, Refused } from '../../../../server/answer.ts';
 import { database } from '../../../../server/db/connection.ts';
-import { cardWish, loadCard } from '../../../../server/lathes/card.ts';
+import { cardWish, loadCard, loadThreadCard } from '../../../../server/lathes/card.ts';
 import { exportLathe } from '../../../../server/lathes/exchange.ts';
 import { printFonts } from '../../../../server/lathes/fonts.ts';
 import { addCalibration, forgetSpringOf, putInForce, saveStand } from '../../../../server/lathes/service.ts';
@@ -33,6 +33,15 @@ export const GET: APIRoute = ({ params, url }) =>
         const { lathe, picture } = await loadCard(database(), id, cardWish(url));
         const pdf = await pictureToPdf(picture, `${lathe.name}, speeds`, 5, printFonts);
         return attachment(new Uint8Array(pdf), 'application/pdf', `${lathe.name}, speeds.pdf`);
+      }
+      case 'threads.pdf': {
+        const { lathe, picture } = await loadThreadCard(database(), id);
+        const pdf = await pictureToPdf(picture, `${lathe.name}, threads`, 5, printFonts);
+        return attachment(new Uint8Array(pdf), 'application/pdf', `${lathe.name}, threads.pdf`);
+      }
+      case 'threads.svg': {
+        const { lathe, picture } = await loadThreadCard(database(), id);
+        return attachment(pictureToSvg(picture, lathe.name, 5), 'image/svg+xml', `${lathe.name}, threads.svg`);
       }
       default:
         throw notFound();
