@@ -25,7 +25,8 @@ export function nutsText(engages: Engages): string {
   if (engages.kind === 'anywhere') return 'anywhere';
   if (engages.kind === 'never') return 'stay shut';
   const { wheel, again } = engages;
-  return again.marks.length === wheel.marks ? 'any mark' : `at ${again.marks.map((m) => m + 1).join(', ')}`;
+  const of = `of ${wheel.marks}`;
+  return again.marks.length === wheel.marks ? `any mark ${of}` : `at ${again.marks.map((m) => m + 1).join(', ')} ${of}`;
 }
 /** How the lead is set, in a cell; one that is off says by how much. */
 export function setText({ set }: Pick<ThreadTableRow, 'set'>): string {
@@ -47,7 +48,7 @@ export function threadCardOf(lathe: Lathe, rows: readonly ThreadTableRow[]): Thr
   return {
     title: `${lathe.name}: threads`,
     underTitle: dial
-      ? `The nuts close at these marks of ${dial.marks} on the dial, counted from that of the first pass; drill before a tap or a bit, mm.`
+      ? `The nuts close at these marks of the dial${lathe.threads.moreDials?.length ? ' that has so many' : ''}, counted from that of the first pass; drill before a tap or a bit, mm.`
       : 'No thread dial: where the nuts do not close anywhere they stay shut until it is done. Drill before a tap or a bit, mm.',
     foot: 'A scratch first, and its pitch counted. Slow enough to draw out in time. Guards shut, fingers away from what turns.',
     heads: ['Thread', 'Set', 'Half-nuts', 'Drill'],

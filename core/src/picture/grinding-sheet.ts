@@ -7,6 +7,8 @@ export interface GrindingSheet {
   readonly angles: GrindingAngles;
   /** whether its end is a half circle as wide as the bit is there */
   readonly fullRound?: boolean;
+  /** a bit for threads: half angles of its left and right flank, and its point's breadth as a share of the pitch */
+  readonly form?: { readonly flanksDeg: readonly number[]; readonly tipShare: number };
   readonly title: string;
   readonly underTitle: string;
   readonly rows: readonly (readonly [name: string, value: string])[];
@@ -64,6 +66,51 @@ function roundView([x, y]: Point): Shape[] {
       points: [
         [x - 14, y],
         [x + 2 * radius + 8, y],
+      ],
+    },
+  ];
+}
+
+/** A pitch is drawn so long, and a bit's flanks so high, mm on the sheet. */
+const PITCH = 26;
+const FLANK = 20;
+/** A bit for threads from above with its point at the work, and the gauge whose notch its flanks stand in without light. */
+function formView({ flanksDeg, tipShare }: NonNullable<GrindingSheet['form']>, [x, y]: Point): Shape[] {
+  const [left, right] = flanksDeg.map((deg) => FLANK * Math.tan(radians(deg))) as [number, number];
+  const half = (tipShare * PITCH) / 2;
+  const [shank, gauge] = [18, 3];
+  const notch = (up: number, off: number): Point[] => [
+    [x - half - left - off, y + FLANK + up],
+    [x - half - off * 0.4, y + up],
+    [x + half + off * 0.4, y + up],
+    [x + half + right + off, y + FLANK + up],
+  ];
+  return [
+    {
+      kind: 'polygon',
+      role: 'outline',
+      points: [...notch(0, 0), [x + half + right, y + FLANK + shank], [x - half - left, y + FLANK + shank]],
+    },
+    // the gauge lies along the work
+    {
+      kind: 'polyline',
+      role: 'dimension',
+      points: [[x - 32, y - gauge], ...notch(-gauge, 1), [x + 32, y - gauge]],
+    },
+    {
+      kind: 'polyline',
+      role: 'outline',
+      points: [
+        [x - 32, y - gauge - 1],
+        [x + 32, y - gauge - 1],
+      ],
+    },
+    {
+      kind: 'polyline',
+      role: 'centreline',
+      points: [
+        [x, y - 8],
+        [x, y + FLANK + shank + 3],
       ],
     },
   ];
@@ -127,7 +174,11 @@ export function grindingSheetPicture(sheet: GrindingSheet): Picture {
   const shapes: Shape[] = [
     text(margin, margin + 7, sheet.title, 8, true),
     text(margin, margin + 13, sheet.underTitle, 4),
-    ...(sheet.fullRound ? roundView([margin + 22, 42]) : topView(a, [margin + 22, 42])),
+    ...(sheet.form
+      ? formView(sheet.form, [margin + 34, 46])
+      : sheet.fullRound
+        ? roundView([margin + 22, 42])
+        : topView(a, [margin + 22, 42])),
     heading(margin, sheet.names.top),
     ...section(a.sideClearanceDeg, a.sideRakeDeg, [margin + 74, 42]),
     heading(margin + 70, `${sheet.names.side}: ${a.sideRakeDeg}° / ${a.sideClearanceDeg}°`),

@@ -1,5 +1,5 @@
 import { formOf, type NamedThread, readThread, type ToolTip } from '../thread/index.ts';
-import { passesAt, type ThreadPass } from '../threading/index.ts';
+import { passesAt, pointMm, type ThreadPass } from '../threading/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { tipOf } from './cut-in/thread/bit.ts';
 import type { Operation } from './operation/kinds.ts';
@@ -34,7 +34,7 @@ export function plannedThread(
   const depths = all.flatMap((o) => o.passes.map((p) => Math.abs(blankMm + pitchOverPointMm - p.diameterAfterMm) / 2));
   const passes = passesAt(depths, {
     ...{ depthMm, flanksDeg: formOf(read.thread).flanksDeg, school, compoundDeg },
-    tipMm: tip.kind === 'flat' ? tip.flatMm : 2 * tip.radiusMm,
+    tipMm: pointMm(tip),
   });
   return { thread: read.thread, side, tip, compoundDeg, passes };
 }

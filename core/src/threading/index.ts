@@ -25,4 +25,4 @@ export {
 } from './passes.ts';
 export { REACT_S, type Reacts, type RunOut, reactRpm, reacts, SHORT_THREAD_MM } from './react.ts';
 export { type ThreadTableRow, threadTable } from './thread-table.ts';
-export { type UsualPassesWish, usualPasses } from './usual-passes.ts';
+export { pointMm, type UsualPassesWish, usualPasses } from './usual-passes.ts';

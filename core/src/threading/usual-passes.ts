@@ -22,10 +22,14 @@ export interface UsualPassesWish {
 /** A point that is as good as sharp is drawn so wide, mm. */
 const LEAST_TIP_MM = 0.05;
 
+/** How broad a point cuts, mm: its flat, or the breadth of its round. */
+export const pointMm = (tip: ToolTip): number =>
+  tip.kind === 'flat' ? Math.max(LEAST_TIP_MM, tip.flatMm) : 2 * tip.radiusMm;
+
 /** Passes to a depth, first and last as lathe, material and edge bear them. */
 export function usualPasses(wish: UsualPassesWish): readonly ThreadPass[] {
   const { tip, flanksDeg, side, schedule = 'equalArea', toolMaterial, usualDepthMm, group, pitchMm, ...shared } = wish;
-  const tipMm = tip.kind === 'flat' ? Math.max(LEAST_TIP_MM, tip.flatMm) : 2 * tip.radiusMm;
+  const tipMm = pointMm(tip);
   const tangents = flanksDeg.reduce((sum, deg) => sum + Math.tan(radians(deg)), 0);
   const inside = side === 'inside';
   return threadPasses({

@@ -92,7 +92,14 @@ function ThreadsPage({ lathes, wiresMm }: { lathes: readonly Lathe[]; wiresMm: r
         <>
           <div className="mt-2 grid items-start gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
             <Section thread={thread} side={side} close={wanted} lathe={lathe} unit={unit} />
-            <Sheet thread={thread} side={side} close={wanted} unit={unit} />
+            <div>
+              <Sheet thread={thread} side={side} close={wanted} unit={unit} />
+              <p className="mt-4 flex flex-wrap gap-x-6">
+                <a className="link" href={`/api/grinding.pdf?${new URLSearchParams({ thread: text, side })}`}>
+                  Grinding sheet for its bit, PDF
+                </a>
+              </p>
+            </div>
           </div>
           {lathe && <OnLathe key={`${lathe.id}`} thread={thread} lathe={lathe} unit={unit} />}
         </>

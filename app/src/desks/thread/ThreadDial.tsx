@@ -8,6 +8,8 @@ interface Props {
   readonly secondsPerTurn?: number;
   /** which of several starts its marks are for, from 0 */
   readonly start?: number;
+  /** teeth of its wheel, where the lathe has several to choose from */
+  readonly wheelTeeth?: number;
 }
 
 const SIZE = 220;
@@ -20,7 +22,7 @@ const at = (turn: number, r: number): readonly [number, number] => {
 const COUNT_FROM = 3;
 
 /** The thread dial of this lathe with its right marks lit; tapped as the first mark passes, it counts to the next right one. */
-export function ThreadDial({ marks, right, secondsPerTurn, start = 0 }: Props) {
+export function ThreadDial({ marks, right, secondsPerTurn, start = 0, wheelTeeth }: Props) {
   const [began, setBegan] = useState<number>();
   const [now, setNow] = useState(0);
   useEffect(() => {
@@ -75,6 +77,7 @@ export function ThreadDial({ marks, right, secondsPerTurn, start = 0 }: Props) {
         <path d={`M${SIZE / 2 - 9} 2h18l-9 16z`} fill="currentColor" />
       </svg>
       <figcaption className="max-w-xs text-lg">
+        {wheelTeeth !== undefined && <>Wheel of {wheelTeeth} teeth in the leadscrew. </>}
         {right.length === marks ? 'Close the nuts at any mark' : `Close the nuts at ${lit}`};{' '}
         {start === 0 ? 'the first pass at 1.' : 'counted from the mark of the first start.'}
         {per > 0 && (

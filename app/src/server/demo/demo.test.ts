@@ -24,8 +24,8 @@ describe('the demo shop', () => {
     expect(small!.spindle.settings.every((s) => s.kind === 'stepless')).toBe(true);
     expect(small).toMatchObject({ feeds: { settings: [] }, slides: { crossSlide: { kind: 'diameter' } } });
   });
-  it('has seventeen jobs, one in inches, nine hollow, each planned without an error, two half cut', () => {
-    expect(demo.jobs).toHaveLength(17);
+  it('has twenty jobs, one in inches, ten hollow, each planned without an error, two half cut', () => {
+    expect(demo.jobs).toHaveLength(20);
     const hollow = demo.jobs.filter(({ job }) => job.drawing.bores.left.length + job.drawing.bores.right.length > 0);
     expect(hollow.map((j) => j.job.title)).toEqual([
       'Hinge bush, flanged',
@@ -34,6 +34,7 @@ describe('the demo shop', () => {
       'Guide rollers, cast',
       'Bearing cap, casting',
       'Sluice valve disc',
+      'Grease cap, blind thread',
       'Seal ring, upper gate',
       'Sluice bracket, bored over the slide',
       'Sluice height dial, thin',

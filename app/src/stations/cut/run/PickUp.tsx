@@ -48,13 +48,13 @@ export function PickUp({ frozen, step, byCompound, onPicked, onClose }: Props) {
               passes={passed === undefined ? planned.passes : planned.passes.slice(0, Math.max(1, passed))}
               unit={lathe.unit}
               width={420}
-              height={170}
+              height={120}
               bare
             />
           )}
           {planned && <p className="muted text-sm">Blue is what is cut so far: the point goes into it.</p>}
           <form
-            className="mt-2 flex flex-wrap items-end gap-3"
+            className="mt-2 grid grid-cols-2 items-end gap-3"
             onSubmit={(e) => {
               e.preventDefault();
               if (ready) onPicked(cross.trim(), byCompound && fine.trim() !== '' ? fine.trim() : undefined);

@@ -88,6 +88,7 @@ export function ThreadPass({ frozen, state, step, move, beat, start, add }: Prop
               marks={marks.marks}
               right={right}
               start={start}
+              {...(lathe.threads.moreDials?.length ? { wheelTeeth: marks.wheelTeeth } : {})}
               secondsPerTurn={
                 (marks.wheelTeeth * (leadscrewMm(lathe)?.valueOf() ?? 0) * 60) /
                 (step.leadMm * (step.setting?.rpm ?? 60))
