@@ -51,8 +51,7 @@ function broken({ row, setBy, refused, before, learned }) {
     if (hands && counted.asked / counted.slipped < 0.95) faults.push(`asked ${when}`);
     // who tries short cuts measures those besides
     const most = row.limits === '±0.1' ? 2 : row.school === 'trial' ? 5 : 4;
-    if (!hands && !slips && counted.measurements / counted.count > most)
-      faults.push(`measurements ${when}`);
+    if (!hands && !slips && counted.measurements / counted.count > most) faults.push(`measurements ${when}`);
   }
   return faults;
 }
