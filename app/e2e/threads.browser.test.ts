@@ -60,7 +60,111 @@ describe('a thread at the lathe', () => {
   });
 });
 
+describe('threads that ask for more', () => {
+  /** Cuts on until a heading says so. */
+  const until = async (page: Page, heads: RegExp, barMm: number) => {
+    for (let i = 0; i < 80 && !heads.test(await heading(page)); i++) await doStep(page, 'click', barMm);
+    expect(await heading(page)).toMatch(heads);
+  };
+  const press = (page: Page, words: RegExp) =>
+    page.evaluate((source) => {
+      const button = [...document.querySelectorAll('button')].find((b) => new RegExp(source).test(b.textContent ?? ''));
+      if (!button) throw new Error(`no button ${source}`);
+      button.click();
+    }, words.source);
+
+  it('of two starts: both at every depth, each at marks of its own; the way in is the turner’s own', async () => {
+    const id = await jobIdOf('Paddle lift screw, two-start');
+    const { page, errors } = await openPage();
+    await visit(page, `${shop.url}/jobs/${id}/route`);
+    await sees(page, 'Threads: along a flank, by the compound');
+    const { body } = await shop.ask('POST', `/api/jobs/${id}/runs`, { piece: 1 });
+    await visit(page, `${shop.url}/runs/${body.id}`);
+    await until(page, /to prove them/, 25);
+    await sees(page, '3 leads');
+    expect(await axe(page)).toEqual([]);
+    await until(page, /pass 1 of 28/, 25);
+    await sees(page, 'Start 1 of 2');
+    await sees(page, 'Close the nuts at 1, 3, 5, 7');
+    for (let beat = 0; beat < 4; beat++) await aMomentLater(page, 'Space');
+    await sees(page, 'Start 2 of 2');
+    await sees(page, 'Close the nuts at 2, 4, 6, 8');
+    expect(await axe(page)).toEqual([]);
+    for (let beat = 0; beat < 4; beat++) await aMomentLater(page, 'Space');
+    await sees(page, 'pass 2 of 28');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+  it('inside, away from the chuck: picked up again, and opened until its plug goes', async () => {
+    const id = await jobIdOf('Grease cap, blind thread');
+    const { body } = await shop.ask('POST', `/api/jobs/${id}/runs`, { piece: 1 });
+    const { page, errors } = await openPage();
+    await visit(page, `${shop.url}/runs/${body.id}`);
+    await until(page, /pass 3 of 6/, 36);
+    await sees(page, 'Cut away from the chuck, spindle reversed, tool upside down');
+    await press(page, /pick up the thread/);
+    await sees(page, 'White card under it');
+    expect(await axe(page)).toEqual([]);
+    await page.type('[data-field="pick-cross"]', '0.50');
+    await page.type('[data-field="pick-compound"]', '1.20');
+    await press(page, /The point lies in its groove/);
+    await sees(page, 'Picked up: straight in since then.');
+    await sees(page, 'Cross-slide, straight in');
+    await until(page, /pitch diameter/, 36);
+    await sees(page, 'Plug gauge M24x1.5 6H');
+    expect(await axe(page)).toEqual([]);
+    const verdicts = async () =>
+      (
+        (await shop.ask('GET', `/api/runs/${body.id}/events`)).body as unknown as {
+          events: { kind: string; feel?: string; took?: { verdict: string } }[];
+        }
+      ).events.flatMap((e) => (e.took ? [e.took.verdict] : []));
+    // go does not go: metal is on, and the next number follows from that
+    await press(page, /Go does not go/);
+    await sees(page, 'Together');
+    await page.click('button.act.main');
+    for (let i = 0; i < 6 && !/pitch diameter/.test(await heading(page)); i++) await doStep(page, 'click', 36);
+    await press(page, /Go does not go/);
+    await sees(page, 'Together');
+    await page.click('button.act.main');
+    for (let i = 0; i < 6 && !/pitch diameter/.test(await heading(page)); i++) await doStep(page, 'click', 36);
+    await press(page, /Go goes all the way/);
+    await sees(page, 'Inside the limits');
+    await page.click('button.act.main');
+    await expect.poll(async () => (await verdicts()).at(-1), { timeout: 20_000 }).toBe('fits');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});
+
 describe('the bench book of threads', () => {
+  it('has the threads of a lathe, a card for the wall, a sheet for the grinder, and goes into a job', async () => {
+    const { page, errors } = await openPage();
+    await visit(page, `${shop.url}/bench-book/threads`);
+    await page.evaluate(() => {
+      const table = [...document.querySelectorAll('details')].find((d) => /Threads of/.test(d.textContent ?? ''))!;
+      table.open = true;
+    });
+    await sees(page, 'over them at the basic pitch');
+    expect(await axe(page)).toEqual([]);
+    for (const link of await page.$$eval('a[href$=".pdf"], a[href*=".pdf?"]', (all) =>
+      all.map((a) => a.getAttribute('href')!),
+    )) {
+      const { status, text } = await shop.ask('GET', link);
+      expect([link, status, text.slice(0, 5)]).toEqual([link, 200, '%PDF-']);
+    }
+    await Promise.all([
+      page.waitForNavigation(),
+      page.evaluate(() =>
+        [...document.querySelectorAll('button')].find((b) => b.textContent?.trim() === 'Into a new job')!.click(),
+      ),
+    ]);
+    await sees(page, 'Screw M20');
+    await page.waitForFunction(() => /M20/.test(document.querySelector('main svg')?.textContent ?? ''));
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+
   it('tells everything of a designation, what a misprint may have meant, and what a worn one probably is', async () => {
     const { page, errors } = await openPage();
     await visit(page, `${shop.url}/bench-book/threads`);

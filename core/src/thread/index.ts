@@ -12,6 +12,7 @@ export { majorLimits } from './metric-limits.ts';
 export { nearThreads } from './near.ts';
 export { type RunOutGroove, runOutGroove, threadChamferMm } from './run-out.ts';
 export { stillServes } from './still-serves.ts';
+export { NEARLY_ALL, NUT_DIAMETERS, stressAreaMm2 } from './strength.ts';
 export {
   type ExactPitch,
   exactLeadMm,

@@ -1,10 +1,12 @@
 import type { Lathe } from '@whelk/core/lathe';
 import type { LengthUnit } from '@whelk/core/quantity';
 import { exactLeadMm, type NamedThread } from '@whelk/core/thread';
-import { engagesFor, leadSettings, startsBy, trainLabel } from '@whelk/core/threading';
+import { engagesFor, hasTrains, leadSettings, startsBy, trainLabel } from '@whelk/core/threading';
+import { GearTrain } from '../../desks/thread/GearTrain.tsx';
 import { ThreadDial } from '../../desks/thread/ThreadDial.tsx';
 import { engagesText, startText } from '../../messages/thread.ts';
 import { measure } from '../../ui/format.ts';
+import { FineFeed } from './FineFeed.tsx';
 
 /** As many ways are shown. */
 const MOST = 6;
@@ -87,6 +89,12 @@ export function OnLathe({ thread, lathe, unit }: { thread: NamedThread; lathe: L
           )}
         </div>
       </div>
+      {ways[0]?.kind === 'train' && (
+        <div className="mt-4">
+          <GearTrain drivers={ways[0].train.drivers} driven={ways[0].train.driven} />
+        </div>
+      )}
+      {hasTrains(lathe) && <FineFeed lathe={lathe} />}
     </section>
   );
 }

@@ -1,5 +1,13 @@
 import type { LengthUnit } from '@whelk/core/quantity';
-import { type NamedThread, type Side, type SizeLimits, threadSheet } from '@whelk/core/thread';
+import {
+  type NamedThread,
+  NEARLY_ALL,
+  NUT_DIAMETERS,
+  type Side,
+  type SizeLimits,
+  stressAreaMm2,
+  threadSheet,
+} from '@whelk/core/thread';
 import { measure } from '../../ui/format.ts';
 
 const INCH_FORMS: readonly NamedThread['form'][] = [
@@ -7,6 +15,10 @@ const INCH_FORMS: readonly NamedThread['form'][] = [
 ];
 /** The unit that a thread is told in: its own standard's. */
 export const unitOfThread = ({ form }: NamedThread): LengthUnit => (INCH_FORMS.includes(form) ? 'in' : 'mm');
+
+/** An area in its unit. */
+const area = (mm2: number, unit: LengthUnit): string =>
+  unit === 'mm' ? `${mm2.toFixed(1)} mm²` : `${(mm2 / 25.4 ** 2).toFixed(4)} in²`;
 
 /** What is turned, cut and measured of a thread. */
 export function Sheet({
@@ -101,6 +113,21 @@ export function Sheet({
             </dd>
           </>
         )}
+        <dt className="muted">Strength</dt>
+        <dd>
+          {outside ? (
+            <>
+              A bolt of it breaks at {area(stressAreaMm2(thread), unit)}. In steel a nut {NUT_DIAMETERS.steel} diameters
+              long holds till then; in cast iron or brass {NUT_DIAMETERS.ironOrBrass}, in aluminium{' '}
+              {NUT_DIAMETERS.aluminium}
+            </>
+          ) : (
+            <>
+              {Math.round(100 * NEARLY_ALL.share)} % of the height bears about {Math.round(100 * NEARLY_ALL.bears)} % of
+              what all of it does: a larger bore spares the tap and costs little
+            </>
+          )}
+        </dd>
         {sheet.wires && (
           <>
             <dt className="muted">Three wires</dt>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { wordProblem } from '../../messages/problems.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { UnitOfPage } from '../../ui/unit.ts';
+import { IntoJob } from './IntoJob.tsx';
 import { OnLathe } from './OnLathe.tsx';
 import { Section } from './Section.tsx';
 import { Sheet, unitOfThread } from './Sheet.tsx';
@@ -98,6 +99,7 @@ function ThreadsPage({ lathes, wiresMm }: { lathes: readonly Lathe[]; wiresMm: r
                 <a className="link" href={`/api/grinding.pdf?${new URLSearchParams({ thread: text, side })}`}>
                   Grinding sheet for its bit, PDF
                 </a>
+                <IntoJob {...{ thread, side, unit }} name={text.trim()} close={wanted} />
               </p>
             </div>
           </div>

@@ -1,0 +1,105 @@
+import type { Job } from '@whelk/core/job';
+import { emptyBoreStep, emptyDetail, emptyFeature } from '@whelk/core/part';
+import { formatLength, type LengthUnit } from '@whelk/core/quantity';
+import { formOf, type NamedThread, runOutGroove, type Side, threadLimits } from '@whelk/core/thread';
+import { useState } from 'react';
+import { ask } from '../../ui/api.ts';
+
+interface Props {
+  readonly name: string;
+  readonly thread: NamedThread;
+  readonly side: Side;
+  readonly close: string;
+  readonly unit: LengthUnit;
+}
+/** A screw is drawn so many diameters long, a nut as long and as thick. */
+const LONG = { screw: 3, nut: 1, wall: 1.6 } as const;
+
+/** What is made with this thread: a screw with its head, groove and chamfer, or a nut; everything of it can be changed in the drawing. */
+function drawn(job: Job, { name, thread, side, close, unit }: Props): Job {
+  const { majorMm } = thread;
+  const typed = (mm: number) => ({ text: formatLength(mm, unit, unit === 'mm' ? 2 : 3), unit });
+  const limits = threadLimits(thread, side, close);
+  const detail = {
+    ...emptyDetail('d1', 'thread', unit),
+    ...{ designation: name, hand: thread.hand === 'left' ? 'left' : 'right', class: close || thread.class || '' },
+  };
+  const groove = runOutGroove(thread, side);
+  if (side === 'inside') {
+    const { holeMm } = formOf(thread).basic(majorMm, thread.pitchMm);
+    const body = emptyFeature('f1', unit);
+    const core = emptyBoreStep('h1', unit, 'bored');
+    const minor = limits && 'upperMm' in limits.minor ? (limits.minor.upperMm + limits.minor.lowerMm) / 2 : holeMm;
+    return {
+      ...job,
+      drawing: {
+        ...job.drawing,
+        unit,
+        features: [
+          {
+            ...body,
+            name: 'Nut',
+            diameter: typed(LONG.wall * majorMm),
+            length: typed(LONG.nut * majorMm),
+          } as typeof body,
+        ],
+        bores: {
+          left: [],
+          right: [{ ...core, name: 'Core', diameter: typed(minor), details: [detail] } as typeof core],
+        },
+      },
+    };
+  }
+  const [head, screw] = [emptyFeature('f1', unit), emptyFeature('f2', unit)];
+  const neck = {
+    ...emptyDetail('d2', 'groove', unit),
+    ...{ from: 'left', width: typed(groove.usualMm), floor: typed(groove.floorMm) },
+  };
+  const crest = limits && 'upperMm' in limits.major ? limits.major : undefined;
+  const deviations = crest ? `${(crest.upperMm - majorMm).toFixed(3)}/${(crest.lowerMm - majorMm).toFixed(3)} mm` : '';
+  return {
+    ...job,
+    drawing: {
+      ...job.drawing,
+      unit,
+      features: [
+        { ...head, name: 'Head', diameter: typed(LONG.wall * majorMm), length: typed(0.7 * majorMm) } as typeof head,
+        {
+          ...screw,
+          ...{ name: 'Thread', diameter: typed(majorMm), length: typed(LONG.screw * majorMm) },
+          ...(unit === 'mm' && deviations ? { limits: deviations.replace(' mm', '') } : {}),
+          details: [neck, detail],
+        } as typeof screw,
+      ],
+    },
+  };
+}
+
+/** Puts a thread into a job of its own, drawn so far that it can be planned. */
+export function IntoJob(props: Props) {
+  const [refused, setRefused] = useState('');
+  const make = async () => {
+    const title = `${props.side === 'outside' ? 'Screw' : 'Nut'} ${props.name}`.slice(0, 80);
+    const made = await ask<{ id: string }>('POST', '/api/jobs', { title });
+    if (!made.ok) return setRefused(made.problems.map((p) => `${p.what} ${p.right}`).join(' '));
+    const at = `/api/jobs/${made.data.id}`;
+    const found = await ask<{ version: number; job: Job }>('GET', at);
+    const saved = found.ok
+      ? await ask('PUT', at, { version: found.data.version, job: drawn(found.data.job, props) })
+      : found;
+    if (saved.ok) location.href = `/jobs/${made.data.id}/drawing`;
+    else setRefused(saved.problems.map((p) => `${p.what} ${p.right}`).join(' '));
+  };
+  return (
+    <>
+      <button type="button" className="link" onClick={() => void make()}>
+        Into a new job
+      </button>
+      {refused && (
+        <p role="alert" className="field-problem w-full">
+          {refused}
+        </p>
+      )}
+    </>
+  );
+}
