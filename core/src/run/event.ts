@@ -81,6 +81,8 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     feel: z.enum(['large', 'touches', 'small']).optional(),
     /** of a thread: read over three wires of this diameter, as it was told */
     wireMm: z.number().positive().max(50).optional(),
+    /** over one of them, the other anvil on the crests */
+    oneWire: z.literal(true).optional(),
     lookedAgain: z.boolean().optional(),
   }),
   /** a length along the axis, read while its face is being cut */

@@ -37,6 +37,7 @@ export {
 export { actOf, isPass, type Step, stepsOf } from './step.ts';
 export { stockOf } from './stock-of.ts';
 export {
+  crestsMm,
   gaugesThere,
   isThreadStep,
   type OverWires,
@@ -44,6 +45,7 @@ export {
   type ReadThere,
   readThere,
   type ThreadStep,
+  takesOneWire,
   threadOf,
 } from './thread.ts';
 export { upgradeEvents } from './upgrade/first-events.ts';

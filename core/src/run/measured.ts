@@ -27,6 +27,9 @@ export interface Measured {
   readonly doubts: readonly { readonly reading: Reading; readonly doubt: Extract<Doubt, { kind: 'doubted' }> }[];
 }
 
+/** A pitch diameter over one wire is twice what is read beyond the crests, and so is its doubt. */
+const ONE_WIRE_TIMES = 2;
+
 /** Result of the readings on a measuring step in its present round; undefined while none counts. */
 export function measured(run: FrozenRun, state: RunState, step: Step, record?: Recorder): Measured | undefined {
   const round = state.rounds[step.id] ?? 0;
@@ -34,7 +37,8 @@ export function measured(run: FrozenRun, state: RunState, step: Step, record?: R
   const readings = all.filter((r) => !r.setAside);
   if (readings.length === 0) return undefined;
   const sizes = readings.map((r) => ({
-    ...{ mm: r.mm, uncertaintyMm: uncertaintyOf(run.means.instruments, r.instrumentId), place: r.place, feel: r.feel },
+    ...{ mm: r.mm, place: r.place, feel: r.feel },
+    uncertaintyMm: (r.oneWire ? ONE_WIRE_TIMES : 1) * uncertaintyOf(run.means.instruments, r.instrumentId),
   }));
   const cut = sideOf(run, step.featureId);
   const numbers = sizes.filter((s) => s.feel === undefined);

@@ -17,7 +17,7 @@ import { sideOf } from './side-of.ts';
 import { currentStep, type Metal, type Reading, type RunState, startState } from './state.ts';
 import { actOf, isPass, type Step } from './step.ts';
 import { type Draft, keepLiving, takeSize } from './take-size.ts';
-import { acrossOf, isThreadStep, threadOf } from './thread.ts';
+import { acrossOf, crestsMm, isThreadStep, overOneWire, threadOf } from './thread.ts';
 
 type Of<K extends RunEvent['kind']> = Extract<RunEvent, { kind: K }>;
 
@@ -117,9 +117,17 @@ function sizeOf(raw: TypedLength): number | undefined {
 }
 
 /** What a reading over wires tells of the pitch diameter; any other reading is what it says. */
-function ofThread(run: FrozenRun, featureId: string, mm: number, wireMm: number | undefined): number {
+function ofThread(
+  run: FrozenRun,
+  { metal }: Draft,
+  featureId: string,
+  mm: number,
+  { wireMm, oneWire }: Of<'reading'>,
+): number {
   const thread = wireMm === undefined ? undefined : threadOf(run, featureId);
-  return thread && wireMm !== undefined ? pitchDiameterOverWiresMm(thread, mm, wireMm) : mm;
+  if (!thread || wireMm === undefined) return mm;
+  if (oneWire) return overOneWire(thread, wireMm, crestsMm(run, metal, thread)).ofMm(mm);
+  return pitchDiameterOverWiresMm(thread, mm, wireMm);
 }
 
 function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'reading'>, later: Later): boolean {
@@ -129,7 +137,7 @@ function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'readin
   const corrections = later.corrected.get(event.id) ?? [];
   const raw = corrections.at(-1) ?? event.raw;
   const read = sizeOf(raw);
-  const mm = read === undefined || featureId === undefined ? read : ofThread(run, featureId, read, event.wireMm);
+  const mm = read === undefined || featureId === undefined ? read : ofThread(run, draft, featureId, read, event);
   if (mm === undefined || !featureId || (!planned && draft.crossLines === undefined)) return false;
   const reading: Reading = {
     eventId: event.id,
@@ -144,6 +152,7 @@ function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'readin
     at: event.at,
     was: corrections.length > 0 ? [event.raw.text, ...corrections.slice(0, -1).map((c) => c.text)] : [],
     ...(event.feel ? { feel: event.feel } : {}),
+    ...(event.oneWire ? { oneWire: event.oneWire } : {}),
     lookedAgain: event.lookedAgain === true,
     setAside: later.setAside.has(event.id),
   };

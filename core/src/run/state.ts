@@ -20,6 +20,8 @@ export interface Reading {
   readonly was: readonly string[];
   /** of a gauge that tells no number: how it went on, `mm` being what it is set or made to */
   readonly feel?: 'large' | 'touches' | 'small';
+  /** over one wire: half of an error of the pitch diameter shows */
+  readonly oneWire?: true;
   /** looked at again after it was doubted */
   readonly lookedAgain: boolean;
   /** taken back, or an outlier: kept in the record, not counted */

@@ -45,20 +45,34 @@ function WiresIn({
   wires,
   unit,
   limits,
+  crests,
 }: {
   wires: OverWires;
+  /** of one wire: the diameter over the crests that it is reckoned with */
+  crests?: number;
   unit: 'mm' | 'in';
   limits: { readonly lowerMm: number; readonly upperMm: number } | undefined;
 }) {
   const f = (mm: number) => measure(mm, unit, unit === 'mm' ? 3 : 4);
   return (
     <p className="mt-2 text-base">
-      Three wires of <b>Ø{f(wires.wireMm)}</b> in the groove, oiled so that they stay; two on one side.
+      {crests === undefined ? (
+        <>
+          Three wires of <b>Ø{f(wires.wireMm)}</b> in the groove, oiled so that they stay; two on one side.
+        </>
+      ) : (
+        <>
+          One wire of <b>Ø{f(wires.wireMm)}</b> in the groove, the other anvil on the crests, which are Ø{f(crests)} and
+          free of burrs.
+        </>
+      )}
       {limits && (
         <>
           {' '}
-          Right between <b>{f(wires.atMm(limits.lowerMm))}</b> and <b>{f(wires.atMm(limits.upperMm))}</b> {unit}: they
-          read {f(wires.atMm(limits.upperMm) - limits.upperMm)} more than the pitch diameter.
+          Right between <b>{f(wires.atMm(limits.lowerMm))}</b> and <b>{f(wires.atMm(limits.upperMm))}</b> {unit}:{' '}
+          {crests === undefined
+            ? `they read ${f(wires.atMm(limits.upperMm) - limits.upperMm)} more than the pitch diameter.`
+            : 'half of an error of the pitch diameter shows.'}
         </>
       )}
     </p>
@@ -81,7 +95,7 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
   const { limits } = step;
   const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
   const [ending, setEnding] = useState(false);
-  const taking = useReading({ keepAs, frozen, advice, add });
+  const taking = useReading({ keepAs, frozen, state, advice, add });
   const { instrumentId, unit, uncertaintyMm, focusField, shownPlaces, feels, there, wires, instrument } = taking;
   const acts = actsOf(advice);
   const gone = acts[0]?.code === 'gone';
@@ -117,7 +131,15 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
               {(tolerance / uncertaintyMm).toFixed(1)} times in the limits
             </p>
           )}
-          {wires && <WiresIn {...{ wires, unit, limits }} />}
+          {taking.mayOne && (
+            <label className="mt-2 flex min-h-10 items-center gap-2">
+              <input type="checkbox" checked={taking.one} onChange={(e) => taking.setOne(e.target.checked)} />
+              one wire, the other anvil on the crests
+            </label>
+          )}
+          {wires && (
+            <WiresIn {...{ wires, unit, limits }} {...(taking.crests === undefined ? {} : { crests: taking.crests })} />
+          )}
           <h3 className="mt-4 text-sm">{wires ? `Over the wires, ${unit}` : `Readings, ${unit}`}</h3>
           <ol>
             {measured?.all.map((r, i) => (

@@ -1,6 +1,16 @@
 import { chooseInstrument, tellsNumber, uncertaintyOf } from '@whelk/core/gauge';
 import { decimalsOf, parseLength } from '@whelk/core/quantity';
-import { type FrozenRun, gaugesThere, overWires, readThere, type StepAdvice } from '@whelk/core/run';
+import {
+  crestsMm,
+  type FrozenRun,
+  gaugesThere,
+  overWires,
+  type RunState,
+  readThere,
+  type StepAdvice,
+  takesOneWire,
+  threadOf,
+} from '@whelk/core/run';
 import { useEffect, useRef, useState } from 'react';
 import type { KnownProblem } from '../../../messages/app-code.ts';
 import { useKeptText } from '../../../ui/keep/useKeptText.ts';
@@ -15,7 +25,9 @@ export function useReading({
   frozen,
   advice,
   add,
+  state,
 }: {
+  state: RunState;
   keepAs: string;
   frozen: FrozenRun;
   advice: StepAdvice;
@@ -43,7 +55,11 @@ export function useReading({
   const instrument = frozen.means.instruments.find((i) => i.id === instrumentId);
   const unit = instrument?.unit ?? frozen.means.lathe.unit;
   const uncertaintyMm = uncertaintyOf(frozen.means.instruments, instrumentId);
-  const wires = overWires(frozen, step.featureId, instrument);
+  const mayOne = instrument?.kind === 'thread wires' && takesOneWire(frozen, step.featureId);
+  const [one, setOne] = useState(false);
+  const thread = threadOf(frozen, step.featureId);
+  const crests = mayOne && one && thread ? crestsMm(frozen, state.metal, thread) : undefined;
+  const wires = overWires(frozen, step.featureId, instrument, crests);
   const read = parseLength(text, unit);
   const beyond =
     read.ok && instrument && (read.mm.valueOf() < instrument.fromMm - 0.5 || read.mm.valueOf() > instrument.toMm + 0.5);
@@ -58,7 +74,7 @@ export function useReading({
   const take = (event: React.FormEvent) => {
     event.preventDefault();
     if (!read.ok || beyond) return;
-    const over = wires ? { wireMm: wires.wireMm } : {};
+    const over = wires ? { wireMm: wires.wireMm, ...(crests === undefined ? {} : { oneWire: true as const }) } : {};
     add({ kind: 'reading', stepId: step.id, raw: { text: text.trim(), unit }, instrumentId, place, ...over });
     dropText();
     tookAt.current = event.timeStamp;
@@ -82,6 +98,10 @@ export function useReading({
       instrument,
       there,
       wires,
+      mayOne,
+      one,
+      setOne,
+      crests,
       form,
       instrumentId,
       setInstrumentId,
