@@ -4,7 +4,7 @@ import { aMomentLater, doStep } from './support/at-the-lathe.ts';
 import { axe, sees, textOf, visit } from './support/browser.ts';
 import { demoInBrowser } from './support/demo-in-browser.ts';
 
-const { shop, openPage, jobIdOf } = demoInBrowser();
+const { shop, openPage, jobIdOf, loadJob } = demoInBrowser();
 
 const heading = (page: Page) => page.$$eval('main h2', (all) => all.map((h) => h.textContent).join(' | '));
 const beatNow = (page: Page) =>
@@ -20,9 +20,12 @@ describe('a thread at the lathe', () => {
       await doStep(page, 'click', 27);
     await sees(page, 'Compound at 29.5° by its scale');
     await doStep(page, 'click', 27);
-    await sees(page, 'Thread M16, pass 1 of');
-    // the levers of the lead are told, and one key goes on from beat to beat
+    // the levers of the lead are told, and what a scratch has to measure
     await sees(page, 'Lead to 4:1');
+    await sees(page, '13 leads');
+    await doStep(page, 'click', 27);
+    await sees(page, 'Thread M16, pass 1 of');
+    // one key goes on from beat to beat
     await sees(page, 'Cross-slide at its own');
     expect(await axe(page)).toEqual([]);
     for (const beat of ['Stop', 'Open', 'Out', 'Back', 'In']) {
@@ -121,11 +124,11 @@ describe('threads that ask for more', () => {
       ).events.flatMap((e) => (e.took ? [e.took.verdict] : []));
     // go does not go: metal is on, and the next number follows from that
     await press(page, /Go does not go/);
-    await sees(page, 'Together');
+    await sees(page, 'At most');
     await page.click('button.act.main');
     for (let i = 0; i < 6 && !/pitch diameter/.test(await heading(page)); i++) await doStep(page, 'click', 36);
     await press(page, /Go does not go/);
-    await sees(page, 'Together');
+    await sees(page, 'At most');
     await page.click('button.act.main');
     for (let i = 0; i < 6 && !/pitch diameter/.test(await heading(page)); i++) await doStep(page, 'click', 36);
     await press(page, /Go goes all the way/);
@@ -160,7 +163,11 @@ describe('the bench book of threads', () => {
       ),
     ]);
     await sees(page, 'Screw M20');
-    await page.waitForFunction(() => /M20/.test(document.querySelector('main svg')?.textContent ?? ''));
+    const made = await loadJob(/jobs\/([^/]+)/.exec(page.url())![1]!);
+    expect(made.job.drawing.features[1]!.details).toMatchObject([
+      { kind: 'groove' },
+      { kind: 'thread', designation: 'M20' },
+    ]);
     expect(errors).toEqual([]);
     await page.close();
   });

@@ -1,7 +1,7 @@
 import type { Job } from '@whelk/core/job';
 import { emptyBoreStep, emptyDetail, emptyFeature } from '@whelk/core/part';
 import { formatLength, type LengthUnit } from '@whelk/core/quantity';
-import { formOf, type NamedThread, runOutGroove, type Side, threadLimits } from '@whelk/core/thread';
+import { formOf, type NamedThread, runOutGroove, type Side, threadChamferMm, threadLimits } from '@whelk/core/thread';
 import { useState } from 'react';
 import { ask } from '../../ui/api.ts';
 
@@ -18,7 +18,8 @@ const LONG = { screw: 3, nut: 1, wall: 1.6 } as const;
 /** What is made with this thread: a screw with its head, groove and chamfer, or a nut; everything of it can be changed in the drawing. */
 function drawn(job: Job, { name, thread, side, close, unit }: Props): Job {
   const { majorMm } = thread;
-  const typed = (mm: number) => ({ text: formatLength(mm, unit, unit === 'mm' ? 2 : 3), unit });
+  // as short as it can be written
+  const typed = (mm: number) => ({ text: String(Number(formatLength(mm, unit, unit === 'mm' ? 2 : 3))), unit });
   const limits = threadLimits(thread, side, close);
   const detail = {
     ...emptyDetail('d1', 'thread', unit),
@@ -56,6 +57,7 @@ function drawn(job: Job, { name, thread, side, close, unit }: Props): Job {
     ...{ from: 'left', width: typed(groove.usualMm), floor: typed(groove.floorMm) },
   };
   const crest = limits && 'upperMm' in limits.major ? limits.major : undefined;
+  const chamfer = Number(formatLength((majorMm - threadChamferMm(thread, side)) / 2, unit, unit === 'mm' ? 1 : 2));
   const deviations = crest ? `${(crest.upperMm - majorMm).toFixed(3)}/${(crest.lowerMm - majorMm).toFixed(3)} mm` : '';
   return {
     ...job,
@@ -68,6 +70,7 @@ function drawn(job: Job, { name, thread, side, close, unit }: Props): Job {
           ...screw,
           ...{ name: 'Thread', diameter: typed(majorMm), length: typed(LONG.screw * majorMm) },
           ...(unit === 'mm' && deviations ? { limits: deviations.replace(' mm', '') } : {}),
+          edges: { left: '', right: `${chamfer}x45` },
           details: [neck, detail],
         } as typeof screw,
       ],

@@ -117,8 +117,8 @@ export function Sheet({
         <dd>
           {outside ? (
             <>
-              A bolt of it breaks at {area(stressAreaMm2(thread), unit)}. In steel a nut {NUT_DIAMETERS.steel} diameters
-              long holds till then; in cast iron or brass {NUT_DIAMETERS.ironOrBrass}, in aluminium{' '}
+              A bolt of it breaks across {area(stressAreaMm2(thread), unit)}. In steel a nut {NUT_DIAMETERS.steel}{' '}
+              diameters long holds till then; in cast iron or brass {NUT_DIAMETERS.ironOrBrass}, in aluminium{' '}
               {NUT_DIAMETERS.aluminium}
             </>
           ) : (

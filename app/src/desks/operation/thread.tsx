@@ -1,11 +1,16 @@
 import { ROUNDING } from '@whelk/core/quantity';
 import type { ThreadOperation } from '@whelk/core/route';
 import type { ThreadStep } from '@whelk/core/run';
+import { REACT_S } from '@whelk/core/threading';
 import { inUnit } from '../../messages/in-unit.ts';
 import { engagesText, infeedText, threadName, towardsText } from '../../messages/thread.ts';
 import { measure } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
 import type { DetailProps, ShownOperation } from './shown.ts';
+
+/** What the run-out lacks for the hand's second at this speed, mm. */
+const lackingMm = ({ setting, leadMm, coastMm, usableMm }: ThreadOperation): number =>
+  Math.max(0, (REACT_S * (setting?.rpm ?? 0) * leadMm) / 60 + coastMm - usableMm);
 
 /** How a thread is cut on this lathe, in a few lines. */
 function Detail({ operation: o, unit, tell }: DetailProps<ThreadOperation>) {
@@ -36,7 +41,9 @@ function Detail({ operation: o, unit, tell }: DetailProps<ThreadOperation>) {
           ? 'It runs out into the open.'
           : `${o.seconds.toFixed(1)} s in the run-out of ${u.len(o.usableMm, 1)}`}
         {o.coastMm > 0 ? `, it coasts ${u.len(o.coastMm, 1)} with the nuts shut` : ''}
-        {o.byHand ? ': too short, the last turns by hand' : ''}
+        {o.byHand
+          ? `: too short, the last turns by hand. A groove ${u.len(lackingMm(o), 1)} wider gives the hand its second, or a slower speed than the lathe has`
+          : ''}
       </li>
     </ul>
   );

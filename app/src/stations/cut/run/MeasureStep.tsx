@@ -8,6 +8,7 @@ import {
   type OverWires,
   type RunState,
   type StepAdvice,
+  sideOf,
 } from '@whelk/core/run';
 import { useState } from 'react';
 import { measuredAfterText, nameOf } from '../../../desks/operation/at-lathe.ts';
@@ -297,7 +298,9 @@ function Together({
       {measured.combined.disagreement
         ? 'The guarding one '
         : measured.readings.every((r) => r.feel)
-          ? 'At least '
+          ? sideOf(frozen, measured.readings[0]!.featureId) === 'inside'
+            ? 'At most '
+            : 'At least '
           : 'Together '}
       <b>{measure(measured.combined.guardMm, unit, places)}</b> ±{' '}
       {measure(measured.combined.uncertaintyMm, unit, unit === 'mm' ? 3 : 4)} {unit}{' '}
