@@ -63,14 +63,14 @@ describe('a gauge without a number', () => {
     };
     // the head: 23.8 to 24.2. Set well above, they do not go on: there is metal to come off
     await setTo('24.30');
-    await press(page, 'Does not go: too large');
+    await press(page, 'Does not go over: the work is larger');
     await sees(page, 'At least 24.30');
     await sees(page, 'Cut once more');
     await sees(page, 'off the diameter for');
     // and set wider they go loose: the size lies between
     await setTo('24.40');
-    await press(page, 'Goes loose: smaller');
-    await sees(page, 'loose, any place');
+    await press(page, 'Goes over loose: the work is smaller');
+    await sees(page, 'work smaller, any place');
     expect(await page.$$eval('section[aria-label="Readings"] li', (all) => all.length)).toBe(2);
     expect(errors).toEqual([]);
     await page.close();

@@ -1,9 +1,7 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
 import path from 'node:path';
-import type { ElementHandle, Page } from 'puppeteer-core';
+import type { Page } from 'puppeteer-core';
 import { ensureBuilt } from '../../scripts/lib/build.mjs';
-import { doStep } from './support/at-the-lathe.ts';
+import { aMomentLater, doStep } from './support/at-the-lathe.ts';
 import { openBrowser, openPage, press, sees, type, visit } from './support/browser.ts';
 import { TestShop } from './support/shop.ts';
 
@@ -31,6 +29,13 @@ async function toTouchOff(page: Page): Promise<void> {
     await page.click('button.act.main');
     await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 250)));
   }
+}
+
+/** Cuts a demo job until a heading says so. */
+async function cutTo(page: Page, title: string, barSize: number, heads: RegExp): Promise<void> {
+  await visit(page, await startRun(title));
+  const heading = () => page.$$eval('main h2', (all) => all.map((h) => h.textContent).join(' | '));
+  for (let i = 0; i < 90 && !heads.test(await heading()); i++) await doStep(page, 'click', barSize);
 }
 
 try {
@@ -76,10 +81,12 @@ try {
   await keep(page, 'simulated');
   await visit(page, `${shop.url}${openRun}`);
   await keep(page, 'measure');
-  // a thread, in the middle of its passes
-  await visit(page, await startRun('Guide rail bolts'));
-  for (let i = 0; i < 60 && !(await page.$eval('main', (m) => m.textContent!.includes('M16, pass 4 of'))); i++)
-    await doStep(page, 'click', 27);
+  // gears for a metric thread on a leadscrew in inches, and a thread of two starts in the middle of its passes
+  await cutTo(page, 'Gate stop adjuster, left-hand', 1.39, /to prove them/);
+  await keep(page, 'gear-train');
+  await cutTo(page, 'Paddle lift screw, two-start', 28, /pass 5 of/);
+  for (let beat = 0; beat < 5; beat++) await aMomentLater(page, 'Space');
+  await sees(page, 'Start 2 of 2');
   await keep(page, 'thread');
   await visit(page, `${shop.url}/bench-book/threads`);
   await page.$eval('[data-field="thread-name"]', (e) => (e as HTMLInputElement).select());
@@ -120,7 +127,7 @@ try {
   const lathe = /\/lathes\/[0-9a-f-]{36}/.exec((await shop.ask('GET', '/lathes')).text)![0];
   await visit(page, `${shop.url}${lathe}`);
   await keep(page, 'lathe');
-  // a worn part on its way to a drawing, a file on its way, and a drawing as it is printed
+  // a worn part on its way to a drawing, and a drawing as it is printed
   const stud = `${shop.url}/jobs/${await jobId('Old stud, copied')}`;
   await visit(page, `${stud}/drawing`);
   await press(page, 'Begin anew');
@@ -128,17 +135,6 @@ try {
   await page.$eval('[aria-label="Begin from"]', (e) => e.scrollIntoView({ block: 'start' }));
   await keep(page, 'worn-part');
   const bush = await jobId('Hinge bush, flanged');
-  const made = (await shop.ask('POST', '/api/jobs', { title: 'Bush from a file' })).body as { id: string };
-  await visit(page, `${shop.url}/jobs/${made.id}/drawing`);
-  await press(page, 'A DXF file');
-  const folder = mkdtempSync(path.join(tmpdir(), 'whelk-shots-'));
-  const dxf = path.join(folder, 'hinge-bush.dxf');
-  writeFileSync(dxf, (await shop.ask('GET', `/api/jobs/${bush}/drawing.dxf`)).text);
-  await ((await page.waitForSelector('input[type="file"]')) as ElementHandle<HTMLInputElement>).uploadFile(dxf);
-  await sees(page, '3 lengths outside, 2 steps inside');
-  rmSync(folder, { recursive: true });
-  await page.$eval('[aria-label="Begin from"]', (e) => e.scrollIntoView({ block: 'start' }));
-  await keep(page, 'dxf-mapping');
   await visit(page, `${shop.url}/jobs/${bush}/printed`);
   await keep(page, 'printed');
 

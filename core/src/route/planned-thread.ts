@@ -28,12 +28,12 @@ export function plannedThread(
   const tool = tools.find((t) => t.id === first?.toolId);
   const read = first && readThread(first.designation);
   if (!first || !read?.ok || (tool?.kind !== 'threading' && tool?.kind !== 'inside threading')) return undefined;
-  const { side, depthMm, school, compoundDeg, blankMm, pitchOverPointMm } = first;
+  const { side, school, compoundDeg, blankMm, pitchOverPointMm } = first;
   const tip = tipOf(tool);
   // sizes are pitch diameters: that of a point on the surface less what is cut by then
   const depths = all.flatMap((o) => o.passes.map((p) => Math.abs(blankMm + pitchOverPointMm - p.diameterAfterMm) / 2));
   const passes = passesAt(depths, {
-    ...{ depthMm, flanksDeg: formOf(read.thread).flanksDeg, school, compoundDeg },
+    ...{ flanksDeg: formOf(read.thread).flanksDeg, school, compoundDeg },
     tipMm: pointMm(tip),
   });
   return { thread: read.thread, side, tip, compoundDeg, passes };

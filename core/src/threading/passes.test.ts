@@ -83,3 +83,19 @@ describe('passes of a thread', () => {
     expect(lastPassMm('coated')).toBeGreaterThan(lastPassMm('hss'));
   });
 });
+
+describe('alternate flanks', () => {
+  const passes = threadPasses({
+    ...{ depthMm: 1.5, flanksDeg: [30, 30], tipMm: 0.3, school: 'alternate', compoundDeg: 0 },
+    ...{ schedule: 'equalArea', firstMm: 0.3, lastMm: 0.04 },
+  });
+  it('are cut by turns, each pass on one side only, and together they are the whole groove', () => {
+    for (const [i, { leadingShare, trailingShare }] of passes.slice(1).entries()) {
+      const [cuts, idles] = i % 2 === 0 ? [leadingShare, trailingShare] : [trailingShare, leadingShare];
+      expect(cuts).toBeGreaterThan(3 * idles);
+    }
+    expect(passes.at(-1)!.alongMm).toBe(0);
+    const whole = 0.3 * 1.5 + 1.5 ** 2 * Math.tan(Math.PI / 6);
+    expect(passes.reduce((sum, p) => sum + p.areaMm2, 0)).toBeCloseTo(whole, 9);
+  });
+});

@@ -87,26 +87,40 @@ export function threadPasses(wish: PassesWish): readonly ThreadPass[] {
   return passesAt(evenTail(depthsOf(count, wish, t), lastMm), wish);
 }
 
+/**
+ * Where the point lies along the work when it goes in along the one flank and the other by turns: each pass cuts on one side only. Told from
+ * where the last of them lies.
+ */
+function zigzag(depths: readonly number[], tangent: number): readonly number[] {
+  let at = 0;
+  const raw = depths.map((depth, i) => {
+    if (i > 0) at += (i % 2 === 1 ? 1 : -1) * (depth - depths[i - 1]!) * tangent;
+    return at;
+  });
+  return raw.map((along) => along - at);
+}
+
 /** What each pass takes when the tool goes to these depths one after another. */
 export function passesAt(
   depths: readonly number[],
-  { depthMm, flanksDeg, tipMm, school, compoundDeg }: Omit<PassesWish, 'schedule' | 'firstMm' | 'lastMm'>,
+  { flanksDeg, tipMm, school, compoundDeg }: Pick<PassesWish, 'flanksDeg' | 'tipMm' | 'school' | 'compoundDeg'>,
 ): readonly ThreadPass[] {
   const [a, b] = [Math.tan(radians(flanksDeg[0])), Math.tan(radians(flanksDeg[1]))];
   const t = a + b;
   const q = school === 'flank' ? Math.tan(radians(compoundDeg)) : 0;
-  // of alternate flanks: the point keeps to one side of the finished groove and then to the other, as far as there is room
-  const aside = (depth: number, i: number): number =>
-    school === 'alternate' && i < depths.length - 1
-      ? (i % 2 === 0 ? 1 : -1) * (depthMm - depth) * Math.min(a, b)
-      : depth * q;
+  const asides = school === 'alternate' ? zigzag(depths, Math.min(a, b)) : depths.map((depth) => depth * q);
+  // how far each flank has been cut by then, along the work at the surface
+  const first = asides[0] ?? 0;
+  let [led, trailed] = school === 'alternate' ? [first, -first] : [0, 0];
   return depths.map((depth, i): ThreadPass => {
     const before = depths[i - 1] ?? 0;
     const cut = depth - before;
-    const [along, was] = [aside(depth, i), i === 0 ? 0 : aside(before, i - 1)];
+    const along = asides[i]!;
     // thickness off each flank, measured along the work, and what the point takes
-    const leading = Math.max(0, cut * a + (along - was));
-    const trailing = Math.max(0, cut * b - (along - was));
+    const [lead, trail] = [along + depth * a, depth * b - along];
+    const leading = Math.max(0, lead - led);
+    const trailing = Math.max(0, trail - trailed);
+    [led, trailed] = [Math.max(led, lead), Math.max(trailed, trail)];
     const point = tipMm * cut + (cut * cut * t) / 2;
     const area =
       school === 'alternate'

@@ -132,7 +132,10 @@ function Starts({ step, start, lathe }: { step: ThreadStep; start: number; lathe
   const { compound } = lathe.slides;
   // towards its leading side, which lies where the tool goes
   const aside = asidesMm?.[passNumber - 1];
-  const asideMm = aside === undefined ? undefined : step.towards === 'chuck' ? aside : -aside;
+  const sign = step.towards === 'chuck' ? 1 : -1;
+  const asideMm = aside === undefined ? undefined : sign * aside;
+  const before = asidesMm?.[passNumber - 2];
+  const wasMm = before === undefined ? undefined : sign * before;
   const along = (mm: number) => {
     const { fullTurns, rest } = dialMove(compound, 0, Math.abs(mm));
     return wayWith(fullTurns, rest, compound.unit);
@@ -162,7 +165,12 @@ function Starts({ step, start, lathe }: { step: ThreadStep; start: number; lathe
               : `${along(asideMm)} ${asideMm > 0 ? 'towards the chuck' : 'towards the tailstock'} of its zero`}
           </b>
           , come to from the same side as ever: this pass cuts{' '}
-          {asideMm === 0 ? 'both flanks' : asideMm > 0 ? 'the flank at the chuck' : 'the flank at the tailstock'}.
+          {wasMm === undefined || wasMm === asideMm
+            ? 'both flanks'
+            : asideMm > wasMm
+              ? 'the flank at the chuck'
+              : 'the flank at the tailstock'}
+          .
         </>
       )}
     </p>
