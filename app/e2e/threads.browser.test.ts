@@ -35,7 +35,7 @@ describe('a thread at the lathe', () => {
     }
     await sees(page, 'Thread M16, pass 2 of');
     // opened anew in the middle of it, it asks for a look before the next chip
-    await page.reload();
+    await visit(page, page.url());
     await sees(page, 'Coming back to a thread: look before the next chip.');
     await page.evaluate(() =>
       [...document.querySelectorAll('button')].find((b) => b.textContent?.startsWith('All of it stands'))!.click(),
@@ -126,11 +126,13 @@ describe('threads that ask for more', () => {
     await press(page, /Go does not go/);
     await sees(page, 'At most');
     await page.click('button.act.main');
-    for (let i = 0; i < 6 && !/pitch diameter/.test(await heading(page)); i++) await doStep(page, 'click', 36);
+    await page.waitForFunction(() => !/pitch diameter/.test(document.querySelector('main h2')?.textContent ?? ''));
+    await until(page, /pitch diameter/, 36);
     await press(page, /Go does not go/);
     await sees(page, 'At most');
     await page.click('button.act.main');
-    for (let i = 0; i < 6 && !/pitch diameter/.test(await heading(page)); i++) await doStep(page, 'click', 36);
+    await page.waitForFunction(() => !/pitch diameter/.test(document.querySelector('main h2')?.textContent ?? ''));
+    await until(page, /pitch diameter/, 36);
     await press(page, /Go goes all the way/);
     await sees(page, 'Inside the limits');
     await page.click('button.act.main');

@@ -2,7 +2,7 @@ import { depthRing, dialMove, dialNumber } from '@whelk/core/lathe';
 import { plannedThread } from '@whelk/core/route';
 import type { FrozenRun, Move, RunState, ThreadStep } from '@whelk/core/run';
 import { leadscrewMm } from '@whelk/core/threading';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { PassesSection } from '../../../desks/thread/PassesSection.tsx';
 import { ThreadDial } from '../../../desks/thread/ThreadDial.tsx';
 import { engagesText, towardsText } from '../../../messages/thread.ts';
@@ -217,7 +217,10 @@ function Beats({ step, beat, crossNumber }: { step: ThreadStep; beat: number; cr
 /** Begun again in the middle of a thread: what is looked at before the next chip. */
 function Away({ step, onLost }: { step: ThreadStep; onLost: () => void }) {
   const [asks, setAsks] = useState((step.passNumber ?? 1) > 1 && firstHere);
-  firstHere = false;
+  // only once it really stands on the page: what is rendered before that may be thrown away
+  useEffect(() => {
+    firstHere = false;
+  }, []);
   if (!asks) return null;
   return (
     <div className="mb-4 border-l-4 border-[var(--brass)] pl-4">
