@@ -54,7 +54,7 @@ export function ThreadPass({ frozen, state, step, move, beat, start, add }: Prop
     );
   return (
     <div className="md:col-span-2">
-      <Away step={step} onLost={() => setPicking(true)} />
+      <Away step={step} beat={beat + 4 * start} onLost={() => setPicking(true)} />
       <Starts step={step} start={start} lathe={lathe} />
       <div className="grid gap-x-8 gap-y-2 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
         <div>
@@ -215,13 +215,14 @@ function Beats({ step, beat, crossNumber }: { step: ThreadStep; beat: number; cr
 }
 
 /** Begun again in the middle of a thread: what is looked at before the next chip. */
-function Away({ step, onLost }: { step: ThreadStep; onLost: () => void }) {
-  const [asks, setAsks] = useState((step.passNumber ?? 1) > 1 && firstHere);
-  // only once it really stands on the page: what is rendered before that may be thrown away
+function Away({ step, beat, onLost }: { step: ThreadStep; beat: number; onLost: () => void }) {
+  const [looked, setLooked] = useState(false);
+  // who has gone through a beat on this page has been here
   useEffect(() => {
-    firstHere = false;
-  }, []);
-  if (!asks) return null;
+    if (beat > 0 || looked) firstHere = false;
+  }, [beat, looked]);
+  const begun = (step.passNumber ?? 1) > 1 || step.kind !== 'thread';
+  if (!firstHere || looked || beat > 0 || !begun) return null;
   return (
     <div className="mb-4 border-l-4 border-[var(--brass)] pl-4">
       <p className="text-lg font-bold">Coming back to a thread: look before the next chip.</p>
@@ -230,7 +231,7 @@ function Away({ step, onLost }: { step: ThreadStep; onLost: () => void }) {
         half-nuts {step.nutsShut ? 'still shut' : 'open'} · compound and carriage locks · cross-slide at its own zero ·
         the dog in its marked slot. Then one pass without cutting: the point runs in its groove.
       </p>
-      <button type="button" className="btn mt-2 min-h-12" onClick={() => setAsks(false)}>
+      <button type="button" className="btn mt-2 min-h-12" onClick={() => setLooked(true)}>
         All of it stands, the point runs in its groove
       </button>
       <button type="button" className="btn mt-2 ml-3 min-h-12" onClick={onLost}>
