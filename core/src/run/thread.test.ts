@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { overOneWire, type ThreadStep, takesOneWire } from './thread.ts';
+import { overOneWire, overWires, type ThreadStep, takesOneWire } from './thread.ts';
 
 const thread = {
   kind: 'thread',
@@ -29,5 +29,18 @@ describe('one wire in a flat form', () => {
     const of = (includedDeg: number) => takesOneWire({ steps: [{ ...thread, includedDeg }] as never }, 'd1');
     expect([of(29), of(30), of(60)]).toEqual([true, true, false]);
     expect(takesOneWire({ steps: [] }, 'd1')).toBe(false);
+  });
+});
+
+describe('three wires', () => {
+  it('are chosen for the thread as it will be, however little of it the first pass cuts', () => {
+    const metric = { ...thread, pitchMm: 2, leadMm: 2, includedDeg: 60, blankMm: 16, depthMm: 1.2 } as ThreadStep;
+    const steps = [17, 16.3, 15.1].map((targetMm): ThreadStep => ({ ...metric, targetMm }));
+    const last = { ...metric, kind: 'threadLast', targetMm: 14.58 } as ThreadStep;
+    const wires = { kind: 'thread wires', wiresMm: [0.53, 0.895, 1.1, 1.65, 3.2] } as never;
+    const found = overWires({ steps: [...steps, last] }, 'd1', wires)!;
+    expect(found.wireMm).toBe(1.1);
+    // they stand out: 14.58 + 3·1.1 − 0.866·2
+    expect(found.atMm(14.58)).toBeCloseTo(16.148, 2);
   });
 });

@@ -86,9 +86,11 @@ export interface OverWires {
   readonly wireMm: number;
   readonly atMm: (pitchDiameterMm: number) => number;
 }
-/** What stands of the surface between the grooves when it is first measured, as a share of the pitch. */
-const crestShareOf = (thread: ThreadStep): number =>
-  crestFlatShareOf(thread, thread.blankMm, thread.targetMm ?? thread.blankMm - thread.depthMm);
+/** What stands of the surface between the grooves when it is done, as a share of the pitch. */
+function crestShareOf({ steps }: { readonly steps: readonly Step[] }, thread: ThreadStep): number {
+  const last = steps.findLast((s): s is ThreadStep => isThreadStep(s) && s.threadId === thread.threadId) ?? thread;
+  return crestFlatShareOf(thread, thread.blankMm, last.targetMm ?? thread.blankMm - thread.depthMm);
+}
 /** Diameter over the crests that a thread is cut into: as it was measured, else as it is drawn. */
 export function crestsMm(
   run: { readonly steps: readonly Step[] },
@@ -126,7 +128,7 @@ export function overWires(
   crests?: number,
 ): OverWires | undefined {
   const thread = instrument?.kind === 'thread wires' ? threadOf(run, featureId) : undefined;
-  const wireMm = thread && wireFor(thread, instrument?.wiresMm ?? [], crestShareOf(thread));
+  const wireMm = thread && wireFor(thread, instrument?.wiresMm ?? [], crestShareOf(run, thread));
   if (thread && wireMm !== undefined && crests !== undefined)
     return { wireMm, atMm: overOneWire(thread, wireMm, crests).atMm };
   return thread && wireMm !== undefined
