@@ -111,26 +111,26 @@ export const takesOneWire = (run: { readonly steps: readonly Step[] }, featureId
 export const overOneWire = (
   thread: ThreadStep,
   wireMm: number,
-  crests: number,
+  onMm: number,
 ): { readonly atMm: (pitchDiameterMm: number) => number; readonly ofMm: (readMm: number) => number } => ({
-  atMm: (pitchDiameterMm) => crests + oneWireStandsMm(thread, pitchDiameterMm, wireMm, crests),
-  ofMm: (readMm) => pitchDiameterByOneWireMm(thread, readMm - crests, wireMm, crests),
+  atMm: (pitchDiameterMm) => onMm + oneWireStandsMm(thread, pitchDiameterMm, wireMm, onMm),
+  ofMm: (readMm) => pitchDiameterByOneWireMm(thread, readMm - onMm, wireMm, onMm),
 });
 
 /**
  * How wires of an instrument tell a thread; undefined for any other gauge, and where none of its wires fits.
- * @param crests over one wire: the diameter that the other anvil lies on
+ * @param onMm over one wire: the diameter that the other anvil lies on
  */
 export function overWires(
   run: { readonly steps: readonly Step[] },
   featureId: string | undefined,
   instrument: Instrument | undefined,
-  crests?: number,
+  onMm?: number,
 ): OverWires | undefined {
   const thread = instrument?.kind === 'thread wires' ? threadOf(run, featureId) : undefined;
   const wireMm = thread && wireFor(thread, instrument?.wiresMm ?? [], crestShareOf(run, thread));
-  if (thread && wireMm !== undefined && crests !== undefined)
-    return { wireMm, atMm: overOneWire(thread, wireMm, crests).atMm };
+  if (thread && wireMm !== undefined && onMm !== undefined)
+    return { wireMm, atMm: overOneWire(thread, wireMm, onMm).atMm };
   return thread && wireMm !== undefined
     ? { wireMm, atMm: (pitchDiameterMm) => overWiresMm(thread, pitchDiameterMm, wireMm) }
     : undefined;
