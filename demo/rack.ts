@@ -303,6 +303,6 @@ export const bars = [
     ...{ shape: 'tube', bore: { text: '104', unit: 'mm' }, surface: 'turned' },
   }),
   bar('c45-36', 'medium-carbon-steel', '36', '1000', 'rack 1'),
-  bar('c45-28', 'medium-carbon-steel', '28', '600', 'rack 1'),
+  bar('c45-27', 'medium-carbon-steel', '27', '600', 'rack 1'),
   bar('c45-black-60', 'medium-carbon-steel', '60', '900', 'outside, under cover', 'mm', { surface: 'black' }),
 ];

@@ -82,9 +82,9 @@ try {
   await visit(page, `${shop.url}${openRun}`);
   await keep(page, 'measure');
   // gears for a metric thread on a leadscrew in inches, and a thread of two starts in the middle of its passes
-  await cutTo(page, 'Gate stop adjuster, left-hand', 1.39, /to prove them/);
+  await cutTo(page, 'Gate stop adjuster, left-hand', 1.36, /to prove them/);
   await keep(page, 'gear-train');
-  await cutTo(page, 'Paddle lift screw, two-start', 28, /pass 5 of/);
+  await cutTo(page, 'Paddle lift screw, two-start', 27, /pass 5 of/);
   for (let beat = 0; beat < 5; beat++) await aMomentLater(page, 'Space');
   await sees(page, 'Start 2 of 2');
   await keep(page, 'thread');

@@ -83,10 +83,10 @@ describe('threads that ask for more', () => {
     await sees(page, 'Threads: along a flank, by the compound');
     const { body } = await shop.ask('POST', `/api/jobs/${id}/runs`, { piece: 1 });
     await visit(page, `${shop.url}/runs/${body.id}`);
-    await until(page, /to prove them/, 28);
+    await until(page, /to prove them/, 27);
     await sees(page, '3 leads');
     expect(await axe(page)).toEqual([]);
-    await until(page, /pass 1 of 28/, 28);
+    await until(page, /pass 1 of 28/, 27);
     await sees(page, 'Start 1 of 2');
     await sees(page, 'Close the nuts at 1, 3, 5, 7');
     for (let beat = 0; beat < 4; beat++) await aMomentLater(page, 'Space');
