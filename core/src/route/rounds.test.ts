@@ -156,7 +156,11 @@ describe('the round at the bottom of a hole', () => {
       expect(areaMm2(intersect(contourOf(part), { loops: [round] }))).toBeLessThan(0.004);
     }
   });
-  it('waits where no nose of the drawer makes it in so few steps', () => {
-    expect(blind('R6').waiting).toContainEqual({ id: 'h1.left.edge', why: 'noTool' });
+  it('leaves higher cusps to the file where a small nose would take too many steps, and waits where even that does not do', () => {
+    const large = made(blind('R6')) as OperationOf<'roundEdge'>;
+    expect(large).toMatchObject({ by: 'steps', radiusMm: 6 });
+    expect(large.cuspMm).toBeGreaterThan(0.05);
+    expect(large.cuspMm).toBeLessThanOrEqual(0.1);
+    expect(blind('R10').waiting).toContainEqual({ id: 'h1.left.edge', why: 'noTool' });
   });
 });

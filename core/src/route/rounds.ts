@@ -112,14 +112,26 @@ function wayInside(
   const bars = barsInto(context, on, R, done);
   const exact = bars.find((b) => Math.abs(b.noseRadiusMm - R) <= RADIUS_SHARE * R + ROUNDING);
   if (exact) return { by: 'nose', tool: exact };
-  const tool = bars.find((b) => b.noseRadiusMm > 0 && b.noseRadiusMm < R);
-  const [cusp] = cuspsFor(on.raUm);
   const arc = {
     ...{ centreZMm: on.zFromMm + R, centreRMm: on.leftMm / 2 - R, radiusMm: R },
     ...{ fromRad: Math.PI / 2, toRad: Math.PI, hollow: true },
   };
-  const table = tool && arcSteps(arc, tool.noseRadiusMm, cusp);
-  return tool && table && { by: 'steps', tool, table };
+  // a small nose leaves higher cusps in as many steps: the largest goes first
+  const smaller = bars.filter((b) => b.noseRadiusMm > 0 && b.noseRadiusMm < R);
+  for (const tool of smaller.toSorted((a, b) => b.noseRadiusMm - a.noseRadiusMm)) {
+    const table = tableOf(arc, tool.noseRadiusMm, on.raUm);
+    if (table) return { by: 'steps', tool, table };
+  }
+  return undefined;
+}
+
+/** The steps of an arc with the lowest cusps that a hand still winds; undefined where it takes too many even so. */
+function tableOf(arc: Parameters<typeof arcSteps>[0], noseMm: number, raUm: number): ArcSteps | undefined {
+  for (const cuspMm of cuspsFor(raUm)) {
+    const table = arcSteps(arc, noseMm, cuspMm);
+    if (table) return table;
+  }
+  return undefined;
 }
 
 function wayOf(context: FitContext, { edge, on }: Wanted, done: readonly Operation[]): Way | undefined {
@@ -138,9 +150,8 @@ function wayOf(context: FitContext, { edge, on }: Wanted, done: readonly Operati
   if (!tool) return undefined;
   const [zMm, rMm] = inner ? [on.zFromMm + R, on.leftMm / 2 + R] : [on.zToMm - R, on.rightMm / 2 - R];
   const [fromRad, toRad] = inner ? [-Math.PI / 2, -Math.PI] : [Math.PI / 2, 0];
-  const [cusp] = cuspsFor(on.raUm);
   const arc = { centreZMm: zMm, centreRMm: rMm, radiusMm: R, fromRad, toRad, hollow: inner };
-  const table = arcSteps(arc, tool.noseRadiusMm, cusp);
+  const table = tableOf(arc, tool.noseRadiusMm, on.raUm);
   return table && { by: 'steps', tool, table };
 }
 
