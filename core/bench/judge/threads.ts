@@ -166,7 +166,7 @@ export function cutThread(row: ThreadRow, run: object, seed: number, pickUpAfter
       const felt = (feel: 'small' | 'large', madeToMm: number): void => {
         add({
           ...{ kind: 'reading', stepId: step.id, instrumentId: PLUG, place: 'middle', feel },
-          raw: { text: madeToMm.toFixed(3), unit: 'mm' },
+          raw: { text: String(Number(madeToMm.toFixed(6))), unit: 'mm' },
         });
       };
       if (!thread.goes(lowerMm + WEAR_MM)) felt('small', lowerMm);

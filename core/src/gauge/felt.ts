@@ -15,6 +15,20 @@ export interface Felt {
 const BEYOND_MM = 1e-6;
 
 /**
+ * Whether gauges that are made to limits say the verdict themselves: that the work is beyond one of them, or between both. One end alone that
+ * goes as it should leaves the other limit open, and what the dial expects of that is no verdict.
+ * @source ISO 1938, ISO 1502: go and not-go
+ */
+export function limitsTold(
+  felt: readonly Pick<Felt, 'mm' | 'feel'>[],
+  { lowerMm, upperMm }: { readonly lowerMm: number; readonly upperMm: number },
+): boolean {
+  const larger = (thanMm: number): boolean => felt.some((f) => f.feel === 'large' && f.mm >= thanMm - BEYOND_MM);
+  const smaller = (thanMm: number): boolean => felt.some((f) => f.feel === 'small' && f.mm <= thanMm + BEYOND_MM);
+  return larger(upperMm) || smaller(lowerMm) || (larger(lowerMm) && smaller(upperMm));
+}
+
+/**
  * What gauges without a number say together: between what the size lies. What the dial lets expect narrows that further, as far as it does
  * not speak against what was felt; the end that guards the limit is what a move follows from.
  * @param expected what the dial lets expect; without it an open side stays at what was felt

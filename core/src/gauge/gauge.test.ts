@@ -4,7 +4,7 @@ import { instruments } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
 import { decide, decideBetween } from './decide.ts';
 import { doubtReading } from './doubt.ts';
-import { combineFelt } from './felt.ts';
+import { combineFelt, limitsTold } from './felt.ts';
 import {
   calibrationDue,
   chooseInstrument,
@@ -156,6 +156,26 @@ describe('gauges without a number', () => {
       smallestMm: expect.closeTo(30.1, 5),
       largestMm: expect.closeTo(30.2, 5),
     });
+  });
+});
+
+describe('go and not-go', () => {
+  const limits = { lowerMm: 20, upperMm: 20.021 };
+  const told = (...felt: ['large' | 'touches' | 'small', number][]) =>
+    limitsTold(
+      felt.map(([feel, mm]) => ({ feel, mm })),
+      limits,
+    );
+  it('say the verdict together, or one of them alone when it is beyond', () => {
+    // a plug: go enters, not-go does not
+    expect(told(['large', 20], ['small', 20.021])).toBe(true);
+    // go does not enter; not-go does
+    expect([told(['small', 20]), told(['large', 20.021])]).toEqual([true, true]);
+  });
+  it('leave it open with one end that goes as it should, and with a gauge of another size', () => {
+    expect([told(['large', 20]), told(['small', 20.021])]).toEqual([false, false]);
+    expect(told(['large', 19.98], ['small', 20.021])).toBe(false);
+    expect(told(['touches', 20.01])).toBe(false);
   });
 });
 

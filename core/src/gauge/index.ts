@@ -10,7 +10,7 @@ export {
   type Verdict,
 } from './decide.ts';
 export { type Doubt, doubtReading, type Slip } from './doubt.ts';
-export { combineFelt, type Felt } from './felt.ts';
+export { combineFelt, type Felt, limitsTold } from './felt.ts';
 export {
   calibrationDue,
   chooseInstrument,

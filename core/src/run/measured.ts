@@ -6,6 +6,7 @@ import {
   decideBetween,
   type Felt,
   isLimitGauge,
+  limitsTold,
   uncertaintyOf,
 } from '../gauge/index.ts';
 import type { Recorder } from '../working/index.ts';
@@ -47,9 +48,11 @@ export function measured(run: FrozenRun, state: RunState, step: Step, record?: R
   const combined =
     numbers.length > 0 ? combineReadings(numbers, record, cut) : combineFelt(sizes as Felt[], expected, record, cut);
   // what go and not-go say is the verdict
-  const byLimits = readings.every(
-    (r) => r.feel !== undefined && run.means.instruments.some((i) => i.id === r.instrumentId && isLimitGauge(i)),
-  );
+  const byLimits =
+    step.limits !== undefined &&
+    readings.every((r) => run.means.instruments.some((i) => i.id === r.instrumentId && isLimitGauge(i))) &&
+    numbers.length === 0 &&
+    limitsTold(sizes as Felt[], step.limits);
   const uncertaintyMm = byLimits ? 0 : combined.uncertaintyMm;
   const decision =
     step.limits && decideBetween(combined.smallestMm, combined.largestMm, uncertaintyMm, step.limits, record, cut);

@@ -21,6 +21,8 @@ const own = {
   pitchMm: z.number(),
   leadMm: z.number(),
   starts: z.number(),
+  /** stands in runs that were begun before all starts were cut at every depth; always 1 */
+  start: z.number().optional(),
   /** how each start is reached at every depth, one after another: at marks of its own, or by the compound along the bed */
   eachStart: z
     .discriminatedUnion('by', [

@@ -1,5 +1,4 @@
 import type { Limits } from '@whelk/core/limit';
-import { measure } from '../../../ui/format.ts';
 
 interface Props {
   readonly unit: 'mm' | 'in';
@@ -13,7 +12,8 @@ interface Props {
  * cannot be put back.
  */
 export function ThreadGauge({ unit, side, limits, onFeel }: Props) {
-  const at = (mm: number): string => measure(mm, unit, unit === 'mm' ? 3 : 4);
+  // a gauge's end is its limit, to the last figure that the standard has
+  const at = (mm: number): string => String(Number((unit === 'mm' ? mm : mm / 25.4).toFixed(unit === 'mm' ? 6 : 8)));
   const outside = side === 'outside';
   const goes = outside ? 'goes on' : 'goes in';
   const [go, notGo] = outside ? [limits.upperMm, limits.lowerMm] : [limits.lowerMm, limits.upperMm];
