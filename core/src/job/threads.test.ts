@@ -3,11 +3,12 @@ import type { Lathe } from '../lathe/index.ts';
 import type { Feature } from '../part/index.ts';
 import { emptyDetail } from '../part/index.ts';
 import { judged, type ThreadOperation } from '../route/index.ts';
+import { frozenRunSchema } from '../run/index.ts';
 import { boreStep, drawer, holeGauges } from '../testing/drawer.ts';
 import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
 import { feature, mm } from '../testing/shop.ts';
 import type { Tool } from '../tool/index.ts';
-import { planJob } from './plan-job.ts';
+import { freezeJob, planJob } from './plan-job.ts';
 import { proveJob } from './prove.ts';
 import type { Shop } from './schema.ts';
 
@@ -242,5 +243,16 @@ describe('a thread in the route', () => {
     expect(falling[1]! / falling[0]!).toBeCloseTo(Math.SQRT2 - 1, 1);
     // it always comes back by hand, or always under power with the nuts shut
     expect([by({ back: 'open' }).nutsShut, by({ back: 'shut' }).nutsShut]).toEqual([false, true]);
+  });
+  it('of a run that was begun when each start stood by itself is still read', () => {
+    const shop = shopOf();
+    const job = jobOf(screw([freeEnd, thread('M20x2')]), 1, {});
+    const held = { ...job, hold: { ...job.hold, latheId: shop.lathes[0]!.id } };
+    const frozen = freezeJob(held, planJob(held, shop))!;
+    const before = {
+      ...frozen,
+      steps: frozen.steps.map((s) => (s.kind === 'thread' ? { ...s, start: 1 } : s)),
+    };
+    expect(frozenRunSchema.safeParse(JSON.parse(JSON.stringify(before))).error).toBeUndefined();
   });
 });
