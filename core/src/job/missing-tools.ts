@@ -25,6 +25,11 @@ const drill = (mm: number, deepMm?: number): Remedy => ({
   standard: deepMm !== undefined && deepMm > JOBBER_DIAMETERS * mm ? 'ISO 494' : 'ISO 235',
 });
 
+/** Blades are ground to a width, and pointed bits where their angle has a sheet. */
+const ofWidth = (_: Problem, mm: number): readonly Remedy[] => [{ by: 'grind', shape: 'parting', widthMm: mm }];
+const ofAngle = (_: Problem, deg: number): readonly Remedy[] =>
+  Math.abs(deg - 60) < 0.5 ? [{ by: 'grind', shape: 'thread60' }] : [];
+
 /** What is missing, by its code: the kind, the size that counts, and how it is come by. */
 const kinds: Readonly<
   Record<string, { readonly kind: ToolKind; readonly remedies: (p: Problem, mm: number) => readonly Remedy[] }>
@@ -40,19 +45,19 @@ const kinds: Readonly<
   },
   'route.lacks.blade': {
     kind: 'blade',
-    remedies: (_, mm) => [{ by: 'grind', shape: 'parting', widthMm: mm }],
+    remedies: ofWidth,
   },
   'route.lacks.insideBlade': {
     kind: 'inside blade',
-    remedies: (_, mm) => [{ by: 'grind', shape: 'parting', widthMm: mm }],
+    remedies: ofWidth,
   },
   'route.lacks.insideVee': {
     kind: 'inside threading',
-    remedies: (_, deg) => (Math.abs(deg - 60) < 0.5 ? [{ by: 'grind', shape: 'thread60' }] : []),
+    remedies: ofAngle,
   },
   'route.lacks.floorBlade': {
     kind: 'face blade',
-    remedies: (_, mm) => [{ by: 'grind', shape: 'parting', widthMm: mm }],
+    remedies: ofWidth,
   },
   'route.lacks.form': {
     kind: 'form',
@@ -62,11 +67,11 @@ const kinds: Readonly<
   },
   'route.lacks.faceBlade': {
     kind: 'face blade',
-    remedies: (_, mm) => [{ by: 'grind', shape: 'parting', widthMm: mm }],
+    remedies: ofWidth,
   },
   'route.lacks.vee': {
     kind: 'vee',
-    remedies: (_, deg) => (Math.abs(deg - 60) < 0.5 ? [{ by: 'grind', shape: 'thread60' }] : []),
+    remedies: ofAngle,
   },
   'route.lacks.nose': {
     kind: 'form',
@@ -84,7 +89,7 @@ const kinds: Readonly<
   },
   'route.lacks.threading': {
     kind: 'threading',
-    remedies: (_, deg) => (Math.abs(deg - 60) < 0.5 ? [{ by: 'grind', shape: 'thread60' }] : []),
+    remedies: ofAngle,
   },
   'route.lacks.insideThreading': { kind: 'inside threading', remedies: () => [] },
   'route.lacks.bar': { kind: 'boring bar', remedies: () => [{ by: 'grind', shape: 'boring' }] },

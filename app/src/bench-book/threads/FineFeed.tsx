@@ -9,7 +9,7 @@ const MOST = 4;
 
 /** A fine feed by change gears and leadscrew: the trains that come nearest to what is wanted. */
 export function FineFeed({ lathe }: { lathe: Lathe }) {
-  const [text, setText] = useState(lathe.unit === 'mm' ? '0.1' : '0.004');
+  const [text, setText] = useState(lathe.unit === 'mm' ? '0.1' : '0.005');
   const read = parseLength(text, lathe.unit);
   const trains = read.ok && read.mm.valueOf() > 0 ? trainsFor(lathe, read.mm, MOST) : [];
   const [best] = trains;

@@ -1,5 +1,5 @@
 import type { Job } from '@whelk/core/job';
-import { emptyBoreStep, emptyDetail, emptyFeature } from '@whelk/core/part';
+import { type Drawing, emptyBoreStep, emptyDetail, emptyFeature } from '@whelk/core/part';
 import { formatLength, type LengthUnit } from '@whelk/core/quantity';
 import { formOf, type NamedThread, runOutGroove, type Side, threadChamferMm, threadLimits } from '@whelk/core/thread';
 import { useState } from 'react';
@@ -16,7 +16,7 @@ interface Props {
 const LONG = { screw: 3, nut: 1, wall: 1.6 } as const;
 
 /** What is made with this thread: a screw with its head, groove and chamfer, or a nut; everything of it can be changed in the drawing. */
-function drawn(job: Job, { name, thread, side, close, unit }: Props): Job {
+function shapesOf({ name, thread, side, close, unit }: Props): Pick<Drawing, 'features'> & Partial<Drawing> {
   const { majorMm } = thread;
   // as short as it can be written
   const typed = (mm: number) => ({ text: String(Number(formatLength(mm, unit, unit === 'mm' ? 2 : 3))), unit });
@@ -32,22 +32,17 @@ function drawn(job: Job, { name, thread, side, close, unit }: Props): Job {
     const core = emptyBoreStep('h1', unit, 'bored');
     const minor = limits && 'upperMm' in limits.minor ? (limits.minor.upperMm + limits.minor.lowerMm) / 2 : holeMm;
     return {
-      ...job,
-      drawing: {
-        ...job.drawing,
-        unit,
-        features: [
-          {
-            ...body,
-            name: 'Nut',
-            diameter: typed(LONG.wall * majorMm),
-            length: typed(LONG.nut * majorMm),
-          } as typeof body,
-        ],
-        bores: {
-          left: [],
-          right: [{ ...core, name: 'Core', diameter: typed(minor), details: [detail] } as typeof core],
-        },
+      features: [
+        {
+          ...body,
+          name: 'Nut',
+          diameter: typed(LONG.wall * majorMm),
+          length: typed(LONG.nut * majorMm),
+        } as typeof body,
+      ],
+      bores: {
+        left: [],
+        right: [{ ...core, name: 'Core', diameter: typed(minor), details: [detail] } as typeof core],
       },
     };
   }
@@ -60,21 +55,16 @@ function drawn(job: Job, { name, thread, side, close, unit }: Props): Job {
   const chamfer = Number(formatLength((majorMm - threadChamferMm(thread, side)) / 2, unit, unit === 'mm' ? 1 : 2));
   const deviations = crest ? `${(crest.upperMm - majorMm).toFixed(3)}/${(crest.lowerMm - majorMm).toFixed(3)} mm` : '';
   return {
-    ...job,
-    drawing: {
-      ...job.drawing,
-      unit,
-      features: [
-        { ...head, name: 'Head', diameter: typed(LONG.wall * majorMm), length: typed(0.7 * majorMm) } as typeof head,
-        {
-          ...screw,
-          ...{ name: 'Thread', diameter: typed(majorMm), length: typed(LONG.screw * majorMm) },
-          ...(unit === 'mm' && deviations ? { limits: deviations.replace(' mm', '') } : {}),
-          edges: { left: '', right: `${chamfer}x45` },
-          details: [neck, detail],
-        } as typeof screw,
-      ],
-    },
+    features: [
+      { ...head, name: 'Head', diameter: typed(LONG.wall * majorMm), length: typed(0.7 * majorMm) } as typeof head,
+      {
+        ...screw,
+        ...{ name: 'Thread', diameter: typed(majorMm), length: typed(LONG.screw * majorMm) },
+        ...(unit === 'mm' && deviations ? { limits: deviations.replace(' mm', '') } : {}),
+        edges: { left: '', right: `${chamfer}x45` },
+        details: [neck, detail],
+      } as typeof screw,
+    ],
   };
 }
 
@@ -88,7 +78,10 @@ export function IntoJob(props: Props) {
     const at = `/api/jobs/${made.data.id}`;
     const found = await ask<{ version: number; job: Job }>('GET', at);
     const saved = found.ok
-      ? await ask('PUT', at, { version: found.data.version, job: drawn(found.data.job, props) })
+      ? await ask('PUT', at, {
+          version: found.data.version,
+          job: { ...found.data.job, drawing: { ...found.data.job.drawing, unit: props.unit, ...shapesOf(props) } },
+        })
       : found;
     if (saved.ok) location.href = `/jobs/${made.data.id}/drawing`;
     else setRefused(saved.problems.map((p) => `${p.what} ${p.right}`).join(' '));

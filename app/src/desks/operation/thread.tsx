@@ -22,7 +22,10 @@ function Detail({ operation: o, unit, tell }: DetailProps<ThreadOperation>) {
         {Math.abs(o.errorPpm) > ROUNDING
           ? `, off by ${Math.round(Math.abs(o.errorPpm))} parts in a million`
           : ', exact'}
-        . {engagesText(o.engages)}
+        .{' '}
+        {o.nutsShut && o.engages.kind !== 'never'
+          ? 'Back under power, the half-nuts stay shut.'
+          : engagesText(o.engages)}
       </li>
       <li>
         {towardsText(o)}; {infeedText(o)}. Depth {u.len(o.depthMm, 3)} on the radius.{' '}

@@ -15,9 +15,11 @@ export function GearTrain({ drivers, driven, width = 520, height = 280 }: Props)
   const studs = driven.slice(0, -1).map((d, i) => `stud ${i + 1}: ${d} driven, ${drivers[i + 1]} drives`);
   const places = [`spindle’s shaft: ${drivers[0]}`, ...(single ? [between] : studs), `leadscrew: ${driven.at(-1)}`];
   return (
-    <PictureView
-      picture={gearTrainPicture({ drivers, driven, places, ...(single ? { idler: between } : {}) }, width, height)}
-      label={`Gears from the spindle to the leadscrew: ${places.join('; ')}`}
-    />
+    <div className="max-w-xl">
+      <PictureView
+        picture={gearTrainPicture({ drivers, driven, places, ...(single ? { idler: between } : {}) }, width, height)}
+        label={`Gears from the spindle to the leadscrew: ${places.join('; ')}`}
+      />
+    </div>
   );
 }

@@ -60,6 +60,9 @@ export function DialWindow({ name, dial, fromLines, toLines, fullTurns, rest, ha
   const label = `${name}: go to ${dialNumber(dial, toLines)}, ${turns}${hand === 'none' ? ', already there' : ` and ${rest}, ${hand}`}. One line is ${lineNumber.valueOf().toFixed(decimals)} ${dial.unit}.`;
   const end = inside ? nowX : nowX < middle ? 14 : width - 14;
   const towards = end < middle ? -1 : 1;
+  // the tally of turns stands right of the middle: what would lie in it goes to the other side
+  const tally = fullTurns > 0 && end + 54 > middle + 17 && end - 12 < middle + 90 + Math.min(fullTurns, 8) * 13;
+  const nowAt = tally ? middle - 82 : Math.min(width - 66, Math.max(4, end - 12));
   return (
     <svg className="pic" viewBox={`0 0 ${width} ${HEIGHT}`} role="img" aria-label={label}>
       <defs>
@@ -86,7 +89,7 @@ export function DialWindow({ name, dial, fromLines, toLines, fullTurns, rest, ha
           ) : (
             <path className="dial-from" d={`M${end + towards * 8} 94l${-towards * 10} -6v12z`} />
           )}
-          <text className="ladder-small" x={Math.min(width - 66, Math.max(4, end - 12))} y={116}>
+          <text className="ladder-small" x={nowAt} y={116}>
             now {dialNumber(dial, fromLines)}
           </text>
         </>

@@ -10,6 +10,7 @@ import {
   type RunState,
   type Step,
   type StepAdvice,
+  type ThreadStep,
 } from '@whelk/core/run';
 import type { Recorder } from '@whelk/core/working';
 import { nameOf } from '../../../desks/operation/at-lathe.ts';
@@ -186,7 +187,7 @@ export function Refused({ frozen, move }: { frozen: FrozenRun; move: NoMove }) {
 }
 
 /** The wheel that sets the depth, as the hands move it. */
-export function MoveHands({ frozen, move }: { frozen: FrozenRun; move: Move }) {
+export function MoveHands({ frozen, move, thread }: { frozen: FrozenRun; move: Move; thread?: ThreadStep }) {
   const { slide } = move.hands;
   const { lathe } = frozen.means;
   const dial = depthRing(lathe, slide);
@@ -204,10 +205,14 @@ export function MoveHands({ frozen, move }: { frozen: FrozenRun; move: Move }) {
     );
   return (
     <HandsList
-      name="Compound, at 5.74°"
+      name={thread ? `Compound, at ${thread.scaleDeg}° by its scale` : 'Compound, at 5.74°'}
       dial={dial}
       hands={move.hands}
-      note="cross-slide locked; it shifts along ten times as far as across"
+      note={
+        thread
+          ? 'the cross-slide comes back to its own number'
+          : 'cross-slide locked; it shifts along ten times as far as across'
+      }
     />
   );
 }

@@ -97,7 +97,9 @@ export function ThreadPass({ frozen, state, step, move, beat, start, add }: Prop
           ) : (
             <>
               <p className="max-w-sm border-l-4 border-[var(--brass)] pl-4 text-lg font-semibold">
-                {engagesText(step.engages)}
+                {step.nutsShut && step.engages.kind !== 'never'
+                  ? 'Short: the half-nuts stay shut, back in reverse.'
+                  : engagesText(step.engages)}
               </p>
               {planned && (
                 <PassesSection

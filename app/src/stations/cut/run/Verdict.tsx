@@ -25,6 +25,7 @@ export function Verdict({
     return <p className="muted text-lg">Take a reading: the verdict and the next dial move follow at once.</p>;
   const { decision, combined } = measured;
   const side = sideOf(frozen, step.featureId);
+  const thread = threadOf(frozen, step.featureId);
   // what comes off outside is opened in a hole
   const off = (toMm: number): string => measure(Math.abs(combined.guardMm - toMm), unit, places);
   return (
@@ -51,7 +52,7 @@ export function Verdict({
             )}
             . <Working of="next move" tell={(record) => void adviseStep(frozen, state, record)} />
           </p>
-          <MoveHands frozen={frozen} move={next} />
+          <MoveHands frozen={frozen} move={next} {...(thread ? { thread } : {})} />
         </div>
       )}
       {next?.kind === 'none' && decision?.left === 'metalOn' && <Refused frozen={frozen} move={next} />}
