@@ -1,7 +1,15 @@
 import type { Job } from '@whelk/core/job';
 import { type Drawing, emptyBoreStep, emptyDetail, emptyFeature } from '@whelk/core/part';
 import { formatLength, type LengthUnit } from '@whelk/core/quantity';
-import { formOf, type NamedThread, runOutGroove, type Side, threadChamferMm, threadLimits } from '@whelk/core/thread';
+import {
+  formOf,
+  type NamedThread,
+  runOutGroove,
+  type Side,
+  type SizeLimits,
+  threadChamferMm,
+  threadLimits,
+} from '@whelk/core/thread';
 import { useState } from 'react';
 import { ask } from '../../ui/api.ts';
 
@@ -21,6 +29,13 @@ function shapesOf({ name, thread, side, close, unit }: Props): Pick<Drawing, 'fe
   // as short as it can be written
   const typed = (mm: number) => ({ text: String(Number(formatLength(mm, unit, unit === 'mm' ? 2 : 3))), unit });
   const limits = threadLimits(thread, side, close);
+  /** Deviations of a surface from the size that it is drawn with. */
+  const deviations = (of: object, fromMm: number): string => {
+    if (!('upperMm' in of)) return '';
+    const { upperMm, lowerMm } = of as SizeLimits;
+    const off = (mm: number) => (unit === 'mm' ? (mm - fromMm).toFixed(3) : ((mm - fromMm) / 25.4).toFixed(4));
+    return `${off(upperMm)}/${off(lowerMm)}`;
+  };
   const detail = {
     ...emptyDetail('d1', 'thread', unit),
     ...{ designation: name, hand: thread.hand === 'left' ? 'left' : 'right', class: close || thread.class || '' },
@@ -30,7 +45,8 @@ function shapesOf({ name, thread, side, close, unit }: Props): Pick<Drawing, 'fe
     const { holeMm } = formOf(thread).basic(majorMm, thread.pitchMm);
     const body = emptyFeature('f1', unit);
     const core = emptyBoreStep('h1', unit, 'bored');
-    const minor = limits && 'upperMm' in limits.minor ? (limits.minor.upperMm + limits.minor.lowerMm) / 2 : holeMm;
+    const size = typed(holeMm);
+    const drawnMm = Number(size.text) * (unit === 'mm' ? 1 : 25.4);
     return {
       features: [
         {
@@ -42,7 +58,12 @@ function shapesOf({ name, thread, side, close, unit }: Props): Pick<Drawing, 'fe
       ],
       bores: {
         left: [],
-        right: [{ ...core, name: 'Core', diameter: typed(minor), details: [detail] } as typeof core],
+        right: [
+          {
+            ...{ ...core, name: 'Core', diameter: size, limits: limits ? deviations(limits.minor, drawnMm) : '' },
+            details: [detail],
+          } as typeof core,
+        ],
       },
     };
   }
@@ -51,16 +72,16 @@ function shapesOf({ name, thread, side, close, unit }: Props): Pick<Drawing, 'fe
     ...emptyDetail('d2', 'groove', unit),
     ...{ from: 'left', width: typed(groove.usualMm), floor: typed(groove.floorMm) },
   };
-  const crest = limits && 'upperMm' in limits.major ? limits.major : undefined;
   const chamfer = Number(formatLength((majorMm - threadChamferMm(thread, side)) / 2, unit, unit === 'mm' ? 1 : 2));
-  const deviations = crest ? `${(crest.upperMm - majorMm).toFixed(3)}/${(crest.lowerMm - majorMm).toFixed(3)} mm` : '';
+  const size = typed(majorMm);
+  const drawnMm = Number(size.text) * (unit === 'mm' ? 1 : 25.4);
   return {
     features: [
       { ...head, name: 'Head', diameter: typed(LONG.wall * majorMm), length: typed(0.7 * majorMm) } as typeof head,
       {
         ...screw,
-        ...{ name: 'Thread', diameter: typed(majorMm), length: typed(LONG.screw * majorMm) },
-        ...(unit === 'mm' && deviations ? { limits: deviations.replace(' mm', '') } : {}),
+        ...{ name: 'Thread', diameter: size, length: typed(LONG.screw * majorMm) },
+        limits: limits ? deviations(limits.major, drawnMm) : '',
         edges: { left: '', right: `${chamfer}x45` },
         details: [neck, detail],
       } as typeof screw,
