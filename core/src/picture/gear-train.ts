@@ -90,7 +90,10 @@ export function gearTrainPicture(train: DrawnTrain, width: number, height: numbe
     // of two on a stud the smaller tells its number inside, the larger towards its rim
     const other = wheels.find((o, k) => k !== i && o.x === w.x && o.y === w.y);
     const out = other && other.r < w.r ? (other.r * scale + r) / 2 : 0;
-    const below = out > 0 ? out : Math.min(r / 2, LETTERS);
+    // where there is no room its place alone tells it
+    const room = out > 0 ? r - other!.r * scale : r;
+    if (room < (out > 0 ? 1.3 : 2) * LETTERS) return [];
+    const below = out > 0 ? out : LETTERS;
     return [
       {
         kind: 'text',
