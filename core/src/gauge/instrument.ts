@@ -13,6 +13,7 @@ export const INSTRUMENT_KINDS = {
   'thread micrometer': { measures: ['thread'], number: true },
   'thread wires': { measures: ['thread'], number: true },
   'thread ring': { measures: ['thread'], number: false },
+  'groove indicator': { measures: ['inside thread'], number: true },
   'thread plug': { measures: ['inside thread'], number: false },
   'inside micrometer': { measures: ['inside'], number: true },
   'telescopic gauge': { measures: ['inside'], number: true },

@@ -4,11 +4,12 @@ export interface MeasuredSize {
   readonly sizeMm: number;
   readonly at: string;
 }
-/** A diameter of a job that another one may have to fit. */
+/** A diameter or a thread of a job that another one may have to fit; a thread by its pitch diameter. */
 export interface MateFeature {
   readonly featureId: string;
   readonly label: string;
   readonly inside: boolean;
+  readonly thread: boolean;
   /** latest first; only where it is awaited */
   readonly measured: readonly MeasuredSize[];
 }

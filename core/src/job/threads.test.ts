@@ -90,6 +90,15 @@ describe('a thread in the route', () => {
     expect(last.targetMm!).toBeLessThan(18.663);
     expect(proveJob(planned).findings).toEqual([]);
   });
+  it('made to a measured nut comes between what the fit leaves, not what its class does', () => {
+    const mates = [
+      ...[{ id: 'm1', on: 't1', note: '', measured: mm('18.80'), least: '0.05', most: '0.15', unit: 'mm', from: null }],
+    ];
+    const { operations } = plan(screw([freeEnd, thread('M20x2')]), shopOf(), { mates });
+    const last = operations.find((o) => o.kind === 'threadLast')!;
+    expect(last.limits).toMatchObject({ upperMm: 18.75, lowerMm: 18.65 });
+    expect(last.targetMm!).toBeCloseTo(18.75 - 0.3 * 0.1, 6);
+  });
   it('is not cut before its groove or its length, and nothing speaks against it last', () => {
     const { operations, planned } = plan(screw([freeEnd, thread('M20x2')]));
     const about = { part: planned.part, planned: new Map(operations.map((o, i) => [o.id, i])) };

@@ -35,7 +35,7 @@ export type Geometry = z.infer<typeof geometrySchema>;
  */
 export const mateSchema = z.strictObject({
   id: partId,
-  /** outside feature or step of a hole */
+  /** outside feature, step of a hole, or a thread on one: of a thread all sizes are pitch diameters */
   on: partId,
   note: z.string().max(60),
   measured: typedLengthSchema,

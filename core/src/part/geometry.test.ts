@@ -4,10 +4,11 @@ import { decimalTolerance, limitsForMate, usualDecimalLimits, writtenWith } from
 import { rational } from '../quantity/index.ts';
 import { codesOf, drawingOf, feature, mm } from '../testing/shop.ts';
 import { collectWorking } from '../working/index.ts';
-import { edgeOf, lengthLimitsOf, outsides, roundOf } from './ask.ts';
-import { type Drawing, drawingSchema, emptyBoreStep } from './drawing.ts';
+import { edgeOf, lengthLimitsOf, outsides, roundOf, surfaceOf } from './ask.ts';
+import { type Drawing, drawingSchema, emptyBoreStep, type Feature } from './drawing.ts';
 import type { Geometry, Mate } from './geometry-schema.ts';
 import { resolveDrawing } from './resolve.ts';
+import { type Detail, emptyDetail } from './shape/details.ts';
 import type { Chamfer } from './surface.ts';
 
 const shaft = drawingOf([feature(1, 30, 20), feature(2, 42, 12), feature(3, 28, 60, 'h7')]);
@@ -61,8 +62,8 @@ describe('datums and what is true to them', () => {
 });
 
 describe('a fit to a measured mate', () => {
-  const mated = (m: Partial<Mate>, on = 'f3'): Drawing => ({
-    ...shaft,
+  const mated = (m: Partial<Mate>, on = 'f3', of = shaft): Drawing => ({
+    ...of,
     bores: { left: [{ ...emptyBoreStep('h1', 'mm', 'bored'), diameter: mm('12'), length: mm('10') }], right: [] },
     mates: [
       { id: 'm1', on, note: '', measured: mm('28.013'), least: '0.02', most: '0.05', unit: 'mm', from: null, ...m },
@@ -90,6 +91,22 @@ describe('a fit to a measured mate', () => {
     expect(codesOf({ ...two, mates: [...two.mates!, { ...two.mates![0]!, id: 'm2' }] })).toEqual([
       ['mate.twice', 'mates.1.on'],
     ]);
+  });
+  it('moves a thread’s pitch diameter to its measured nut, and takes no other size for it', () => {
+    const screw = (m: Partial<Mate>): Drawing => {
+      const at = shaft.features.findIndex((f) => f.id === 'f1');
+      const thread = { ...emptyDetail('t1', 'thread', 'mm'), designation: 'M24x2', length: mm('10') } as Detail;
+      const f1: Feature = { ...shaft.features[at]!, diameter: mm('24'), limits: '', details: [thread] };
+      return mated({ measured: mm('22.80'), ...m }, 't1', { ...shaft, features: shaft.features.with(at, f1) });
+    };
+    const made = (m: Partial<Mate>) => {
+      const found = surfaceOf(resolveDrawing(screw(m)).part, 't1');
+      return found?.kind === 'thread' ? found.toMate : undefined;
+    };
+    expect(made({})).toEqual({ upperMm: 22.78, lowerMm: 22.75 });
+    expect(made({ measured: mm('') })).toBeUndefined();
+    // its bore is no pitch diameter
+    expect(codesOf(screw({ measured: mm('21.8') }))).toContainEqual(['mate.farFromNominal', 'mates.0.measured']);
   });
   it('whatever is made between the limits has a clearance that was wanted', () => {
     const um = fc.integer({ min: -80, max: 80 });

@@ -1,11 +1,13 @@
 import { type Limits, limitsForMate, type SizeOf } from '../limit/index.ts';
 import { parseLength } from '../quantity/index.ts';
+import { readThread } from '../thread/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { mouthOf } from './ask.ts';
 import type { Drawing } from './drawing.ts';
 import { geometryOf, type Mate } from './geometry-schema.ts';
 import type { Relation } from './part.ts';
 import type { Reader } from './read.ts';
+import type { CutIn } from './shape/details.ts';
 import type { Inside, Outside } from './surface.ts';
 import { type SurfaceId, surfaceName } from './surface-id.ts';
 
@@ -54,8 +56,11 @@ export function limitsOfMate(mate: Mate, of: SizeOf, record?: Recorder): Limits 
   return size.ok && least.ok && most.ok ? limitsForMate(size.mm, least.mm, most.mm, of, record) : undefined;
 }
 
-/** A feature's limits moved to where its measured mate asks for them. */
-function mated<F extends Outside | Inside>(feature: F, mate: Mate, of: SizeOf, i: number, reader: Reader): F {
+/**
+ * Limits that a mate asks for here; undefined while it is not measured, and where it cannot be the mate of such a size: that is told.
+ * @param offMm how far the size may lie from its nominal one
+ */
+function readMate(mate: Mate, of: SizeOf, nominalMm: number, offMm: number, i: number, reader: Reader) {
   const size = reader.sizeOrNone(mate.measured, ['mates', i, 'measured']);
   let isRead = size !== undefined;
   for (const key of ['least', 'most'] as const) {
@@ -64,14 +69,13 @@ function mated<F extends Outside | Inside>(feature: F, mate: Mate, of: SizeOf, i
     isRead &&= length.ok;
   }
   // not measured yet: what the drawing says stands
-  if (!isRead) return feature;
+  if (!isRead) return undefined;
   const limits = limitsOfMate(mate, of);
-  const nominal = 'from' in feature ? mouthOf(feature).diameterMm : feature.diameterMm;
   if (!limits) reader.add({ code: 'mate.noRoom', path: ['mates', i, 'most'], value: mate.most });
-  else if (Math.abs(limits.upperMm - nominal) > Math.max(0.5, nominal / 20))
+  else if (Math.abs(limits.upperMm - nominalMm) > offMm)
     reader.add({ code: 'mate.farFromNominal', path: ['mates', i, 'measured'], value: mate.measured.text });
-  else return { ...feature, limits };
-  return feature;
+  else return limits;
+  return undefined;
 }
 
 /** Features and holes whose mates were measured, with the limits that follow. */
@@ -85,13 +89,41 @@ export function readMates<F extends Outside | Inside>(
   if (mates.length === 0) return features;
   return features.map((f) => {
     const i = mates.findIndex((m) => m.on === f.id);
-    return i < 0 ? f : mated(f, mates[i]!, of, i, reader);
+    if (i < 0) return f;
+    const nominalMm = 'from' in f ? mouthOf(f).diameterMm : f.diameterMm;
+    const limits = readMate(mates[i]!, of, nominalMm, Math.max(0.5, nominalMm / 20), i, reader);
+    return limits ? { ...f, limits } : f;
+  });
+}
+
+/** A mate's pitch diameter may lie so far from the basic one, as a share of the pitch: a diameter over its crests lies further. */
+const PITCH_SHARE = 0.25;
+/** What is cut into a length, its threads with the pitch diameters that their measured mates ask for. */
+export function readThreadMates(drawing: Drawing, cuts: readonly CutIn[], reader: Reader): readonly CutIn[] {
+  const mates = drawing.mates ?? [];
+  if (mates.length === 0) return cuts;
+  return cuts.map((c) => {
+    const i = mates.findIndex((m) => m.on === c.id);
+    const named = c.kind === 'thread' ? readThread(c.designation) : undefined;
+    if (i < 0 || c.kind !== 'thread' || !named?.ok) return c;
+    const { pitchDiameterMm, pitchMm } = named.thread;
+    const limits = readMate(
+      mates[i]!,
+      c.side === 'inside' ? 'inside' : 'outside',
+      pitchDiameterMm,
+      PITCH_SHARE * pitchMm,
+      i,
+      reader,
+    );
+    return limits ? { ...c, toMate: { upperMm: limits.upperMm, lowerMm: limits.lowerMm } } : c;
   });
 }
 
 /** Mates of what is no longer drawn, and second mates of one feature. */
 export function checkMates(drawing: Drawing, reader: Reader): void {
-  const known = new Set([...drawing.features, ...drawing.bores.left, ...drawing.bores.right].map((f) => f.id));
+  const lengths = [...drawing.features, ...drawing.bores.left, ...drawing.bores.right];
+  const threads = lengths.flatMap((f) => f.details.filter((d) => d.kind === 'thread'));
+  const known = new Set([...lengths, ...threads].map((f) => f.id));
   const seen = new Set<string>();
   for (const [i, { on }] of (drawing.mates ?? []).entries()) {
     if (!known.has(on)) reader.add({ code: 'mate.gone', path: ['mates', i, 'on'] });

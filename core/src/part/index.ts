@@ -38,6 +38,7 @@ export { type DrawnRound, drawnRound, keepsFromRound } from './drawn-round.ts';
 export { chamferDepthMm, readEdge } from './edge.ts';
 export { centresOf } from './end-view.ts';
 export { nGradeOf, readFinish, USUAL_RA_UM } from './finish.ts';
+export { type Fittable, fittables } from './fittables.ts';
 export { limitsOfMate } from './geometry.ts';
 export {
   type Datum,

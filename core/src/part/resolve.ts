@@ -9,7 +9,7 @@ import type { Drawing } from './drawing.ts';
 import { readEdge } from './edge.ts';
 import { facesOfOutside, floorsOfHoles } from './faces.ts';
 import { readFinish, USUAL_RA_UM } from './finish.ts';
-import { checkMates, readMates, readRelations } from './geometry.ts';
+import { checkMates, readMates, readRelations, readThreadMates } from './geometry.ts';
 import type { Length, Part, Resolved } from './part.ts';
 import { type Path, Reader } from './read.ts';
 import { degrees } from './shape/angles.ts';
@@ -247,12 +247,12 @@ function resolvedNow(drawing: Drawing): Resolved {
   const largestMm = Math.max(0, ...rounds.map((f) => f.diameterMm));
   const across = { lengthMm, largestMm, insides: inside, diameterAt: diameterOf(rounds) };
   const bare: Surface[] = [
-    ...outside.flatMap((m, i): Surface[] => [rounds[i]!, ...m.edges, ...m.details]),
+    ...outside.flatMap((m, i): Surface[] => [rounds[i]!, ...m.edges, ...readThreadMates(drawing, m.details, reader)]),
     ...holes.flatMap((h, i): Surface[] => {
       const next = holes[i + 1]?.round;
       const nextMm = next && next.from === h.round.from ? mouthOf(next).diameterMm : 0;
       const corner = readCorner(h.read, inside[i]!, nextMm, reader);
-      return [inside[i]!, ...(corner ? [corner] : []), ...h.details];
+      return [inside[i]!, ...(corner ? [corner] : []), ...readThreadMates(drawing, h.details, reader)];
     }),
   ];
   const whole = { lengthMm, largestMm, tail: 'right', lengths: [], relations: [], notes: [] } as const;

@@ -83,6 +83,8 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     wireMm: z.number().positive().max(50).optional(),
     /** over one of them, the other anvil on the crests */
     oneWire: z.literal(true).optional(),
+    /** of a thread: how deep its groove is below the crests beside it */
+    grooveDepth: z.literal(true).optional(),
     lookedAgain: z.boolean().optional(),
   }),
   /** a length along the axis, read while its face is being cut */

@@ -37,16 +37,13 @@ export {
 export { actOf, isPass, type Step, stepsOf } from './step.ts';
 export { stockOf } from './stock-of.ts';
 export {
-  crestsMm,
   gaugesThere,
   isThreadStep,
-  type OverWires,
-  overWires,
   type ReadThere,
   readThere,
   type ThreadStep,
-  takesOneWire,
   threadOf,
 } from './thread.ts';
+export { crestsMm, type ThreadReads, takesOneWire, threadReads, uncertaintyOfReading } from './thread-reading.ts';
 export { upgradeEvents } from './upgrade/first-events.ts';
 export { cutMinutes } from './wear.ts';

@@ -7,7 +7,6 @@ import {
   type Felt,
   isLimitGauge,
   limitsTold,
-  uncertaintyOf,
 } from '../gauge/index.ts';
 import type { Recorder } from '../working/index.ts';
 import { doubtOfReading, expectedOf } from './expect.ts';
@@ -15,6 +14,7 @@ import type { FrozenRun } from './frozen.ts';
 import { sideOf } from './side-of.ts';
 import type { Reading, RunState } from './state.ts';
 import type { Step } from './step.ts';
+import { uncertaintyOfReading } from './thread-reading.ts';
 
 /** What a measuring step has found in its present round. */
 export interface Measured {
@@ -28,9 +28,6 @@ export interface Measured {
   readonly doubts: readonly { readonly reading: Reading; readonly doubt: Extract<Doubt, { kind: 'doubted' }> }[];
 }
 
-/** A pitch diameter over one wire is twice what is read beyond the crests, and so is its doubt. */
-const ONE_WIRE_TIMES = 2;
-
 /** Result of the readings on a measuring step in its present round; undefined while none counts. */
 export function measured(run: FrozenRun, state: RunState, step: Step, record?: Recorder): Measured | undefined {
   const round = state.rounds[step.id] ?? 0;
@@ -39,7 +36,7 @@ export function measured(run: FrozenRun, state: RunState, step: Step, record?: R
   if (readings.length === 0) return undefined;
   const sizes = readings.map((r) => ({
     ...{ mm: r.mm, place: r.place, feel: r.feel },
-    uncertaintyMm: (r.oneWire ? ONE_WIRE_TIMES : 1) * uncertaintyOf(run.means.instruments, r.instrumentId),
+    uncertaintyMm: uncertaintyOfReading(run.means.instruments, r),
   }));
   const cut = sideOf(run, step.featureId);
   const numbers = sizes.filter((s) => s.feel === undefined);

@@ -3,7 +3,6 @@ import { depthRing, readDialNumber } from '../lathe/index.ts';
 import { insides, outsides } from '../part/index.ts';
 import { PLACE_MM, plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
 import { kindOf } from '../route/index.ts';
-import { pitchDiameterOverWiresMm } from '../thread/index.ts';
 import type { RunEvent, Told, Took } from './event.ts';
 import { doubtOf, doubtOfReading, expectedTouch } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -17,7 +16,8 @@ import { sideOf } from './side-of.ts';
 import { currentStep, type Metal, type Reading, type RunState, startState } from './state.ts';
 import { actOf, isPass, type Step } from './step.ts';
 import { type Draft, keepLiving, takeSize } from './take-size.ts';
-import { acrossOf, crestsMm, isThreadStep, overOneWire, threadOf } from './thread.ts';
+import { acrossOf, isThreadStep } from './thread.ts';
+import { sizeOfReading, uncertaintyOfReading } from './thread-reading.ts';
 
 type Of<K extends RunEvent['kind']> = Extract<RunEvent, { kind: K }>;
 
@@ -116,20 +116,6 @@ function sizeOf(raw: TypedLength): number | undefined {
   return read.ok ? read.mm.valueOf() : undefined;
 }
 
-/** What a reading over wires tells of the pitch diameter; any other reading is what it says. */
-function ofThread(
-  run: FrozenRun,
-  { metal }: Draft,
-  featureId: string,
-  mm: number,
-  { wireMm, oneWire }: Of<'reading'>,
-): number {
-  const thread = wireMm === undefined ? undefined : threadOf(run, featureId);
-  if (!thread || wireMm === undefined) return mm;
-  if (oneWire) return overOneWire(thread, wireMm, crestsMm(run, metal, thread)).ofMm(mm);
-  return pitchDiameterOverWiresMm(thread, mm, wireMm);
-}
-
 function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'reading'>, later: Later): boolean {
   // between planned measurements a size may be taken at any time once the dial is known: it belongs to the last cut
   const planned = actOf(step) === 'measure';
@@ -137,7 +123,8 @@ function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'readin
   const corrections = later.corrected.get(event.id) ?? [];
   const raw = corrections.at(-1) ?? event.raw;
   const read = sizeOf(raw);
-  const mm = read === undefined || featureId === undefined ? read : ofThread(run, draft, featureId, read, event);
+  const mm =
+    read === undefined || featureId === undefined ? read : sizeOfReading(run, draft.metal, featureId, read, event);
   if (mm === undefined || !featureId || (!planned && draft.crossLines === undefined)) return false;
   const reading: Reading = {
     eventId: event.id,
@@ -153,6 +140,7 @@ function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'readin
     was: corrections.length > 0 ? [event.raw.text, ...corrections.slice(0, -1).map((c) => c.text)] : [],
     ...(event.feel ? { feel: event.feel } : {}),
     ...(event.oneWire ? { oneWire: event.oneWire } : {}),
+    ...(event.grooveDepth ? { grooveDepth: event.grooveDepth } : {}),
     lookedAgain: event.lookedAgain === true,
     setAside: later.setAside.has(event.id),
   };
@@ -168,14 +156,8 @@ function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'readin
 function believeNow(run: FrozenRun, draft: Draft, reading: Reading): void {
   // how a gauge went on narrows a size; it is none by itself
   if (reading.setAside || reading.feel !== undefined || doubtOfReading(run, draft, reading).kind === 'doubted') return;
-  takeSize(
-    run,
-    draft,
-    reading.featureId,
-    reading.mm,
-    uncertaintyOf(run.means.instruments, reading.instrumentId),
-    false,
-  );
+  const uncertaintyMm = uncertaintyOfReading(run.means.instruments, reading);
+  takeSize(run, draft, reading.featureId, reading.mm, uncertaintyMm, false);
 }
 
 function takeLength(draft: Draft, step: Step, event: Of<'lengthRead'>): boolean {

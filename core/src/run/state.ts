@@ -22,6 +22,8 @@ export interface Reading {
   readonly feel?: 'large' | 'touches' | 'small';
   /** over one wire: half of an error of the pitch diameter shows */
   readonly oneWire?: true;
+  /** how deep a groove is: the pitch diameter changes by twice as much */
+  readonly grooveDepth?: true;
   /** looked at again after it was doubted */
   readonly lookedAgain: boolean;
   /** taken back, or an outlier: kept in the record, not counted */

@@ -1,14 +1,7 @@
 import type { Instrument, Measurand } from '../gauge/index.ts';
 import { acrossShare, type Fineness, type Lathe, threadFinenesses } from '../lathe/index.ts';
 import { type Part, roundOf } from '../part/index.ts';
-import {
-  crestFlatShareOf,
-  gaugeFits,
-  oneWireStandsMm,
-  overWiresMm,
-  pitchDiameterByOneWireMm,
-  wireFor,
-} from '../thread/index.ts';
+import { gaugeFits } from '../thread/index.ts';
 import type { Step } from './step.ts';
 
 /** A pass of a thread that a bit cuts. Its sizes are pitch diameters. */
@@ -79,59 +72,4 @@ export function gaugesThere(
       (kind !== 'thread ring' && kind !== 'thread plug') ||
       (thread !== undefined && designation !== undefined && gaugeFits(designation, thread)),
   );
-}
-
-/** Wires to lay in, and what is read over them when the pitch diameter is so large, mm. */
-export interface OverWires {
-  readonly wireMm: number;
-  readonly atMm: (pitchDiameterMm: number) => number;
-}
-/** What stands of the surface between the grooves when it is done, as a share of the pitch. */
-function crestShareOf({ steps }: { readonly steps: readonly Step[] }, thread: ThreadStep): number {
-  const last = steps.findLast((s): s is ThreadStep => isThreadStep(s) && s.threadId === thread.threadId) ?? thread;
-  return crestFlatShareOf(thread, thread.blankMm, last.targetMm ?? thread.blankMm - thread.depthMm);
-}
-/** Diameter over the crests that a thread is cut into: as it was measured, else as it is drawn. */
-export function crestsMm(
-  run: { readonly steps: readonly Step[] },
-  metal: Readonly<Record<string, { readonly diameterMm: number }>>,
-  { threadId, blankMm }: ThreadStep,
-): number {
-  const on = run.steps.find((s) => s.kind === 'touchOff' && s.forThread && s.id === `${threadId}-touchOff`)?.featureId;
-  return (on === undefined ? undefined : metal[on]?.diameterMm) ?? blankMm;
-}
-
-/** Forms so flat that one wire tells them as well as three. FIELD 7: 29° and 30° */
-const ONE_WIRE_DEG = 30;
-/** Whether one wire may be laid in instead of three. */
-export const takesOneWire = (run: { readonly steps: readonly Step[] }, featureId: string | undefined): boolean =>
-  (threadOf(run, featureId)?.includedDeg ?? 90) <= ONE_WIRE_DEG;
-
-/** What is read over one wire and the crests beyond, and back. */
-export const overOneWire = (
-  thread: ThreadStep,
-  wireMm: number,
-  onMm: number,
-): { readonly atMm: (pitchDiameterMm: number) => number; readonly ofMm: (readMm: number) => number } => ({
-  atMm: (pitchDiameterMm) => onMm + oneWireStandsMm(thread, pitchDiameterMm, wireMm, onMm),
-  ofMm: (readMm) => pitchDiameterByOneWireMm(thread, readMm - onMm, wireMm, onMm),
-});
-
-/**
- * How wires of an instrument tell a thread; undefined for any other gauge, and where none of its wires fits.
- * @param onMm over one wire: the diameter that the other anvil lies on
- */
-export function overWires(
-  run: { readonly steps: readonly Step[] },
-  featureId: string | undefined,
-  instrument: Instrument | undefined,
-  onMm?: number,
-): OverWires | undefined {
-  const thread = instrument?.kind === 'thread wires' ? threadOf(run, featureId) : undefined;
-  const wireMm = thread && wireFor(thread, instrument?.wiresMm ?? [], crestShareOf(run, thread));
-  if (thread && wireMm !== undefined && onMm !== undefined)
-    return { wireMm, atMm: overOneWire(thread, wireMm, onMm).atMm };
-  return thread && wireMm !== undefined
-    ? { wireMm, atMm: (pitchDiameterMm) => overWiresMm(thread, pitchDiameterMm, wireMm) }
-    : undefined;
 }

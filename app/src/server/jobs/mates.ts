@@ -1,17 +1,14 @@
 import type { Job, MateFeature, Mates, MeasuredSize } from '@whelk/core/job';
+import { fittables } from '@whelk/core/part';
 import { replay } from '@whelk/core/run';
 import type { Knex } from 'knex';
 import { loadRunsOf } from '../runs/load.ts';
 import { listJobs, loadJob } from './service.ts';
 
 function featuresOf(job: Job, measured: ReadonlyMap<string, readonly MeasuredSize[]>): MateFeature[] {
-  const { features, bores } = job.drawing;
-  const label = (f: { name: string; diameter: { text: string }; limits: string }): string =>
-    `${f.name.trim() ? `${f.name.trim()}, ` : ''}Ø${f.diameter.text.trim()} ${f.limits.trim()}`.trim();
-  return [
-    ...features.map((f) => ({ f, inside: false })),
-    ...[...bores.left, ...bores.right].map((f) => ({ f, inside: true })),
-  ].map(({ f, inside }) => ({ featureId: f.id, label: label(f), inside, measured: measured.get(f.id) ?? [] }));
+  return fittables(job.drawing).map(({ id, label, inside, thread }) => {
+    return { featureId: id, label, inside, thread, measured: measured.get(id) ?? [] };
+  });
 }
 
 /** What was measured last at each feature of a job's pieces, latest first. */

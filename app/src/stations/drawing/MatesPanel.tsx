@@ -1,5 +1,5 @@
 import type { Job, PlannedJob } from '@whelk/core/job';
-import { type BoreStep, type Feature, insides, type Mate, outsides } from '@whelk/core/part';
+import { type Fittable, fittables, type Mate, roundOf, surfaceOf } from '@whelk/core/part';
 import { formatLength, type Problem } from '@whelk/core/quantity';
 import { Plus, Trash2 } from 'lucide-react';
 import { useEffect } from 'react';
@@ -23,15 +23,12 @@ const KINDS = [
   ['adhesive', 'Adhesive gap', ['0.05', '0.1'], ['.002', '.004']],
 ] as const;
 
-/** Diameters that are made to fit a piece that was measured: by hand, or in another job of the shop. */
+/** Diameters and threads that are made to fit a piece that was measured: by hand, or in another job of the shop. */
 export function MatesPanel({ id, job, planned, saved, fresh, onChange }: Props) {
   const { drawing } = job;
   const { mates = [], unit } = drawing;
   const known = useMates(id, mates, saved);
-  const ours = [
-    ...drawing.features.map((f) => ({ f, inside: false })),
-    ...[...drawing.bores.left, ...drawing.bores.right].map((f) => ({ f, inside: true })),
-  ];
+  const ours = fittables(drawing);
   const problemOf = (i: number, ...keys: string[]) =>
     planned.problems.find(
       (p) => p.path[0] === 'drawing' && p.path[1] === 'mates' && p.path[2] === i && keys.includes(String(p.path[3])),
@@ -53,12 +50,12 @@ export function MatesPanel({ id, job, planned, saved, fresh, onChange }: Props) 
     if (next.some((m, i) => m !== mates[i])) onChange(next, 'mates-live');
   });
   const add = () => {
-    const free = ours.find(({ f }) => !mates.some((m) => m.on === f.id) && f.diameter.text.trim() !== '') ?? ours[0]!;
+    const free = ours.find((f) => !mates.some((m) => m.on === f.id) && f.sized) ?? ours[0]!;
     const [, , mm, inch] = KINDS[0];
     const [least, most] = unit === 'mm' ? mm : inch;
     const blank = { text: '', unit };
     onChange(
-      [...mates, { id: fresh(), on: free.f.id, note: '', measured: blank, least, most, unit, from: null }],
+      [...mates, { id: fresh(), on: free.id, note: '', measured: blank, least, most, unit, from: null }],
       'mates',
     );
   };
@@ -81,6 +78,12 @@ export function MatesPanel({ id, job, planned, saved, fresh, onChange }: Props) 
           />
         ))}
       </ol>
+      {ours.some((f) => f.thread && mates.some((m) => m.on === f.id)) && (
+        <p className="muted mt-2 max-w-3xl text-sm">
+          Of two threads the one that is corrected more easily goes last: commonly the screw, to the measured nut. Sizes
+          are pitch diameters.
+        </p>
+      )}
       {known && known.followers.length > 0 && (
         <p className="mt-2 text-sm">
           Follow this part when it is measured:{' '}
@@ -114,8 +117,6 @@ interface OfMate {
   readonly put: (change: Partial<Mate>, field: string) => void;
   readonly problemOf: (...keys: string[]) => Problem | undefined;
 }
-type Ours = { readonly f: Feature | BoreStep; readonly inside: boolean };
-const nameOf = (f: Ours['f']): string => `${f.name.trim() ? `${f.name.trim()}, ` : ''}Ø${f.diameter.text.trim()}`;
 
 /** One fit: which diameter here, which piece there, what was measured, how the two go together. */
 function MateRow({
@@ -131,15 +132,15 @@ function MateRow({
   onRemove,
 }: OfMate & {
   at: number;
-  ours: readonly Ours[];
+  ours: readonly Fittable[];
   known: Known;
   theirs: Theirs;
   planned: PlannedJob;
   unit: 'mm' | 'in';
   onRemove: () => void;
 }) {
-  const inside = ours.find(({ f }) => f.id === m.on)?.inside ?? false;
-  const made = [...outsides(planned.part), ...insides(planned.part)].find((f) => f.id === m.on);
+  const { inside = false, thread = false } = ours.find((f) => f.id === m.on) ?? {};
+  const to = limitsHere(planned, m.on);
   return (
     <li className="flex flex-wrap items-end gap-3 text-sm">
       <label>
@@ -149,33 +150,35 @@ function MateRow({
           value={m.on}
           onChange={(e) => put({ on: e.target.value, from: null }, 'on')}
         >
-          {ours.map(({ f, inside }) => (
+          {ours.map((f) => (
             <option key={f.id} value={f.id}>
-              {nameOf(f)}
-              {inside ? ' (hole)' : ''}
+              {f.label}
+              {f.inside && !f.thread ? ' (hole)' : ''}
             </option>
           ))}
         </select>
       </label>
-      <MateFrom {...{ mate: m, inside, known, theirs, put }} />
+      <MateFrom {...{ mate: m, inside, thread, known, theirs, put }} />
       <TextField
         className="w-36"
-        label={`measured, ${m.measured.unit}`}
+        label={`${thread ? 'pitch diameter' : 'measured'}, ${m.measured.unit}`}
         hint="not yet"
         value={m.measured.text}
         data={`${m.id}-measured`}
         problem={problemOf('measured')}
         onChange={(text) => put({ measured: { ...m.measured, text }, from: null }, 'measured')}
       />
-      <FitFields mate={m} put={put} problemOf={problemOf} />
+      <FitFields mate={m} thread={thread} put={put} problemOf={problemOf} />
       <p className="min-h-10 self-end py-2" aria-live="polite">
-        {made?.limits.how === 'mate' ? (
+        {to ? (
           <span className="setting">
-            → {formatLength(made.limits.upperMm, unit, unit === 'mm' ? 3 : 4)} /{' '}
-            {formatLength(made.limits.lowerMm, unit, unit === 'mm' ? 3 : 4)} {unit}
+            → {formatLength(to.upperMm, unit, unit === 'mm' ? 3 : 4)} /{' '}
+            {formatLength(to.lowerMm, unit, unit === 'mm' ? 3 : 4)} {unit}
           </span>
         ) : (
-          <span className="muted">until it is measured the drawing’s own limits hold</span>
+          <span className="muted">
+            until it is measured {thread ? 'the limits of its class hold' : 'the drawing’s own limits hold'}
+          </span>
         )}
       </p>
       <button type="button" className="quiet mb-1" aria-label={`Remove mate ${i + 1}`} onClick={onRemove}>
@@ -186,14 +189,23 @@ function MateRow({
   );
 }
 
+/** Limits here that follow from a measured mate; undefined while the drawing's own hold. */
+function limitsHere({ part }: PlannedJob, on: string): { upperMm: number; lowerMm: number } | undefined {
+  const here = surfaceOf(part, on);
+  if (here?.kind === 'thread') return here.toMate;
+  const limits = roundOf(part, on)?.limits;
+  return limits?.how === 'mate' ? limits : undefined;
+}
+
 /** The piece that it goes with: measured by hand, or read in another job. */
 function MateFrom({
   mate: m,
   inside,
+  thread,
   known,
   theirs,
   put,
-}: Pick<OfMate, 'mate' | 'put'> & { inside: boolean; known: Known; theirs: Theirs }) {
+}: Pick<OfMate, 'mate' | 'put'> & { inside: boolean; thread: boolean; known: Known; theirs: Theirs }) {
   const chosen = m.from ? `${m.from.jobId}:${m.from.featureId}` : '';
   return (
     <>
@@ -211,7 +223,7 @@ function MateFrom({
           {known?.jobs.map((j) => (
             <optgroup key={j.jobId} label={j.title}>
               {j.features
-                .filter((f) => f.inside !== inside)
+                .filter((f) => f.inside !== inside && f.thread === thread)
                 .map((f) => (
                   <option key={f.featureId} value={`${j.jobId}:${f.featureId}`}>
                     {f.label}
@@ -246,11 +258,11 @@ function MateFrom({
 }
 
 /** How the two go together. */
-function FitFields({ mate: m, put, problemOf }: OfMate) {
+function FitFields({ mate: m, thread, put, problemOf }: OfMate & { thread: boolean }) {
   return (
     <>
       <label>
-        Fit: hole less shaft
+        {thread ? 'Fit: nut less screw' : 'Fit: hole less shaft'}
         <select
           className="select select-sm mt-0.5 flex h-10 w-44"
           value={

@@ -30,6 +30,8 @@ const own = {
   hand: z.enum(['right', 'left']),
   class: z.string().max(16).optional(),
   lineMm: z.number(),
+  /** limits of its pitch diameter that a measured mate asks for, in place of its class's, mm */
+  toMate: z.strictObject({ upperMm: z.number(), lowerMm: z.number() }).optional(),
 };
 export type Thread = CutOf<'thread', typeof own>;
 

@@ -5,7 +5,6 @@ import {
   explainSize,
   type FrozenRun,
   type Measured,
-  type OverWires,
   type RunState,
   type StepAdvice,
   sideOf,
@@ -25,6 +24,7 @@ import { InstrumentSelect } from './InstrumentSelect.tsx';
 import { Ladder } from './Ladder.tsx';
 import { ReadingRow } from './ReadingRow.tsx';
 import { ThreadGauge } from './ThreadGauge.tsx';
+import { ThreadTold } from './ThreadTold.tsx';
 import { useKeys } from './useKeys.ts';
 import { PLACES, useReading } from './useReading.ts';
 import type { useRun } from './useRun.ts';
@@ -41,45 +41,6 @@ interface Props {
   readonly onNote: () => void;
   readonly keys: boolean;
 }
-/** Which wires are laid in, and between what they should read. */
-function WiresIn({
-  wires,
-  unit,
-  limits,
-  crests,
-}: {
-  wires: OverWires;
-  /** of one wire: the diameter over the crests that it is reckoned with */
-  crests?: number;
-  unit: 'mm' | 'in';
-  limits: { readonly lowerMm: number; readonly upperMm: number } | undefined;
-}) {
-  const f = (mm: number) => measure(mm, unit, unit === 'mm' ? 3 : 4);
-  return (
-    <p className="mt-2 text-base">
-      {crests === undefined ? (
-        <>
-          Three wires of <b>Ø{f(wires.wireMm)}</b> in the groove, oiled so that they stay; two on one side.
-        </>
-      ) : (
-        <>
-          One wire of <b>Ø{f(wires.wireMm)}</b> in the groove, the other anvil on the crests, which are Ø{f(crests)} and
-          free of burrs.
-        </>
-      )}
-      {limits && (
-        <>
-          {' '}
-          Right between <b>{f(wires.atMm(limits.lowerMm))}</b> and <b>{f(wires.atMm(limits.upperMm))}</b> {unit}:{' '}
-          {crests === undefined
-            ? `they read ${f(wires.atMm(limits.upperMm) - limits.upperMm)} more than the pitch diameter.`
-            : 'half of an error of the pitch diameter shows.'}
-        </>
-      )}
-    </p>
-  );
-}
-
 /** Words of what can be done once it is measured. */
 const actText: Record<string, string> = {
   goOn: 'Set the dial, go on',
@@ -97,7 +58,7 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
   const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
   const [ending, setEnding] = useState(false);
   const taking = useReading({ keepAs, frozen, state, advice, add });
-  const { instrumentId, unit, uncertaintyMm, focusField, shownPlaces, feels, there, wires, instrument } = taking;
+  const { instrumentId, unit, uncertaintyMm, focusField, shownPlaces, feels, there, told, instrument } = taking;
   const acts = actsOf(advice);
   const gone = acts[0]?.code === 'gone';
   const main = gone || !acts[0] ? undefined : () => add(acts[0]!.body);
@@ -138,10 +99,10 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
               one wire, the other anvil on the crests
             </label>
           )}
-          {wires && (
-            <WiresIn {...{ wires, unit, limits }} {...(taking.crests === undefined ? {} : { crests: taking.crests })} />
-          )}
-          <h3 className="mt-4 text-sm">{wires ? `Over the wires, ${unit}` : `Readings, ${unit}`}</h3>
+          {told && <ThreadTold {...{ told, unit, limits }} crests={taking.crests} />}
+          <h3 className="mt-4 text-sm">
+            {told ? (told.by === 'depth' ? 'Depth of the groove' : 'Over the wires') : 'Readings'}, {unit}
+          </h3>
           <ol>
             {measured?.all.map((r, i) => (
               <ReadingRow

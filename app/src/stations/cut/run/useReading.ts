@@ -1,15 +1,17 @@
-import { chooseInstrument, tellsNumber, uncertaintyOf } from '@whelk/core/gauge';
+import { chooseInstrument, tellsNumber } from '@whelk/core/gauge';
 import { decimalsOf, parseLength } from '@whelk/core/quantity';
 import {
   crestsMm,
   type FrozenRun,
   gaugesThere,
-  overWires,
   type RunState,
   readThere,
   type StepAdvice,
+  type ThreadReads,
   takesOneWire,
   threadOf,
+  threadReads,
+  uncertaintyOfReading,
 } from '@whelk/core/run';
 import { useEffect, useRef, useState } from 'react';
 import type { KnownProblem } from '../../../messages/app-code.ts';
@@ -18,6 +20,12 @@ import { UNLISTED } from './InstrumentSelect.tsx';
 import type { useRun } from './useRun.ts';
 
 export const PLACES = ['any place', 'shoulder end', 'middle', 'free end'];
+
+/** What a reading carries of how it tells a thread. */
+const readBy = (told: ThreadReads) =>
+  told.by === 'depth'
+    ? { grooveDepth: true as const }
+    : { wireMm: told.wireMm, ...(told.by === 'oneWire' ? { oneWire: true as const } : {}) };
 
 /** What is read at a measuring step: with which gauge, where, what is typed and kept until it is taken, and what is wrong with it. */
 export function useReading({
@@ -54,15 +62,19 @@ export function useReading({
   }, []);
   const instrument = frozen.means.instruments.find((i) => i.id === instrumentId);
   const unit = instrument?.unit ?? frozen.means.lathe.unit;
-  const uncertaintyMm = uncertaintyOf(frozen.means.instruments, instrumentId);
   const mayOne = instrument?.kind === 'thread wires' && takesOneWire(frozen, step.featureId);
   const [one, setOne] = useState(false);
   const thread = threadOf(frozen, step.featureId);
-  const crests = mayOne && one && thread ? crestsMm(frozen, state.metal, thread) : undefined;
-  const wires = overWires(frozen, step.featureId, instrument, crests);
+  const crests = thread ? crestsMm(frozen, state.metal, thread) : 0;
+  const told = threadReads(frozen, step.featureId, instrument, crests, mayOne && one);
+  const uncertaintyMm = uncertaintyOfReading(frozen.means.instruments, { instrumentId, ...(told ? readBy(told) : {}) });
   const read = parseLength(text, unit);
   const beyond =
-    read.ok && instrument && (read.mm.valueOf() < instrument.fromMm - 0.5 || read.mm.valueOf() > instrument.toMm + 0.5);
+    read.ok &&
+    instrument &&
+    // its range is of holes that it goes into
+    told?.by !== 'depth' &&
+    (read.mm.valueOf() < instrument.fromMm - 0.5 || read.mm.valueOf() > instrument.toMm + 0.5);
   const problem: KnownProblem | undefined =
     text === ''
       ? undefined
@@ -74,8 +86,8 @@ export function useReading({
   const take = (event: React.FormEvent) => {
     event.preventDefault();
     if (!read.ok || beyond) return;
-    const over = wires ? { wireMm: wires.wireMm, ...(crests === undefined ? {} : { oneWire: true as const }) } : {};
-    add({ kind: 'reading', stepId: step.id, raw: { text: text.trim(), unit }, instrumentId, place, ...over });
+    const by = told ? readBy(told) : {};
+    add({ kind: 'reading', stepId: step.id, raw: { text: text.trim(), unit }, instrumentId, place, ...by });
     dropText();
     tookAt.current = event.timeStamp;
     // what was read is taken; the keys do the acts from here on
@@ -97,7 +109,7 @@ export function useReading({
       gauges,
       instrument,
       there,
-      wires,
+      told,
       mayOne,
       one,
       setOne,

@@ -82,7 +82,9 @@ export const planThread: PlansCutIn<Drawn> = (context, drawn, on, recorderFor): 
   // tapers are cut by their attachment, with the work on tapers
   if (formOf(thread).taperShare !== undefined) return { why: 'shape' };
   const hand = drawn.hand === 'left' || thread.hand === 'left' ? 'left' : 'right';
-  const limits = threadLimits(thread, on.side, drawn.class);
+  const ofClass = threadLimits(thread, on.side, drawn.class);
+  // fitted to a mate that was measured its class says nothing of the flanks
+  const limits = ofClass && drawn.toMate ? { ...ofClass, pitchDiameter: drawn.toMate } : ofClass;
   if (!limits) return { why: 'noClass', problem: refused('threading.noClass', drawn, { value: drawn.class ?? '' }) };
   const byDie = dieOrTapFor(context, thread, drawn, on, hand, recorderFor);
   if (byDie) return byDie;

@@ -1,0 +1,116 @@
+import { type Instrument, signOf, uncertaintyOf } from '../gauge/index.ts';
+import {
+  crestFlatShareOf,
+  oneWireStandsMm,
+  overWiresMm,
+  pitchDiameterByOneWireMm,
+  pitchDiameterOverWiresMm,
+  wireFor,
+} from '../thread/index.ts';
+import type { Reading } from './state.ts';
+import type { Step } from './step.ts';
+import { isThreadStep, POINT_MM, type ThreadStep, threadOf } from './thread.ts';
+
+type Steps = { readonly steps: readonly Step[] };
+
+/** How a gauge that shows no pitch diameter tells one, and what it reads when that is so large, mm. */
+export type ThreadReads = { readonly atMm: (pitchDiameterMm: number) => number } & (
+  | { readonly by: 'threeWires' | 'oneWire'; readonly wireMm: number }
+  | { readonly by: 'depth' }
+);
+
+/** What stands of the surface between the grooves when it is done, as a share of the pitch. */
+function crestShareOf({ steps }: Steps, thread: ThreadStep): number {
+  const last = steps.findLast((s): s is ThreadStep => isThreadStep(s) && s.threadId === thread.threadId) ?? thread;
+  return crestFlatShareOf(thread, thread.blankMm, last.targetMm ?? thread.blankMm - thread.depthMm);
+}
+/** Diameter over the crests that a thread is cut into: as it was measured, else as it is drawn. */
+export function crestsMm(
+  run: Steps,
+  metal: Readonly<Record<string, { readonly diameterMm: number }>>,
+  { threadId, blankMm }: ThreadStep,
+): number {
+  const on = run.steps.find((s) => s.kind === 'touchOff' && s.forThread && s.id === `${threadId}-touchOff`)?.featureId;
+  return (on === undefined ? undefined : metal[on]?.diameterMm) ?? blankMm;
+}
+
+/** Forms so flat that one wire tells them as well as three. FIELD 7: 29° and 30° */
+const ONE_WIRE_DEG = 30;
+/** Whether one wire may be laid in instead of three. */
+export const takesOneWire = (run: Steps, featureId: string | undefined): boolean =>
+  (threadOf(run, featureId)?.includedDeg ?? 90) <= ONE_WIRE_DEG;
+
+/** What is read over one wire and the crests beyond, and back. */
+export const overOneWire = (
+  thread: ThreadStep,
+  wireMm: number,
+  onMm: number,
+): { readonly atMm: (pitchDiameterMm: number) => number; readonly ofMm: (readMm: number) => number } => ({
+  atMm: (pitchDiameterMm) => onMm + oneWireStandsMm(thread, pitchDiameterMm, wireMm, onMm),
+  ofMm: (readMm) => pitchDiameterByOneWireMm(thread, readMm - onMm, wireMm, onMm),
+});
+
+/** How deep a groove is below the crests beside it, and back; the bit's own point is at its floor. */
+export function grooveDepth(
+  { side, pitchOverPointMm }: Pick<ThreadStep, 'side' | 'pitchOverPointMm'>,
+  onMm: number,
+): { readonly atMm: (pitchDiameterMm: number) => number; readonly ofMm: (depthMm: number) => number } {
+  const sign = signOf(side);
+  return {
+    atMm: (pitchDiameterMm) => (sign * (onMm + pitchOverPointMm - pitchDiameterMm)) / 2,
+    ofMm: (depthMm) => onMm + pitchOverPointMm - 2 * sign * depthMm,
+  };
+}
+
+/**
+ * How an instrument tells a thread that it does not show by itself; undefined for any other gauge, and where none of its wires fits.
+ * @param onMm diameter over the crests, for what is read from them
+ * @param one one wire instead of three, the other anvil on the crests
+ */
+export function threadReads(
+  run: Steps,
+  featureId: string | undefined,
+  instrument: Pick<Instrument, 'kind' | 'wiresMm'> | undefined,
+  onMm: number,
+  one = false,
+): ThreadReads | undefined {
+  const thread = threadOf(run, featureId);
+  if (thread && instrument?.kind === 'groove indicator')
+    return { by: 'depth', atMm: grooveDepth(thread, onMm).atMm };
+  if (!thread || instrument?.kind !== 'thread wires') return undefined;
+  const wireMm = wireFor(thread, instrument.wiresMm ?? [], crestShareOf(run, thread));
+  if (wireMm === undefined) return undefined;
+  return one
+    ? { by: 'oneWire', wireMm, atMm: overOneWire(thread, wireMm, onMm).atMm }
+    : { by: 'threeWires', wireMm, atMm: (pitchDiameterMm) => overWiresMm(thread, pitchDiameterMm, wireMm) };
+}
+
+/** What was said of a reading besides its number. */
+export interface ReadBy {
+  readonly wireMm?: number;
+  readonly oneWire?: true;
+  readonly grooveDepth?: true;
+}
+/** What a reading over wires or into a groove tells of the pitch diameter, mm; any other reading is what it says. */
+export function sizeOfReading(
+  run: Steps,
+  metal: Readonly<Record<string, { readonly diameterMm: number }>>,
+  featureId: string,
+  mm: number,
+  { wireMm, oneWire, grooveDepth: deep }: ReadBy,
+): number {
+  const thread = wireMm === undefined && !deep ? undefined : threadOf(run, featureId);
+  if (!thread) return mm;
+  const onMm = crestsMm(run, metal, thread);
+  if (wireMm === undefined) return grooveDepth(thread, onMm).ofMm(mm);
+  return oneWire ? overOneWire(thread, wireMm, onMm).ofMm(mm) : pitchDiameterOverWiresMm(thread, mm, wireMm);
+}
+
+/** How surely a reading tells its size, half-width at k = 2, mm: from the crests it counts twice, into a groove the bit's point besides. */
+export function uncertaintyOfReading(
+  instruments: readonly Instrument[],
+  { instrumentId, oneWire, grooveDepth: deep }: Pick<Reading, 'instrumentId' | 'oneWire' | 'grooveDepth'>,
+): number {
+  const own = uncertaintyOf(instruments, instrumentId);
+  return deep ? 2 * (own + POINT_MM) : oneWire ? 2 * own : own;
+}
