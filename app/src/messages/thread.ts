@@ -1,4 +1,4 @@
-import type { DieOrTap, THREAD_BACKS, ThreadOperation, ThreadWish } from '@whelk/core/route';
+import type { DieOrTap, THREAD_BACKS, THREAD_STARTS, ThreadOperation, ThreadWish } from '@whelk/core/route';
 import type { InfeedSchool, PassSchedule, StartBy } from '@whelk/core/threading';
 
 export const infeedNames: Readonly<Record<InfeedSchool, string>> = {
@@ -15,10 +15,31 @@ export const threadBackNames: Readonly<Record<(typeof THREAD_BACKS)[number], str
   shut: 'always under power, nuts shut',
   open: 'always by hand, nuts open',
 };
+export const threadStartNames: Readonly<Record<(typeof THREAD_STARTS)[number], string>> = {
+  byMarks: 'by the dial’s marks, else the compound',
+  gear: 'by the spindle’s gear, some teeth on',
+  compound: 'by the compound, along the bed',
+};
 
-/** How threads are cut in a job, in a few words. */
-export function threadWishText({ infeed = 'flank', schedule = 'equalArea', back = 'byLength' }: ThreadWish): string {
-  return [infeedNames[infeed], scheduleNames[schedule], `back: ${threadBackNames[back]}`].join('; ');
+/** How threads are cut in a job, in a few words. @param several whether some have several starts */
+export function threadWishText(
+  { infeed = 'flank', schedule = 'equalArea', back = 'byLength', starts = 'byMarks' }: ThreadWish,
+  several: boolean,
+): string {
+  return [
+    ...[infeedNames[infeed], scheduleNames[schedule], `back: ${threadBackNames[back]}`],
+    ...(several ? [`starts: ${threadStartNames[starts]}`] : []),
+  ].join('; ');
+}
+
+/** How the starts of a thread are reached at every depth. @param f a length with its unit */
+export function eachStartText(each: NonNullable<ThreadOperation['eachStart']>, f: (mm: number) => string): string {
+  if (each.by === 'compound') return `the compound, along the bed, ${f(each.stepMm)} on for each`;
+  if (each.by === 'gear')
+    return `the spindle’s gear of ${each.teeth} out of mesh and ${each.stepTeeth} teeth on for each`;
+  return each.marks
+    .map((of, i) => `start ${i + 1} at ${of.length === 1 ? 'mark' : 'marks'} ${of.map((m) => m + 1).join(', ')}`)
+    .join('; ');
 }
 
 /** A thread by its designation, with its hand where that is the unusual one. */

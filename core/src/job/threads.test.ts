@@ -99,6 +99,35 @@ describe('a thread in the route', () => {
     expect(last.limits).toMatchObject({ upperMm: 18.75, lowerMm: 18.65 });
     expect(last.targetMm!).toBeCloseTo(18.75 - 0.3 * 0.1, 6);
   });
+  it('of several starts by the spindle’s gear where its teeth can be shared, and the compound stays at its flank', () => {
+    const geared: Lathe = {
+      ...lathe,
+      threads: {
+        ...lathe.threads,
+        settings: [],
+        gears: [40, 45, 50, 60, 65, 80],
+        dial: null,
+        train: { fixed: [42, 42] },
+      },
+    };
+    const drawn = screw([freeEnd, thread('M20xPh4P2')]);
+    const wish = (starts?: 'gear' | 'compound') => {
+      const job = jobOf(drawn, 1);
+      const planned = planJob(
+        {
+          ...job,
+          hold: { ...job.hold, latheId: geared.id },
+          route: { ...job.route, threads: starts ? { starts } : {} },
+        },
+        shopOf({}, geared),
+      );
+      if (planned.kind === 'open') throw new Error(JSON.stringify(planned.problems));
+      return planned.setups[0]!.plan.operations.find((o) => o.kind === 'thread') as ThreadOperation;
+    };
+    expect(wish()).toMatchObject({ eachStart: { by: 'compound', stepMm: 2 }, compoundDeg: 0 });
+    expect(wish('gear')).toMatchObject({ eachStart: { by: 'gear', teeth: 42, stepTeeth: 21 }, compoundDeg: 29.5 });
+    expect(wish('gear').minutes).toBeGreaterThan(wish('compound').minutes);
+  });
   it('is not cut before its groove or its length, and nothing speaks against it last', () => {
     const { operations, planned } = plan(screw([freeEnd, thread('M20x2')]));
     const about = { part: planned.part, planned: new Map(operations.map((o, i) => [o.id, i])) };

@@ -75,8 +75,7 @@ export function threadReads(
   one = false,
 ): ThreadReads | undefined {
   const thread = threadOf(run, featureId);
-  if (thread && instrument?.kind === 'groove indicator')
-    return { by: 'depth', atMm: grooveDepth(thread, onMm).atMm };
+  if (thread && instrument?.kind === 'groove indicator') return { by: 'depth', atMm: grooveDepth(thread, onMm).atMm };
   if (!thread || instrument?.kind !== 'thread wires') return undefined;
   const wireMm = wireFor(thread, instrument.wiresMm ?? [], crestShareOf(run, thread));
   if (wireMm === undefined) return undefined;

@@ -3,7 +3,7 @@ import type { ThreadOperation } from '@whelk/core/route';
 import type { ThreadStep } from '@whelk/core/run';
 import { REACT_S } from '@whelk/core/threading';
 import { inUnit } from '../../messages/in-unit.ts';
-import { engagesText, infeedText, threadName, towardsText } from '../../messages/thread.ts';
+import { eachStartText, engagesText, infeedText, threadName, towardsText } from '../../messages/thread.ts';
 import { measure } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
 import type { DetailProps, ShownOperation } from './shown.ts';
@@ -33,10 +33,7 @@ function Detail({ operation: o, unit, tell }: DetailProps<ThreadOperation>) {
       </li>
       {o.eachStart && (
         <li>
-          At every depth all {o.starts} starts, one after another:{' '}
-          {o.eachStart.by === 'nuts'
-            ? `${o.eachStart.marks.map((of, i) => `start ${i + 1} at ${of.length === 1 ? 'mark' : 'marks'} ${of.map((m) => m + 1).join(', ')}`).join('; ')}.`
-            : `the compound, along the bed, ${u.len(o.eachStart.stepMm, 3)} on for each.`}
+          At every depth all {o.starts} starts, one after another: {eachStartText(o.eachStart, (mm) => u.len(mm, 3))}.
         </li>
       )}
       <li>

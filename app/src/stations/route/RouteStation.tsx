@@ -1,8 +1,17 @@
 import { usualPolicy } from '@whelk/core/cutting';
 import { helpedByHolding, type Setup } from '@whelk/core/hold';
-import { type Job, missingTools, planJob, stationOf, stillWaiting, tellsOfMissing } from '@whelk/core/job';
+import {
+  type Job,
+  missingTools,
+  type PlannedJob,
+  planJob,
+  stationOf,
+  stillWaiting,
+  tellsOfMissing,
+} from '@whelk/core/job';
 import { insides } from '@whelk/core/part';
 import { HOLE_SCHOOLS, type HoleSchool, type Operation } from '@whelk/core/route';
+import { readThread } from '@whelk/core/thread';
 import { lazy, Suspense, useState } from 'react';
 import { operationTitle } from '../../desks/operation/kinds.ts';
 import { inUnit } from '../../messages/in-unit.ts';
@@ -32,6 +41,13 @@ import { ThreadFields } from './ThreadFields.tsx';
 import { useProof } from './useProof.ts';
 
 const SimulatedStrip = lazy(() => import('./SimulatedStrip.tsx').then((m) => ({ default: m.SimulatedStrip })));
+
+/** Whether a thread of the drawing has several starts. */
+const severalStarts = ({ part }: PlannedJob): boolean =>
+  part.surfaces.some((s) => {
+    const read = s.kind === 'thread' ? readThread(s.designation) : undefined;
+    return read?.ok === true && read.thread.starts > 1;
+  });
 
 /** What is left for the last cuts, where the turner said it, as the shop says it. */
 function leftText({ route: { lastCuts }, drawing: { unit } }: Job): string {
@@ -185,11 +201,12 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
       {planned.part.surfaces.some((s) => s.kind === 'thread') && (
         <details className="mx-5 mt-2">
           <summary className="cursor-pointer">
-            <b>Threads:</b> {threadWishText(job.route.threads ?? {})}
+            <b>Threads:</b> {threadWishText(job.route.threads ?? {}, severalStarts(planned))}
           </summary>
           <div className="mt-2">
             <ThreadFields
               wish={job.route.threads}
+              several={severalStarts(planned)}
               onChange={(threads) => editor.change((j) => ({ ...j, route: { ...j.route, threads } }), 'threads')}
             />
           </div>

@@ -23,11 +23,15 @@ const own = {
   starts: z.number(),
   /** stands in runs that were begun before all starts were cut at every depth; always 1 */
   start: z.number().optional(),
-  /** how each start is reached at every depth, one after another: at marks of its own, or by the compound along the bed */
+  /**
+   * how each start is reached at every depth, one after another: at marks of its own, by the compound along the bed, or by the spindle's
+   * gear out of mesh and so many teeth on
+   */
   eachStart: z
     .discriminatedUnion('by', [
       z.strictObject({ by: z.literal('nuts'), marks: z.array(z.array(z.number())) }),
       z.strictObject({ by: z.literal('compound'), stepMm: z.number() }),
+      z.strictObject({ by: z.literal('gear'), teeth: z.number(), stepTeeth: z.number() }),
     ])
     .optional(),
   includedDeg: z.number(),

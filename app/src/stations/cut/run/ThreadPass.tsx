@@ -151,11 +151,7 @@ function Starts({ step, start, lathe }: { step: ThreadStep; start: number; lathe
             Start {start + 1} of {starts}
           </b>
           , at the same number of the {step.school === 'flank' ? 'compound' : 'cross-slide'}.{' '}
-          {eachStart.by === 'nuts'
-            ? 'The nuts close at its own marks, which are lit.'
-            : start === 0
-              ? 'Compound, along the bed: out past its zero and in to it again.'
-              : `Compound, along the bed: on from its zero by ${along(start * eachStart.stepMm)}, never back.`}{' '}
+          {reachText(eachStart, start, passNumber === 1, along)}{' '}
         </>
       )}
       {asideMm !== undefined && (
@@ -177,6 +173,23 @@ function Starts({ step, start, lathe }: { step: ThreadStep; start: number; lathe
       )}
     </p>
   );
+}
+
+/** What the hand does for the next start. @param along a way of the compound's ring in words */
+function reachText(
+  each: NonNullable<ThreadStep['eachStart']>,
+  start: number,
+  first: boolean,
+  along: (mm: number) => string,
+): string {
+  if (each.by === 'nuts') return 'The nuts close at its own marks, which are lit.';
+  if (each.by === 'gear')
+    return start === 0 && first
+      ? `Spindle’s gear of ${each.teeth}: chalk the tooth that is in mesh, and its gap.`
+      : `Spindle stopped, power off: its gear of ${each.teeth} out of mesh, the spindle ${each.stepTeeth} teeth on by hand, in again; guard shut. The nuts stay as they are.`;
+  return start === 0
+    ? 'Compound, along the bed: out past its zero and in to it again.'
+    : `Compound, along the bed: on from its zero by ${along(start * each.stepMm)}, never back.`;
 }
 
 /** The four beats, the one to do now marked by more than its colour. */

@@ -22,6 +22,7 @@ import {
   type DialWheel,
   type Engages,
   engagesFor,
+  type LeadSetting,
   lastPassMm,
   leadSettings,
   leadscrewMm,
@@ -40,11 +41,14 @@ import { bitFor } from './bit.ts';
 import { dieOrTapFor } from './die-or-tap.ts';
 import { operationsOf, type Planned, SPRING_SHARE } from './operations.ts';
 import { besideGrooves, DRAWN_BACK_PITCHES, type Drawn, waysOf, wayWithTime } from './way.ts';
+import type { ThreadWish } from './wish.ts';
 
 /** Allowance for the last cuts: no more than this share of the whole depth, on the diameter. */
 const ALLOWANCE_SHARE = 0.6;
 /** Going back for the next pass, minutes. */
 const BACK_MIN = 0.25;
+/** The spindle's gear out of mesh, some teeth on and in again, minutes. */
+const GEAR_ON_MIN = 1.5;
 /** A lead may be off over the length by this share of the tolerance of the pitch diameter: it asks for as much times cot α. */
 const LEAD_SHARE = 0.25;
 
@@ -93,12 +97,23 @@ export const planThread: PlansCutIn<Drawn> = (context, drawn, on, recorderFor): 
   return { operations: operationsOf(context, planned, drawn, on, recorderFor) };
 };
 
-/** How the starts of a thread are reached one after another: by marks where a dial has some for each, else by the compound. */
-function eachStartOf(lathe: Lathe, thread: NamedThread): { each: ThreadOperation['eachStart']; wheel?: DialWheel } {
+/**
+ * How the starts of a thread are reached one after another, as it is wished: by marks where a dial has some for each, by the spindle's
+ * gear where its teeth can be shared, else by the compound.
+ */
+function eachStartOf(
+  lathe: Lathe,
+  thread: NamedThread,
+  setting: LeadSetting,
+  wish: ThreadWish['starts'] = 'byMarks',
+): { each: ThreadOperation['eachStart']; wheel?: DialWheel } {
   const { starts } = thread;
   if (starts === 1) return { each: undefined };
   const [lead, screw] = [exactLeadMm(thread), leadscrewMm(lathe)];
-  for (const wheel of screw ? wheelsOf(lathe) : []) {
+  const teeth = setting.kind === 'marked' ? undefined : (lathe.threads.train?.fixed?.[0] ?? setting.train.drivers[0]);
+  if (wish === 'gear' && teeth !== undefined && teeth % starts === 0)
+    return { each: { by: 'gear', teeth, stepTeeth: teeth / starts } };
+  for (const wheel of screw && wish !== 'compound' ? wheelsOf(lathe) : []) {
     const marks = marksOfStarts(screw!, lead, starts, wheel);
     if (marks) return { each: { by: 'nuts', marks: marks.map((of) => [...of]) }, wheel };
   }
@@ -153,7 +168,7 @@ function byBit(
   if (depthMm <= 0) return { why: 'shape' };
   const rootMm = blankMm + (side === 'outside' ? -2 : 2) * depthMm;
   const drawn = besideGrooves(context.piece.part, asDrawn, on, rootMm);
-  const { each: eachStart, wheel: ofStarts } = eachStartOf(lathe, thread);
+  const { each: eachStart, wheel: ofStarts } = eachStartOf(lathe, thread, setting, context.wishes.threads?.starts);
   const engages = engagesOf(lathe, lead, ofStarts);
   const ends = { bit, on, leadMm, pitchMm };
   const ways = waysOf(context, drawn, on, hand, rootMm, bit.tool.widthMm);
@@ -207,6 +222,7 @@ function byBit(
       thread.starts *
       ((lengthMm + 2 * leadMm) / (speed.rpm * leadMm) +
         BACK_MIN +
+        (eachStart?.by === 'gear' ? GEAR_ON_MIN : 0) +
         (engages.kind === 'never' ? lengthMm / (speed.rpm * leadMm) : 0)),
     common: {
       ...{

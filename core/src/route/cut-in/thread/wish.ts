@@ -3,6 +3,8 @@ import { INFEED_SCHOOLS, PASS_SCHEDULES } from '../../../threading/index.ts';
 
 /** Ways of going back for the next pass: as the length asks, under power with the nuts shut, or by opening them. */
 export const THREAD_BACKS = ['byLength', 'shut', 'open'] as const;
+/** Ways from start to start: by marks of the dial where each has some and else the compound, by the spindle's gear, by the compound. */
+export const THREAD_STARTS = ['byMarks', 'gear', 'compound'] as const;
 
 /** How the turner cuts threads, where it is not as usual. */
 export const threadWishSchema = z.strictObject({
@@ -13,5 +15,7 @@ export const threadWishSchema = z.strictObject({
   /** equal areas where it is not given */
   schedule: z.enum(PASS_SCHEDULES).optional(),
   back: z.enum(THREAD_BACKS).optional(),
+  /** of several starts; the spindle's gear only where its teeth can be shared by them */
+  starts: z.enum(THREAD_STARTS).optional(),
 });
 export type ThreadWish = Readonly<z.infer<typeof threadWishSchema>>;
