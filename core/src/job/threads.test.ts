@@ -152,6 +152,19 @@ describe('a thread in the route', () => {
     expect(narrow).toMatchObject({ towards: 'chuck', byHand: true, caution: 'handTurned' });
     expect(narrow.setting!.rpm).toBeLessThanOrEqual(wide.setting!.rpm);
   });
+  it('is ended by the lathe’s stop where the hand has no time, unless the nuts stay shut or the stop is too coarse', () => {
+    const drawn = (name: string) => screw([groove({ from: 'left', width: mm(4.3), floor: mm(16.4) }), thread(name)]);
+    const on = (withinMm: number, name = 'M20x2') => {
+      const stopped = { ...screwed, threads: { ...screwed.threads, stop: { withinMm } } };
+      return plan(drawn(name), shopOf({}, stopped)).rough!;
+    };
+    const helped = on(0.1);
+    expect(helped).toMatchObject({ stopOpens: true, byHand: false, nutsShut: false, caution: 'drawOut' });
+    expect(helped.seconds).toBeLessThan(1);
+    expect(on(0.2)).toMatchObject({ byHand: true });
+    // no mark is right for it
+    expect(on(0.1, 'M20x2.5')).toMatchObject({ byHand: true, nutsShut: true });
+  });
   it('keeps its half-nuts shut where no mark is right, and names the marks where some are', () => {
     expect(plan(screw([freeEnd, thread('M20x2.5')])).rough!.engages.kind).toBe('never');
     expect(plan(screw([freeEnd, thread('M20x2.5')])).rough!).toMatchObject({ nutsShut: true });

@@ -69,6 +69,11 @@ export const threadsSchema = z.strictObject({
     })
     .nullable()
     .optional(),
+  /** a stop on the bed that opens the half-nuts by itself, and how surely it does at the same place, mm; missing: there is none */
+  stop: z
+    .strictObject({ withinMm: z.number().min(0.01).max(20) })
+    .nullable()
+    .optional(),
   /** left-hand threads by a tumbler */
   tumbler: z.boolean(),
 });

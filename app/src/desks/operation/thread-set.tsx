@@ -49,6 +49,12 @@ export const threadSet: ShownOperation<'threadSet'> = {
             {step.hand}-hand thread. {towardsText(step)}.
             {step.train ? ' A slip of paper between the teeth gives them their play; guard shut again.' : ''}
           </li>
+          {step.stopOpens && (
+            <li>
+              Stop on the bed: set so that it opens the nuts with the point in its run-out. Try it clear of the work,
+              twice.
+            </li>
+          )}
           <li>
             {inside
               ? 'On a piece of scrap held outside, or on the first turns of the bore: the point just marks it. '

@@ -41,8 +41,9 @@ function Detail({ operation: o, unit, tell }: DetailProps<ThreadOperation>) {
           ? 'It runs out into the open.'
           : `${o.seconds.toFixed(1)} s in the run-out of ${u.len(o.usableMm, 1)}`}
         {o.coastMm > 0 ? `, it coasts ${u.len(o.coastMm, 1)} with the nuts shut` : ''}
+        {o.stopOpens && ': too short for a hand; the stop on the bed opens the nuts'}
         {o.byHand
-          ? `: too short, the last turns by hand. A groove ${u.len(lackingMm(o), 1)} wider gives the hand its second, or a slower speed than the lathe has`
+          ? `: too short, the last turns by hand. A groove ${u.len(lackingMm(o), 1)} wider gives the hand its second, or a slower speed than the lathe has, or a stop that opens the nuts`
           : ''}
       </li>
     </ul>

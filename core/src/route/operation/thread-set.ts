@@ -11,6 +11,7 @@ const own = {
   ...{ towards: z.enum(['chuck', 'tail']), reversed: z.boolean() },
   leadLabel: z.string(),
   train: z.strictObject({ drivers: z.array(z.number()), driven: z.array(z.number()) }).optional(),
+  stopOpens: z.literal(true).optional(),
   counted: z.number(),
   overMm: z.number(),
 };

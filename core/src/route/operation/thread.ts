@@ -70,6 +70,8 @@ const own = {
   seconds: z.number(),
   coastMm: z.number(),
   byHand: z.boolean(),
+  /** the lathe's stop opens the nuts at the end of each pass: the hand would have no time */
+  stopOpens: z.literal(true).optional(),
   /** the point shifts so far along the work by the compound */
   alongMm: z.number(),
   leadAngleDeg: z.number(),

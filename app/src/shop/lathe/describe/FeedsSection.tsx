@@ -132,6 +132,13 @@ export function ThreadsSection() {
         )}
       </Rows>
       <IfThere
+        name="threads.stop"
+        label="A stop on the bed opens the half-nuts by itself"
+        fresh={() => ({ withinMm: 0.5 })}
+      >
+        <NumberInput name="threads.stop.withinMm" label="At the same place within, mm" className="w-56" />
+      </IfThere>
+      <IfThere
         name="threads.train"
         label="How its change gears go on is known"
         fresh={() => ({ fixed: [40, 40], studTeeth: 15, teethTogether: { least: 100, most: 260 } })}

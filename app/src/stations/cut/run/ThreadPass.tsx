@@ -197,7 +197,10 @@ function Beats({ step, beat, crossNumber }: { step: ThreadStep; beat: number; cr
   const all = [
     step.nutsShut
       ? { name: 'Stop', text: 'at its end, the nuts stay shut' }
-      : { name: 'Open', text: 'the nuts, at its end' },
+      : {
+          name: 'Open',
+          text: step.stopOpens ? 'the stop opens the nuts; a hand at the lever' : 'the nuts, at its end',
+        },
     { name: 'Out', text: 'cross-slide, one whole turn' },
     step.engages.kind === 'never' || step.nutsShut
       ? { name: 'Back', text: 'in reverse, past the start, stop' }

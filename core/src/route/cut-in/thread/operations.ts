@@ -160,11 +160,12 @@ const asLimits = ({ upperMm, lowerMm }: SizeLimits): NonNullable<Operation['limi
 function setLead({ common }: Planned, drawn: Drawn): ThreadSet {
   const { zFromMm, zToMm, leadMm, setting, toolId, train } = common;
   const counted = Math.max(1, Math.floor(Math.min(zToMm - zFromMm, COUNT_OVER_MM) / leadMm));
-  const { threadId, designation, side, hand, pitchMm, starts, towards, reversed, leadLabel } = common;
+  const { threadId, designation, side, hand, pitchMm, starts, towards, reversed, leadLabel, stopOpens } = common;
   return {
     ...{ ...bare, id: `${drawn.id}-set`, kind: 'threadSet', featureId: drawn.id, zFromMm, zToMm, toolId, setting },
     ...{ threadId, designation, side, hand, pitchMm, leadMm, starts, towards, reversed, leadLabel },
     ...(train ? { train } : {}),
+    ...(stopOpens ? { stopOpens } : {}),
     ...{ counted, overMm: Number((counted * leadMm).toFixed(4)) },
     ...{ minutes: SET_MIN + (train ? GEARS_MIN : 0), caution: 'scratchFirst' },
   };

@@ -206,7 +206,7 @@ function byBit(
     },
   });
   if (last.kind === 'tooFine') return { why: 'tooFine', problem: refused(TOO_FINE[last.why], drawn) };
-  const { usableMm, seconds, coastMm, speed, availableKw, byHand, towards, reversed } = way;
+  const { usableMm, seconds, coastMm, speed, availableKw, byHand, towards, reversed, stopOpens } = way;
   const leadLabel = setting.kind === 'marked' ? setting.label : trainLabel(setting.train);
   const leadAs = { feedLabel: leadLabel, ...(setting.kind === 'marked' ? { feedAt: setting.at } : {}) };
   // up to a shoulder without a groove the bit's own side and the way that it is drawn back over leave the last of it not full
@@ -235,6 +235,7 @@ function byBit(
       ...{ threadId: drawn.id, designation: drawn.designation, side, hand, pitch: thread.pitch, pitchMm, leadMm },
       ...(eachStart ? { eachStart } : {}),
       ...(compoundAlong ? { compoundAlong } : {}),
+      ...(stopOpens ? { stopOpens } : {}),
       ...{ starts: thread.starts, includedDeg: includedDegOf(thread), blankMm },
       ...{ pitchOverPointMm: (side === 'outside' ? 2 : -2) * bit.pastMm, depthMm, school, compoundDeg },
       ...{ scaleDeg: scaleDeg(lathe, compoundDeg), towards, reversed, errorPpm: setting.errorPpm },

@@ -23,6 +23,8 @@ interface RunsOut {
 }
 /** Nothing is there: as good as this, mm. */
 const OPEN_MM = 1000;
+/** A stop is trusted where there is room for so many times its own doubt. Shop */
+const STOP_TIMES = 2;
 /** A groove so near to the end of a thread is its own, mm. */
 const TOUCHES_MM = 1;
 /** Places that are the same, mm. */
@@ -171,6 +173,7 @@ interface InTime extends Way {
   readonly speed: Setting;
   readonly availableKw: number;
   readonly byHand: boolean;
+  readonly stopOpens?: true;
 }
 
 /** The first way at whose end the hand has its time at a speed of the lathe; else the spindle is turned by hand. */
@@ -179,18 +182,27 @@ export function wayWithTime(
   ways: readonly Way[],
   { bit, on, leadMm, pitchMm, nutsShut }: Ends,
 ): InTime | undefined {
-  const tried = ways.flatMap((way): InTime[] => {
-    // without a groove the tool is drawn back while it runs: the hand has a pitch for it
-    const usableMm = way.runsOut.free ? way.runsOut.usableMm : DRAWN_BACK_PITCHES * pitchMm;
-    const shut = nutsShut && way.runsOut.usableMm < OPEN_MM;
-    const room = { usableMm, leadMm, nutsShut: shut };
-    const stop = context.means.lathe.spindle.settings[0]?.stopTurns ?? 0;
-    const found = speedFor(context, on.diameterMm, bit.tool, leadMm, reactRpm({ ...room, stopTurns: stop }));
-    if (!found) return [];
-    const { speed, availableKw } = found;
-    const { stopTurns = 0 } = context.means.lathe.spindle.settings.find((s) => s.at === speed.speedAt) ?? {};
-    const { seconds, coastMm, enough } = reacts(speed.rpm, { ...room, stopTurns });
-    return [{ ...way, usableMm, seconds: Math.min(seconds, 999), coastMm, speed, availableKw, byHand: !enough }];
-  });
-  return tried.find((t) => !t.byHand) ?? tried[0];
+  const { stop } = context.means.lathe.threads;
+  const tryAll = (stopped: boolean): readonly InTime[] =>
+    ways.flatMap((way): InTime[] => {
+      // without a groove the tool is drawn back while it runs: the hand has a pitch for it
+      const usableMm = way.runsOut.free ? way.runsOut.usableMm : DRAWN_BACK_PITCHES * pitchMm;
+      const shut = nutsShut && way.runsOut.usableMm < OPEN_MM;
+      const room = { usableMm, leadMm, nutsShut: shut };
+      const coasts = context.means.lathe.spindle.settings[0]?.stopTurns ?? 0;
+      const stops = stopped && stop && usableMm >= STOP_TIMES * stop.withinMm;
+      const most = stops ? Number.POSITIVE_INFINITY : reactRpm({ ...room, stopTurns: coasts });
+      const found = speedFor(context, on.diameterMm, bit.tool, leadMm, most);
+      if (!found) return [];
+      const { speed, availableKw } = found;
+      const { stopTurns = 0 } = context.means.lathe.spindle.settings.find((s) => s.at === speed.speedAt) ?? {};
+      const { seconds, coastMm, enough } = reacts(speed.rpm, { ...room, stopTurns });
+      const byHand = !enough && !stops;
+      const so = stops ? { stopOpens: true as const } : {};
+      return [{ ...way, usableMm, seconds: Math.min(seconds, 999), coastMm, speed, availableKw, byHand, ...so }];
+    });
+  const tried = tryAll(false);
+  // what opens the nuts cannot help where they stay shut
+  const helped = nutsShut || !stop ? [] : tryAll(true);
+  return tried.find((t) => !t.byHand) ?? helped.find((t) => !t.byHand) ?? tried[0];
 }
