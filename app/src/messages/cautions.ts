@@ -60,6 +60,8 @@ const cautions: Record<Caution, string> = {
     'Never open the half-nuts until the thread is proved: no mark brings the tool back into its groove. Stop, draw out, run back in reverse. Nothing of yours near chuck or dog while it reverses.',
   scratchFirst:
     'Gears and levers only with the spindle stopped and its power off, the guard shut again. Fingers never between gears.',
+  traverseFirst:
+    'Spindle by hand and its power off while the bit is brought into the groove; then once along the whole thread without cutting. Never a finger near it.',
   marksOnly:
     'Close the half-nuts only at the marks that are told, with the compound and the cross-slide where they were. Withdraw before it reaches the end; slow rather than late. Never a finger on a thread that turns.',
   drawOut:

@@ -1,4 +1,11 @@
-import type { DieOrTap, THREAD_BACKS, THREAD_STARTS, ThreadOperation, ThreadWish } from '@whelk/core/route';
+import type {
+  DieOrTap,
+  THREAD_BACKS,
+  THREAD_BITS,
+  THREAD_STARTS,
+  ThreadOperation,
+  ThreadWish,
+} from '@whelk/core/route';
 import type { InfeedSchool, PassSchedule, StartBy } from '@whelk/core/threading';
 
 export const infeedNames: Readonly<Record<InfeedSchool, string>> = {
@@ -19,6 +26,10 @@ export const threadStartNames: Readonly<Record<(typeof THREAD_STARTS)[number], s
   byMarks: 'by the dial’s marks, else the compound',
   gear: 'by the spindle’s gear, some teeth on',
   compound: 'by the compound, along the bed',
+};
+export const threadBitNames: Readonly<Record<(typeof THREAD_BITS)[number], string>> = {
+  both: 'a narrower one first, where there is one',
+  one: 'the forming one alone',
 };
 
 /** How threads are cut in a job, in a few words. @param several whether some have several starts */

@@ -11,8 +11,9 @@ export interface ThreadWorld {
   readonly blankMm: number;
   readonly pitchMm: number;
   readonly includedDeg: number;
-  /** what the bit really ends in */
+  /** what the bit really ends in, and a narrower one that goes before it */
   readonly flatMm: number;
+  readonly roughFlatMm?: number;
   /** what the compound really stands at, from the cross-slide's line; 0: only the cross-slide feeds */
   readonly compoundDeg: number;
   /** travel of a line of either ring, and of a whole turn */
@@ -40,9 +41,11 @@ export class PretendedThread {
   #depthMm = 0;
   #leading = Number.NEGATIVE_INFINITY;
   #trailing = Number.POSITIVE_INFINITY;
+  #flatMm: number;
 
   constructor(world: ThreadWorld) {
     this.#world = world;
+    this.#flatMm = world.roughFlatMm ?? world.flatMm;
     this.#chance = chanceOf(world.seed);
   }
 
@@ -59,6 +62,17 @@ export class PretendedThread {
     this.#asideMm = (this.#leading + this.#trailing) / 2 + this.#chance.between(-0.01, 0.01);
   }
 
+  /** The forming bit brought into the groove of the narrower one until both flanks touch: from there its slides are counted. */
+  form(): void {
+    const { flatMm, touchMm, includedDeg } = this.#world;
+    this.#flatMm = flatMm;
+    const t = Math.tan((includedDeg * Math.PI) / 360);
+    this.#depthMm = (this.#leading - this.#trailing - flatMm) / (2 * t);
+    this.#crossMm = this.#depthMm + this.#chance.between(-touchMm, touchMm);
+    this.#compoundMm = 0;
+    this.#asideMm = (this.#leading + this.#trailing) / 2 + this.#chance.between(-0.01, 0.01);
+  }
+
   /** A slide wound on by so many lines, as well as the hand can. */
   wind(slide: 'compound' | 'crossSlide', lines: number): void {
     const mm = (lines + this.#chance.bell() * this.#world.handLines) * this.#world.lineMm;
@@ -68,7 +82,8 @@ export class PretendedThread {
 
   /** One pass at the number set: the cross-slide comes back to its own number, as well as the hand can. */
   pass(): void {
-    const { compoundDeg, springShare, shortMm, lineMm, handLines, flatMm, includedDeg } = this.#world;
+    const { compoundDeg, springShare, shortMm, lineMm, handLines, includedDeg } = this.#world;
+    const flatMm = this.#flatMm;
     const q = (compoundDeg * Math.PI) / 180;
     const back = this.#chance.bell() * handLines * lineMm;
     const asked = this.#crossMm + back + this.#compoundMm * Math.cos(q);

@@ -19,6 +19,13 @@ export interface ThreadRow {
   readonly pitchText: string;
   readonly unit: 'mm' | 'tpi';
   readonly springShare: number;
+  /** a form of other flanks than 60°, with the flats of its forming bit and of a narrower one before it, and its wires */
+  readonly steep?: {
+    readonly includedDeg: number;
+    readonly flatMm: number;
+    readonly roughFlatMm: number;
+    readonly wireMm: number;
+  };
   /** inside: the bore that it is cut in, and the plug's limits are asked of the run */
   readonly holeMm?: number;
 }
@@ -41,15 +48,21 @@ const latheFor = ({ pitchText, unit }: ThreadRow): Lathe => ({
     compound: { ...twoChucks.slides.compound, travelPerTurn: '1', divisions: 50, kind: 'radius', unit: 'mm' },
   },
 });
-const bitFor = ({ pitchMm, holeMm }: ThreadRow): Tool => {
-  const form = { material: 'hss', angleDeg: 60, deepestMm: 6, widthMm: 5 } as const;
+const bitsFor = ({ pitchMm, holeMm, steep }: ThreadRow): readonly Tool[] => {
+  const form = { material: 'hss', angleDeg: steep?.includedDeg ?? 60, deepestMm: 6, widthMm: 5 } as const;
   const id = '00000000-0000-4000-8000-0000000000b1';
-  return holeMm === undefined
-    ? { ...form, id, name: 'bit 60', kind: 'threading', tipMm: FLAT_SHARE * pitchMm }
-    : {
-        ...{ ...form, id, name: 'inside bit 60', kind: 'inside threading', tipMm: flatOf({ pitchMm, holeMm }) },
-        ...{ deepestMm: 0.8 * pitchMm, leastBoreMm: 0.8 * holeMm, reachMm: 60 },
-      };
+  if (steep)
+    return [steep.flatMm, steep.roughFlatMm].map((tipMm, i) => ({
+      ...{ ...form, id: `${id.slice(0, -1)}${i + 4}`, name: `bit ${tipMm}`, kind: 'threading', tipMm },
+    }));
+  return [
+    holeMm === undefined
+      ? { ...form, id, name: 'bit 60', kind: 'threading', tipMm: FLAT_SHARE * pitchMm }
+      : {
+          ...{ ...form, id, name: 'inside bit 60', kind: 'inside threading', tipMm: flatOf({ pitchMm, holeMm }) },
+          ...{ deepestMm: 0.8 * pitchMm, leastBoreMm: 0.8 * holeMm, reachMm: 60 },
+        },
+  ];
 };
 /** Inside the flat at the point is half of that outside: the crest of the mate is sharper. */
 const flatOf = ({ pitchMm, holeMm }: Pick<ThreadRow, 'pitchMm' | 'holeMm'>): number =>
@@ -74,7 +87,7 @@ export function threadJob(row: ThreadRow): { readonly job: Job; readonly shop: S
   const lathe = latheFor(row);
   const shop = {
     ...shopWith(String(holeMm === undefined ? majorMm : outMm), '900', lathe, 'medium-carbon-steel'),
-    tools: [...(holeMm === undefined ? tools : drawer), bitFor(row)],
+    tools: [...(holeMm === undefined ? tools : drawer), ...bitsFor(row)],
     instruments: [
       ...(holeMm === undefined ? instruments : holeGauges),
       {
@@ -83,7 +96,7 @@ export function threadJob(row: ThreadRow): { readonly job: Job; readonly shop: S
       },
       {
         ...{ id: WIRES, name: 'wires', kind: 'thread wires', unit: 'mm', fromMm: 0, toMm: 80 },
-        ...{ resolutionMm: 0.001, uncertaintyMm: 0.005, wiresMm: [row.pitchMm * 0.577] },
+        ...{ resolutionMm: 0.001, uncertaintyMm: 0.005, wiresMm: [row.steep?.wireMm ?? row.pitchMm * 0.577] },
       },
     ],
   };
@@ -101,10 +114,12 @@ export function threadRun(row: ThreadRow): object {
 export function threadWorldOf(row: ThreadRow, seed: number, compoundDeg: number): ThreadWorld {
   const chance = chanceOf(seed * 7919 + 31);
   return {
-    ...{ seed, side: row.holeMm === undefined ? 'outside' : 'inside', pitchMm: row.pitchMm, includedDeg: 60 },
+    ...{ seed, side: row.holeMm === undefined ? 'outside' : 'inside', pitchMm: row.pitchMm },
+    includedDeg: row.steep?.includedDeg ?? 60,
+    ...(row.steep ? { roughFlatMm: row.steep.roughFlatMm + chance.between(-0.02, 0.02) } : {}),
     blankMm:
       row.holeMm === undefined ? row.majorMm - chance.even() * 0.06 : row.holeMm + 0.05 + chance.between(-0.01, 0.01),
-    flatMm: flatOf(row) + chance.between(-0.02, 0.02),
+    flatMm: (row.steep?.flatMm ?? flatOf(row)) + chance.between(-0.02, 0.02),
     ...{ compoundDeg: compoundDeg + chance.between(-0.25, 0.25), lineMm: LINE_MM, springShare: row.springShare },
     ...{ touchMm: 0.02, handLines: 0.1, wiresMm: 0.005, feltMm: 0.003, shortMm: 0.004 },
   };
@@ -134,6 +149,11 @@ export function cutThread(row: ThreadRow, run: object, seed: number, pickUpAfter
     const doubt: Answer = told.asks[0];
     if (doubt && step.kind !== 'touchOff') {
       add({ kind: 'confirmed', readingId: doubt.eventId });
+      continue;
+    }
+    if (step.inGroove) {
+      thread.form();
+      add({ kind: 'pickedUp', stepId: step.id, crossNumber: '0.00' });
       continue;
     }
     if (step.kind === 'touchOff') {
@@ -212,8 +232,10 @@ export function byCalculatedDepth(row: ThreadRow, run: object, seed: number): nu
   const step = (
     run as { steps: { kind: string; compoundDeg?: number; depthMm?: number; passCount?: number }[] }
   ).steps.find((s) => s.kind === 'thread')!;
-  const thread = new PretendedThread(threadWorldOf(row, seed, step.compoundDeg!));
+  const { roughFlatMm: _narrow, ...world } = threadWorldOf(row, seed, step.compoundDeg!);
+  const thread = new PretendedThread(world);
   thread.touch();
+  if (row.steep) return byDepthOfForm(row, thread);
   // the depth of the sharp form in the bore or on the bar, less what the flat cuts off
   const deepMm =
     row.holeMm === undefined
@@ -226,6 +248,20 @@ export function byCalculatedDepth(row: ThreadRow, run: object, seed: number): nu
     const at = Math.round((travel * Math.sqrt(i / count)) / LINE_MM);
     thread.wind('compound', at - set);
     set = at;
+    thread.pass();
+  }
+  return thread.truth();
+}
+
+/** The same of a steep form: half its pitch and the usual clearance, straight in by the forming bit alone. */
+function byDepthOfForm({ pitchMm }: ThreadRow, thread: PretendedThread): number {
+  const deepMm = pitchMm / 2 + 0.25;
+  const count = 40;
+  for (let i = 1; i <= count; i++) {
+    thread.wind(
+      'crossSlide',
+      Math.round((deepMm * Math.sqrt(i / count) - deepMm * Math.sqrt((i - 1) / count)) / LINE_MM),
+    );
     thread.pass();
   }
   return thread.truth();
@@ -256,6 +292,10 @@ export const THREAD_ROWS: readonly ThreadRow[] = (
     ] as const),
     { designation: 'M10x0.75', close: '6g', majorMm: 10, pitchMm: 0.75, pitchText: '0.75', unit: 'mm' },
     { designation: 'M8', close: '6g', majorMm: 8, pitchMm: 1.25, pitchText: '1.25', unit: 'mm' },
+    {
+      ...({ designation: 'Tr 24x5', close: '7e', majorMm: 24, pitchMm: 5, pitchText: '5', unit: 'mm' } as const),
+      steep: { includedDeg: 30, flatMm: 1.69, roughFlatMm: 1.25, wireMm: 2.59 },
+    },
     { designation: 'M20', close: '6g', majorMm: 20, pitchMm: 2.5, pitchText: '2.5', unit: 'mm' },
     { designation: '1/2-13 UNC', close: '2A', majorMm: 12.7, pitchMm: 25.4 / 13, pitchText: '13', unit: 'tpi' },
   ] as const

@@ -64,6 +64,8 @@ const after = z.object({
       last: z.boolean().optional(),
       limits: z.object({ upperMm: number, lowerMm: number }).optional(),
       compoundDeg: number.optional(),
+      /** the forming bit is brought into the groove of a narrower one */
+      inGroove: z.strictObject({ threadId: z.string(), flankMm: z.number() }).optional(),
       /** of a drill or reamer, to where it stops */
       diameterMm: number.optional(),
     })
@@ -142,6 +144,7 @@ function stepOf(advice: StepAdvice): z.input<typeof after>['step'] {
     ...{ id, kind, featureId, toolId, instrumentId, fromMm, targetMm, zStopMm, zEndMm, last },
     limits: limits && { upperMm: limits.upperMm, lowerMm: limits.lowerMm },
     compoundDeg: advice.step.kind === 'touchOff' ? advice.step.compoundDeg : undefined,
+    inGroove: advice.step.kind === 'touchOff' ? advice.step.inGroove : undefined,
     diameterMm: 'diameterMm' in advice.step ? advice.step.diameterMm : undefined,
   };
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Lathe } from '../lathe/index.ts';
 import type { Feature } from '../part/index.ts';
 import { emptyDetail } from '../part/index.ts';
-import { judged, type ThreadOperation } from '../route/index.ts';
+import { judged, plannedThread, type ThreadOperation } from '../route/index.ts';
 import { frozenRunSchema } from '../run/index.ts';
 import { boreStep, drawer, holeGauges } from '../testing/drawer.ts';
 import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
@@ -127,6 +127,59 @@ describe('a thread in the route', () => {
     expect(wish()).toMatchObject({ eachStart: { by: 'compound', stepMm: 2 }, compoundDeg: 0 });
     expect(wish('gear')).toMatchObject({ eachStart: { by: 'gear', teeth: 42, stepTeeth: 21 }, compoundDeg: 29.5 });
     expect(wish('gear').minutes).toBeGreaterThan(wish('compound').minutes);
+  });
+  it('of a coarse form is roughed by a narrower bit where there is one, which leaves both flanks to the forming one', () => {
+    const drawn = screw([groove({ from: 'left', width: mm(10), floor: mm(13) }), thread('Tr 20x4', { class: '7e' })]);
+    const forming = (n: number, tipMm: number) => bit(n, { angleDeg: 30, tipMm, widthMm: 5, deepestMm: 4 });
+    const on: Lathe = {
+      ...lathe,
+      threads: { ...lathe.threads, settings: [{ at: { box: '1' }, pitch: '4', unit: 'mm' as const }] },
+    };
+    const with2 = (narrowMm: number, threads: object = {}) => {
+      const shop = shopOf(
+        {
+          tools: [...drawer, forming(3, 1.25), forming(4, narrowMm)],
+          instruments: [...holeGauges, { ...wires, wiresMm: [2.05] } as never],
+        },
+        on,
+      );
+      const job = jobOf(drawn, 1);
+      const planned = planJob(
+        { ...job, hold: { ...job.hold, latheId: on.id }, route: { ...job.route, threads } },
+        shop,
+      );
+      if (planned.kind === 'open') throw new Error(JSON.stringify(planned.problems));
+      return { planned, of: planned.setups[0]!.plan.operations.filter((o) => o.featureId === 't1') };
+    };
+    const { planned, of } = with2(0.8);
+    expect(of.map((o) => o.id)).toEqual(
+      ['set', 'rough', 'centred', 'thread', 'roughed', 'threadNear', 'between', 'threadLast', 'after']
+        .map((what) => `t1-${what}`)
+        .filter((name) => of.some((o) => o.id === name)),
+    );
+    const [rough, form] = ['t1-rough', 't1-thread'].map((name) => of.find((o) => o.id === name) as ThreadOperation);
+    expect([rough!.toolId, form!.toolId]).toEqual([id(4), id(3)]);
+    // both points go as deep; the forming one begins where 0.225 on each flank is left, 0.225·cot 15° higher
+    const pointMm = (o: ThreadOperation, mm: number): number => mm - o.pitchOverPointMm;
+    expect(pointMm(rough!, rough!.passes.at(-1)!.diameterAfterMm)).toBeCloseTo(
+      pointMm(form!, form!.passes.at(-1)!.diameterAfterMm),
+      3,
+    );
+    expect(form!.passes[0]!.diameterBeforeMm).toBeCloseTo(rough!.passes.at(-1)!.diameterAfterMm, 3);
+    expect(rough!.passes.at(-1)!.diameterAfterMm - form!.passes.at(-1)!.diameterAfterMm).toBeCloseTo(
+      2 * 0.225 * (2 + Math.sqrt(3)),
+      3,
+    );
+    expect(of.find((o) => o.id === 't1-centred')).toMatchObject({ inGroove: { threadId: 't1', flankMm: 0.225 } });
+    expect([rough!.school, rough!.compoundAlong]).toEqual(['straight', true]);
+    expect(proveJob(planned).findings).toEqual([]);
+    // as its picture has it: the narrower point first
+    const shown = plannedThread(planned.setups[0]!.plan.operations, [forming(3, 1.25), forming(4, 0.8)], 't1')!;
+    expect(shown.passes[0]!.tip).toEqual({ kind: 'flat', flatMm: 0.8 });
+    expect(shown.passes.at(-1)!.tip).toEqual({ kind: 'flat', flatMm: 1.25 });
+    // told so, or where the other leaves too little or too much
+    expect(with2(0.8, { bits: 'one' }).of.map((o) => o.id)).not.toContain('t1-rough');
+    expect(with2(1).of.map((o) => o.id)).not.toContain('t1-rough');
   });
   it('is not cut before its groove or its length, and nothing speaks against it last', () => {
     const { operations, planned } = plan(screw([freeEnd, thread('M20x2')]));

@@ -10,8 +10,8 @@ export interface ThreadSectionOf {
   readonly thread: NamedThread;
   readonly side: Side;
   /** depths from the surface after each pass, and how far the point has gone along by then, mm */
-  readonly passes?: readonly { readonly depthMm: number; readonly alongMm: number }[];
-  /** what the tool ends in, where passes are drawn */
+  readonly passes?: readonly { readonly depthMm: number; readonly alongMm: number; readonly tip?: ToolTip }[];
+  /** what the tool ends in, where passes are drawn that have no point of their own */
   readonly tip?: ToolTip;
   readonly wireMm?: number;
 }
@@ -101,8 +101,8 @@ export function threadSection(
   const [from, to] = [surface[0]!, surface.at(-1)!];
   const back = y0 + way * (rootMm + bodyMm) * scale;
   const lastMm = passes.at(-1)?.alongMm ?? 0;
-  const outlineOf = (pass: { depthMm: number; alongMm: number }): readonly (readonly [number, number])[] =>
-    toolAt(pass, form.flanksDeg, tip ?? form.tip(pitchMm, side), crestMm).map(([z, y]) =>
+  const outlineOf = (pass: (typeof passes)[number]): readonly (readonly [number, number])[] =>
+    toolAt(pass, form.flanksDeg, pass.tip ?? tip ?? form.tip(pitchMm, side), crestMm).map(([z, y]) =>
       at([z + pass.alongMm - lastMm, y]),
     );
   const every = Math.ceil(passes.length / MOST_LINES);

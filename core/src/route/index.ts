@@ -1,6 +1,7 @@
 export { type BentLine, bentLineOf } from './bending.ts';
 export { bySchool, type SchoolAnswer } from './by-school.ts';
-export { THREAD_BACKS, THREAD_STARTS, type ThreadWish, threadWishSchema } from './cut-in/thread/wish.ts';
+export { isCoarseForm } from './cut-in/thread/bit.ts';
+export { THREAD_BACKS, THREAD_BITS, THREAD_STARTS, type ThreadWish, threadWishSchema } from './cut-in/thread/wish.ts';
 export type { RecorderFor } from './fit-context.ts';
 export { HANDLING_MIN, passDepths } from './fit-cut.ts';
 export { holdOfCut } from './hold-of-cut.ts';

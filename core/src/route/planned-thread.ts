@@ -11,7 +11,8 @@ export interface PlannedThread {
   readonly side: 'outside' | 'inside';
   readonly tip: ToolTip;
   readonly compoundDeg: number;
-  readonly passes: readonly ThreadPass[];
+  /** those of a narrower bit first, with its own point */
+  readonly passes: readonly (ThreadPass & { readonly tip: ToolTip })[];
 }
 
 const cuts = (o: Operation): o is ThreadOperation =>
@@ -25,16 +26,28 @@ export function plannedThread(
 ): PlannedThread | undefined {
   const all = operations.filter(cuts).filter((o) => o.threadId === threadId);
   const [first] = all;
-  const tool = tools.find((t) => t.id === first?.toolId);
   const read = first && readThread(first.designation);
-  if (!first || !read?.ok || (tool?.kind !== 'threading' && tool?.kind !== 'inside threading')) return undefined;
-  const { side, school, compoundDeg, blankMm, pitchOverPointMm } = first;
-  const tip = tipOf(tool);
-  // sizes are pitch diameters: that of a point on the surface less what is cut by then
-  const depths = all.flatMap((o) => o.passes.map((p) => Math.abs(blankMm + pitchOverPointMm - p.diameterAfterMm) / 2));
-  const passes = passesAt(depths, {
-    ...{ flanksDeg: formOf(read.thread).flanksDeg, school, compoundDeg },
-    tipMm: pointMm(tip),
-  });
+  const tipBy = (o: ThreadOperation): ToolTip | undefined => {
+    const tool = tools.find((t) => t.id === o.toolId);
+    return tool?.kind === 'threading' || tool?.kind === 'inside threading' ? tipOf(tool) : undefined;
+  };
+  const tip = all.map(tipBy).at(-1);
+  if (!first || !read?.ok || !tip) return undefined;
+  const { side, school, compoundDeg } = first;
+  const { flanksDeg } = formOf(read.thread);
+  const passes: PlannedThread['passes'][number][] = [];
+  for (const toolId of new Set(all.map((o) => o.toolId))) {
+    const own = all.filter((o) => o.toolId === toolId);
+    const ownTip = tipBy(own[0]!);
+    if (!ownTip) return undefined;
+    // sizes are pitch diameters: that of a point on the surface less what is cut by then
+    const deep = ({ blankMm, pitchOverPointMm }: ThreadOperation, mm: number): number =>
+      Math.abs(blankMm + pitchOverPointMm - mm) / 2;
+    const depths = own.flatMap((o) => o.passes.map((p) => deep(o, p.diameterAfterMm)));
+    // a bit that comes after another begins in its groove
+    const begunMm = passes.length > 0 ? [deep(own[0]!, own[0]!.passes[0]?.diameterBeforeMm ?? 0)] : [];
+    const made = passesAt([...begunMm, ...depths], { flanksDeg, school, compoundDeg, tipMm: pointMm(ownTip) });
+    passes.push(...made.slice(begunMm.length).map((p) => ({ ...p, tip: ownTip })));
+  }
   return { thread: read.thread, side, tip, compoundDeg, passes };
 }

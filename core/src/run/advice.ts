@@ -76,6 +76,8 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
     besides: standChanges(run, step, knownBesides(run, state)),
   };
   const act = actOf(step);
+  // what is brought into a groove touches no diameter
+  if (step.kind === 'touchOff' && step.inGroove) return advice;
   if (act === 'touchOff')
     return { ...advice, expected: expectedTouch(run, state, step), check: checkCut(run, state, step) };
   if (act === 'measure') return { ...advice, ...afterReadings(run, state, step, record) };

@@ -77,7 +77,8 @@ function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOf
   const cross = readDialNumber(depthRing(run.means.lathe), event.crossNumber);
   const end = carriage.means === 'dial' ? readDialNumber(carriage, event.endNumber) : undefined;
   const fine = event.compoundNumber === undefined ? undefined : readDialNumber(compound, event.compoundNumber);
-  if (actOf(step) !== 'touchOff' || !diameter.ok || !cross.ok || (end && !end.ok) || (fine && !fine.ok)) return false;
+  if (step.kind !== 'touchOff' || step.inGroove || !diameter.ok || !cross.ok || (end && !end.ok) || (fine && !fine.ok))
+    return false;
   const mm = diameter.mm.valueOf();
   const { text, unit } = event.diameter;
   const doubt = doubtOf(run, draft, { mm, text, unit }, expectedTouch(run, draft, step), undefined, step.featureId);
@@ -247,24 +248,31 @@ function byHand(run: FrozenRun, draft: Draft, step: Step, event: Of<'byHand'>): 
 
 /** How surely the point stands at the flanks that it was brought into by eye, mm on the pitch diameter. Shop */
 const PICKED_UP_MM = 0.06;
-/** The point lies in its groove: the rings there stand for what was cut so far, and the touch of before for nothing. */
+/**
+ * The point lies in its groove: the rings there stand for what was cut so far, and the touch of before for nothing. A forming bit comes
+ * into the groove of the one before it by a step of its own.
+ */
 function pickUp(run: FrozenRun, draft: Draft, step: Step, event: Of<'pickedUp'>): boolean {
   const { compound } = run.means.lathe.slides;
   const cross = readDialNumber(depthRing(run.means.lathe), event.crossNumber);
   const fine = event.compoundNumber === undefined ? undefined : readDialNumber(compound, event.compoundNumber);
-  if (!isThreadStep(step) || !cross.ok || (fine && !fine.ok)) return false;
-  const metal = draft.metal[step.threadId];
-  if (!metal) return false;
+  const centres = step.kind === 'touchOff' ? step.inGroove : undefined;
+  const threadId = isThreadStep(step) ? step.threadId : centres?.threadId;
+  const metal = threadId === undefined ? undefined : draft.metal[threadId];
+  if (threadId === undefined || !metal || !cross.ok || (fine && !fine.ok)) return false;
   draft.crossLines = cross.lines;
   draft.compoundLines = fine?.ok ? fine.lines : undefined;
   draft.reference = {
-    ...{ rings: ringsOf(draft), diameterMm: metal.diameterMm, depthMm: 0, by: 'measured', featureId: step.threadId },
+    ...{ rings: ringsOf(draft), diameterMm: metal.diameterMm, depthMm: 0, by: 'measured', featureId: threadId },
     uncertaintyMm: metal.doubtMm + PICKED_UP_MM,
   };
   draft.lastCut = undefined;
   draft.cuts = [];
-  if (!draft.pickedUp.includes(step.threadId)) draft.pickedUp.push(step.threadId);
-  draft.advances.push(event.id);
+  if (centres) moveOn(run, draft, event, step);
+  else {
+    if (!draft.pickedUp.includes(threadId)) draft.pickedUp.push(threadId);
+    draft.advances.push(event.id);
+  }
   return true;
 }
 

@@ -42,7 +42,7 @@ export function takeSize(
       ...{ by: 'measured', featureId, ...(trial ? { trial } : {}) },
     };
     // the next piece begins from the tool's point again
-    keepLiving(draft, lastCut.toolId, sizeMm - (threadOf(run, featureId)?.pitchOverPointMm ?? 0));
+    keepLiving(draft, lastCut.toolId, sizeMm - (threadOf(run, featureId, lastCut.toolId)?.pitchOverPointMm ?? 0));
   }
   if (trial) return;
   const offMm = expected ? Math.max(0, Math.abs(sizeMm - expected.mm) - expected.boundMm) : 0;

@@ -9,7 +9,7 @@ import {
 } from '../thread/index.ts';
 import type { Reading } from './state.ts';
 import type { Step } from './step.ts';
-import { isThreadStep, POINT_MM, type ThreadStep, threadOf } from './thread.ts';
+import { formedThread, POINT_MM, type ThreadStep, threadOf } from './thread.ts';
 
 type Steps = { readonly steps: readonly Step[] };
 
@@ -20,8 +20,8 @@ export type ThreadReads = { readonly atMm: (pitchDiameterMm: number) => number }
 );
 
 /** What stands of the surface between the grooves when it is done, as a share of the pitch. */
-function crestShareOf({ steps }: Steps, thread: ThreadStep): number {
-  const last = steps.findLast((s): s is ThreadStep => isThreadStep(s) && s.threadId === thread.threadId) ?? thread;
+function crestShareOf(run: Steps, thread: ThreadStep): number {
+  const last = formedThread(run, thread.threadId) ?? thread;
   return crestFlatShareOf(thread, thread.blankMm, last.targetMm ?? thread.blankMm - thread.depthMm);
 }
 /** Diameter over the crests that a thread is cut into: as it was measured, else as it is drawn. */
@@ -74,7 +74,7 @@ export function threadReads(
   onMm: number,
   one = false,
 ): ThreadReads | undefined {
-  const thread = threadOf(run, featureId);
+  const thread = featureId === undefined ? undefined : formedThread(run, featureId);
   if (thread && instrument?.kind === 'groove indicator') return { by: 'depth', atMm: grooveDepth(thread, onMm).atMm };
   if (!thread || instrument?.kind !== 'thread wires') return undefined;
   const wireMm = wireFor(thread, instrument.wiresMm ?? [], crestShareOf(run, thread));
@@ -98,7 +98,7 @@ export function sizeOfReading(
   mm: number,
   { wireMm, oneWire, grooveDepth: deep }: ReadBy,
 ): number {
-  const thread = wireMm === undefined && !deep ? undefined : threadOf(run, featureId);
+  const thread = wireMm === undefined && !deep ? undefined : formedThread(run, featureId);
   if (!thread) return mm;
   const onMm = crestsMm(run, metal, thread);
   if (wireMm === undefined) return grooveDepth(thread, onMm).ofMm(mm);

@@ -10,14 +10,22 @@ export type ThreadStep = Extract<Step, { kind: 'thread' | 'threadNear' | 'thread
 export const isThreadStep = (step: Pick<Step, 'kind'>): step is ThreadStep =>
   step.kind === 'thread' || step.kind === 'threadNear' || step.kind === 'threadLast';
 
-/** The thread that a name stands for in a run, as its steps tell it; undefined for everything else. */
+/** The thread that a name stands for in a run, as its first step tells it, or that of one tool; undefined for everything else. */
 export const threadOf = (
   run: { readonly steps: readonly Step[] },
   featureId: string | undefined,
+  toolId?: string,
 ): ThreadStep | undefined =>
   featureId === undefined
     ? undefined
-    : run.steps.find((s): s is ThreadStep => isThreadStep(s) && s.threadId === featureId);
+    : run.steps.find(
+        (s): s is ThreadStep =>
+          isThreadStep(s) && s.threadId === featureId && (toolId === undefined || s.toolId === toolId),
+      );
+
+/** A thread as its last cut tells it: by the bit that forms it, where a narrower one went before. */
+export const formedThread = (run: { readonly steps: readonly Step[] }, featureId: string): ThreadStep | undefined =>
+  run.steps.findLast((s): s is ThreadStep => isThreadStep(s) && s.threadId === featureId);
 
 /** How surely a bit's own point is known, besides its touch, mm on the radius: its flat is measured by eye. Shop */
 export const POINT_MM = 0.02;

@@ -75,7 +75,9 @@ export class AtTheLathe {
   to(id: string): this {
     for (let guard = 0; this.step && this.step.id !== id && guard < 400; guard++) {
       const { step, expected, measured } = this.advice!;
-      if (step.kind === 'touchOff')
+      if (step.kind === 'touchOff' && step.inGroove)
+        this.add({ kind: 'pickedUp', stepId: step.id, crossNumber: '0.30' });
+      else if (step.kind === 'touchOff')
         this.touch(step.targetMm === undefined ? reachOf(this.run.piece).largestMm - 0.4 : expected!.mm);
       else if (actOf(step) === 'measure' && !measured) {
         const { lastCut } = this.state;

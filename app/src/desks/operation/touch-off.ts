@@ -6,15 +6,18 @@ const TOUCH_MM = 0.3;
 
 export const touchOff: ShownOperation<'touchOff'> = {
   name: 'Touch off',
-  title: ({ targetMm, id, forThread }, { name }) =>
-    forThread
-      ? `Touch off the threading bit on ${name}`
-      : id === 'touchOff-finisher'
-        ? 'Touch off again, finishing tool'
-        : targetMm === undefined
-          ? 'Touch off'
-          : `Touch off the bar in ${name}`,
-  stepTitle: ({ targetMm, compoundDeg, featureId, forThread }, { name, frozen }) => {
+  title: ({ targetMm, id, forThread, inGroove }, { name }) =>
+    inGroove
+      ? 'Forming bit into the roughed groove, both flanks touching'
+      : forThread
+        ? `Touch off the threading bit on ${name}`
+        : id === 'touchOff-finisher'
+          ? 'Touch off again, finishing tool'
+          : targetMm === undefined
+            ? 'Touch off'
+            : `Touch off the bar in ${name}`,
+  stepTitle: ({ targetMm, compoundDeg, featureId, forThread, inGroove }, { name, frozen }) => {
+    if (inGroove) return 'Bring the forming bit into its groove';
     if (forThread) return `Touch off the threading bit on ${name}`;
     if (sideOf(frozen, featureId) === 'inside') return `Touch off the boring bar in ${name}`;
     if (targetMm === undefined) return 'Touch off: a short cut, measure it, note the dials';

@@ -10,8 +10,8 @@ import {
   tellsOfMissing,
 } from '@whelk/core/job';
 import { insides } from '@whelk/core/part';
-import { HOLE_SCHOOLS, type HoleSchool, type Operation } from '@whelk/core/route';
-import { readThread } from '@whelk/core/thread';
+import { HOLE_SCHOOLS, type HoleSchool, isCoarseForm, type Operation } from '@whelk/core/route';
+import { type NamedThread, readThread } from '@whelk/core/thread';
 import { lazy, Suspense, useState } from 'react';
 import { operationTitle } from '../../desks/operation/kinds.ts';
 import { inUnit } from '../../messages/in-unit.ts';
@@ -42,12 +42,13 @@ import { useProof } from './useProof.ts';
 
 const SimulatedStrip = lazy(() => import('./SimulatedStrip.tsx').then((m) => ({ default: m.SimulatedStrip })));
 
-/** Whether a thread of the drawing has several starts. */
-const severalStarts = ({ part }: PlannedJob): boolean =>
-  part.surfaces.some((s) => {
+/** The threads of the drawing that can be read. */
+const threadsOf = ({ part }: PlannedJob): readonly NamedThread[] =>
+  part.surfaces.flatMap((s) => {
     const read = s.kind === 'thread' ? readThread(s.designation) : undefined;
-    return read?.ok === true && read.thread.starts > 1;
+    return read?.ok ? [read.thread] : [];
   });
+const severalStarts = (planned: PlannedJob): boolean => threadsOf(planned).some((t) => t.starts > 1);
 
 /** What is left for the last cuts, where the turner said it, as the shop says it. */
 function leftText({ route: { lastCuts }, drawing: { unit } }: Job): string {
@@ -207,6 +208,7 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
             <ThreadFields
               wish={job.route.threads}
               several={severalStarts(planned)}
+              coarse={threadsOf(planned).some(isCoarseForm)}
               onChange={(threads) => editor.change((j) => ({ ...j, route: { ...j.route, threads } }), 'threads')}
             />
           </div>

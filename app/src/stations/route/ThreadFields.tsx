@@ -1,20 +1,35 @@
-import { THREAD_BACKS, THREAD_STARTS, type ThreadWish } from '@whelk/core/route';
+import { THREAD_BACKS, THREAD_BITS, THREAD_STARTS, type ThreadWish } from '@whelk/core/route';
 import { INFEED_SCHOOLS, PASS_SCHEDULES } from '@whelk/core/threading';
-import { infeedNames, scheduleNames, threadBackNames, threadStartNames } from '../../messages/thread.ts';
+import {
+  infeedNames,
+  scheduleNames,
+  threadBackNames,
+  threadBitNames,
+  threadStartNames,
+} from '../../messages/thread.ts';
 
 interface Props {
   readonly wish: ThreadWish | undefined;
   /** whether a thread has several starts */
   readonly several: boolean;
+  /** whether one is a coarse one of steep flanks */
+  readonly coarse: boolean;
   readonly onChange: (wish: ThreadWish | undefined) => void;
 }
 /** Degrees that a compound stands under the flank, as they are taught. */
 const LESS = [0, 0.5, 1];
 
 /** How threads are cut: which way in, how the depth is shared, how one comes back for the next pass. */
-export function ThreadFields({ wish = {}, several, onChange }: Props) {
+export function ThreadFields({ wish = {}, several, coarse, onChange }: Props) {
   const set = (more: Partial<ThreadWish>): void => onChange({ ...wish, ...more });
-  const { infeed = 'flank', lessDeg = 0.5, schedule = 'equalArea', back = 'byLength', starts = 'byMarks' } = wish;
+  const {
+    infeed = 'flank',
+    lessDeg = 0.5,
+    schedule = 'equalArea',
+    back = 'byLength',
+    starts = 'byMarks',
+    bits = 'both',
+  } = wish;
   return (
     <div className="flex flex-wrap items-center gap-x-6 gap-y-2 text-sm">
       <Choice
@@ -48,6 +63,9 @@ export function ThreadFields({ wish = {}, several, onChange }: Props) {
         onChange={(v) => set({ schedule: v })}
       />
       <Choice label="Back" value={back} of={THREAD_BACKS} names={threadBackNames} onChange={(v) => set({ back: v })} />
+      {coarse && (
+        <Choice label="Bits" value={bits} of={THREAD_BITS} names={threadBitNames} onChange={(v) => set({ bits: v })} />
+      )}
       {several && (
         <Choice
           label="Starts"

@@ -45,6 +45,7 @@ export const CAUTIONS = [
   'knurlWet',
   'nutsStayShut',
   'scratchFirst',
+  'traverseFirst',
   'marksOnly',
   'drawOut',
   'handTurned',

@@ -13,6 +13,8 @@ const own = {
   forThread: z.boolean().optional(),
   /** it is set along the bed, where it shifts the point of a thread's bit */
   compoundAlong: z.literal(true).optional(),
+  /** a thread that a narrower bit roughed: the forming one is brought into its groove until both flanks touch, which leaves so much on each */
+  inGroove: z.strictObject({ threadId: z.string(), flankMm: z.number() }).optional(),
 };
 type TouchOffOperation = OfKind<'touchOff', typeof own>;
 

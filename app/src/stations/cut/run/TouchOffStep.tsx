@@ -7,6 +7,7 @@ import { stepTitle } from '../../../desks/operation/kinds.ts';
 import { measure } from '../../../ui/format.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Acts } from './Acts.tsx';
+import { CentreInGroove } from './CentreInGroove.tsx';
 import { CheckFirst } from './CheckFirst.tsx';
 import { RingField } from './RingField.tsx';
 import { SetPanel } from './SetPanel.tsx';
@@ -28,8 +29,14 @@ interface Props {
   readonly keys: boolean;
 }
 
+/** Touching off, or a forming bit brought into the groove of a narrower one. */
+export function TouchOffStep(props: Props) {
+  const { step } = props.advice;
+  return step.kind === 'touchOff' && step.inGroove ? <CentreInGroove {...props} /> : <TouchDiameter {...props} />;
+}
+
 /** Touching off: the diameter measured, the numbers noted, and the direction come from. All later moves start here. */
-export function TouchOffStep({ keepAs, frozen, state, advice, add, onBack, onNote, caution, keys }: Props) {
+function TouchDiameter({ keepAs, frozen, state, advice, add, onBack, onNote, caution, keys }: Props) {
   const { lathe } = frozen.means;
   const { check } = advice;
   const { carriage, compound, cutter } = lathe.slides;
@@ -254,8 +261,9 @@ function TouchThread({
       </li>
       <li>
         {resettable
-          ? `Set ${byCompound ? 'both rings' : 'the ring'} to 0: the cross-slide comes back to this for every pass.`
-          : `Note ${byCompound ? 'both rings’ numbers' : 'the number'}: the cross-slide comes back to it for every pass.`}
+          ? `Set ${byCompound ? 'both rings' : 'the ring'} to 0`
+          : `Note ${byCompound ? 'both rings’ numbers' : 'the number'}`}
+        : {byCompound ? 'the cross-slide comes back to this for every pass.' : 'every pass is counted from here.'}
       </li>
       <li>Draw out one whole turn and run the carriage clear. The diameter is that of before, or measure it again.</li>
     </ol>

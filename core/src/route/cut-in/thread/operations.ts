@@ -2,8 +2,17 @@ import { cutPowerKw } from '../../../cutting/index.ts';
 import type { Instrument } from '../../../gauge/index.ts';
 import { gripUse } from '../../../mechanics/index.ts';
 import type { Inside, Outside } from '../../../part/index.ts';
+import { radians } from '../../../quantity/index.ts';
 import { formOf, type NamedThread, type SizeLimits, type ThreadLimits } from '../../../thread/index.ts';
-import { type PassSchedule, type ThreadPass, threadForceN, usualPasses } from '../../../threading/index.ts';
+import {
+  lastPassMm,
+  type PassSchedule,
+  passesAt,
+  pointMm,
+  type ThreadPass,
+  threadForceN,
+  usualPasses,
+} from '../../../threading/index.ts';
 import type { FitContext, RecorderFor } from '../../fit-context.ts';
 import { handSetting } from '../../hand-setting.ts';
 import type { LastCuts } from '../../last-cuts.ts';
@@ -19,6 +28,8 @@ import type { Drawn } from './way.ts';
 /** The bit set square and the scratch counted, and putting on gears besides, minutes. */
 const SET_MIN = 6;
 const GEARS_MIN = 10;
+/** Another bit set square and brought into the groove by both slides, minutes. */
+const CENTRE_MIN = 8;
 /** A pitch is counted over about so much, mm. */
 const COUNT_OVER_MM = 26;
 
@@ -31,6 +42,8 @@ export interface Planned {
   readonly limits: ThreadLimits;
   readonly aimMm: number;
   readonly bit: ByBit;
+  /** a narrower one that cuts before it, where there is one */
+  readonly roughing: ByBit | undefined;
   readonly common: Omit<ThreadOperation, 'id' | 'kind' | 'passes' | 'minutes' | 'loads' | 'exceeds'>;
   readonly last: LastCuts;
   readonly passMin: number;
@@ -49,25 +62,22 @@ export function operationsOf(
 ): readonly Operation[] {
   const { thread, limits, aimMm, bit, last, passMin, gauge } = planned;
   const { depthMm, blankMm, side } = planned.common;
-  const { material, lathe } = context.means;
   const sign = side === 'outside' ? 1 : -1;
   const roughMm = depthMm - last.allowanceMm / 2;
-  const passes = usualPasses({
-    ...{ depthMm: roughMm, pitchMm: thread.pitchMm, flanksDeg: formOf(thread).flanksDeg, tip: bit.tip, side },
-    ...{ usualDepthMm: lathe.rigidity.usualDepthMm, group: material.group, toolMaterial: bit.tool.material },
-    ...{ school: planned.common.school, compoundDeg: planned.common.compoundDeg },
-    ...(planned.schedule ? { schedule: planned.schedule } : {}),
-  });
+  const passes = passesTo(context, planned, roughMm, planned.roughing ?? bit);
+  const formed = planned.roughing && formingPasses(planned, planned.roughing, passes, roughMm);
   // the passes before the last keep to one flank and the other; those that are measured cut both
   const asidesMm = planned.common.school === 'alternate' ? passes.map((p) => Number(p.alongMm.toFixed(4))) : undefined;
-  const common = { ...planned.common, ...loadsOf(context, planned, passes) };
-  const atDepth = (deep: number): number => Number((aimMm + sign * 2 * (depthMm - deep)).toFixed(6));
-  const made = passes.map(
-    (p): Pass => ({
-      ...{ depthMm: p.cutMm, diameterBeforeMm: atDepth(p.depthMm - p.cutMm), diameterAfterMm: atDepth(p.depthMm) },
+  const common = { ...planned.common, ...loadsOf(context, planned, formed ?? passes) };
+  /** pitch diameter that a bit's point makes so deep */
+  const atDepth = (deep: number, pastMm = bit.pastMm): number =>
+    Number((aimMm + sign * 2 * (depthMm - deep + pastMm - bit.pastMm)).toFixed(6));
+  const made = (of: readonly ThreadPass[], pastMm?: number): readonly Pass[] =>
+    of.map((p) => ({
+      depthMm: p.cutMm,
+      ...{ diameterBeforeMm: atDepth(p.depthMm - p.cutMm, pastMm), diameterAfterMm: atDepth(p.depthMm, pastMm) },
       minutes: passMin,
-    }),
-  );
+    }));
   const one = (before: number, after: number): Pass => ({
     ...{ depthMm: (sign * (before - after)) / 2, diameterBeforeMm: before, diameterAfterMm: after, minutes: passMin },
   });
@@ -95,15 +105,18 @@ export function operationsOf(
   };
   const fineness = last.fineness.means;
   return [
-    touchThread(context, planned, drawn, on, recorderFor),
+    touchThread(context, planned, drawn, on, planned.roughing ?? bit, recorderFor),
     setLead(planned, drawn),
+    ...(planned.roughing
+      ? roughedBy(context, planned, planned.roughing, made(passes, planned.roughing.pastMm), passes, recorderFor)
+      : []),
     {
       ...common,
       id: `${drawn.id}-thread`,
       kind: 'thread',
-      passes: made,
+      passes: made(formed ?? passes),
       ...(asidesMm ? { asidesMm } : {}),
-      minutes: passMin * made.length,
+      minutes: passMin * (formed ?? passes).length,
       targetMm: roughed,
     },
     measured('rough'),
@@ -133,6 +146,75 @@ export function operationsOf(
       fineness,
     },
     measured('finish'),
+  ];
+}
+
+/** Passes of a bit from the surface to so deep, as lathe, material and edge bear them. */
+function passesTo(
+  { means }: FitContext,
+  planned: Planned,
+  deepMm: number,
+  { tip, tool }: ByBit,
+): readonly ThreadPass[] {
+  const { thread, common, schedule } = planned;
+  return usualPasses({
+    ...{ depthMm: deepMm, pitchMm: thread.pitchMm, flanksDeg: formOf(thread).flanksDeg, tip, side: common.side },
+    ...{ usualDepthMm: means.lathe.rigidity.usualDepthMm, group: means.material.group, toolMaterial: tool.material },
+    ...{ school: common.school, compoundDeg: common.compoundDeg },
+    ...(schedule ? { schedule } : {}),
+  });
+}
+
+/** A forming bit shaves both flanks over their whole height: never deeper at once than this, mm on the radius. Shop */
+const SHAVES_MM = 0.15;
+/**
+ * Passes of the forming bit from where both its flanks touch to so deep: each takes about what a pass of the roughing one took.
+ * @param roughed of the narrower bit, whose point went as deep
+ */
+function formingPasses(
+  { thread, bit, common }: Planned,
+  roughing: ByBit,
+  roughed: readonly ThreadPass[],
+  deepMm: number,
+): readonly ThreadPass[] {
+  const { flanksDeg } = formOf(thread);
+  const tangents = flanksDeg.reduce((sum, deg) => sum + Math.tan(radians(deg)), 0);
+  const leftMm = bit.tool.tipMm - roughing.tool.tipMm;
+  const highMm = Math.min(leftMm / tangents, deepMm);
+  const area = roughed.reduce((sum, p) => sum + p.areaMm2, 0) / Math.max(1, roughed.length);
+  const cutMm = Math.max(lastPassMm(bit.tool.material), Math.min(SHAVES_MM, area / (tangents * deepMm)));
+  const count = Math.max(1, Math.ceil(highMm / cutMm));
+  const depths = Array.from({ length: count + 1 }, (_, i) =>
+    i === count ? deepMm : deepMm - highMm + (highMm * i) / count,
+  );
+  const of = { flanksDeg, tipMm: pointMm(bit.tip), school: common.school, compoundDeg: common.compoundDeg };
+  return passesAt(depths, of).slice(1);
+}
+
+/** The narrower bit's passes, and the forming one brought into their groove. */
+function roughedBy(
+  context: FitContext,
+  planned: Planned,
+  roughing: ByBit,
+  made: readonly Pass[],
+  passes: readonly ThreadPass[],
+  recorderFor: RecorderFor,
+): readonly Operation[] {
+  const { bit, common, passMin } = planned;
+  const { side, threadId, featureId, zFromMm, zToMm, setting, toolId } = common;
+  const id = `${threadId}-centred`;
+  return [
+    {
+      ...{ ...common, ...loadsOf(context, planned, passes), id: `${threadId}-rough`, kind: 'thread', passes: made },
+      ...{ toolId: roughing.tool.id, pitchOverPointMm: (side === 'outside' ? 2 : -2) * roughing.pastMm },
+      ...{ toolMm: roughing.tool.widthMm, minutes: passMin * made.length, targetMm: made.at(-1)!.diameterAfterMm },
+    },
+    {
+      ...{ ...bare, id, kind: 'touchOff', featureId, toolId, zFromMm, zToMm, setting, forThread: true },
+      ...{ targetMm: made.at(-1)!.diameterAfterMm, caution: 'traverseFirst' },
+      inGroove: { threadId, flankMm: Number(((bit.tool.tipMm - roughing.tool.tipMm) / 2).toFixed(4)) },
+      minutes: usualMinutes(CENTRE_MIN, recorderFor(id)),
+    },
   ];
 }
 
@@ -174,21 +256,22 @@ function setLead({ common }: Planned, drawn: Drawn): ThreadSet {
 /** The bit touches the blank; the compound stands at its angle before. */
 function touchThread(
   context: FitContext,
-  { common, bit }: Planned,
+  { common }: Planned,
   drawn: Drawn,
   on: Outside | Inside,
+  { tool }: ByBit,
   recorderFor: RecorderFor,
 ): Operation {
   const id = `${drawn.id}-touchOff`;
   const record = recorderFor(id);
-  const setting = handSetting(context, on.diameterMm, 'threading', bit.tool, 0.1, record);
+  const setting = handSetting(context, on.diameterMm, 'threading', tool, 0.1, record);
   return {
     ...{
       ...bare,
       id,
       kind: 'touchOff',
       featureId: on.id,
-      toolId: bit.tool.id,
+      toolId: tool.id,
       zFromMm: drawn.zFromMm,
       zToMm: drawn.zToMm,
     },

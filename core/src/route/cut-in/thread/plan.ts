@@ -37,7 +37,7 @@ import type { FitContext } from '../../fit-context.ts';
 import { lastCutsFor } from '../../last-cuts.ts';
 import type { ThreadOperation } from '../../operation/thread.ts';
 import type { CutInPlan, PlansCutIn } from '../kind.ts';
-import { bitFor } from './bit.ts';
+import { bitFor, roughingBitFor } from './bit.ts';
 import { dieOrTapFor } from './die-or-tap.ts';
 import { operationsOf, type Planned, SPRING_SHARE } from './operations.ts';
 import { besideGrooves, DRAWN_BACK_PITCHES, type Drawn, waysOf, wayWithTime } from './way.ts';
@@ -173,6 +173,7 @@ function byBit(
   const ends = { bit, on, leadMm, pitchMm };
   const ways = waysOf(context, drawn, on, hand, rootMm, bit.tool.widthMm);
   const { threads: wish = {} } = context.wishes;
+  const roughing = wish.bits === 'one' ? undefined : roughingBitFor(tools, thread, on, deep, farMm, bit);
   // short ones run back under power with the nuts shut, where there is room to stop; a lead without a mark always does
   const shut = wayWithTime(context, ways, { ...ends, nutsShut: true });
   const mayOpen = engages.kind !== 'never';
@@ -184,11 +185,13 @@ function byBit(
   if (!way) return { why: 'noRunOut', problem: refused('threading.noRunOut', drawn) };
   const flankDeg = usualCompoundDeg(form.flanksDeg[0], wish.lessDeg);
   // along the bed the compound can go from start to start, or from flank to flank, and does not feed
-  const alternate = wish.infeed === 'alternate' && flankDeg > 0 && eachStart?.by !== 'compound';
-  const straight = wish.infeed === 'straight' || flankDeg === 0 || eachStart?.by === 'compound';
+  const alternate = !roughing && wish.infeed === 'alternate' && flankDeg > 0 && eachStart?.by !== 'compound';
+  // two bits go straight in: the compound along the bed brings the second into the groove of the first
+  const straight =
+    roughing !== undefined || wish.infeed === 'straight' || flankDeg === 0 || eachStart?.by === 'compound';
   const school = alternate ? 'alternate' : straight ? 'straight' : 'flank';
   const compoundDeg = school === 'flank' ? flankDeg : 0;
-  const compoundAlong = alternate || eachStart?.by === 'compound';
+  const compoundAlong = alternate || roughing !== undefined || eachStart?.by === 'compound';
   const finenesses = threadFinenesses(lathe, compoundDeg);
   const gauge = gaugeFor(
     instruments,
@@ -216,7 +219,7 @@ function byBit(
   const lengthMm = zToMm - zFromMm;
   if (lengthMm < pitchMm) return { why: 'noRunOut', problem: refused('threading.noRunOut', drawn) };
   return {
-    ...{ thread, limits, aimMm, bit, last, gauge, availableKw },
+    ...{ thread, limits, aimMm, bit, roughing, last, gauge, availableKw },
     schedule: wish.schedule,
     passMin:
       thread.starts *

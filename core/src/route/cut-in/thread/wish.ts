@@ -5,6 +5,8 @@ import { INFEED_SCHOOLS, PASS_SCHEDULES } from '../../../threading/index.ts';
 export const THREAD_BACKS = ['byLength', 'shut', 'open'] as const;
 /** Ways from start to start: by marks of the dial where each has some and else the compound, by the spindle's gear, by the compound. */
 export const THREAD_STARTS = ['byMarks', 'gear', 'compound'] as const;
+/** Bits of a coarse trapezoidal thread: a narrower one before the forming one, where the drawer has it, or one alone. */
+export const THREAD_BITS = ['both', 'one'] as const;
 
 /** How the turner cuts threads, where it is not as usual. */
 export const threadWishSchema = z.strictObject({
@@ -15,6 +17,7 @@ export const threadWishSchema = z.strictObject({
   /** equal areas where it is not given */
   schedule: z.enum(PASS_SCHEDULES).optional(),
   back: z.enum(THREAD_BACKS).optional(),
+  bits: z.enum(THREAD_BITS).optional(),
   /** of several starts; the spindle's gear only where its teeth can be shared by them */
   starts: z.enum(THREAD_STARTS).optional(),
 });
