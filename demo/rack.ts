@@ -249,6 +249,7 @@ export const instruments = [
   inst('15', 'Plug gauge M24x1.5 6H', 'thread plug', 'mm', 22.9, 23.3, 0.01, 0.01, {
     designation: 'M24x1.5 6H',
   }),
+  inst('16', 'Groove indicator, pointed', 'groove indicator', 'mm', 12, 80, 0.01, 0.01),
   inst('6', 'Steel rule 300', 'rule', 'mm', 0, 300, 0.5, 0.25),
 ];
 const bar = (

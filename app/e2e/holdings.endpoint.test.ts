@@ -2,8 +2,8 @@ import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { upgradeFrozen } from '../../core/src/run/index.ts';
-import { AtTheLathe } from '../../core/src/testing/at-the-lathe.ts';
 import { connect } from '../src/server/db/connection.ts';
+import { cutAhead } from './support/cut-ahead.ts';
 import { TestShop } from './support/shop.ts';
 
 let shop: TestShop;
@@ -67,33 +67,18 @@ describe('holdings at the door', () => {
 describe('a piece that goes into its second holding', () => {
   it('takes along what the first one measured on it', async () => {
     const id = await demoJob('Locking pins');
-    const start = async (setup: number) => {
+    const { lathe } = await cutAhead(shop, db, id, { piece: 3, finished: true });
+    const frozenOf = async (setup: number) => {
       const { body } = await shop.ask('POST', `/api/jobs/${id}/runs`, { piece: 3, setup });
       const [row] = await db('runs').where({ id: body.id }).select('frozen');
-      return { id: body.id as string, frozen: upgradeFrozen(row.frozen) };
+      return upgradeFrozen(row.frozen);
     };
-    const first = await start(1);
-    expect(first.frozen.piece.measured).toBeUndefined();
-    const lathe = new AtTheLathe(first.frozen);
-    lathe.to('');
-    lathe.add({ kind: 'ended', outcome: 'finished', reason: '' });
-    const ids = new Map<string, string>();
-    const own = (text: string): string => {
-      if (!ids.has(text)) ids.set(text, randomUUID());
-      return ids.get(text)!;
-    };
-    const events = lathe.events.map((event) =>
-      JSON.parse(JSON.stringify({ ...event, runId: first.id, piece: 3 }), (key, value) =>
-        typeof value === 'string' && key !== 'runId' && /^00000000-0000-4000-8000-/.test(value) ? own(value) : value,
-      ),
-    );
-    const sent = await shop.ask('POST', `/api/runs/${first.id}/events`, { events });
-    expect([sent.status, sent.body.refused]).toEqual([200, []]);
+    expect(lathe.run.piece.measured).toBeUndefined();
     const taken = Object.fromEntries(
       lathe.state.outcomes.map((o) => [o.featureId, { sizeMm: o.sizeMm, uncertaintyMm: o.uncertaintyMm }]),
     );
     expect(Object.keys(taken).length).toBeGreaterThan(0);
-    expect((await start(2)).frozen.piece.measured).toEqual(taken);
+    expect((await frozenOf(2)).piece.measured).toEqual(taken);
   });
 });
 

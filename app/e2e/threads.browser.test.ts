@@ -1,7 +1,9 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
+import { connect } from '../src/server/db/connection.ts';
 import { aMomentLater, doStep } from './support/at-the-lathe.ts';
 import { axe, sees, textOf, visit } from './support/browser.ts';
+import { cutAhead } from './support/cut-ahead.ts';
 import { demoInBrowser } from './support/demo-in-browser.ts';
 
 const { shop, openPage, jobIdOf, loadJob } = demoInBrowser();
@@ -9,6 +11,13 @@ const { shop, openPage, jobIdOf, loadJob } = demoInBrowser();
 const heading = (page: Page) => page.$$eval('main h2', (all) => all.map((h) => h.textContent).join(' | '));
 const beatNow = (page: Page) =>
   page.$eval('ol[aria-label="Beats of this pass"] [aria-current="step"] b', (b) => b.textContent);
+
+const press = (page: Page, words: RegExp) =>
+  page.evaluate((source) => {
+    const button = [...document.querySelectorAll('button')].find((b) => new RegExp(source).test(b.textContent ?? ''));
+    if (!button) throw new Error(`no button ${source}`);
+    button.click();
+  }, words.source);
 
 describe('a thread at the lathe', () => {
   it('is cut beat by beat, measured over wires, and comes into its limits', async () => {
@@ -69,13 +78,6 @@ describe('threads that ask for more', () => {
     for (let i = 0; i < 80 && !heads.test(await heading(page)); i++) await doStep(page, 'click', barMm);
     expect(await heading(page)).toMatch(heads);
   };
-  const press = (page: Page, words: RegExp) =>
-    page.evaluate((source) => {
-      const button = [...document.querySelectorAll('button')].find((b) => new RegExp(source).test(b.textContent ?? ''));
-      if (!button) throw new Error(`no button ${source}`);
-      button.click();
-    }, words.source);
-
   it('of two starts: both at every depth, each at marks of its own; the way in is the turner’s own', async () => {
     const id = await jobIdOf('Paddle lift screw, two-start');
     const { page, errors } = await openPage();
@@ -137,6 +139,60 @@ describe('threads that ask for more', () => {
     await sees(page, 'Inside the limits');
     await page.click('button.act.main');
     await expect.poll(async () => (await verdicts()).at(-1), { timeout: 20_000 }).toBe('fits');
+    expect(errors).toEqual([]);
+    await page.close();
+  });
+});
+
+describe('a coarse thread and its mate', () => {
+  it('is formed in the groove of a narrower bit, and its nut follows the pitch diameter that was measured', async () => {
+    const spindle = await jobIdOf('Winding spindle, gate 3');
+    const db = connect(shop.databaseUrl);
+    const { id } = await cutAhead(shop, db, spindle, { piece: 2, to: 'd1-centred' });
+    const { page, errors } = await openPage();
+    await visit(page, `${shop.url}/runs/${id}`);
+    await sees(page, 'Bring the forming bit into its groove');
+    await sees(page, 'About 0.22 mm stand on each flank');
+    expect(await axe(page)).toEqual([]);
+    await doStep(page, 'click', 30);
+    await sees(page, 'Thread Tr 24x5 LH, pass 1 of 8');
+    await sees(page, 'Cross-slide, straight in');
+    expect(await axe(page)).toEqual([]);
+    // another piece is cut to its end, and measured over wires
+    const { lathe } = await cutAhead(shop, db, spindle, { piece: 3, finished: true });
+    await db.destroy();
+    const { sizeMm } = lathe.state.outcomes.find((o) => o.featureId === 'd1')!;
+    const nut = await jobIdOf('Winding nut blank');
+    await visit(page, `${shop.url}/jobs/${nut}/drawing`);
+    await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
+    await sees(page, 'Fit to a measured piece');
+    await press(page, /Fit to a measured piece/);
+    const choose = (label: RegExp, option: RegExp) =>
+      page.evaluate(
+        (l, o) => {
+          const all = [...document.querySelectorAll<HTMLSelectElement>('section[aria-labelledby="mates"] select')];
+          const select = all.find((s) => new RegExp(l).test(s.closest('label')?.textContent ?? ''))!;
+          select.value = [...select.options].find((one) => new RegExp(o).test(one.text))!.value;
+          select.dispatchEvent(new Event('change', { bubbles: true }));
+        },
+        label.source,
+        option.source,
+      );
+    await choose(/^This/, /Tr 24x5/);
+    await sees(page, 'Sizes are pitch diameters');
+    await choose(/^goes over/, /Tr 24x5/);
+    const shown = (mm: number) => mm.toFixed(3);
+    await page.waitForFunction(
+      (text) => document.querySelector<HTMLInputElement>('[data-field$="-measured"]')?.value.startsWith(text),
+      {},
+      shown(sizeMm).slice(0, 5),
+    );
+    // running clearance from 0.02 to 0.05 over the screw that is there
+    await sees(page, `→ ${(Number(sizeMm.toFixed(3)) + 0.05).toFixed(3)}`);
+    expect(await axe(page)).toEqual([]);
+    await expect
+      .poll(async () => (await loadJob(nut)).job.drawing.mates, { timeout: 20_000 })
+      .toMatchObject([{ on: 'd1', from: { jobId: spindle, featureId: 'd1' } }]);
     expect(errors).toEqual([]);
     await page.close();
   });

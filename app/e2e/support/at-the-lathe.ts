@@ -51,6 +51,9 @@ export async function doStep(page: Page, by: 'click' | 'key', barMm = 30): Promi
     if (await has('touch-compound')) await type(page, 'touch-compound', '0');
     if (await has('touch-end')) await type(page, 'touch-end', '0');
     await page.keyboard.press('Enter');
+  } else if (await has('centre-cross')) {
+    await type(page, 'centre-cross', '0');
+    await page.keyboard.press('Enter');
   } else if (await has('reading')) {
     const name = await page.$eval('section[aria-label="Readings"] h2', (e) =>
       e.textContent!.replace(/ Ø[\d.]+$|, pitch diameter$/, ''),

@@ -31,14 +31,20 @@ export const threadBitNames: Readonly<Record<(typeof THREAD_BITS)[number], strin
   both: 'a narrower one first, where there is one',
   one: 'the forming one alone',
 };
+const coarseText: typeof threadBitNames = {
+  both: 'coarse ones straight in, by a narrower bit first where there is one',
+  one: 'coarse ones by the forming bit alone',
+};
 
-/** How threads are cut in a job, in a few words. @param several whether some have several starts */
+/** How threads are cut in a job, in a few words. @param several whether some have several starts @param coarse whether some are coarse ones of steep flanks */
 export function threadWishText(
-  { infeed = 'flank', schedule = 'equalArea', back = 'byLength', starts = 'byMarks' }: ThreadWish,
+  { infeed = 'flank', schedule = 'equalArea', back = 'byLength', starts = 'byMarks', bits = 'both' }: ThreadWish,
   several: boolean,
+  coarse: boolean,
 ): string {
   return [
     ...[infeedNames[infeed], scheduleNames[schedule], `back: ${threadBackNames[back]}`],
+    ...(coarse ? [coarseText[bits]] : []),
     ...(several ? [`starts: ${threadStartNames[starts]}`] : []),
   ].join('; ');
 }

@@ -26,7 +26,8 @@ export type Role =
   | 'scale'
   | 'bent'
   | 'feed'
-  | 'found';
+  | 'found'
+  | 'limits';
 
 export interface PathCorner {
   readonly x: number;

@@ -1,5 +1,5 @@
 import { radians } from '../quantity/index.ts';
-import { formOf, type NamedThread, type Side, type ToolTip } from '../thread/index.ts';
+import { formOf, type NamedThread, type Side, type SizeLimits, type ToolTip } from '../thread/index.ts';
 import type { Picture, Shape } from './picture.ts';
 
 /** A place in the section: along the thread from the middle of a groove, and in from the pitch line towards its root, mm. */
@@ -14,6 +14,8 @@ export interface ThreadSectionOf {
   /** what the tool ends in, where passes are drawn that have no point of their own */
   readonly tip?: ToolTip;
   readonly wireMm?: number;
+  /** limits of diameters, drawn as bands across it, mm */
+  readonly bands?: readonly SizeLimits[];
 }
 
 const ARC_STEPS = 10;
@@ -73,7 +75,7 @@ function toolAt(
  * wire sitting in the next.
  */
 export function threadSection(
-  { thread, side, passes = [], tip, wireMm }: ThreadSectionOf,
+  { thread, side, passes = [], tip, wireMm, bands = [] }: ThreadSectionOf,
   width: number,
   height: number,
 ): Picture {
@@ -127,6 +129,16 @@ export function threadSection(
       ],
     },
     ...cutAt,
+    ...bands.map((band): Shape => {
+      const [top, foot] = [band.upperMm, band.lowerMm].map((mm) => y0 + ((d2 - mm) / 2) * scale) as [number, number];
+      const points = [
+        [0, top],
+        [width, top],
+        [width, foot],
+        [0, foot],
+      ] as const;
+      return { kind: 'polygon', role: 'limits', points };
+    }),
   ];
   if (wireMm !== undefined) {
     // symmetrical flanks: its middle stands where a circle touches both

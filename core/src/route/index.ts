@@ -46,7 +46,7 @@ export { type Broken, ORDER_RULES, type OrderAbout, type OrderRuleCode } from '.
 export { brokenBy, orderRules } from './order/rules.ts';
 export type { Plan } from './plan.ts';
 export { planSetup } from './plan-setup.ts';
-export { type PlannedThread, plannedThread } from './planned-thread.ts';
+export { type PlannedThread, passesUntil, plannedThread } from './planned-thread.ts';
 export { putIn } from './put-in.ts';
 export { reachSetup, type SetupReach } from './reach-setup.ts';
 export { type OwnCut, ownCutSchema, type Wishes } from './wishes.ts';

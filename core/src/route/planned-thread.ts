@@ -1,4 +1,4 @@
-import { formOf, type NamedThread, readThread, type ToolTip } from '../thread/index.ts';
+import { formOf, type NamedThread, readThread, type SizeLimits, type ToolTip } from '../thread/index.ts';
 import { passesAt, pointMm, type ThreadPass } from '../threading/index.ts';
 import type { Tool } from '../tool/index.ts';
 import { tipOf } from './cut-in/thread/bit.ts';
@@ -11,8 +11,23 @@ export interface PlannedThread {
   readonly side: 'outside' | 'inside';
   readonly tip: ToolTip;
   readonly compoundDeg: number;
+  /** of its pitch diameter, as it is judged by */
+  readonly limits?: SizeLimits;
   /** those of a narrower bit first, with its own point */
-  readonly passes: readonly (ThreadPass & { readonly tip: ToolTip })[];
+  readonly passes: readonly (ThreadPass & { readonly tip: ToolTip; readonly toolId?: string })[];
+}
+
+/** The passes of a thread up to one of a bit, with that one; all of them for its last cuts. @param passNumber of those of this bit, from 1 */
+export function passesUntil(
+  { passes }: PlannedThread,
+  { kind, toolId, passNumber = 1 }: { readonly kind: string; readonly toolId?: string; readonly passNumber?: number },
+): PlannedThread['passes'] {
+  if (kind !== 'thread') return passes;
+  const before = Math.max(
+    0,
+    passes.findIndex((p) => p.toolId === toolId),
+  );
+  return passes.slice(0, before + passNumber);
 }
 
 const cuts = (o: Operation): o is ThreadOperation =>
@@ -47,7 +62,10 @@ export function plannedThread(
     // a bit that comes after another begins in its groove
     const begunMm = passes.length > 0 ? [deep(own[0]!, own[0]!.passes[0]?.diameterBeforeMm ?? 0)] : [];
     const made = passesAt([...begunMm, ...depths], { flanksDeg, school, compoundDeg, tipMm: pointMm(ownTip) });
-    passes.push(...made.slice(begunMm.length).map((p) => ({ ...p, tip: ownTip })));
+    passes.push(
+      ...made.slice(begunMm.length).map((p) => ({ ...p, tip: ownTip, ...(toolId === undefined ? {} : { toolId }) })),
+    );
   }
-  return { thread: read.thread, side, tip, compoundDeg, passes };
+  const limits = all.at(-1)?.limits;
+  return { thread: read.thread, side, tip, compoundDeg, passes, ...(limits ? { limits } : {}) };
 }

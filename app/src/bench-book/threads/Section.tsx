@@ -1,8 +1,21 @@
 import type { Lathe } from '@whelk/core/lathe';
 import type { LengthUnit } from '@whelk/core/quantity';
-import { formOf, type NamedThread, type Side, threadSheet } from '@whelk/core/thread';
+import {
+  formOf,
+  type NamedThread,
+  type Side,
+  type SizeLimits,
+  type ThreadLimits,
+  threadSheet,
+} from '@whelk/core/thread';
 import { scaleDeg, usualCompoundDeg, usualPasses } from '@whelk/core/threading';
 import { PassesSection } from '../../desks/thread/PassesSection.tsx';
+
+/** Limits of what is there before the thread is cut. */
+const crestsOf = ({ side, major, minor }: ThreadLimits): { crests?: SizeLimits } => {
+  const of = side === 'outside' ? major : minor;
+  return 'upperMm' in of ? { crests: of } : {};
+};
 
 /** The thread cut through along its axis, with the passes of this lathe in steel stacked in it and a wire beside. */
 export function Section({
@@ -30,6 +43,7 @@ export function Section({
     <PassesSection
       {...{ thread, side, passes, compoundDeg, unit, tip: sheet.tip }}
       {...(lathe ? { scaleDeg: scaleDeg(lathe, compoundDeg) } : {})}
+      {...(sheet.limits ? { limits: sheet.limits.pitchDiameter, ...crestsOf(sheet.limits) } : {})}
       {...(sheet.wires ? { wireMm: sheet.wires.bestMm } : {})}
     />
   );

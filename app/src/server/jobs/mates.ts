@@ -19,7 +19,10 @@ async function measuredOf(db: Knex, ids: readonly string[]): Promise<Map<string,
     const features = byJob.get(run.jobId) ?? new Map<string, MeasuredSize[]>();
     byJob.set(run.jobId, features);
     for (const o of outcomes) {
-      const at = readings.findLast((r) => r.stepId === o.stepId)?.at ?? run.startedAt;
+      const read = readings.filter((r) => r.stepId === o.stepId);
+      // what only a gauge said is a verdict, and no size that another could be fitted to
+      if (read.length > 0 && read.every((r) => r.feel !== undefined)) continue;
+      const at = read.at(-1)?.at ?? run.startedAt;
       const list = features.get(o.featureId) ?? [];
       features.set(o.featureId, [...list, { piece: run.piece, sizeMm: o.sizeMm, at }]);
     }

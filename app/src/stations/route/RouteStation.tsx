@@ -48,6 +48,7 @@ const threadsOf = ({ part }: PlannedJob): readonly NamedThread[] =>
     const read = s.kind === 'thread' ? readThread(s.designation) : undefined;
     return read?.ok ? [read.thread] : [];
   });
+const coarseForms = (planned: PlannedJob): boolean => threadsOf(planned).some(isCoarseForm);
 const severalStarts = (planned: PlannedJob): boolean => threadsOf(planned).some((t) => t.starts > 1);
 
 /** What is left for the last cuts, where the turner said it, as the shop says it. */
@@ -202,13 +203,13 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
       {planned.part.surfaces.some((s) => s.kind === 'thread') && (
         <details className="mx-5 mt-2">
           <summary className="cursor-pointer">
-            <b>Threads:</b> {threadWishText(job.route.threads ?? {}, severalStarts(planned))}
+            <b>Threads:</b> {threadWishText(job.route.threads ?? {}, severalStarts(planned), coarseForms(planned))}
           </summary>
           <div className="mt-2">
             <ThreadFields
               wish={job.route.threads}
               several={severalStarts(planned)}
-              coarse={threadsOf(planned).some(isCoarseForm)}
+              coarse={coarseForms(planned)}
               onChange={(threads) => editor.change((j) => ({ ...j, route: { ...j.route, threads } }), 'threads')}
             />
           </div>

@@ -1,5 +1,5 @@
 import { depthRing, readDialNumber } from '@whelk/core/lathe';
-import { plannedThread } from '@whelk/core/route';
+import { passesUntil, plannedThread } from '@whelk/core/route';
 import type { FrozenRun, ThreadStep } from '@whelk/core/run';
 import { useState } from 'react';
 import { PassesSection } from '../../../desks/thread/PassesSection.tsx';
@@ -19,7 +19,6 @@ export function PickUp({ frozen, step, byCompound, onPicked, onClose }: Props) {
   const [cross, setCross] = useState('');
   const [fine, setFine] = useState('');
   const planned = plannedThread(frozen.plan.operations, tools, step.threadId);
-  const passed = step.kind === 'thread' ? (step.passNumber ?? 1) - 1 : undefined;
   const { compound } = lathe.slides;
   const ready =
     readDialNumber(depthRing(lathe), cross).ok && (!byCompound || fine === '' || readDialNumber(compound, fine).ok);
@@ -45,7 +44,7 @@ export function PickUp({ frozen, step, byCompound, onPicked, onClose }: Props) {
           {planned && (
             <PassesSection
               {...planned}
-              passes={passed === undefined ? planned.passes : planned.passes.slice(0, Math.max(1, passed))}
+              passes={passesUntil(planned, { ...step, passNumber: Math.max(1, (step.passNumber ?? 1) - 1) })}
               unit={lathe.unit}
               width={420}
               height={120}

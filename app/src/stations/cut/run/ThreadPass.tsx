@@ -1,5 +1,5 @@
 import { depthRing, dialMove, dialNumber } from '@whelk/core/lathe';
-import { plannedThread } from '@whelk/core/route';
+import { passesUntil, plannedThread } from '@whelk/core/route';
 import type { FrozenRun, Move, RunState, ThreadStep } from '@whelk/core/run';
 import { leadscrewMm } from '@whelk/core/threading';
 import { useEffect, useState } from 'react';
@@ -104,7 +104,7 @@ export function ThreadPass({ frozen, state, step, move, beat, start, add }: Prop
               {planned && (
                 <PassesSection
                   {...planned}
-                  passes={planned.passes.slice(0, step.kind === 'thread' ? (step.passNumber ?? 1) : undefined)}
+                  passes={passesUntil(planned, step)}
                   unit={lathe.unit}
                   width={430}
                   height={170}
