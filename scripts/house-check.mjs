@@ -17,6 +17,7 @@ const ROOMS = [
   'material',
   'lathe',
   'gauge',
+  'taper',
   'thread',
   'contour',
   'tool',
@@ -28,6 +29,7 @@ const ROOMS = [
   'means',
   'work',
   'hold',
+  'tapering',
   'threading',
   'route',
   'trouble',
@@ -64,7 +66,7 @@ const APP = {
 const PLAIN =
   /^(bulge|perLength|number|setup|schema|version|revision|quantity|count|index|grade|piece|seq|divisions|position|minutes|passes|changes|width|height|unitsPerMm|textSize|stepIndex|stepCount|starts|round|ignored|fullTurns|outTurns|turns|passNumber|passCount|decimals|denominator|lines|share|off|mc|product|ratio|ideal|value|step|iterations|driveEfficiency|pieceNow|bits|score|base|limit|mm|um|rpm|wear|fixedPasses)$/;
 const SUFFIX =
-  /([mM]m|Um|Mm4|N|Nm|Deg|Rad|Kw|GPa|MPa|Min|Rpm|MPerMin|[mM]mPerRev|NPerMm2|Mm2|Kg|MmPerM|KgPerM3|PerK|DegC|Lines|Share|Factor|Diameters|PerN|Percent|Size|Ratio)$/;
+  /([mM]m|Um|Mm4|N|Nm|Deg|Rad|Kw|GPa|MPa|Min|Rpm|MPerMin|[mM]mPerRev|NPerMm2|Mm2|Kg|MmPerM|KgPerM3|PerK|DegC|Lines|Share|Factor|Diameters|PerN|Percent|Size|Ratio|PerLength)$/;
 /** Rooms whose lengths are in a unit of their own, told where they begin: of the picture, of paper, of a file that was read. */
 const OWN_UNITS = {
   picture: /^(x|y|size|scale|radius|countersinks)$/,
@@ -75,6 +77,8 @@ const OWN_UNITS = {
   /** so do the holdings of a job */
   threading: /^(teeth|marks|most|start|everyPitches|errorPpm|teethOfStud|spindleGearTeeth|tangents|seconds|stopTurns)$/,
   thread: /^(pitch|pitchCount)$/,
+  taper: /^(microradians|percent|perFootIn|doubtful)$/,
+  tapering: /^settings$/,
   job: /^(one|other|upTo|setupNow|setupCount|leftCount|lostCount|measureCount)$/,
   stock: /^(size|gap|nodes|mostNodes|pieces)$/,
   worn: /^score$/,

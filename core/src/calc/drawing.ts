@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { fitOf } from '../limit/index.ts';
-import { ballLengthMm, drawingSchema, readTaper, resolveDrawing, solveTaper } from '../part/index.ts';
+import { ballLengthMm, drawingSchema, resolveDrawing, solveTaper } from '../part/index.ts';
+import { halfDegOf, readTaper } from '../taper/index.ts';
 import { calculation } from './entry.ts';
 import { positive } from './positive.ts';
 
@@ -43,7 +44,7 @@ export const drawing = [
       const perLength = (startMm - solved.endMm) / solved.lengthMm;
       return {
         ...{ lengthMm: solved.lengthMm, endMm: solved.endMm, perLength },
-        halfAngleDeg: (Math.atan(perLength / 2) * 180) / Math.PI,
+        halfAngleDeg: halfDegOf(perLength),
       };
     },
   }),

@@ -9,6 +9,7 @@ export {
 } from './calibration.ts';
 export { checkLathe } from './checks.ts';
 export { chuckOf, chuckReachMm, reverseIsSafe, truingOf } from './chucks.ts';
+export { scaleDeg } from './compound-scale.ts';
 export {
   type DialMove,
   type DialReading,

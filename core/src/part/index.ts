@@ -117,6 +117,5 @@ export {
   surfaceIdSchema,
   surfaceName,
 } from './surface-id.ts';
-export { type ReadTaper, readTaper } from './taper.ts';
 export { storedDrawingSchema, upgradeDrawing } from './upgrade.ts';
 export type { WornCircle, WornRadial, WornSketch, WornSurface } from './worn-schema.ts';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { arcOf, flatten, radiiAt } from '../contour/index.ts';
+import { readTaper } from '../taper/index.ts';
 import { codesOf, drawingOf, feature, mm, shaped } from '../testing/shop.ts';
 import { outsides } from './ask.ts';
 import type { Drawing } from './drawing.ts';
@@ -9,7 +10,6 @@ import { resolveDrawing } from './resolve.ts';
 import { emptyDetail } from './shape/details.ts';
 import type { DrawnGroove } from './shape/groove.ts';
 import { ballLengthMm, solveTaper } from './shapes.ts';
-import { readTaper } from './taper.ts';
 
 const points = (drawing: Drawing) => {
   const { part, problems } = resolveDrawing(drawing);
@@ -29,7 +29,7 @@ describe('a taper', () => {
     ['3/100 mm', 0.03],
     ['-1:10', -0.1],
   ])('%s is %d on the diameter for each length', (text, perLength) => {
-    expect(readTaper(text, 'mm')).toEqual({ ok: true, perLength: expect.closeTo(perLength, 12) });
+    expect(readTaper(text, 'mm')).toMatchObject({ ok: true, perLength: expect.closeTo(perLength, 12) });
   });
   it.each([
     ['1:0', 'taper.outOfRange'],

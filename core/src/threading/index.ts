@@ -11,7 +11,7 @@ export {
   pitchesToStart,
 } from './half-nuts.ts';
 export { byCompound, equalAreaDepths, stepByCompound } from './infeed.ts';
-export { scaleDeg, usualCompoundDeg } from './infeed-angle.ts';
+export { usualCompoundDeg } from './infeed-angle.ts';
 export { hasTrains, type LeadSetting, leadSettings, leadscrewMm, trainsFor } from './leads.ts';
 export {
   INFEED_SCHOOLS,

@@ -1,5 +1,3 @@
-import type { Lathe } from '../lathe/index.ts';
-
 /** A flank is fed along by so much less than its own angle, so that the other is just shaved, degrees. FIELD 7: 29.5 of 30, 14.5 of 15 */
 const LESS_DEG = 0.5;
 /** Flanks as steep as this are fed straight: the compound would hardly move them along. */
@@ -12,7 +10,3 @@ const STEEP_DEG = 5;
  */
 export const usualCompoundDeg = (leadingFlankDeg: number, lessDeg = LESS_DEG): number =>
   leadingFlankDeg < STEEP_DEG ? 0 : Math.max(0, leadingFlankDeg - lessDeg);
-
-/** The angle as a lathe's own scale marks it: from the cross-slide's line, or from along the bed. */
-export const scaleDeg = ({ slides }: Pick<Lathe, 'slides'>, fromCrossDeg: number): number =>
-  slides.compoundZero === 'crossSlide' ? fromCrossDeg : 90 - fromCrossDeg;

@@ -1,16 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { Lathe } from '../lathe/index.ts';
+import { type Lathe, scaleDeg } from '../lathe/index.ts';
 import { rational } from '../quantity/index.ts';
-import {
-  engagesFor,
-  leadSettings,
-  reactRpm,
-  reacts,
-  scaleDeg,
-  startsBy,
-  trainsFor,
-  usualCompoundDeg,
-} from './index.ts';
+import { engagesFor, leadSettings, reactRpm, reacts, startsBy, trainsFor, usualCompoundDeg } from './index.ts';
 
 type Threads = Lathe['threads'];
 const inch: Threads = {

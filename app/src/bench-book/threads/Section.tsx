@@ -1,4 +1,4 @@
-import type { Lathe } from '@whelk/core/lathe';
+import { type Lathe, scaleDeg } from '@whelk/core/lathe';
 import type { LengthUnit } from '@whelk/core/quantity';
 import {
   formOf,
@@ -8,7 +8,7 @@ import {
   type ThreadLimits,
   threadSheet,
 } from '@whelk/core/thread';
-import { scaleDeg, usualCompoundDeg, usualPasses } from '@whelk/core/threading';
+import { usualCompoundDeg, usualPasses } from '@whelk/core/threading';
 import { PassesSection } from '../../desks/thread/PassesSection.tsx';
 
 /** Limits of what is there before the thread is cut. */

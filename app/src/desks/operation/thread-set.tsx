@@ -1,6 +1,6 @@
+import { scaleDeg } from '@whelk/core/lathe';
 import { plannedThread } from '@whelk/core/route';
 import type { FrozenRun } from '@whelk/core/run';
-import { scaleDeg } from '@whelk/core/threading';
 import { inUnit } from '../../messages/in-unit.ts';
 import { threadName, towardsText } from '../../messages/thread.ts';
 import { GearTrain } from '../thread/GearTrain.tsx';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Corner } from '../../contour/index.ts';
 import { type Rational, ROUNDING, radians, rational } from '../../quantity/index.ts';
+import { readTaper } from '../../taper/index.ts';
 import { bottomOf } from '../ask.ts';
 import { readEdge } from '../edge.ts';
 import type { Path, Reader } from '../read.ts';
@@ -8,7 +9,6 @@ import { blank, shortText } from '../schema-parts.ts';
 import { isSolvedTaper, solveTaper } from '../shapes.ts';
 import { BORE_KINDS, type BoreKind, type Inside, type RoundEdge } from '../surface.ts';
 import { edgeId, opposite } from '../surface-id.ts';
-import { readTaper } from '../taper.ts';
 import { arcFields } from './arc.ts';
 import { arcWall } from './bore-arc.ts';
 import { detailSchema } from './details.ts';

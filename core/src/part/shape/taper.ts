@@ -1,7 +1,7 @@
 import { type TypedLength, typedLengthSchema } from '../../quantity/index.ts';
+import { readTaper } from '../../taper/index.ts';
 import { shortText } from '../schema-parts.ts';
 import { isSolvedTaper, solveTaper } from '../shapes.ts';
-import { readTaper } from '../taper.ts';
 import { exact, type OutsideShape } from './drawn.ts';
 
 export const taperFields = {

@@ -1,6 +1,5 @@
-import { depthRing } from '@whelk/core/lathe';
+import { depthRing, scaleDeg } from '@whelk/core/lathe';
 import { type FrozenRun, type RunState, type StepAdvice, sideOf } from '@whelk/core/run';
-import { scaleDeg } from '@whelk/core/threading';
 import { useEffect, useRef } from 'react';
 import { diameter as diameterOf } from '../../../desks/operation/at-lathe.ts';
 import { stepTitle } from '../../../desks/operation/kinds.ts';

@@ -1,5 +1,5 @@
 import { chooseInstrument, type Instrument } from '../../../gauge/index.ts';
-import { type Lathe, threadFinenesses } from '../../../lathe/index.ts';
+import { type Lathe, scaleDeg, threadFinenesses } from '../../../lathe/index.ts';
 import type { Inside, Outside } from '../../../part/index.ts';
 import type { Problem, Rational } from '../../../quantity/index.ts';
 import {
@@ -28,7 +28,6 @@ import {
   leadscrewMm,
   marksOfStarts,
   SHORT_THREAD_MM,
-  scaleDeg,
   trainLabel,
   usualCompoundDeg,
   wheelsOf,

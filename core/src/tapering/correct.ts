@@ -1,0 +1,68 @@
+import { halfDegOf } from '../taper/index.ts';
+
+/** What the taper is set by. Lengths in mm. */
+export type SetBy =
+  | {
+      readonly by: 'compound' | 'attachment';
+      /** an indicator is read over so much of its travel, and set to so much */
+      readonly travelMm: number;
+      readonly setMm: number;
+    }
+  | { readonly by: 'setOver'; readonly pivotsMm: number; readonly setMm: number };
+
+/** The next setting after a cone was measured. */
+export type Correction =
+  /** within its tolerance, or as near as can be seen or set */
+  | { readonly kind: 'enough'; readonly why: 'inside' | 'notSeen' | 'notSet'; readonly offDeg: number }
+  | {
+      readonly kind: 'move';
+      /** of half the angle as measured less as wanted, and how surely that is known, degrees */
+      readonly offDeg: number;
+      readonly doubtDeg: number;
+      /** of the setting: of an indicator over its travel, or of the tailstock; positive towards a steeper cone, mm */
+      readonly moveMm: number;
+      /** the same as an angle, degrees */
+      readonly moveDeg: number;
+    };
+
+/** Of an error that is hardly above its own doubt only this share is taken back. */
+const dampedShare = (off: number, doubt: number): number => off ** 2 / (off ** 2 + (doubt / 2) ** 2);
+
+/**
+ * What to set next, from what the cone came to.
+ * @param measured change of diameter per length and its doubt at k = 2; of the same sense as wanted
+ * @param toleranceDeg half the cone's angle may be off by so much
+ * @source set-over L·sin α, compound t·sin α: the move is the difference; damped by what is not known
+ */
+export function correctTaper(
+  wantedPerLength: number,
+  measured: { readonly perLength: number; readonly doubtPerLength: number },
+  set: SetBy,
+  toleranceDeg: number,
+): Correction {
+  const wanted = halfDegOf(wantedPerLength);
+  const offDeg = halfDegOf(measured.perLength) - wanted;
+  const doubtDeg = halfDegOf(measured.perLength + measured.doubtPerLength) - halfDegOf(measured.perLength);
+  if (Math.abs(offDeg) + doubtDeg <= toleranceDeg) return { kind: 'enough', why: 'inside', offDeg };
+  if (Math.abs(offDeg) <= doubtDeg) return { kind: 'enough', why: 'notSeen', offDeg };
+  const moveDeg = -dampedShare(offDeg, doubtDeg) * offDeg;
+  const sin = (deg: number): number => Math.sin((deg * Math.PI) / 180);
+  const over = set.by === 'setOver' ? set.pivotsMm : set.travelMm;
+  const moveMm = over * (sin(wanted + offDeg + moveDeg) - sin(wanted + offDeg));
+  if (Math.abs(moveMm) < set.setMm / 2) return { kind: 'enough', why: 'notSet', offDeg };
+  return { kind: 'move', offDeg, doubtDeg, moveMm, moveDeg };
+}
+
+/**
+ * Stations along a cone: from the first that clears the gauge's anvil on, so far apart, the last clear of the other end.
+ * @param anvilMm half the gauge's face besides what it has to keep from an end
+ * @returns places from the large end, mm; at least two where there is room for two
+ */
+export function stationsFor(lengthMm: number, anvilMm: number, apartMm: number): readonly number[] {
+  const [from, to] = [anvilMm, lengthMm - anvilMm];
+  if (to <= from) return [];
+  const count = Math.max(1, Math.min(8, Math.floor((to - from) / apartMm + 1e-9)));
+  // what fits evenly: rarely is a cone a whole number of steps long
+  const step = count * apartMm + 1e-9 >= to - from || count >= 2 ? Math.min(apartMm, (to - from) / count) : to - from;
+  return Array.from({ length: count + 1 }, (_, i) => Number((from + i * step).toFixed(3)));
+}
