@@ -76,7 +76,7 @@ await run(async () => {
     'limits  spring  set by               inside    metal on     SPOILED measured again | learned: inside    SPOILED measured | inside and spoiled by: dial only | half the difference | measure and halve',
   );
   let faults = 0;
-  for (const answer of rows.filter((r) => !r.length && !r.thread)) {
+  for (const answer of rows.filter((r) => !r.length && !r.thread && !r.taper)) {
     const { row, setBy, refused, before, learned, plain } = answer;
     const slip = row.readingSlips ? ' reading slips 3 %' : row.handSlips ? ' hand slips 3 %' : '';
     const head = `${row.limits.padEnd(6)} ${`${(100 * row.springShare).toFixed(0)} %`.padStart(6)}  ${(setBy ?? `refused (${refused})`).padEnd(18)}`;
@@ -99,6 +99,16 @@ await run(async () => {
     faults += wrong.length;
     say(
       `${length.limits.padEnd(8)} gauge ±${(2 * length.sigmaMm).toFixed(3)} ${percent(c.inside / c.count)} ${percent(c.short / c.count)} ${percent(c.long / c.count)} ${(c.readings / c.count).toFixed(2)}${wrong.length > 0 ? `  DOES NOT HOLD: ${wrong.join(', ')}` : ''}`,
+    );
+  }
+  say(
+    'Tapers 100 long, gauge ±0.004, first set by eye, then by indicator ±0.002: within AT7 by at most three corrections, corrections | corrected once by its ends | three times by half',
+  );
+  for (const { taper, counted: c } of rows.filter((r) => r.taper)) {
+    const wrong = c.inside / c.count < 0.99 ? ['within AT7'] : [];
+    faults += wrong.length;
+    say(
+      `${taper.taper.padEnd(9)} ${taper.by.padEnd(9)} ${percent(c.inside / c.count)} ${(c.corrections / c.count).toFixed(2)} | ${percent(c.onceInside / c.count)} | ${percent(c.halvedInside / c.count)}${wrong.length > 0 ? `  DOES NOT HOLD: ${wrong.join(', ')}` : ''}`,
     );
   }
   say(

@@ -121,6 +121,10 @@ export const drawingWordings = {
     what: `${text(p)} is not a taper.`,
     right: 'Type 1:20, 5° to the axis, 10° incl, 0.6/ft or 3/100 mm; a minus where it rises towards the tailstock.',
   }),
+  'taper.noGrade': (p) => ({
+    what: `No angle tolerance is listed for a cone ${text(p)} mm long.`,
+    right: 'Grades AT1 to AT12 go from more than 6 to 630 mm.',
+  }),
   'taper.outOfRange': (p) => ({
     what: `${text(p)} is no taper that can be turned.`,
     right: 'Type one below 87° to the axis.',
@@ -131,7 +135,8 @@ export const drawingWordings = {
   }),
   'taper.unsolved': () => ({
     what: 'This taper is not known yet.',
-    right: 'Type three of its two diameters, its length and its taper.',
+    right:
+      'Type three of its two diameters, its length and its taper; readings at two places at least that fit together.',
   }),
   'ball.neighbourTooLarge': (p, u) => ({
     what: 'What is beside the ball is not smaller than it.',

@@ -8,6 +8,7 @@ import { feature, instruments, metricLathe } from '../../src/testing/shop.ts';
 import { faceMany, LENGTH_ROWS } from './lengths.ts';
 import { byRule } from './plain-rules.ts';
 import { cutMany, GAUGE, pieceOf, type Row, runOf, worldOf } from './rows.ts';
+import { TAPER_ROWS, turnTapers } from './tapers.ts';
 import { byCalculatedDepth, cutThread, type ThreadRow, threadLimitsOf, threadRun } from './threads.ts';
 import { turnPiece } from './turner.ts';
 
@@ -249,5 +250,14 @@ describe('rings of every kind', () => {
       ),
       { numRuns: 60 },
     );
+  });
+});
+
+describe('a taper that is corrected as told', () => {
+  it.each(TAPER_ROWS)('$taper by $by comes within AT7 by three corrections, as plain rules do not', (row) => {
+    const counted = turnTapers(row, 150);
+    expect(counted.inside).toBeGreaterThanOrEqual(147);
+    expect(counted.inside).toBeGreaterThan(counted.onceInside);
+    expect(counted.onceInside).toBeGreaterThan(counted.halvedInside);
   });
 });

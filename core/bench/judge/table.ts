@@ -2,6 +2,7 @@ import { twoChucks } from '../../src/testing/jobs.ts';
 import { faceMany, LENGTH_ROWS } from './lengths.ts';
 import { byRule, PLAIN_RULES } from './plain-rules.ts';
 import { type Counted, cutMany, GAUGE, learn, type Row, runOf, worldOf } from './rows.ts';
+import { TAPER_ROWS, turnTapers } from './tapers.ts';
 import { cutThreads, THREAD_ROWS } from './threads.ts';
 
 /**
@@ -48,6 +49,10 @@ interface Frozen {
 if (share === 0)
   for (const [i, row] of LENGTH_ROWS.entries())
     console.log(JSON.stringify({ i: rows.length + i, length: row, counted: faceMany(row, features) }));
+
+if (share === 0)
+  for (const [i, row] of TAPER_ROWS.entries())
+    console.log(JSON.stringify({ i: 2000 + i, taper: row, counted: turnTapers(row, Math.ceil(features / 5)) }));
 
 // of threads a fifth as many: each is told in a dozen passes
 for (const [i, row] of THREAD_ROWS.entries())

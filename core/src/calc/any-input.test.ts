@@ -37,6 +37,7 @@ const event = {
   ...{ schema: 2, id: '00000000-0000-4000-8000-000000000201', runId: '00000000-0000-4000-8000-000000000202' },
   ...{ piece: 1, device: '00000000-0000-4000-8000-000000000203', seq: 1, parents: [], at: '2026-01-12T09:00:00.000Z' },
 };
+const cone = [0, 25, 50].map((zMm) => ({ zMm, diameterMm: 30 - zMm / 20, uncertaintyMm: 0.004 }));
 const good: Record<string, Record<string, unknown>> = {
   'job.plan': { job: onIt, shop },
   'route.simulate': { job: onIt, shop },
@@ -63,6 +64,21 @@ const good: Record<string, Record<string, unknown>> = {
   'worn.nominal': { readMm: 24.87, of: 'outside', wear: 'worn' },
   'worn.holeCircle': { spanMm: 55, of: 'outsides', holeMm: 6, count: 4, way: 'opposite' },
   'part.taper': { startMm: 30, lengthMm: 100, taper: '1:20' },
+  'taper.say': { taper: 'Morse 3' },
+  'taper.grade': { grade: 7, lengthMm: 80 },
+  'taper.stations': { stations: cone },
+  'tapering.ways': { lathe: metricLathe, taper: '1:20', lengthMm: 60 },
+  'tapering.setOver': { taper: '1:50', wholeMm: 300, headDepthMm: 4, tailDepthMm: 4 },
+  'tapering.byIndicator': { taper: '7:24', travelMm: 50 },
+  'tapering.toolHeight': { taper: '1:10', sizedMm: 30, lengthMm: 50, heightMm: 0.3 },
+  'tapering.standOff': { taper: 'MT2', standOffMm: 1 },
+  'tapering.rollers': { rollerMm: 6, lowMm: 32.2, highMm: 34.2, blocksMm: 40 },
+  'tapering.balls': { smallMm: 12, largeMm: 16, smallDownMm: 60, largeDownMm: 5 },
+  'tapering.correct': {
+    ...{ taper: '1:20', stations: cone, toleranceDeg: 0.004 },
+    set: { by: 'compound', travelMm: 60, setMm: 0.004 },
+  },
+  'tapering.places': { lengthMm: 110 },
   'part.ballLength': { diameterMm: 20, leftMm: 12, rightMm: 0 },
   'part.resolve': { drawing },
   'limit.read': { text: '±0.1', nominal: '28', unit: 'mm' },

@@ -17,6 +17,7 @@ import { planning } from './planning.ts';
 import { proving } from './proving.ts';
 import { running } from './running.ts';
 import { stocking } from './stocking.ts';
+import { taperCalculations } from './tapering.ts';
 import { threadingCalculations } from './threading.ts';
 import { truing } from './truing.ts';
 
@@ -39,6 +40,7 @@ export const catalogue: readonly Calculation[] = [
   ...proving,
   ...running,
   ...threadingCalculations,
+  ...taperCalculations,
 ];
 
 const byName = new Map(catalogue.map((entry) => [entry.name, entry]));

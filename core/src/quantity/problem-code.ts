@@ -228,6 +228,7 @@ export const PROBLEM_CODES = [
   'stock.sawnShort',
   'stock.tubeForSolid',
   'taper.disagrees',
+  'taper.noGrade',
   'taper.notATaper',
   'taper.outOfRange',
   'taper.unsolved',

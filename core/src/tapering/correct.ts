@@ -4,7 +4,7 @@ import { halfDegOf } from '../taper/index.ts';
 export type SetBy =
   | {
       readonly by: 'compound' | 'attachment';
-      /** an indicator is read over so much of its travel, and set to so much */
+      /** an indicator is read over so much of its travel, and set to so much, clamped: half-width at k = 2 */
       readonly travelMm: number;
       readonly setMm: number;
     }
@@ -24,6 +24,20 @@ export type Correction =
       /** the same as an angle, degrees */
       readonly moveDeg: number;
     };
+
+/** How likely a normal value lies within ± a bound. @source Abramowitz and Stegun 7.1.26, to 2e-7 */
+function within(bound: number, mean: number, sigma: number): number {
+  const below = (x: number): number => {
+    const t = 1 / (1 + 0.3275911 * (Math.abs(x) / Math.SQRT2));
+    const tail =
+      t *
+      (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) *
+      Math.exp((-x * x) / 2);
+    return x < 0 ? tail / 2 : 1 - tail / 2;
+  };
+  const s = Math.max(sigma, 1e-12);
+  return below((bound - mean) / s) - below((-bound - mean) / s);
+}
 
 /** Of an error that is hardly above its own doubt only this share is taken back. */
 const dampedShare = (off: number, doubt: number): number => off ** 2 / (off ** 2 + (doubt / 2) ** 2);
@@ -50,6 +64,11 @@ export function correctTaper(
   const over = set.by === 'setOver' ? set.pivotsMm : set.travelMm;
   const moveMm = over * (sin(wanted + offDeg + moveDeg) - sin(wanted + offDeg));
   if (Math.abs(moveMm) < set.setMm / 2) return { kind: 'enough', why: 'notSet', offDeg };
+  // what is probably inside is not touched again where another setting would hardly be likelier to be
+  const setDeg = (Math.asin(set.setMm / over) * 180) / Math.PI;
+  const after = Math.hypot(doubtDeg / 2, setDeg / 2);
+  if (within(toleranceDeg, offDeg, doubtDeg / 2) >= within(toleranceDeg, offDeg + moveDeg, after))
+    return { kind: 'enough', why: 'inside', offDeg };
   return { kind: 'move', offDeg, doubtDeg, moveMm, moveDeg };
 }
 

@@ -195,6 +195,12 @@ describe('correcting a taper', () => {
       correctTaper(0.05, { perLength: 0.05015, doubtPerLength: 1e-5 }, { ...set, setMm: 0.01 }, 0.002),
     ).toMatchObject({ kind: 'enough', why: 'notSet' });
   });
+  it('is not touched again where it is probably inside and another setting would hardly be', () => {
+    const measured = { perLength: 0.0501, doubtPerLength: 3e-5 };
+    const coarse = correctTaper(0.05, measured, { ...set, setMm: 0.004 }, 0.0035);
+    expect(coarse).toMatchObject({ kind: 'enough', why: 'inside' });
+    expect(correctTaper(0.05, measured, { ...set, setMm: 0.0004 }, 0.0035).kind).toBe('move');
+  });
   it('is proved at stations that clear the gauge', () => {
     expect(stationsFor(110, 5, 25)).toEqual([5, 30, 55, 80, 105]);
     expect(stationsFor(40, 5, 25)).toEqual([5, 35]);
