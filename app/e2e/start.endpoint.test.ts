@@ -33,7 +33,7 @@ async function ready(started: Started): Promise<void> {
   await expect
     .poll(
       () => (started.child.exitCode === null ? started.said().includes('Whelk is ready') : `ended: ${started.said()}`),
-      { timeout: 40_000 },
+      { timeout: 110_000 },
     )
     .toBe(true);
 }

@@ -1,6 +1,7 @@
 export { type BladeTravel, bladeTravelPicture } from './blade-travel.ts';
 export { centreHolePicture } from './centre-hole.ts';
 export { comparePicture } from './compare.ts';
+export { type ConeOf, conePicture, conePictureTimes } from './cone.ts';
 export { crossShapes, outerAt } from './cross.ts';
 export { type CutPlace, cutPlacePicture, toolPoint } from './cut-place.ts';
 export type { StripCut } from './cut-shapes.ts';

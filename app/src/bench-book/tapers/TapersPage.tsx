@@ -1,0 +1,206 @@
+import type { Lathe } from '@whelk/core/lathe';
+import { type LengthUnit, parseLength } from '@whelk/core/quantity';
+import { angleGrade, holdsItself, NAMED_TAPERS, readTaper, sayTaper, taperNamed } from '@whelk/core/taper';
+import { pivotsMm, pointDepthMm } from '@whelk/core/tapering';
+import { useState } from 'react';
+import { inUnit } from '../../messages/in-unit.ts';
+import { wordProblem } from '../../messages/problems.ts';
+import { holdsText, saidRows } from '../../messages/taper.ts';
+import { fromJson } from '../../ui/from-json.tsx';
+import { TextField } from '../../ui/number-field/TextField.tsx';
+import { UnitOfPage } from '../../ui/unit.ts';
+import { Proving } from './Proving.tsx';
+import { Ways } from './Ways.tsx';
+
+const GRADES = [4, 5, 6, 7, 8, 9, 10] as const;
+
+/** Any taper, however it is said: what it is, how this lathe turns it, and how it is proved. */
+function TapersPage({ lathes }: { lathes: readonly Lathe[] }) {
+  const [text, setText] = useState('Morse 3');
+  const [latheId, setLathe] = useState(lathes[0]?.id ?? '');
+  const lathe = lathes.find((l) => l.id === latheId);
+  const unit: LengthUnit = lathe?.unit ?? 'mm';
+  const named = taperNamed(text);
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const [side, setSide] = useState<'outside' | 'inside'>('outside');
+  const [vary, setVary] = useState(false);
+  const [grade, setGrade] = useState(7);
+  const read = readTaper(text, unit);
+  const u = inUnit(unit);
+  const usual = (mm: number | undefined, otherwise: string): string =>
+    mm === undefined ? otherwise : u.bare(mm, unit === 'mm' ? 3 : 4);
+  const large =
+    named?.sizeMm === undefined
+      ? undefined
+      : named.sizeAt === 'large'
+        ? named.sizeMm
+        : named.sizeMm + named.perLength.valueOf() * (named.lengthMm ?? 0);
+  const texts = {
+    large: typed.large ?? usual(large, unit === 'mm' ? '30' : '1 1/4'),
+    length: typed.length ?? usual(named?.lengthMm, unit === 'mm' ? '80' : '3'),
+    whole: typed.whole ?? '',
+    mouth: typed.mouth ?? (unit === 'mm' ? '6.3' : '1/4'),
+  };
+  const mm = (value: string): number | undefined => {
+    const length = parseLength(value, unit);
+    return length.ok && length.mm.valueOf() > 0 ? length.mm.valueOf() : undefined;
+  };
+  const [largeMm, lengthMm, wholeMm, mouthMm] = [texts.large, texts.length, texts.whole, texts.mouth].map(mm);
+  const deep = mouthMm === undefined ? 0 : pointDepthMm(mouthMm);
+  const centres = wholeMm === undefined ? undefined : { wholeMm, headDepthMm: deep, tailDepthMm: deep };
+  const between = centres && pivotsMm(centres) > 0 ? centres : undefined;
+  const field = (key: keyof typeof texts, label: string, hint = '') => (
+    <TextField
+      className="w-36"
+      label={label}
+      hint={hint}
+      value={texts[key]}
+      onChange={(value) => setTyped({ ...typed, [key]: value })}
+      data={`taper-${key}`}
+    />
+  );
+  const tolerance = lengthMm === undefined ? undefined : angleGrade(grade, lengthMm);
+  const problem = read.ok ? undefined : wordProblem({ code: read.code, path: [], value: text }, unit);
+  return (
+    <UnitOfPage.Provider value={unit}>
+      <h1>Tapers</h1>
+      <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-3">
+        <label className="text-sm">
+          Taper, as it is said
+          <input
+            className="input mt-0.5 flex h-14 w-72 text-2xl font-bold"
+            value={text}
+            list="named-tapers"
+            onChange={(e) => {
+              setText(e.target.value);
+              setTyped(({ large: _l, length: _n, ...rest }) => rest);
+            }}
+            data-field="taper-said"
+            aria-invalid={!read.ok}
+            aria-describedby="taper-says"
+            spellCheck={false}
+          />
+          <datalist id="named-tapers">
+            {NAMED_TAPERS.map((t) => (
+              <option key={t.name} value={t.name} />
+            ))}
+          </datalist>
+        </label>
+        {field('large', `Large end Ø, ${unit}`)}
+        {field('length', `Long, ${unit}`)}
+        <label className="text-sm">
+          Which side
+          <select
+            className="select mt-0.5 flex w-32"
+            value={side}
+            onChange={(e) => setSide(e.target.value === 'inside' ? 'inside' : 'outside')}
+          >
+            <option value="outside">outside</option>
+            <option value="inside">inside</option>
+          </select>
+        </label>
+        {lathes.length > 0 && (
+          <label className="text-sm">
+            On the lathe
+            <select className="select mt-0.5 flex w-44" value={latheId} onChange={(e) => setLathe(e.target.value)}>
+              {lathes.map((l) => (
+                <option key={l.id} value={l.id}>
+                  {l.name}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+      </div>
+      <div id="taper-says" role="status" className="mt-1 min-h-7">
+        {problem && text.trim() !== '' && (
+          <p className="field-problem">
+            {problem.what} {problem.right}
+          </p>
+        )}
+      </div>
+      {read.ok && lengthMm !== undefined && largeMm !== undefined && (
+        <>
+          <div className="grid items-start gap-x-10 gap-y-4 xl:grid-cols-2">
+            <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-1 text-base">
+              {saidRows(sayTaper(read.perLength)).map(([name, value]) => (
+                <div key={name} className="contents">
+                  <dt className="muted">{name}</dt>
+                  <dd className="figure font-semibold">{value}</dd>
+                </div>
+              ))}
+            </dl>
+            <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-1 text-base">
+              <dt className="muted">Small end</dt>
+              <dd>
+                {largeMm - Math.abs(read.perLength) * lengthMm > 0
+                  ? `Ø${u.len(largeMm - Math.abs(read.perLength) * lengthMm, unit === 'mm' ? 3 : 4)}`
+                  : 'it comes to its point before its length is out'}
+              </dd>
+              {named?.sizeMm !== undefined && (
+                <>
+                  <dt className="muted">Gauge line</dt>
+                  <dd>
+                    Ø{u.len(named.sizeMm, unit === 'mm' ? 3 : 4)} at its {named.sizeAt} end
+                    {named.lengthMm === undefined
+                      ? ''
+                      : `, ${u.len(named.lengthMm, unit === 'mm' ? 1 : 3)} to the other`}
+                  </dd>
+                </>
+              )}
+              <dt className="muted">In its seat</dt>
+              <dd>{holdsText[holdsItself(Math.abs(sayTaper(read.perLength).includedDeg))]}</dd>
+              <dt className="muted">A gauge goes on</dt>
+              <dd>
+                {u.len((unit === 'mm' ? 0.01 : 0.0254) / Math.abs(read.perLength), unit === 'mm' ? 2 : 3)} for{' '}
+                {unit === 'mm' ? '0.01 mm' : '.001 in'} of the diameter
+              </dd>
+              <dt className="muted">
+                <label>
+                  Angle to{' '}
+                  <select
+                    className="select select-sm ml-1 inline-flex w-24"
+                    value={grade}
+                    onChange={(e) => setGrade(Number(e.target.value))}
+                  >
+                    {GRADES.map((g) => (
+                      <option key={g} value={g}>
+                        AT{g}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+              </dt>
+              <dd className="self-center">
+                {tolerance
+                  ? `${tolerance.microradians} µrad: ${tolerance.overLengthUm.toFixed(1)} µm on the diameter over its length`
+                  : 'listed for more than 6 up to 630 mm'}
+              </dd>
+            </dl>
+          </div>
+          <div className="mt-4 flex flex-wrap items-end gap-3">
+            {field('whole', `Between centres: whole length, ${unit}`, 'in a chuck')}
+            {wholeMm !== undefined && field('mouth', `Centre holes Ø, ${unit}`)}
+            {wholeMm !== undefined && (
+              <label className="flex h-10 items-center gap-2 text-base">
+                <input type="checkbox" checked={vary} onChange={(e) => setVary(e.target.checked)} />a batch of varying
+                lengths
+              </label>
+            )}
+          </div>
+          {lathe && (
+            <Ways {...{ lathe, lengthMm, largeMm, side, between }} perLength={read.perLength} lengthsVary={vary} />
+          )}
+          <Proving
+            key={`${text}-${lengthMm}-${unit}`}
+            {...{ unit, lengthMm, largeMm, grade }}
+            perLength={read.perLength}
+            pivotsMm={between && pivotsMm(between)}
+          />
+        </>
+      )}
+    </UnitOfPage.Provider>
+  );
+}
+
+export default fromJson(TapersPage);
