@@ -92,6 +92,15 @@ try {
   await page.$eval('[data-field="thread-name"]', (e) => (e as HTMLInputElement).select());
   await page.type('[data-field="thread-name"]', 'Tr 24x5 LH');
   await keep(page, 'threads');
+  // a cone that came out a little too slow
+  await visit(page, `${shop.url}/bench-book/tapers`);
+  for (const [i, mm] of ['23.624', '22.376', '21.128', '19.979'].entries()) await type(page, `station-${i}`, mm);
+  await sees(page, 'Compound steeper by');
+  await page.$eval('section[aria-label="On the lathe"]', (e) =>
+    scrollTo(0, e.getBoundingClientRect().top + scrollY - 20),
+  );
+  await keep(page, 'tapers');
+  await page.evaluate(() => scrollTo(0, 0));
   await visit(page, await startRun('Guide roller axles'));
   await toTouchOff(page);
   await type(page, 'touch-diameter', '24.72');
@@ -101,13 +110,8 @@ try {
   await sees(page, 'Rough Head');
   await page.click('button.act.main');
   await sees(page, 'Rough Roller seat');
-  for (const [url, name] of [
-    ['/tools', 'tools'],
-    ['/bench-book/speeds', 'speeds'],
-  ] as const) {
-    await visit(page, `${shop.url}${url}`);
-    await keep(page, name);
-  }
+  await visit(page, `${shop.url}/bench-book/speeds`);
+  await keep(page, 'speeds');
   // blanks for a batch and four more, sawn from what is there
   await visit(page, `${shop.url}/stock`);
   const section = await page.$$eval(

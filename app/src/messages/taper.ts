@@ -12,7 +12,7 @@ export const taperWayNames: Readonly<Record<TaperWay['way'], string>> = {
 /** An angle as it is read off a scale: degrees to a tenth, and in minutes and seconds. */
 export function angleText(angleDeg: number): string {
   const { deg, min, sec } = inMinutes(angleDeg);
-  return `${deg}°${String(min).padStart(2, '0')}′${String(sec).padStart(2, '0')}″`;
+  return `${deg}° ${min}' ${sec}"`;
 }
 
 /** Why a way is none here. @param limit as it is given with it */

@@ -9,8 +9,8 @@ export interface ConeOf {
   readonly stations: readonly { readonly zMm: number; readonly offMm: number; readonly doubtful?: boolean }[];
   /** the straight line through them: what it is off at the large and at the small end */
   readonly fit?: { readonly atLargeMm: number; readonly atSmallMm: number };
-  /** the angle's tolerance, as so much on the diameter at the small end either way */
-  readonly toleranceMm?: number;
+  /** the angle's tolerance as a change of diameter per length either way, drawn about a place from the large end */
+  readonly tolerance?: { readonly aboutMm: number; readonly perLength: number };
 }
 const MARGIN = 14;
 /** What is off is drawn at least so large, in units of the picture, where there is something to draw. */
@@ -33,7 +33,7 @@ export function conePictureTimes({ stations, fit }: Pick<ConeOf, 'stations' | 'f
 
 /** The cone from the side, its large end left; what is off is drawn so many times larger, the wanted outline full. */
 export function conePicture(cone: ConeOf, width: number, height: number): Picture & { readonly times: number } {
-  const { largeMm, smallMm, lengthMm, stations, fit, toleranceMm } = cone;
+  const { largeMm, smallMm, lengthMm, stations, fit, tolerance } = cone;
   const scale = Math.min((width - 2 * MARGIN) / lengthMm, (height - 2 * MARGIN - 2 * SHOWN) / largeMm);
   const times = conePictureTimes(cone, scale);
   const [x0, y0] = [(width - lengthMm * scale) / 2, height / 2];
@@ -44,15 +44,13 @@ export function conePicture(cone: ConeOf, width: number, height: number): Pictur
   ];
   const shapes: Shape[] = [
     { kind: 'polygon', role: 'body', points: [at(0, 0), at(lengthMm, 0), at(lengthMm, 0, true), at(0, 0, true)] },
-    ...(toleranceMm === undefined
-      ? []
-      : [
-          {
-            kind: 'polygon',
-            role: 'limits',
-            points: [at(0, 0), at(lengthMm, toleranceMm), at(lengthMm, -toleranceMm)],
-          } as const,
-        ]),
+    ...(tolerance
+      ? [0, lengthMm].map((zMm): Shape => {
+          const { aboutMm, perLength } = tolerance;
+          const mm = perLength * Math.abs(zMm - aboutMm);
+          return { kind: 'polygon', role: 'limits', points: [at(aboutMm, 0), at(zMm, mm), at(zMm, -mm)] };
+        })
+      : []),
     { kind: 'polygon', role: 'outline', points: [at(0, 0), at(lengthMm, 0), at(lengthMm, 0, true), at(0, 0, true)] },
     {
       kind: 'polyline',

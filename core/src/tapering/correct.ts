@@ -72,6 +72,9 @@ export function correctTaper(
   return { kind: 'move', offDeg, doubtDeg, moveMm, moveDeg };
 }
 
+/** More places than so many intervals are not read; a last place so near to the end of the way stays where it is, mm. */
+const MOST_STATIONS = 8;
+const NEAR_MM = 2;
 /**
  * Stations along a cone: from the first that clears the gauge's anvil on, so far apart, the last clear of the other end.
  * @param anvilMm half the gauge's face besides what it has to keep from an end
@@ -80,8 +83,10 @@ export function correctTaper(
 export function stationsFor(lengthMm: number, anvilMm: number, apartMm: number): readonly number[] {
   const [from, to] = [anvilMm, lengthMm - anvilMm];
   if (to <= from) return [];
-  const count = Math.max(1, Math.min(8, Math.floor((to - from) / apartMm + 1e-9)));
-  // what fits evenly: rarely is a cone a whole number of steps long
-  const step = count * apartMm + 1e-9 >= to - from || count >= 2 ? Math.min(apartMm, (to - from) / count) : to - from;
-  return Array.from({ length: count + 1 }, (_, i) => Number((from + i * step).toFixed(3)));
+  const step = Math.max(apartMm, (to - from) / MOST_STATIONS);
+  const places = Array.from({ length: Math.floor((to - from) / step + 1e-9) + 1 }, (_, i) => from + i * step);
+  // the longer the way between the outermost two, the surer the slope
+  const left = to - places.at(-1)!;
+  const all = left > step / 2 || places.length === 1 ? [...places, to] : left > NEAR_MM ? places.with(-1, to) : places;
+  return all.map((mm) => Number(mm.toFixed(3)));
 }

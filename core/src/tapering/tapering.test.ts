@@ -204,7 +204,9 @@ describe('correcting a taper', () => {
   it('is proved at stations that clear the gauge', () => {
     expect(stationsFor(110, 5, 25)).toEqual([5, 30, 55, 80, 105]);
     expect(stationsFor(40, 5, 25)).toEqual([5, 35]);
+    expect(stationsFor(81, 4, 25)).toEqual([4, 29, 54, 77]);
     expect(stationsFor(8, 5, 25)).toEqual([]);
+    expect(stationsFor(900, 5, 25)).toHaveLength(9);
     for (const s of stationsFor(93, 4, 25)) {
       expect(s).toBeGreaterThanOrEqual(4);
       expect(s).toBeLessThanOrEqual(89);

@@ -64,6 +64,9 @@ export function Proving({ unit, perLength, lengthMm, largeMm, grade, pivotsMm }:
         ...{ zMm: s.zMm, offMm: offAt(s.zMm, s.diameterMm) },
         ...(cone?.doubtful === i ? { doubtful: true } : {}),
       })),
+      ...(cone && tolerance
+        ? { tolerance: { aboutMm: middleMm, perLength: tolerance.overLengthUm / 2000 / lengthMm } }
+        : {}),
       ...(cone
         ? {
             fit: { atLargeMm: offAt(0, cone.diameterAtMm(0)), atSmallMm: offAt(lengthMm, cone.diameterAtMm(lengthMm)) },
@@ -88,7 +91,7 @@ export function Proving({ unit, perLength, lengthMm, largeMm, grade, pivotsMm }:
           <figcaption className="text-sm">
             {stations.length === 0
               ? 'Large end left; readings are drawn here as they are typed.'
-              : `What is off is drawn ${picture.times} times larger; blue the line through it.`}
+              : `What is off is drawn ${picture.times} times larger; blue the line through it, green what the grade allows.`}
           </figcaption>
         </figure>
         <div>

@@ -126,7 +126,7 @@ function TapersPage({ lathes }: { lathes: readonly Lathe[] }) {
               {saidRows(sayTaper(read.perLength)).map(([name, value]) => (
                 <div key={name} className="contents">
                   <dt className="muted">{name}</dt>
-                  <dd className="figure font-semibold">{value}</dd>
+                  <dd className="font-semibold">{value}</dd>
                 </div>
               ))}
             </dl>

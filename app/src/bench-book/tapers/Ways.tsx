@@ -48,13 +48,12 @@ export function Ways({ lathe, perLength, lengthMm, largeMm, side, between, lengt
       <dl className="mt-5 grid max-w-4xl grid-cols-[auto_1fr] gap-x-6 gap-y-1 text-base">
         <dt className="muted">Set by an indicator</dt>
         <dd>
-          over {u.len(travel, 1)} of the compound on a true bar{' '}
-          <b className="figure">{fine(riseMm(half, travel, 'compound'))}</b>; with the carriage along a finished cone{' '}
-          <b className="figure">{fine(riseMm(half, travel, 'cone'))}</b>
+          over {u.len(travel, 1)} of the compound on a true bar <b>{fine(riseMm(half, travel, 'compound'))}</b>; with
+          the carriage along a finished cone <b>{fine(riseMm(half, travel, 'cone'))}</b>
         </dd>
         <dt className="muted">Set by a sine bar</dt>
         <dd>
-          of {u.len(sine, 0)}: blocks of <b className="figure">{fine(sineHeightMm(half, sine))}</b> for the half angle
+          of {u.len(sine, 0)}: blocks of <b>{fine(sineHeightMm(half, sine))}</b> for the half angle
         </dd>
         {largeMm !== undefined && largeMm > 2 * HEIGHT_MM && (
           <>
@@ -91,7 +90,7 @@ function Setting({
     const { set } = way;
     return (
       <p>
-        Its scale at <b className="figure">{set.scaleDeg.toFixed(1)}°</b> (
+        Its scale at <b>{set.scaleDeg.toFixed(1)}°</b> (
         {lathe.slides.compoundZero === 'bed' ? 'from along the bed' : 'from the cross-slide’s line'}
         ). By eye that is right to a sixth of a degree, {fine(set.eyeMm)} on the diameter over this length: an indicator
         for the rest. The slide goes {one(set.travelMm)} of its {one(set.roomMm)}, by hand, about{' '}
@@ -105,10 +104,9 @@ function Setting({
     const { set } = way;
     return (
       <p>
-        Tail centre <b className="figure">{fine(set.offsetMm)}</b>{' '}
-        {set.way === 'tool' ? 'towards you' : 'away from you'}, from true; the rule of thumb says {fine(set.byRuleMm)}.
-        Each length of work has its own. Read it by an indicator on the quill, and bring it back to true by two collars
-        after.
+        Tail centre <b>{fine(set.offsetMm)}</b> {set.way === 'tool' ? 'towards you' : 'away from you'}, from true; the
+        rule of thumb says {fine(set.byRuleMm)}. Each length of work has its own. Read it by an indicator on the quill,
+        and bring it back to true by two collars after.
         {way.balls && ' The centres bear on one edge at this angle: ball-ended ones.'}
         {between &&
           ` Between where it turns about its centres ${one(between.wholeMm - between.headDepthMm - between.tailDepthMm)}.`}
@@ -120,12 +118,12 @@ function Setting({
       <p>
         {way.graduated === 'degrees' ? (
           <>
-            Its bar at <b className="figure">{half.toFixed(2)}°</b>, {angleText(half)} to the axis.
+            Its bar at <b>{half.toFixed(2)}°</b>, {angleText(half)} to the axis.
           </>
         ) : (
           <>
             Its bar at{' '}
-            <b className="figure">
+            <b>
               {lathe.unit === 'mm'
                 ? `${(100 * way.perLength).toFixed(2)} mm in 100 mm`
                 : `${(12 * way.perLength).toFixed(4)} in on a foot`}
