@@ -18,6 +18,7 @@ await run(async () => {
     'core/bench/stock.ts',
     'core/bench/truing.ts',
     'core/bench/threads.ts',
+    'core/bench/tapers.ts',
     'core/bench/holdings.ts',
     'core/bench/simulate.ts',
     'app/bench/drawing.ts',
