@@ -34,15 +34,19 @@ function perLengthOf(text: string, unit: LengthUnit): ReadTaper | undefined {
   }
   const same = new RegExp(String.raw`^(${NUMBER})\s*mm\s*\/\s*mm$`, 'i').exec(text);
   if (same) return said(plain(same[1]!));
+  const perMetre = new RegExp(String.raw`^(${NUMBER})\s*mm\s*(?:\/|per)\s*m$`, 'i').exec(text);
+  if (perMetre) return said(plain(perMetre[1]!).div(1000));
   const over = new RegExp(String.raw`^(.+?)\s*\/\s*(${NUMBER})\s*mm$`, 'i').exec(text);
   if (!over) return undefined;
   const read = parseLength(over[1]!, unit);
   return read.ok ? said(read.mm.div(plain(over[2]!))) : { ok: false, code: read.code };
 }
 
-/** Two diameters over a length: `24 to 20 over 80`. */
+/** Two diameters over a length: `24 to 20 over 80`, `24-20/80`. */
 function byEnds(text: string, unit: LengthUnit): ReadTaper | undefined {
-  const found = /^(.+?)\s*(?:to|→)\s*(.+?)\s*(?:over|on)\s*(.+)$/i.exec(text);
+  const found =
+    /^(.+?)\s*(?:to|→)\s*(.+?)\s*(?:over|on)\s*(.+)$/i.exec(text) ??
+    new RegExp(String.raw`^(${NUMBER})\s*-\s*(${NUMBER})\s*\/\s*(${NUMBER})$`).exec(text);
   if (!found) return undefined;
   const [from, to, long] = found.slice(1, 4).map((t) => parseLength(t!, unit));
   for (const read of [from!, to!, long!]) if (!read.ok) return { ok: false, code: read.code };
@@ -71,7 +75,7 @@ export function readTaper(text: string, unit: LengthUnit): ReadTaper {
   if (clean.startsWith('-')) return turned(readTaper(clean.slice(1), unit));
   const named = taperNamed(clean);
   if (named) return { ok: true, perLength: named.perLength.valueOf(), exact: named.perLength, name: named.name };
-  const ratio = new RegExp(String.raw`^(${NUMBER})\s*(?::|\bin\b)\s*(${NUMBER})$`).exec(clean);
+  const ratio = new RegExp(String.raw`^(${NUMBER})\s*(?::|\/|\bin\b)\s*(${NUMBER})$`).exec(clean);
   if (ratio) {
     const to = plain(ratio[2]!);
     return to.valueOf() === 0 ? { ok: false, code: 'taper.outOfRange' } : said(plain(ratio[1]!).div(to));
