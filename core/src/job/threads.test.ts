@@ -265,6 +265,26 @@ describe('a thread in the route', () => {
       expect(plan([feature(1, 28, 60)], shopOf(), { bores }).why).toBe('noRunOut');
     }
   });
+  it('in a hole has its groove shortened by how far the compound carries the point along', () => {
+    const nut = (threads: object) => {
+      const blind = boreStep('core', '21.9', '', {
+        limits: '+0.3/0',
+        details: [groove({ from: 'left', width: mm(9), floor: mm(25) }), thread('M24x2', { class: '6H' })],
+      } as never);
+      const job = jobOf([feature(1, 40, 60)], 1, { bores: { left: [], right: [blind] } });
+      const planned = planJob(
+        { ...job, hold: { ...job.hold, latheId: lathe.id }, route: { ...job.route, threads } },
+        { ...shopOf(), ...shopWith('45', '900', lathe, 'medium-carbon-steel'), tools: [...drawer, inside(2)] },
+      );
+      if (planned.kind === 'open') throw new Error(JSON.stringify(planned.problems));
+      return planned.setups[0]!.plan.operations.find((o) => o.kind === 'thread') as ThreadOperation;
+    };
+    const [flank, straight] = [nut({}), nut({ infeed: 'straight' })];
+    expect([flank.towards, straight.towards]).toEqual(['chuck', 'chuck']);
+    expect(flank.alongMm).toBeCloseTo(flank.depthMm * Math.tan((29.5 * Math.PI) / 180), 6);
+    expect(straight.usableMm).toBeCloseTo(9 - 4, 9);
+    expect(flank.usableMm).toBeCloseTo(9 - 4 - flank.alongMm, 6);
+  });
   it('that is fine is run on by a die where there is one, unless the tail is carried', () => {
     const die = { id: id(20), name: 'die', kind: 'die', material: 'hss', designation: 'M8', hand: 'right' } as Tool;
     const pin = [feature(1, 20, 20), feature(2, 8, 20, '-0.05/-0.2', { details: [thread('M8')] })];

@@ -8,6 +8,8 @@ import { measure } from '../../ui/format.ts';
 import { Working } from '../../ui/working/Working.tsx';
 import type { DetailProps, ShownOperation } from './shown.ts';
 
+/** No groove is so wide: it runs out into the open, mm. */
+const OPEN_MM = 500;
 /** What the run-out lacks for the hand's second at this speed, mm. */
 const lackingMm = ({ setting, leadMm, coastMm, usableMm }: ThreadOperation): number =>
   Math.max(0, (REACT_S * (setting?.rpm ?? 0) * leadMm) / 60 + coastMm - usableMm);
@@ -28,7 +30,8 @@ function Detail({ operation: o, unit, tell }: DetailProps<ThreadOperation>) {
           : engagesText(o.engages)}
       </li>
       <li>
-        {towardsText(o)}; {infeedText(o)}. Depth {u.len(o.depthMm, 3)} on the radius.{' '}
+        {towardsText(o)}; {infeedText(o)}. Depth {u.len(o.depthMm, 3)} on the radius
+        {o.alongMm > 0 ? `, the point ${u.len(o.alongMm, 2)} along by then` : ''}.{' '}
         <Working of="depth" tell={tell('threading.depth')} />
       </li>
       {o.eachStart && (
@@ -37,7 +40,7 @@ function Detail({ operation: o, unit, tell }: DetailProps<ThreadOperation>) {
         </li>
       )}
       <li>
-        {o.seconds > 100
+        {o.usableMm > OPEN_MM
           ? 'It runs out into the open.'
           : `${o.seconds.toFixed(1)} s in the run-out of ${u.len(o.usableMm, 1)}`}
         {o.coastMm > 0 ? `, it coasts ${u.len(o.coastMm, 1)} with the nuts shut` : ''}
@@ -86,7 +89,10 @@ export const dieOrTap: ShownOperation<'dieOrTap'> = {
     const outside = step.side === 'outside';
     return (
       <ol className="flex max-w-4xl list-decimal flex-col gap-2 pl-6 text-lg md:col-span-2">
-        <li>Spindle stopped, locked or its gears out. Its end chamfered, cutting oil.</li>
+        <li>
+          Spindle stopped, locked or its gears out. Its end chamfered, Ø
+          {measure(step.blankMm, unit, unit === 'mm' ? 2 : 3)} before it, cutting oil.
+        </li>
         <li>
           {outside
             ? 'The holder’s face against the quill, the die opened; the quill follows lightly and keeps it square.'

@@ -169,19 +169,8 @@ function byBit(
   const drawn = besideGrooves(context.piece.part, asDrawn, on, rootMm);
   const { each: eachStart, wheel: ofStarts } = eachStartOf(lathe, thread, setting, context.wishes.threads?.starts);
   const engages = engagesOf(lathe, lead, ofStarts);
-  const ends = { bit, on, leadMm, pitchMm };
-  const ways = waysOf(context, drawn, on, hand, rootMm, bit.tool.widthMm);
   const { threads: wish = {} } = context.wishes;
   const roughing = wish.bits === 'one' ? undefined : roughingBitFor(tools, thread, on, deep, farMm, bit);
-  // short ones run back under power with the nuts shut, where there is room to stop; a lead without a mark always does
-  const shut = wayWithTime(context, ways, { ...ends, nutsShut: true });
-  const mayOpen = engages.kind !== 'never';
-  const short = wish.back === 'shut' || (wish.back !== 'open' && drawn.zToMm - drawn.zFromMm <= SHORT_THREAD_MM);
-  // other starts are met by opening the nuts
-  const opens = eachStart?.by === 'nuts';
-  const nutsShut = !mayOpen || (!opens && short && shut !== undefined && !shut.byHand);
-  const way = nutsShut ? shut : wayWithTime(context, ways, { ...ends, nutsShut: false });
-  if (!way) return { why: 'noRunOut', problem: refused('threading.noRunOut', drawn) };
   const flankDeg = usualCompoundDeg(form.flanksDeg[0], wish.lessDeg);
   // along the bed the compound can go from start to start, or from flank to flank, and does not feed
   const alternate = !roughing && wish.infeed === 'alternate' && flankDeg > 0 && eachStart?.by !== 'compound';
@@ -191,6 +180,19 @@ function byBit(
   const school = alternate ? 'alternate' : straight ? 'straight' : 'flank';
   const compoundDeg = school === 'flank' ? flankDeg : 0;
   const compoundAlong = alternate || roughing !== undefined || eachStart?.by === 'compound';
+  // in a hole nobody sees the point, which lies so much farther on at the last pass: the groove has to have room for it
+  const { alongMm } = byCompound(depthMm, compoundDeg);
+  const ends = { bit, on, leadMm, pitchMm, alongMm: side === 'inside' ? alongMm : 0 };
+  const ways = waysOf(context, drawn, on, hand, rootMm, bit.tool.widthMm);
+  // short ones run back under power with the nuts shut, where there is room to stop; a lead without a mark always does
+  const shut = wayWithTime(context, ways, { ...ends, nutsShut: true });
+  const mayOpen = engages.kind !== 'never';
+  const short = wish.back === 'shut' || (wish.back !== 'open' && drawn.zToMm - drawn.zFromMm <= SHORT_THREAD_MM);
+  // other starts are met by opening the nuts
+  const opens = eachStart?.by === 'nuts';
+  const nutsShut = !mayOpen || (!opens && short && shut !== undefined && !shut.byHand);
+  const way = nutsShut ? shut : wayWithTime(context, ways, { ...ends, nutsShut: false });
+  if (!way) return { why: 'noRunOut', problem: refused('threading.noRunOut', drawn) };
   const finenesses = threadFinenesses(lathe, compoundDeg);
   const gauge = gaugeFor(
     instruments,
@@ -254,7 +256,7 @@ function byBit(
               right: [...engages.again.marks],
             }
           : engages,
-      ...{ nutsShut, usableMm, seconds, coastMm, byHand, alongMm: byCompound(depthMm, compoundDeg).alongMm },
+      ...{ nutsShut, usableMm, seconds, coastMm, byHand, alongMm },
       ...{ leadAngleDeg: leadAngleDeg(leadMm, aimMm), toolMm: bit.tool.widthMm, shortMm },
       caution: byHand
         ? 'handTurned'

@@ -164,6 +164,8 @@ interface Ends {
   readonly on: Outside | Inside;
   readonly leadMm: number;
   readonly pitchMm: number;
+  /** the point comes to lie so much farther on by the last pass, where that has to be allowed for */
+  readonly alongMm: number;
   readonly nutsShut: boolean;
 }
 interface InTime extends Way {
@@ -180,13 +182,13 @@ interface InTime extends Way {
 export function wayWithTime(
   context: FitContext,
   ways: readonly Way[],
-  { bit, on, leadMm, pitchMm, nutsShut }: Ends,
+  { bit, on, leadMm, pitchMm, alongMm, nutsShut }: Ends,
 ): InTime | undefined {
   const { stop } = context.means.lathe.threads;
   const tryAll = (stopped: boolean): readonly InTime[] =>
     ways.flatMap((way): InTime[] => {
       // without a groove the tool is drawn back while it runs: the hand has a pitch for it
-      const usableMm = way.runsOut.free ? way.runsOut.usableMm : DRAWN_BACK_PITCHES * pitchMm;
+      const usableMm = way.runsOut.free ? Math.max(0, way.runsOut.usableMm - alongMm) : DRAWN_BACK_PITCHES * pitchMm;
       const shut = nutsShut && way.runsOut.usableMm < OPEN_MM;
       const room = { usableMm, leadMm, nutsShut: shut };
       const coasts = context.means.lathe.spindle.settings[0]?.stopTurns ?? 0;
