@@ -1,22 +1,8 @@
-import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
-import { axe, sees, textOf, type, visit } from './support/browser.ts';
+import { axe, choose, sees, textOf, type, visit } from './support/browser.ts';
 import { demoInBrowser } from './support/demo-in-browser.ts';
 
 const { shop, openPage } = demoInBrowser();
-
-const choose = (page: Page, label: RegExp, option: string) =>
-  page.evaluate(
-    (l, o) => {
-      const select = [...document.querySelectorAll('select')].find((s) =>
-        new RegExp(l).test(s.closest('label')?.textContent ?? ''),
-      )!;
-      select.value = [...select.options].find((one) => one.text === o)!.value;
-      select.dispatchEvent(new Event('change', { bubbles: true }));
-    },
-    label.source,
-    option,
-  );
 
 describe('the bench book of tapers', () => {
   it('says a taper in every way, how this lathe turns it, and what to set next from what was read', async () => {
@@ -51,7 +37,7 @@ describe('the bench book of tapers', () => {
     await type(page, 'taper-said', 'steepish');
     await sees(page, 'is not a taper');
     await type(page, 'taper-said', '7:24');
-    await choose(page, /On the lathe/, 'the Grey');
+    await choose(page, /^On the lathe/, /^the Grey$/);
     await sees(page, 'It comes loose by itself');
     await sees(page, 'Inches on a foot');
     expect(await axe(page)).toEqual([]);

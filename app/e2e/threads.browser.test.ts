@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { connect } from '../src/server/db/connection.ts';
 import { aMomentLater, doStep } from './support/at-the-lathe.ts';
-import { axe, sees, textOf, visit } from './support/browser.ts';
+import { axe, choose, sees, textOf, visit } from './support/browser.ts';
 import { cutAhead } from './support/cut-ahead.ts';
 import { demoInBrowser } from './support/demo-in-browser.ts';
 
@@ -167,20 +167,9 @@ describe('a coarse thread and its mate', () => {
     await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
     await sees(page, 'Fit to a measured piece');
     await press(page, /Fit to a measured piece/);
-    const choose = (label: RegExp, option: RegExp) =>
-      page.evaluate(
-        (l, o) => {
-          const all = [...document.querySelectorAll<HTMLSelectElement>('section[aria-labelledby="mates"] select')];
-          const select = all.find((s) => new RegExp(l).test(s.closest('label')?.textContent ?? ''))!;
-          select.value = [...select.options].find((one) => new RegExp(o).test(one.text))!.value;
-          select.dispatchEvent(new Event('change', { bubbles: true }));
-        },
-        label.source,
-        option.source,
-      );
-    await choose(/^This/, /Tr 24x5/);
+    await choose(page, /^This/, /Tr 24x5/);
     await sees(page, 'Sizes are pitch diameters');
-    await choose(/^goes over/, /Tr 24x5/);
+    await choose(page, /^goes over/, /Tr 24x5/);
     const shown = (mm: number) => mm.toFixed(3);
     await page.waitForFunction(
       (text) => document.querySelector<HTMLInputElement>('[data-field$="-measured"]')?.value.startsWith(text),
@@ -259,11 +248,7 @@ describe('the bench book of threads', () => {
     );
     await sees(page, 'it climbs');
     // the metric screw on a leadscrew in inches: gears with a wheel of 127, and nuts that stay shut
-    await page.$$eval('select', (all) => {
-      const lathes = all.find((s) => [...s.options].some((o) => o.text === 'the Grey'))!;
-      lathes.value = [...lathes.options].find((o) => o.text === 'the Grey')!.value;
-      lathes.dispatchEvent(new Event('change', { bubbles: true }));
-    });
+    await choose(page, /^On the lathe/, /^the Grey$/);
     await sees(page, 'No mark is right: the half-nuts stay shut');
     expect(await textOf(page)).toMatch(/gears [^\n]*127[^\n]*\s+exact/);
     for (const [key, text] of [

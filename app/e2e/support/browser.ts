@@ -153,3 +153,19 @@ export async function axe(page: Page, rules: keyof typeof RULES = 'all'): Promis
     [...RULES[rules]],
   );
 }
+
+/** Chooses an option, as it is written, of the list whose label begins so. */
+export const choose = (page: Page, label: RegExp, option: RegExp): Promise<void> =>
+  page.evaluate(
+    (l, o) => {
+      const select = [...document.querySelectorAll('select')].find((s) =>
+        new RegExp(l).test(s.closest('label')?.textContent ?? ''),
+      );
+      const found = [...(select?.options ?? [])].find((one) => new RegExp(o).test(one.text));
+      if (!select || !found) throw new Error(`no ${l} with ${o}`);
+      select.value = found.value;
+      select.dispatchEvent(new Event('change', { bubbles: true }));
+    },
+    label.source,
+    option.source,
+  );

@@ -135,10 +135,10 @@ describe('a thread in the route', () => {
       ...lathe,
       threads: { ...lathe.threads, settings: [{ at: { box: '1' }, pitch: '4', unit: 'mm' as const }] },
     };
-    const with2 = (narrowMm: number, threads: object = {}) => {
+    const with2 = (narrowMm: number, threads: object = {}, more: object = {}) => {
       const shop = shopOf(
         {
-          tools: [...drawer, forming(3, 1.25), forming(4, narrowMm)],
+          tools: [...drawer, forming(3, 1.25), { ...forming(4, narrowMm), ...more } as Tool],
           instruments: [...holeGauges, { ...wires, wiresMm: [2.05] } as never],
         },
         on,
@@ -179,6 +179,7 @@ describe('a thread in the route', () => {
     expect(shown.passes.at(-1)!.tip).toEqual({ kind: 'flat', flatMm: 1.25 });
     // told so, or where the other leaves too little or too much
     expect(with2(0.8, { bits: 'one' }).of.map((o) => o.id)).not.toContain('t1-rough');
+    expect(with2(0.8, {}, { radiusMm: 0.4 }).of.map((o) => o.id)).not.toContain('t1-rough');
     expect(with2(1).of.map((o) => o.id)).not.toContain('t1-rough');
   });
   it('is not cut before its groove or its length, and nothing speaks against it last', () => {

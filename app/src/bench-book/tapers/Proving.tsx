@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { inUnit } from '../../messages/in-unit.ts';
 import { angleText, correctionText } from '../../messages/taper.ts';
 import { TextField } from '../../ui/number-field/TextField.tsx';
+import { SelectField } from '../../ui/SelectField.tsx';
 import { PictureView } from '../../ui/strip/PictureView.tsx';
 
 interface Props {
@@ -117,20 +118,13 @@ export function Proving({ unit, perLength, lengthMm, largeMm, grade, pivotsMm }:
               onChange={setDoubt}
               data="station-doubt"
             />
-            <label className="text-sm">
-              Set by
-              <select
-                className="select mt-0.5 flex w-44"
-                value={by}
-                onChange={(e) => setBy(BY.find((b) => b === e.target.value) ?? 'compound')}
-              >
-                {BY.map((b) => (
-                  <option key={b} value={b}>
-                    {byNames[b]}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <SelectField
+              label="Set by"
+              className="w-44"
+              value={by}
+              choices={BY.map((b) => [b, byNames[b]] as const)}
+              onPick={setBy}
+            />
           </div>
           <div role="status" className="mt-4 text-base">
             {cone && found && (

@@ -8,6 +8,7 @@ import { wordProblem } from '../../messages/problems.ts';
 import { holdsText, saidRows } from '../../messages/taper.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { TextField } from '../../ui/number-field/TextField.tsx';
+import { SelectField } from '../../ui/SelectField.tsx';
 import { UnitOfPage } from '../../ui/unit.ts';
 import { Proving } from './Proving.tsx';
 import { Ways } from './Ways.tsx';
@@ -88,28 +89,24 @@ function TapersPage({ lathes }: { lathes: readonly Lathe[] }) {
         </label>
         {field('large', `Large end Ø, ${unit}`)}
         {field('length', `Long, ${unit}`)}
-        <label className="text-sm">
-          Which side
-          <select
-            className="select mt-0.5 flex w-32"
-            value={side}
-            onChange={(e) => setSide(e.target.value === 'inside' ? 'inside' : 'outside')}
-          >
-            <option value="outside">outside</option>
-            <option value="inside">inside</option>
-          </select>
-        </label>
+        <SelectField
+          label="Which side"
+          className="w-32"
+          value={side}
+          choices={[
+            ['outside', 'outside'],
+            ['inside', 'inside'],
+          ]}
+          onPick={setSide}
+        />
         {lathes.length > 0 && (
-          <label className="text-sm">
-            On the lathe
-            <select className="select mt-0.5 flex w-44" value={latheId} onChange={(e) => setLathe(e.target.value)}>
-              {lathes.map((l) => (
-                <option key={l.id} value={l.id}>
-                  {l.name}
-                </option>
-              ))}
-            </select>
-          </label>
+          <SelectField
+            label="On the lathe"
+            className="w-44"
+            value={latheId}
+            choices={lathes.map((l) => [l.id, l.name] as const)}
+            onPick={setLathe}
+          />
         )}
       </div>
       <div id="taper-says" role="status" className="mt-1 min-h-7">

@@ -3,6 +3,7 @@ import { nearThreads, readThread, type Side, threadSheet, UNREAD_THREAD } from '
 import { useState } from 'react';
 import { wordProblem } from '../../messages/problems.ts';
 import { fromJson } from '../../ui/from-json.tsx';
+import { SelectField } from '../../ui/SelectField.tsx';
 import { UnitOfPage } from '../../ui/unit.ts';
 import { IntoJob } from './IntoJob.tsx';
 import { OnLathe } from './OnLathe.tsx';
@@ -68,16 +69,13 @@ function ThreadsPage({ lathes, wiresMm }: { lathes: readonly Lathe[]; wiresMm: r
           </select>
         </label>
         {lathes.length > 0 && (
-          <label className="text-sm">
-            On the lathe
-            <select className="select mt-0.5 flex h-14 w-44" value={latheId} onChange={(e) => setLathe(e.target.value)}>
-              {lathes.map((l) => (
-                <option key={l.id} value={l.id}>
-                  {l.name}
-                </option>
-              ))}
-            </select>
-          </label>
+          <SelectField
+            label="On the lathe"
+            className="h-14 w-44"
+            value={latheId}
+            choices={lathes.map((l) => [l.id, l.name] as const)}
+            onPick={setLathe}
+          />
         )}
       </div>
       <div id="thread-says" role="status" className="mt-1 min-h-7">

@@ -11,7 +11,8 @@ import { SetPanel } from './SetPanel.tsx';
 import { useKeys } from './useKeys.ts';
 import type { useRun } from './useRun.ts';
 
-interface Props {
+/** What a step is given at which numbers are noted. */
+export interface NotedStepProps {
   /** the run, under which what is typed is kept until it is entered */
   readonly keepAs: string;
   readonly frozen: FrozenRun;
@@ -24,7 +25,7 @@ interface Props {
 }
 
 /** The forming bit is brought into the groove of a narrower one: both flanks touch at once, and from there it goes straight in. */
-export function CentreInGroove({ keepAs, frozen, advice, add, onBack, onNote, caution, keys }: Props) {
+export function CentreInGroove({ keepAs, frozen, advice, add, onBack, onNote, caution, keys }: NotedStepProps) {
   const { step } = advice;
   const { lathe, tools } = frozen.means;
   const [cross, setCross, dropCross] = useKeptText(`${keepAs}.${step.id}.cross`);

@@ -1,31 +1,21 @@
 import { depthRing, scaleDeg } from '@whelk/core/lathe';
-import { type FrozenRun, type RunState, type StepAdvice, sideOf } from '@whelk/core/run';
+import { type FrozenRun, type RunState, sideOf } from '@whelk/core/run';
 import { useEffect, useRef } from 'react';
 import { diameter as diameterOf } from '../../../desks/operation/at-lathe.ts';
 import { stepTitle } from '../../../desks/operation/kinds.ts';
 import { measure } from '../../../ui/format.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Acts } from './Acts.tsx';
-import { CentreInGroove } from './CentreInGroove.tsx';
+import { CentreInGroove, type NotedStepProps } from './CentreInGroove.tsx';
 import { CheckFirst } from './CheckFirst.tsx';
 import { RingField } from './RingField.tsx';
 import { SetPanel } from './SetPanel.tsx';
 import { TouchDoubt } from './TouchDoubt.tsx';
 import { useKeys } from './useKeys.ts';
-import type { useRun } from './useRun.ts';
 import { useTouched } from './useTouched.ts';
 
-interface Props {
-  /** the run, under which what is typed is kept until it is entered */
-  readonly keepAs: string;
-  readonly frozen: FrozenRun;
-  readonly advice: StepAdvice;
-  readonly add: ReturnType<typeof useRun>['add'];
-  readonly onBack: (() => void) | undefined;
-  readonly onNote: () => void;
-  readonly caution: string | undefined;
+interface Props extends NotedStepProps {
   readonly state: RunState;
-  readonly keys: boolean;
 }
 
 /** Touching off, or a forming bit brought into the groove of a narrower one. */

@@ -94,12 +94,15 @@ export function roughingBitFor(
   on: Outside | Inside,
   deepMm: number,
   farMm: number,
-  { tool: { id, tipMm } }: ByBit,
+  { tool: { id, tipMm, radiusMm } }: ByBit,
 ): ByBit | undefined {
-  if (!isCoarseForm(thread)) return undefined;
+  // a round point has no flat that another could be narrower than
+  if (!isCoarseForm(thread) || radiusMm !== undefined) return undefined;
   const leaves = (t: Bit): number => (tipMm - t.tipMm) / 2;
   const [tool] = bitsOfForm(tools, thread, on, deepMm, farMm)
-    .filter((t) => t.id !== id && leaves(t) >= LEAVES_MM.least && leaves(t) <= LEAVES_MM.most)
+    .filter(
+      (t) => t.id !== id && t.radiusMm === undefined && leaves(t) >= LEAVES_MM.least && leaves(t) <= LEAVES_MM.most,
+    )
     .toSorted((a, b) => b.tipMm - a.tipMm);
   return tool && byPoint(tool, thread, on.side);
 }
