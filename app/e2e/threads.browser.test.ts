@@ -153,6 +153,7 @@ describe('a coarse thread and its mate', () => {
     await visit(page, `${shop.url}/runs/${id}`);
     await sees(page, 'Bring the forming bit into its groove');
     await sees(page, 'About 0.22 mm stand on each flank');
+    await sees(page, 'Lead, away from the chuck');
     expect(await axe(page)).toEqual([]);
     await doStep(page, 'click', 30);
     await sees(page, 'Thread Tr 24x5 LH, pass 1 of 8');

@@ -65,7 +65,9 @@ const after = z.object({
       limits: z.object({ upperMm: number, lowerMm: number }).optional(),
       compoundDeg: number.optional(),
       /** the forming bit is brought into the groove of a narrower one */
-      inGroove: z.strictObject({ threadId: z.string(), flankMm: z.number() }).optional(),
+      inGroove: z
+        .strictObject({ threadId: z.string(), flankMm: z.number(), towards: z.enum(['chuck', 'tail']) })
+        .optional(),
       /** of a drill or reamer, to where it stops */
       diameterMm: number.optional(),
     })

@@ -170,7 +170,9 @@ describe('a thread in the route', () => {
       2 * 0.225 * (2 + Math.sqrt(3)),
       3,
     );
-    expect(of.find((o) => o.id === 't1-centred')).toMatchObject({ inGroove: { threadId: 't1', flankMm: 0.225 } });
+    expect(of.find((o) => o.id === 't1-centred')).toMatchObject({
+      inGroove: { threadId: 't1', flankMm: 0.225, towards: form!.towards },
+    });
     expect([rough!.school, rough!.compoundAlong]).toEqual(['straight', true]);
     expect(proveJob(planned).findings).toEqual([]);
     // as its picture has it: the narrower point first

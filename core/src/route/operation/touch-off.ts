@@ -14,7 +14,9 @@ const own = {
   /** it is set along the bed, where it shifts the point of a thread's bit */
   compoundAlong: z.literal(true).optional(),
   /** a thread that a narrower bit roughed: the forming one is brought into its groove until both flanks touch, which leaves so much on each */
-  inGroove: z.strictObject({ threadId: z.string(), flankMm: z.number() }).optional(),
+  inGroove: z
+    .strictObject({ threadId: z.string(), flankMm: z.number(), towards: z.enum(['chuck', 'tail']) })
+    .optional(),
 };
 type TouchOffOperation = OfKind<'touchOff', typeof own>;
 

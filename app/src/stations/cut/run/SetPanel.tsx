@@ -26,6 +26,13 @@ export function SetPanel({
   // what is told to be set is set already; or what is thought to stand does not
   const reached = Object.fromEntries(changes.map((c) => [c.id, c.to]));
   const unknown = Object.fromEntries(Object.keys({ ...setting?.speedAt, ...setting?.feedAt }).map((id) => [id, '']));
+  // which way the leadscrew takes the tool, where it does
+  const leads =
+    'leadMm' in step && 'towards' in step
+      ? step.towards
+      : step.kind === 'touchOff'
+        ? step.inGroove?.towards
+        : undefined;
   const need = standNeeded(frozen, step);
   const otherwise = opposite(need);
   const something = changes.length > 0 || advice.besides.length > 0;
@@ -70,8 +77,8 @@ export function SetPanel({
       {setting && (
         <div>
           <p className="text-sm">
-            {'leadMm' in step && 'towards' in step
-              ? `Lead, ${step.towards === 'chuck' ? 'towards' : 'away from'} the chuck`
+            {leads
+              ? `Lead, ${leads === 'chuck' ? 'towards' : 'away from'} the chuck`
               : `Feed${actOf(step) === 'plain' ? '' : ', towards the chuck'}`}
           </p>
           <p className="text-4xl font-bold leading-tight">

@@ -201,7 +201,7 @@ function roughedBy(
   recorderFor: RecorderFor,
 ): readonly Operation[] {
   const { bit, common, passMin } = planned;
-  const { side, threadId, featureId, zFromMm, zToMm, setting, toolId } = common;
+  const { side, threadId, featureId, zFromMm, zToMm, setting, toolId, towards } = common;
   const id = `${threadId}-centred`;
   return [
     {
@@ -212,7 +212,7 @@ function roughedBy(
     {
       ...{ ...bare, id, kind: 'touchOff', featureId, toolId, zFromMm, zToMm, setting, forThread: true },
       ...{ targetMm: made.at(-1)!.diameterAfterMm, caution: 'traverseFirst' },
-      inGroove: { threadId, flankMm: Number(((bit.tool.tipMm - roughing.tool.tipMm) / 2).toFixed(4)) },
+      inGroove: { threadId, flankMm: Number(((bit.tool.tipMm - roughing.tool.tipMm) / 2).toFixed(4)), towards },
       minutes: usualMinutes(CENTRE_MIN, recorderFor(id)),
     },
   ];
