@@ -3,7 +3,7 @@ import {
   crossHoles,
   edgeOf,
   flatsOf,
-  isCurvedLength,
+  isShapedLater,
   isStraight,
   keywaysOf,
   type Outside,
@@ -56,12 +56,12 @@ function keepsBar(piece: Workpiece, f: Outside): boolean {
   return wanted !== undefined && wanted.flats === has?.flats && Math.abs(wanted.acrossMm - has.acrossMm) <= PLACE_MM;
 }
 
-/** Whether more stands over a curved length than its own largest. */
+/** Whether more stands over a curved length or a cone than its own largest. */
 const isRaw = (piece: Workpiece, f: Outside): boolean =>
   f.diameterMm < standingMm(piece, f.zFromMm, f.zToMm) - ROUNDING;
 
 export interface Reach {
-  /** largest first, which is from the chuck to the tail; a curved length among them is only roughed to its largest */
+  /** largest first, which is from the chuck to the tail; a curved length or a cone among them is only roughed to its largest */
   readonly reachable: readonly Outside[];
   readonly waiting: readonly Waiting[];
 }
@@ -90,7 +90,7 @@ export function reachFromTail(
     if (isFinished(piece, f.id)) {
       // finished before; it stands in the way of what lies behind it all the same
     } else if (leave.includes(f.id)) wait(f.id, 'otherSetup');
-    else if (isCurvedLength(f)) {
+    else if (isShapedLater(f)) {
       // a tool comes down to it from outside; whoever plans that says why it waits
       const clear = f.zFromMm >= freeFromMm(held) + Math.min(clearanceMm, 1);
       if (!blocked && clear && isRaw(piece, f)) reachable.push(f);

@@ -15,7 +15,7 @@ import { decimalLimitsSchema } from '../limit/index.ts';
 import { type Material, materialById, materials } from '../material/index.ts';
 import { emptyDrawing, storedDrawingSchema } from '../part/index.ts';
 import { type LengthUnit, typedLengthSchema } from '../quantity/index.ts';
-import { HOLE_SCHOOLS, lastCutsSchema, ownCutSchema, threadWishSchema } from '../route/index.ts';
+import { HOLE_SCHOOLS, lastCutsSchema, ownCutSchema, taperWishSchema, threadWishSchema } from '../route/index.ts';
 import { allowancesSchema, type Bar } from '../stock/index.ts';
 import type { toolSchema } from '../tool/index.ts';
 import { upgradeJob } from './upgrade.ts';
@@ -52,6 +52,7 @@ export const jobSchema = z.strictObject({
     lastCuts: lastCutsSchema.optional(),
     /** how threads are cut; as usual where it is not given */
     threads: threadWishSchema.optional(),
+    tapers: taperWishSchema.optional(),
     tools: z.enum(['hss', 'carbide']),
     /** how speeds are chosen for this job; the usual way where it is not given */
     policy: speedPolicySchema.optional(),

@@ -3,7 +3,7 @@ import type { Held, Setup } from '../hold/index.ts';
 import { toleranceMm } from '../limit/index.ts';
 import type { Means } from '../means/index.ts';
 import { tipUse } from '../mechanics/index.ts';
-import { insides, isCurvedLength, isStraight, outsides, spigotAt } from '../part/index.ts';
+import { insides, isShapedLater, isStraight, outsides, spigotAt } from '../part/index.ts';
 import type { Problem } from '../quantity/index.ts';
 import { edgeFor } from '../tool/index.ts';
 import { isFinished, reachOf, type Workpiece, weightOutNmm } from '../work/index.ts';
@@ -29,7 +29,7 @@ function spigotAtTail(piece: Workpiece): Problem[] {
   const { part } = piece;
   const spigot = spigotAt(part, 'right');
   const stands = spigot !== undefined && reachOf(piece).zToMm > part.lengthMm + spigot.lengthMm / 2;
-  const left = outsides(part).some((f) => (isStraight(f) || isCurvedLength(f)) && !isFinished(piece, f.id));
+  const left = outsides(part).some((f) => (isStraight(f) || isShapedLater(f)) && !isFinished(piece, f.id));
   return stands && left && !spigotAt(part, 'left') ? [{ code: 'hold.spigotAtTail', path: ['tail'] }] : [];
 }
 

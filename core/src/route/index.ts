@@ -40,6 +40,8 @@ export {
   strokesOf,
   sweptBy,
 } from './operation/kinds.ts';
+export { TAPER_BY, type TaperBy, type TaperOperation } from './operation/taper.ts';
+export type { TaperSetting } from './operation/taper-set.ts';
 export type { DieOrTap, ThreadOperation } from './operation/thread.ts';
 export { type Judged, judged, moved, withMove } from './order/moves.ts';
 export { type Broken, ORDER_RULES, type OrderAbout, type OrderRuleCode } from './order/rule.ts';
@@ -49,4 +51,5 @@ export { planSetup } from './plan-setup.ts';
 export { type PlannedThread, passesUntil, plannedThread } from './planned-thread.ts';
 export { putIn } from './put-in.ts';
 export { reachSetup, type SetupReach } from './reach-setup.ts';
+export { TAPER_GRADES, type TaperWish, taperWishSchema } from './taper/wish.ts';
 export { type OwnCut, ownCutSchema, type Wishes } from './wishes.ts';

@@ -38,6 +38,7 @@ import type { Plan, Wanted } from './plan.ts';
 import { putIn } from './put-in.ts';
 import { planRounds } from './rounds.ts';
 import { weighChanges } from './stay.ts';
+import { conesNow, planCones } from './taper/plan.ts';
 import { rawUpTo, turnLevels } from './turn-levels.ts';
 import type { Wishes } from './wishes.ts';
 
@@ -228,7 +229,11 @@ function wantedIn(context: FitContext, number: number, recorderFor: RecorderFor)
   const curves = planCurves(context, recorderFor);
   wanted.push(...curves.operations);
   waiting.push(...curves.waiting);
-  const cutNow = new Set([...turned.cut, ...wanted.flatMap((o) => finishedBy(part, o))]);
+  const reached = new Set(inHoles.steps.map((s) => s.id));
+  const cones = planCones(context, conesNow(context, reached, waiting), wanted, number, recorderFor);
+  wanted.push(...cones.early);
+  waiting.push(...cones.waiting);
+  const cutNow = new Set([...turned.cut, ...[...wanted, ...cones.late].flatMap((o) => finishedBy(part, o))]);
   const cutIns = planCutIns(context, cutNow, waiting, recorderFor);
   wanted.push(...cutIns.operations);
   waiting.push(...cutIns.waiting);
@@ -247,7 +252,7 @@ function wantedIn(context: FitContext, number: number, recorderFor: RecorderFor)
     recorderFor,
     true,
   );
-  wanted.push(...threads.operations);
+  wanted.push(...threads.operations, ...cones.late);
   waiting.push(...threads.waiting);
   if (!onlyEnds && setup.extent !== 'rough') push(wanted, breakEdgesOperation(context, cutNow, recorderFor));
   return {
@@ -257,6 +262,7 @@ function wantedIn(context: FitContext, number: number, recorderFor: RecorderFor)
       ...holes.problems,
       ...turned.problems,
       ...curves.problems,
+      ...cones.problems,
       ...cutIns.problems,
       ...inFaces.problems,
       ...threads.problems,

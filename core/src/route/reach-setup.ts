@@ -1,7 +1,7 @@
 import { cutAway, ring } from '../contour/index.ts';
 import { type Held, helpedByHolding, reachFromTail, reachHoles, type Setup, turnsOver } from '../hold/index.ts';
 import type { Means } from '../means/index.ts';
-import { isCurvedLength, type SurfaceId } from '../part/index.ts';
+import { isShapedLater, type SurfaceId } from '../part/index.ts';
 import { PLACE_MM, type Problem } from '../quantity/index.ts';
 import { faceTowards, rawEndMm, reachOf, type Workpiece } from '../work/index.ts';
 import { checkHold } from './check-hold.ts';
@@ -13,6 +13,7 @@ import { heldHere } from './gentle.ts';
 import { plansStep } from './hole/plan-holes.ts';
 import { putIn } from './put-in.ts';
 import { roundsNow } from './rounds.ts';
+import { conesNow } from './taper/plan.ts';
 
 /** What a setup could finish, and what would be left for others. */
 export interface SetupReach {
@@ -41,7 +42,10 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
   const inHoles = reachHoles(piece, held, setup);
   const opened = inHoles.steps.filter((s) => plansStep(s, piece.part.lengthMm));
   const curves = curvesNow({ piece, setup, held });
-  const now = new Set([...reachable.filter((f) => !isCurvedLength(f)), ...curves.now].map((f) => f.id));
+  const reached = new Set(inHoles.steps.map((s) => s.id));
+  const cones = conesNow({ piece, setup, held }, reached, [...waiting, ...inHoles.waiting]);
+  const turned = [...reachable.filter((f) => !isShapedLater(f)), ...curves.now, ...cones.now.map((c) => c.on)];
+  const now = new Set(turned.map((f) => f.id));
   const faced = rawEndMm(piece, 'right') > 0 ? [faceTowards(piece.part, 'right')] : [];
   const edges = edgesNow({ piece, setup, held }, now).map((f) => chamferOf(piece.part, f)!.id);
   const done = [...now, ...faced, ...edges, ...opened.map((s) => s.id)];
@@ -68,6 +72,7 @@ export function reachSetup(before: Workpiece, setup: Setup, means: Means, cleara
   const left = [
     ...waiting,
     ...curves.waiting,
+    ...cones.waiting,
     ...inHoles.waiting,
     ...cutIns.waiting,
     ...inFaces.waiting,

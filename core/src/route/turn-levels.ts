@@ -1,7 +1,7 @@
 import { outerProfile } from '../contour/index.ts';
 import { freeFromMm, heldInside, type Waiting } from '../hold/index.ts';
 import { toleranceMm } from '../limit/index.ts';
-import { isCurvedLength, type Outside, outsides } from '../part/index.ts';
+import { isConeLength, isShapedLater, type Outside, outsides } from '../part/index.ts';
 import { PLACE_MM, type Problem } from '../quantity/index.ts';
 import { standingMm, type Workpiece } from '../work/index.ts';
 import { roundIt } from './curves.ts';
@@ -13,6 +13,7 @@ import { measureRoughed } from './operation/measure.ts';
 import { shoulderOperation } from './operation/shoulder.ts';
 import { touchAgainOperation } from './operation/touch-off.ts';
 import { cornerMm } from './rounds.ts';
+import { outsideConeSteps } from './taper/steps.ts';
 import { finishLevel, roughLevel } from './turning.ts';
 
 /** How far towards the tail the raw metal over a length goes on as thick as it is there, mm. */
@@ -61,6 +62,7 @@ export function turnLevels(
   const waiting: Waiting[] = [];
   const problems: Problem[] = [];
   const levels: Planned[] = [];
+  const standing = new Map<string, number>();
   let startMm = context.stockMm;
   let regionMm = Number.NaN;
   for (const feature of reachable) {
@@ -70,8 +72,11 @@ export function turnLevels(
     if (raw) startMm = standingMm(piece, feature.zFromMm + SHOULDER_LEFT_MM + PLACE_MM, feature.zToMm);
     regionMm = endMm;
     const planned = planLevel(context, feature, startMm, endMm, raw, recorderFor);
-    const curved = isCurvedLength(feature);
-    if (curved && !planned.rough) continue;
+    const later = isShapedLater(feature);
+    if (later && !planned.rough) {
+      standing.set(feature.id, startMm);
+      continue;
+    }
     // only the last cuts: what has not been roughed yet waits for that
     if (extent === 'finish' && startMm - planned.level.targetMm > MOST_TO_FINISH_MM) {
       waiting.push({ id: feature.id, why: 'otherSetup' });
@@ -94,11 +99,13 @@ export function turnLevels(
     const { level, rough } = planned;
     if (rough) wanted.push(rough);
     startMm = Math.min(startMm, roughedMm(level));
+    standing.set(feature.id, startMm);
     levels.push(planned);
   }
+  if (extent !== 'finish') wanted.push(...outsideConeSteps(context, standing, recorderFor));
   wanted.push(...afterRoughing);
-  // what is curved is only brought to its largest here
-  const plain = levels.flatMap((l) => (isCurvedLength(l.feature) ? [] : [l.level]));
+  // what is curved or a cone is only brought to its largest here
+  const plain = levels.flatMap((l) => (isShapedLater(l.feature) ? [] : [l.level]));
   if (extent !== 'rough') wanted.push(...measureRoughed(context, plain, recorderFor));
   const { rougher, finisher } = turningEdges(context);
   const byCompound = plain.some(({ last }) => last.kind === 'planned' && last.fineness.slide === 'compound');
@@ -109,7 +116,12 @@ export function turnLevels(
   }
   const shoulders: Operation[] = [];
   for (const { feature, level, outsideMm, cornerMm: corner, finish } of levels) {
-    if (isCurvedLength(feature)) continue;
+    if (isShapedLater(feature)) {
+      // the shoulder at a cone's large end is squared as beside any length
+      if (isConeLength(feature) && extent !== 'rough' && level.shoulder && outsideMm > level.targetMm + PLACE_MM)
+        pushAll(shoulders, shoulderOperation(context, level, outsideMm, recorderFor, corner));
+      continue;
+    }
     if (extent === 'rough') {
       waiting.push({ id: level.feature.id, why: 'otherSetup' });
       continue;
@@ -136,6 +148,10 @@ export function turnLevels(
   return { waiting, problems, cut: new Set(brought.flatMap((l) => (l.last.kind === 'planned' ? [l.feature.id] : []))) };
 }
 
+function pushAll(list: Operation[], operation: Operation | undefined): void {
+  if (operation) list.push(operation);
+}
+
 /** All that is done on one length, from the metal that stands there. @param raw whether that is the surface as it came */
 function planLevel(
   context: FitContext,
@@ -149,7 +165,7 @@ function planLevel(
   const { part } = piece;
   const lengths = outsides(part);
   const left = lengths[lengths.indexOf(drawn) - 1];
-  const feature = isCurvedLength(drawn) ? roundIt(drawn) : beforeKnurl(part, drawn, context.means.tools);
+  const feature = isShapedLater(drawn) ? roundIt(drawn) : beforeKnurl(part, drawn, context.means.tools);
   const stepsUp = left !== undefined && left.diameterMm > feature.diameterMm;
   // a cutter in the spindle does not face: it leaves the wall square by itself, pass by pass
   const shoulder = stepsUp && !context.turning;

@@ -19,10 +19,11 @@ const BORING_SHARE = 0.5;
 /** What is left of the usual depth where more stands out than does freely. FIELD 2: light cuts */
 const LIGHT_SHARE = 0.5;
 /** Roughing feed as a share of the nose that leaves it whole: as is usual, and as far as it goes. A sharp point takes no more than this, mm. */
-const ROUGH_OF_NOSE = { usual: 0.4, most: 0.6 } as const;
+export const ROUGH_OF_NOSE = { usual: 0.4, most: 0.6 } as const;
 const SHARP_FEED_MM = 0.2;
 
-function depthCap(context: FitContext, tool: EdgeTool, school: School): { mm: number; by: Limiter } {
+/** How deep a cut may be at once, on the radius, and by what. */
+export function depthCap(context: FitContext, tool: EdgeTool, school: School): { mm: number; by: Limiter } {
   const { usualDepthMm, deepestCutMm } = context.means.lathe.rigidity;
   const wanted = school === 'machineFirst' ? deepestCutMm : usualDepthMm;
   const { method, overhangDiameters } = context.held;
@@ -125,10 +126,10 @@ export function roughLevel(
 }
 
 /** A real edge leaves more than the pure geometry of its nose: so much of the finish asked for is aimed at. */
-const RA_AIMED_SHARE = 0.5;
+export const RA_AIMED_SHARE = 0.5;
 
 /** Coarsest feed of a finishing tool: below a ground flat the marks vanish; a nose leaves what its radius lets it. */
-function finishFeed(tool: EdgeTool, raUm: number): { readonly mm: number; readonly by: 'finish' | 'usual' } {
+export function finishFeed(tool: EdgeTool, raUm: number): { readonly mm: number; readonly by: 'finish' | 'usual' } {
   if (tool.flatMm) return { mm: tool.flatMm * 0.8, by: 'finish' };
   return tool.noseRadiusMm > 0
     ? { mm: feedForRa(raUm, tool.noseRadiusMm), by: 'finish' }

@@ -4,6 +4,7 @@ import type { CentreSpeed } from '../hold/index.ts';
 import type { ThreadWish } from './cut-in/thread/wish.ts';
 import type { HoleSchool } from './hole/school.ts';
 import type { LastCutsWanted } from './last-cuts.ts';
+import type { TaperWish } from './taper/wish.ts';
 
 /** The turner's own choice for an operation: at most so deep, fed so; the speed follows from both. */
 export const ownCutSchema = z.strictObject({
@@ -29,6 +30,8 @@ export interface Wishes {
   readonly holes?: HoleSchool;
   /** the school of the last cuts, and what is left for them; as the limits ask where it is not given */
   readonly lastCuts?: LastCutsWanted;
+  /** how cones are turned; as usual where it is not given */
+  readonly tapers?: TaperWish;
   /** how threads are cut; as usual where it is not given */
   readonly threads?: ThreadWish;
   /** by which diameter a centre drill's speed is chosen; by its mouth where it is not given */

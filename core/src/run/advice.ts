@@ -13,6 +13,7 @@ import { knownBesides, type StandChange, standChanges } from './needs.ts';
 import { afterMeasuring } from './replay.ts';
 import { currentStep, type RunState } from './state.ts';
 import { actOf, isPass, type Step } from './step.ts';
+import { isTaperStep } from './taper.ts';
 
 /** One lever, belt or gear to change, from where it stands to where it should. */
 export interface ControlChange {
@@ -82,7 +83,8 @@ export function adviseStep(run: FrozenRun, state: RunState, record?: Recorder): 
     return { ...advice, expected: expectedTouch(run, state, step), check: checkCut(run, state, step) };
   if (act === 'measure') return { ...advice, ...afterReadings(run, state, step, record) };
   const move = moveFor(run, state, step, false, record);
-  const trial = move?.kind === 'move' && act !== 'rough' ? moveFor(run, state, step, true) : undefined;
+  const trial =
+    move?.kind === 'move' && act !== 'rough' && !isTaperStep(step) ? moveFor(run, state, step, true) : undefined;
   const fromEndMm =
     step.zStopMm !== undefined && (move || kindOf(step.kind).makes === 'shoulder')
       ? run.piece.part.lengthMm - step.zStopMm

@@ -85,7 +85,19 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     oneWire: z.literal(true).optional(),
     /** of a thread: how deep its groove is below the crests beside it */
     grooveDepth: z.literal(true).optional(),
+    /** of a cone: read so far from its end towards the tail, mm */
+    stationMm: z.number().min(-10).max(10_000).optional(),
+    /** of a cone: how far a ring or plug stands off its line */
+    standOff: z.literal(true).optional(),
     lookedAgain: z.boolean().optional(),
+  }),
+  /** a cone's setting was moved by what was told, and the tool brought to the cone again until it touched: what the ring reads there */
+  z.strictObject({
+    ...now,
+    kind: z.literal('taperMoved'),
+    stepId,
+    moveMm: millimetres,
+    crossNumber: z.string().max(16),
   }),
   /** a length along the axis, read while its face is being cut */
   z.strictObject({ ...now, kind: z.literal('lengthRead'), stepId, raw: typedLengthSchema, instrumentId }),

@@ -9,6 +9,8 @@ import { sideOf } from './side-of.ts';
 import type { Reading, RunState } from './state.ts';
 import type { Step } from './step.ts';
 import { stockOf } from './stock-of.ts';
+import { coneIn, coneSign } from './taper.ts';
+import { lastProof, UNPROVED_PER_LENGTH } from './taper-reading.ts';
 
 /** What the dial lets expect of a size, and how far touch, spring, hand and warmth can put it out, mm on the diameter. */
 export interface Expected {
@@ -66,10 +68,32 @@ export function doubtOf(
   return doubtReading(read, expected.mm, boundMm, turnMm, others, record);
 }
 
+/** What a cone should be at a station, from what it is expected to be at its tail end, by its slope as it is known. */
+export function atStation(
+  run: FrozenRun,
+  state: Pick<RunState, 'proofs'>,
+  { featureId, stationMm = 0 }: Pick<Reading, 'featureId' | 'stationMm'>,
+  { mm, boundMm }: Expected,
+): Expected {
+  const cone = coneIn(run, featureId);
+  if (!cone) return { mm, boundMm };
+  const proof = lastProof(state, featureId);
+  const doubtMm = stationMm * (proof?.doubtPerLength ?? UNPROVED_PER_LENGTH);
+  return {
+    mm: mm + coneSign(run, featureId) * (proof?.perLength ?? cone.perLength) * stationMm,
+    boundMm: boundMm + doubtMm,
+  };
+}
+
 /** Doubt of a reading that was taken; one that was looked at again is believed. */
 export function doubtOfReading(run: FrozenRun, state: RunState, reading: Reading): Doubt {
   if (reading.lookedAgain || reading.setAside || reading.feel !== undefined) return { kind: 'believed' };
   const expected = expectedOf(run, state, reading.featureId);
+  if (reading.standOff) return { kind: 'believed' };
+  if (reading.stationMm !== undefined && expected) {
+    const at = atStation(run, state, reading, expected);
+    return doubtOf(run, state, reading, at, reading.instrumentId, reading.featureId);
+  }
   return doubtOf(run, state, reading, expected, reading.instrumentId, reading.featureId);
 }
 

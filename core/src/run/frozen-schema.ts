@@ -24,6 +24,7 @@ import {
   NOTES,
   OPERATION_KINDS,
   ownCutSchema,
+  taperWishSchema,
   threadWishSchema,
 } from '../route/index.ts';
 import { storedToolSchema } from '../tool/index.ts';
@@ -249,6 +250,7 @@ const frozenNow = z
       centreSpeed: z.enum(CENTRE_SPEEDS).optional(),
       holes: z.enum(HOLE_SCHOOLS).optional(),
       threads: threadWishSchema.optional(),
+      tapers: taperWishSchema.optional(),
       lastCuts: lastCutsSchema.optional(),
       cutsOff: z.boolean().optional(),
     }),

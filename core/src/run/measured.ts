@@ -14,6 +14,8 @@ import type { FrozenRun } from './frozen.ts';
 import { sideOf } from './side-of.ts';
 import type { Reading, RunState } from './state.ts';
 import type { Step } from './step.ts';
+import { type ConeAsked, coneAt } from './taper.ts';
+import { type ConeFound, coneRead } from './taper-reading.ts';
 import { uncertaintyOfReading } from './thread-reading.ts';
 
 /** What a measuring step has found in its present round. */
@@ -24,6 +26,8 @@ export interface Measured {
   readonly combined: ReturnType<typeof combineReadings>;
   /** none where the step has no limits, as a trial cut while roughing */
   readonly decision?: Decision;
+  /** of a cone: its slope and what to set next */
+  readonly cone?: ConeFound;
   /** readings that are asked about before they are believed */
   readonly doubts: readonly { readonly reading: Reading; readonly doubt: Extract<Doubt, { kind: 'doubted' }> }[];
 }
@@ -34,6 +38,8 @@ export function measured(run: FrozenRun, state: RunState, step: Step, record?: R
   const all = state.readings.filter((r) => r.stepId === step.id && r.round === round);
   const readings = all.filter((r) => !r.setAside);
   if (readings.length === 0) return undefined;
+  const cone = coneAt(step);
+  if (cone) return coneMeasured(run, state, step, cone, all, readings, record);
   const sizes = readings.map((r) => ({
     ...{ mm: r.mm, place: r.place, feel: r.feel },
     uncertaintyMm: uncertaintyOfReading(run.means.instruments, r),
@@ -53,11 +59,37 @@ export function measured(run: FrozenRun, state: RunState, step: Step, record?: R
   const uncertaintyMm = byLimits ? 0 : combined.uncertaintyMm;
   const decision =
     step.limits && decideBetween(combined.smallestMm, combined.largestMm, uncertaintyMm, step.limits, record, cut);
-  const doubts = readings.flatMap((reading) => {
+  return { all, readings, combined, decision, doubts: doubtsOf(run, state, readings) };
+}
+
+const doubtsOf = (run: FrozenRun, state: RunState, readings: readonly Reading[]): Measured['doubts'] =>
+  readings.flatMap((reading) => {
     const doubt = doubtOfReading(run, state, reading);
     return doubt.kind === 'doubted' ? [{ reading, doubt }] : [];
   });
-  return { all, readings, combined, decision, doubts };
+
+/** A cone read at its stations, or by a ring or plug. */
+function coneMeasured(
+  run: FrozenRun,
+  state: RunState,
+  step: Step,
+  cone: ConeAsked,
+  all: readonly Reading[],
+  readings: readonly Reading[],
+  record: Recorder | undefined,
+): Measured {
+  const { combined, found } = coneRead(run, state, step, cone, readings);
+  const { smallestMm, largestMm, uncertaintyMm } = combined;
+  const cut = sideOf(run, step.featureId);
+  const decision = step.limits && decideBetween(smallestMm, largestMm, uncertaintyMm, step.limits, record, cut);
+  return {
+    all,
+    readings,
+    combined,
+    ...(decision ? { decision } : {}),
+    cone: found,
+    doubts: doubtsOf(run, state, readings),
+  };
 }
 
 /** Tells how a size that was measured at a step, and its verdict, came about. */
@@ -75,7 +107,9 @@ export function sizesRead(state: Pick<RunState, 'outcomes' | 'readings'>): reado
 }[] {
   const judged = new Set(state.outcomes.map((o) => o.featureId));
   const last = new Map(
-    state.readings.filter((r) => !r.setAside && !judged.has(r.featureId)).map((r) => [r.featureId, r]),
+    state.readings
+      .filter((r) => !r.setAside && !judged.has(r.featureId) && r.stationMm === undefined && !r.standOff)
+      .map((r) => [r.featureId, r]),
   );
   return [...last.values()].map(({ featureId, mm, text, unit }) => ({ featureId, sizeMm: mm, text, unit }));
 }

@@ -4,6 +4,7 @@ import { kindOf } from '../route/index.ts';
 import type { FrozenRun } from './frozen.ts';
 import type { RunState } from './state.ts';
 import { isPass, type Step } from './step.ts';
+import { isTaperStep, taperSetAt } from './taper.ts';
 
 type Lock = keyof Stand['locks'];
 
@@ -19,6 +20,26 @@ export type StandChange =
  * feed while facing is locked; one that moves is free; work on a centre needs quill and tailstock locked, and no set-over.
  */
 export function standNeeded(run: FrozenRun, step: Step): StandBesides {
+  const need = standUsual(run, step);
+  const set = taperSetAt(run, step);
+  if (step.kind === 'taperBack')
+    return {
+      ...need,
+      ...(step.by === 'setOver' ? { setOverMm: 0 } : {}),
+      ...(step.by === 'compound' ? { compoundDeg: run.stand?.compoundDeg ?? null } : {}),
+    };
+  if (!set) return need;
+  // by the compound the carriage is held; set over, the work leans until that is put back
+  const locks = { ...need.locks, ...(isTaperStep(step) && set.by === 'compound' ? { carriage: true } : {}) };
+  return {
+    ...need,
+    ...(Object.keys(locks).length > 0 ? { locks } : {}),
+    ...(set.by === 'setOver' ? { setOverMm: Number(set.offsetMm.toFixed(3)) } : {}),
+    ...(step.kind === 'taperSet' && set.by === 'compound' ? { compoundDeg: set.scaleDeg } : {}),
+  };
+}
+
+function standUsual(run: FrozenRun, step: Step): StandBesides {
   const { method } = run.plan.held;
   const onCentre = onTailCentre(method);
   const { turns, holds, tailstock } = kindOf(step.kind);

@@ -16,6 +16,8 @@ import { sideOf } from './side-of.ts';
 import { currentStep, type Metal, type Reading, type RunState, startState } from './state.ts';
 import { actOf, isPass, type Step } from './step.ts';
 import { type Draft, keepLiving, takeSize } from './take-size.ts';
+import { coneAt, coneIn, coneSign, overTailMm } from './taper.ts';
+import { cleaningAfter } from './taper-reading.ts';
 import { acrossOf, isThreadStep } from './thread.ts';
 import { sizeOfReading, uncertaintyOfReading } from './thread-reading.ts';
 
@@ -97,11 +99,18 @@ function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOf
   draft.compoundLines = fine?.ok ? fine.lines : undefined;
   draft.compoundShare = fine?.ok ? acrossOf(step) : undefined;
   draft.endLines = end?.ok ? end.lines : undefined;
-  draft.reference = { rings: ringsOf(draft), diameterMm: mm, depthMm: 0, uncertaintyMm, by: 'touchOff' };
+  const { overMm = 0, doubtMm = 0 } = step.cone ?? {};
+  draft.reference = {
+    ...{ rings: ringsOf(draft), diameterMm: mm, depthMm: 0, uncertaintyMm, by: 'touchOff' },
+    ...(doubtMm > 0 ? { placeDoubtMm: doubtMm / 2 } : {}),
+  };
   keepLiving(draft, step.toolId, mm);
   // the first short cut is not the length; the second time a roughed length is measured
   if (step.featureId !== undefined)
-    draft.metal = { ...draft.metal, [step.featureId]: { diameterMm: mm, doubtMm: uncertaintyMm, by: 'measured' } };
+    draft.metal = {
+      ...draft.metal,
+      [step.featureId]: { diameterMm: mm + overMm, doubtMm: uncertaintyMm + doubtMm, by: 'measured' },
+    };
   // what the tool before had sprung says nothing of this one
   draft.lastCut = undefined;
   draft.cuts = [];
@@ -126,6 +135,8 @@ function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'readin
   const read = sizeOf(raw);
   const mm =
     read === undefined || featureId === undefined ? read : sizeOfReading(run, draft.metal, featureId, read, event);
+  // of a cone a size is one of a place along it, and is asked for there
+  if (coneIn(run, featureId) && (!planned || (event.stationMm === undefined && !event.standOff))) return false;
   if (mm === undefined || !featureId || (!planned && draft.crossLines === undefined)) return false;
   const reading: Reading = {
     eventId: event.id,
@@ -142,6 +153,8 @@ function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'readin
     ...(event.feel ? { feel: event.feel } : {}),
     ...(event.oneWire ? { oneWire: event.oneWire } : {}),
     ...(event.grooveDepth ? { grooveDepth: event.grooveDepth } : {}),
+    ...(event.stationMm === undefined ? {} : { stationMm: event.stationMm }),
+    ...(event.standOff ? { standOff: event.standOff } : {}),
     lookedAgain: event.lookedAgain === true,
     setAside: later.setAside.has(event.id),
   };
@@ -206,9 +219,14 @@ function measureDone(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>
   const { featureId } = step;
   const { sizeMm, uncertaintyMm, decision } = taken;
   takeSize(run, draft, featureId, sizeMm, uncertaintyMm, draft.extra?.kind === 'measure' && draft.extra.trial);
+  keepProof(run, draft, step, event.at);
   const finished = event.follows === 'finished';
   if ((step.last || finished) && decision)
-    draft.outcomes.push({ featureId, stepId: step.id, sizeMm, uncertaintyMm, decision });
+    draft.outcomes.push({
+      ...{ featureId, stepId: step.id, uncertaintyMm, decision },
+      // a cone's size is told where the drawing has it
+      sizeMm: sizeMm + overTailMm(run, featureId),
+    });
   if (draft.extra?.kind === 'measure' && !finished) {
     const planId = draft.extra.stepId;
     draft.extra = undefined;
@@ -221,6 +239,45 @@ function measureDone(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>
   if (finished) while (isCutOf(run.steps[draft.stepIndex], featureId)) draft.stepIndex += 1;
   return true;
 }
+
+/** What the stations of a cone showed stays known: a later size of one place goes by it. */
+function keepProof(run: FrozenRun, draft: Draft, step: Step, at: string, movedMm?: number): void {
+  const cone = measured(run, draft, step)?.cone;
+  if (!cone?.fit || step.featureId === undefined) return;
+  const { doubtPerLength } = cone;
+  const perLength = movedMm === undefined ? cone.perLength : (cone.cleaning?.perLength ?? cone.perLength);
+  draft.proofs.push({
+    ...{ featureId: step.featureId, stepId: step.id, perLength, doubtPerLength, at },
+    ...(movedMm === undefined ? {} : { movedMm }),
+  });
+}
+
+/** The setting was moved: the old touch is worth nothing, the tool stands where it touches the cone now, and cleans it next. */
+function taperMoved(run: FrozenRun, draft: Draft, step: Step, event: Of<'taperMoved'>): boolean {
+  const asked = coneAt(step);
+  const fit = measured(run, draft, step)?.cone?.fit;
+  const cross = readDialNumber(depthRing(run.means.lathe), event.crossNumber);
+  if (!asked || !fit || step.featureId === undefined || !cross.ok) return false;
+  const cleaning = cleaningAfter(step, asked, fit, coneSign(run, step.featureId), event.moveMm);
+  if (!cleaning.room) return false;
+  keepProof(run, draft, step, event.at, event.moveMm);
+  draft.crossLines = cross.lines;
+  draft.compoundLines = undefined;
+  draft.reference = {
+    ...{ rings: ringsOf(draft), diameterMm: cleaning.touchMm, depthMm: 0, by: 'touchOff', uncertaintyMm: TOUCHED_MM },
+  };
+  draft.metal = {
+    ...draft.metal,
+    [step.featureId]: { diameterMm: cleaning.touchMm, doubtMm: TOUCHED_MM, by: 'expected' },
+  };
+  draft.lastCut = undefined;
+  draft.cuts = [];
+  draft.extra = { kind: 'cut', stepId: step.id, fromMm: cleaning.touchMm, toMm: cleaning.toMm };
+  draft.advances.push(event.id);
+  return true;
+}
+/** How surely a tool that just touches a turned cone stands at it, mm on the diameter. */
+const TOUCHED_MM = 0.03;
 
 const isCutOf = (step: Step | undefined, featureId: string): boolean =>
   step !== undefined && step.featureId === featureId && (isPass(step) || actOf(step) === 'measure');
@@ -342,6 +399,7 @@ function apply(run: FrozenRun, draft: Draft, event: RunEvent, at: number, later:
   if (event.kind === 'reading') return takeReading(run, draft, step, event, later);
   if (event.kind === 'lengthRead') return takeLength(draft, step, event);
   if (event.kind === 'byHand') return byHand(run, draft, step, event);
+  if (event.kind === 'taperMoved') return taperMoved(run, draft, step, event);
   if (event.kind === 'pickedUp') return pickUp(run, draft, step, event);
   if (event.kind === 'trial') return trial(run, draft, step, event);
   if (event.kind === 'cutAgain') return cutAgain(run, draft, step, event, at, later);

@@ -3,6 +3,7 @@ import type { Stand, StandBesides } from '../lathe/index.ts';
 import type { ShownSpring } from '../mechanics/index.ts';
 import type { Told } from './event.ts';
 import type { Step } from './step.ts';
+import { isTaperStep } from './taper.ts';
 import { isThreadStep } from './thread.ts';
 
 export interface Reading {
@@ -22,6 +23,10 @@ export interface Reading {
   readonly feel?: 'large' | 'touches' | 'small';
   /** over one wire: half of an error of the pitch diameter shows */
   readonly oneWire?: true;
+  /** of a cone: where along it, mm from its end towards the tail */
+  readonly stationMm?: number;
+  /** how far a ring or plug stands off its line, mm; the work is larger or the hole smaller for it */
+  readonly standOff?: true;
   /** how deep a groove is: the pitch diameter changes by twice as much */
   readonly grooveDepth?: true;
   /** looked at again after it was doubted */
@@ -63,6 +68,8 @@ export interface Reference {
   /** of the size, half-width at k = 2 */
   readonly uncertaintyMm: number;
   readonly by: 'touchOff' | 'measured';
+  /** of a touch on a cone, besides the touch itself: where along it that was, mm on the radius */
+  readonly placeDoubtMm?: number;
   readonly featureId?: string;
   /** a short trial cut: the length beyond it has its metal still */
   readonly trial?: boolean;
@@ -123,9 +130,21 @@ export interface Outcome {
   readonly decision: Decision;
 }
 
+/** What a cone's stations showed, and what its setting was moved by then. */
+export interface Proof {
+  readonly featureId: string;
+  readonly stepId: string;
+  /** change of diameter per length as it was measured, or as it is after a move */
+  readonly perLength: number;
+  readonly doubtPerLength: number;
+  /** of the setting: an indicator's change over its travel, or the tailstock's, mm */
+  readonly movedMm?: number;
+  readonly at: string;
+}
+
 /** A step that is not in the plan: a further cut that measuring asked for, or a measurement that a cut asked for. */
 export type Extra =
-  | { readonly kind: 'cut'; readonly stepId: string; readonly fromMm: number }
+  | { readonly kind: 'cut'; readonly stepId: string; readonly fromMm: number; readonly toMm?: number }
   | { readonly kind: 'measure'; readonly stepId: string; readonly trial: boolean };
 
 /** Where a run stands. Everything here follows from the frozen plan and the events. */
@@ -151,6 +170,8 @@ export interface RunState {
   readonly readings: readonly Reading[];
   readonly lengths: readonly LengthReading[];
   readonly outcomes: readonly Outcome[];
+  /** of cones, oldest first */
+  readonly proofs: readonly Proof[];
   /** threads whose tool was brought into its groove again: from then on straight in */
   readonly pickedUp: readonly string[];
   /** cuts that were passed over: what stands there was left as it was */
@@ -186,6 +207,7 @@ export function startState(stand?: Stand): RunState {
     readings: [],
     lengths: [],
     outcomes: [],
+    proofs: [],
     pickedUp: [],
     leftSo: [],
     notes: [],
@@ -195,6 +217,13 @@ export function startState(stand?: Stand): RunState {
     toolId: stand?.toolId ?? undefined,
     ignored: 0,
   };
+}
+
+/** What a further cut of a surface is: of its own kind, a cone's cleaning cut as a rough one. */
+function againAs(cut: Step | undefined, cleans: boolean): Step['kind'] {
+  if (cut && isThreadStep(cut)) return 'threadLast';
+  if (cut && isTaperStep(cut)) return cleans ? 'taper' : 'taperLast';
+  return 'finish';
 }
 
 /** The step to do now; undefined when all are done. One that is not in the plan has an id of its own. */
@@ -211,16 +240,17 @@ export function currentStep(steps: readonly Step[], state: RunState): Step | und
       passCount: undefined,
       last: false,
       caution: 'stopToMeasure',
-    };
+    } as Step;
   const cut = steps
     .slice(0, state.stepIndex)
     .findLast((s) => s.featureId === step.featureId && s.passNumber !== undefined);
   return {
     ...(cut ?? step),
     id: `${step.id}-again-${round}`,
-    kind: cut && isThreadStep(cut) ? 'threadLast' : 'finish',
+    kind: againAs(cut, state.extra.toMm !== undefined),
     fromMm: state.extra.fromMm,
-    targetMm: step.limits ? (step.limits.upperMm + step.limits.lowerMm) / 2 : step.targetMm,
+    targetMm: state.extra.toMm ?? (step.limits ? (step.limits.upperMm + step.limits.lowerMm) / 2 : step.targetMm),
+    leavesMm: undefined,
     passNumber: undefined,
     passCount: undefined,
     limits: step.limits,

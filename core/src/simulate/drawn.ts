@@ -9,7 +9,7 @@ import {
   faceGroovesOf,
   type Inside,
   insides,
-  isCurvedLength,
+  isShapedLater,
   type Outside,
   outsides,
   type Part,
@@ -182,7 +182,7 @@ export function cornerKept(part: Part, s: Round, noseMm: number): Kept | undefin
   if (s.side === 'outside') {
     const left = outsides(part).findLast((o) => o.zToMm <= s.zFromMm + SAME_MM && o.id !== s.id);
     // what is curved goes on from there, and is left where the nose would come to it
-    if (!left || (left.rightMm <= s.leftMm && !isCurvedLength(left))) return undefined;
+    if (!left || (left.rightMm <= s.leftMm && !isShapedLater(left))) return undefined;
   }
   return { id: s.id, radiusMm: noseMm, region: cornerOf(s.zFromMm, leftMm / 2, noseMm, s.side === 'outside' ? 1 : -1) };
 }

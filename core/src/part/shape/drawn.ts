@@ -50,6 +50,8 @@ export interface Sphere {
 export interface OutsideShape<Own = unknown> {
   /** whether it is curved along the axis, and so cut by pairs of numbers */
   readonly curved?: true;
+  /** whether it is a cone, cut along its slope by a setting of its own */
+  readonly cone?: true;
   /** reads its own fields */
   readOwn?(drawn: DrawnLength & Own, at: ReadLength['at'], reader: Reader): Partial<ReadLength>;
   /** a length or end that follows from its own sizes and its neighbours, before the chain is solved */

@@ -24,6 +24,10 @@ export const hasOwnEnd = (kind: string): boolean => kind in shapes && outsideSha
 export const isStraight = ({ kind }: Pick<Outside, 'kind'>): boolean => outsideShape(kind).straight === true;
 /** Whether a length of the outside is curved along the axis: it is cut by pairs of numbers. */
 export const isCurvedLength = ({ kind }: Pick<Outside, 'kind'>): boolean => outsideShape(kind).curved === true;
+/** Whether a length of the outside is a cone. */
+export const isConeLength = ({ kind }: Pick<Outside, 'kind'>): boolean => outsideShape(kind).cone === true;
+/** Whether a length is only roughed to its largest diameter with the others, and brought to its shape by cuts of its own. */
+export const isShapedLater = (f: Pick<Outside, 'kind'>): boolean => isCurvedLength(f) || isConeLength(f);
 /** The ball that a length is; undefined for any other shape. */
 export const sphereOf = (s: Outside): Sphere | undefined => outsideShape(s.kind).sphere?.(s);
 /** Flats of a shape that keeps its bar's section; undefined for what is round. */

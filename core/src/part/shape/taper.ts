@@ -17,6 +17,7 @@ interface Own {
 
 /** A cone: two of its two diameters, its length and its slope give the rest. */
 export const taper: OutsideShape<Own> = {
+  cone: true,
   ends: true,
   halves: true,
   takesDetails: true,

@@ -97,6 +97,8 @@ class HolePlanner {
     const chosen: Chosen[] = [];
     // from the deepest outwards: each is the pilot of the next
     for (const step of steps.toReversed()) {
+      // a cone that opens to the tail is cut along its slope when its hole is there
+      if (step.kind === 'taper' && !isMouthCone(step, lengthMm)) continue;
       if (!plansStep(step, lengthMm)) this.waiting.push({ id: step.id, why: 'shape' });
       else if (!isStraight(step)) cones.push(step);
       else {

@@ -50,6 +50,9 @@ export const CAUTIONS = [
   'drawOut',
   'handTurned',
   'squareOn',
+  'onCentreHeight',
+  'evenByHand',
+  'slackBeforeCut',
 ] as const;
 export type Caution = (typeof CAUTIONS)[number];
 

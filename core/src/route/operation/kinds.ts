@@ -28,6 +28,8 @@ import { roundEdge } from './round.ts';
 import { saw } from './saw.ts';
 import { shoulder } from './shoulder.ts';
 import { spot } from './spot.ts';
+import { taper, taperLast, taperNear } from './taper.ts';
+import { taperBack, taperSet } from './taper-set.ts';
 import { dieOrTap, thread, threadLast, threadNear } from './thread.ts';
 import { threadSet } from './thread-set.ts';
 import { touchOff } from './touch-off.ts';
@@ -45,6 +47,11 @@ const kinds = {
     ream,
     countersink,
     chamfer,
+    taperSet,
+    taper,
+    taperNear,
+    taperLast,
+    taperBack,
     threadSet,
     thread,
     threadNear,

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { chooseInstrument } from '../../gauge/index.ts';
 import { toleranceMm } from '../../limit/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
@@ -6,7 +7,20 @@ import { usualMinutes } from '../usual-minutes.ts';
 import type { MeasuredAfter } from './any.ts';
 import { bare, type KindOfOperation, type OfKind } from './kind.ts';
 
-const own = {};
+const setBy = z.discriminatedUnion('by', [
+  z.strictObject({ by: z.enum(['compound', 'attachment']), travelMm: z.number(), setMm: z.number() }),
+  z.strictObject({ by: z.literal('setOver'), pivotsMm: z.number(), setMm: z.number() }),
+]);
+/** Of a cone: what is wanted of its slope, how it is set, and where it is read, mm from its end towards the tail. */
+const own = {
+  cone: z
+    .strictObject({
+      ...{ perLength: z.number(), lengthMm: z.number(), gaugeFromTailMm: z.number(), toleranceDeg: z.number() },
+      set: setBy,
+      stationsMm: z.array(z.number()).max(40),
+    })
+    .optional(),
+};
 type MeasureOperation = OfKind<'measure', typeof own>;
 
 /** The measurement of a level after one of its cuts. */

@@ -116,7 +116,7 @@ export function situationOf(
         xMm: placeOf(run.means.lathe, reference.rings),
         rMm: (reference.diameterMm + overPointMm) / 2,
         depthMm: reference.depthMm,
-        touchMm: reference.by === 'touchOff' ? TOUCH_MM + (thread ? POINT_MM : 0) : 0,
+        touchMm: reference.by === 'touchOff' ? TOUCH_MM + (thread ? POINT_MM : 0) + (reference.placeDoubtMm ?? 0) : 0,
       },
       knownSpring: springAt(belief, reference.springShare ?? reckoned),
       spring: springAt(belief, reckoned),

@@ -1,0 +1,104 @@
+import { angleGrade } from '../../taper/index.ts';
+import {
+  type BetweenCentres,
+  pointDepthMm,
+  riseMm,
+  type SetBy,
+  type TaperWay,
+  taperWays,
+} from '../../tapering/index.ts';
+import { hollowMm, reachOf } from '../../work/index.ts';
+import type { FitContext } from '../fit-context.ts';
+import { TAPER_BY, type TaperBy } from '../operation/taper.ts';
+import type { TaperSetting } from '../operation/taper-set.ts';
+import type { ConeCut } from './cone.ts';
+
+/** How a cone is turned in a setup. */
+export interface ChosenWay {
+  readonly set: TaperSetting;
+  /** an indicator over so much of a travel, and what it rises there, mm */
+  readonly overMm: number;
+  readonly risesMm: number;
+}
+
+/** An indicator is read over so much, where there is as much of the slide's travel. */
+const TRAVEL = { mm: 50, in: 50.8 } as const;
+/** How surely a setting is brought to an indicator's reading and clamped there, mm. Shop */
+export const CLAMPED_MM = 0.004;
+
+/** Where the work turns about its centres, as its centre holes stand; undefined where it is held otherwise. */
+function betweenOf({ held, piece }: FitContext): BetweenCentres | undefined {
+  if (held.method !== 'betweenCentres') return undefined;
+  const { zFromMm, zToMm } = reachOf(piece);
+  const inMm = 0.01;
+  return {
+    wholeMm: zToMm - zFromMm,
+    headDepthMm: pointDepthMm(hollowMm(piece, zFromMm + inMm)),
+    tailDepthMm: pointDepthMm(hollowMm(piece, zToMm - inMm)),
+  };
+}
+
+type Can = Extract<TaperWay, { can: true }>;
+const can = (way: TaperWay): way is Can => way.can;
+const settles = (way: Can): way is Exclude<Can, { way: 'formTool' }> => way.way !== 'formTool';
+
+/** Every way of a cone in a setup, those that can first, the one that is wished before others. @returns none where no setting of this lathe turns it */
+export function waysHere(context: FitContext, cone: ConeCut): readonly TaperWay[] {
+  return taperWays(context.means.lathe, {
+    ...{ perLength: cone.perLength, lengthMm: cone.lengthMm, side: cone.on.side },
+    between: betweenOf(context),
+  });
+}
+
+/** The way that a cone is turned by here; undefined where this lathe has none. */
+export function wayFor(context: FitContext, cone: ConeCut): ChosenWay | undefined {
+  const ways = waysHere(context, cone).filter(can).filter(settles);
+  const way = ways.find((w) => w.way === context.wishes.tapers?.by) ?? ways[0];
+  if (!way) return undefined;
+  const { lathe } = context.means;
+  if (way.way === 'compound') {
+    const { scaleDeg, eyeDeg, eyeMm, travelMm, roomMm, beginsMm, settings } = way.set;
+    const overMm = Math.min(TRAVEL[lathe.unit], roomMm);
+    return {
+      set: { by: 'compound', scaleDeg, eyeDeg, eyeMm, travelMm, roomMm, beginsMm, settings },
+      ...{ overMm, risesMm: riseMm(cone.halfDeg, overMm, 'compound') },
+    };
+  }
+  // the carriage along a true cylinder between the centres, or the slide along the attachment
+  const overMm = TRAVEL[lathe.unit];
+  const rises = { overMm, risesMm: riseMm(cone.halfDeg, overMm, 'cone') };
+  if (way.way === 'attachment') return { set: { by: 'attachment', graduated: way.graduated }, ...rises };
+  const { offsetMm, byRuleMm, nearerMm } = way.set;
+  const between = betweenOf(context)!;
+  return {
+    set: {
+      ...{ by: 'setOver', offsetMm, byRuleMm, nearerMm, way: way.set.way, balls: way.balls },
+      pivotsMm: between.wholeMm - between.headDepthMm - between.tailDepthMm,
+    },
+    ...rises,
+  };
+}
+
+/** What a correction turns: an indicator over its travel, or the tailstock. */
+export const setByOf = ({ set, overMm }: ChosenWay): SetBy =>
+  set.by === 'setOver'
+    ? { by: 'setOver', pivotsMm: set.pivotsMm, setMm: CLAMPED_MM }
+    : { by: set.by, travelMm: overMm, setMm: CLAMPED_MM };
+
+/** Slower than 1 in so many a taper holds itself, and has to fit closely; grades of the two. Shop */
+const HOLDS_ITSELF = 8;
+const USUAL_GRADE = { holds: 8, releases: 10 } as const;
+/** The shortest that the grades know, mm. ISO 1947 */
+const SHORTEST_MM = 6.01;
+const LONGEST_MM = 630;
+
+/** The grade of angle that a cone is turned to, and what half its angle may be off, degrees. @source ISO 1947: AT of the whole angle, half to either side */
+export function toleranceOf({ wishes }: FitContext, { perLength, lengthMm }: ConeCut) {
+  const grade = wishes.tapers?.grade ?? (perLength * HOLDS_ITSELF <= 1 ? USUAL_GRADE.holds : USUAL_GRADE.releases);
+  const at = angleGrade(grade, Math.min(LONGEST_MM, Math.max(SHORTEST_MM, lengthMm)))!;
+  return { grade, toleranceDeg: ((at.microradians / 1e6) * 180) / Math.PI / 4 };
+}
+
+/** Means of turning a cone that a lathe has, whatever the cone. */
+export const taperMeans = (ways: readonly TaperWay[]): readonly TaperBy[] =>
+  TAPER_BY.filter((by) => ways.some((w) => w.way === by && w.can));
