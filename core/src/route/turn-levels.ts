@@ -13,7 +13,7 @@ import { measureRoughed } from './operation/measure.ts';
 import { shoulderOperation } from './operation/shoulder.ts';
 import { touchAgainOperation } from './operation/touch-off.ts';
 import { cornerMm } from './rounds.ts';
-import { outsideConeSteps } from './taper/steps.ts';
+import { CONE_LEAVE_MM, outsideConeSteps } from './taper/steps.ts';
 import { finishLevel, roughLevel } from './turning.ts';
 
 /** How far towards the tail the raw metal over a length goes on as thick as it is there, mm. */
@@ -119,7 +119,11 @@ export function turnLevels(
     if (isShapedLater(feature)) {
       // the shoulder at a cone's large end is squared as beside any length
       if (isConeLength(feature) && extent !== 'rough' && level.shoulder && outsideMm > level.targetMm + PLACE_MM)
-        pushAll(shoulders, shoulderOperation(context, level, outsideMm, recorderFor, corner));
+        // only down to what was roughed: the corner is the cone's own
+        pushAll(
+          shoulders,
+          shoulderOperation(context, { ...level, targetMm: roughedMm(level) }, outsideMm, recorderFor, corner),
+        );
       continue;
     }
     if (extent === 'rough') {
@@ -175,11 +179,9 @@ function planLevel(
   // over an arbor nothing stands in the way
   const keptMm = heldInside(held.method) ? 0 : 0.5;
   const zFromMm = Math.max(feature.zFromMm + corner - runPast, freeFromMm(held) + keptMm);
-  const level = leavingFor(
-    context,
-    levelOf(context, turningEdges(context), feature, zFromMm, shoulder, startMm, recorderFor),
-    startMm,
-  );
+  const usual = levelOf(context, turningEdges(context), feature, zFromMm, shoulder, startMm, recorderFor);
+  const room = Math.max(usual.allowanceMm, Math.min(CONE_LEAVE_MM, Number((startMm - usual.targetMm).toFixed(9))));
+  const level = leavingFor(context, isConeLength(drawn) ? { ...usual, allowanceMm: room } : usual, startMm);
   const outsideMm = left ? Math.min(left.diameterMm, standingMm(piece, left.zFromMm, left.zToMm)) : context.stockMm;
   // the wall that roughing leaves comes off with the shoulder, fed outwards: no cut along meets it in its whole height
   const short = shoulder && corner === 0 && outsideMm > level.targetMm + PLACE_MM ? SHOULDER_LEFT_MM : 0;

@@ -171,10 +171,12 @@ class Lathe {
     of: Pick<Finding, 'operationId' | 'passNumber'>,
   ): void {
     const [fromMm, far] = [Math.min(...path.map((p) => p.zMm)) + LONG_MM, 1e4];
+    const slope = steepest(path);
     for (const cut of cuts)
       for (const loop of intersect(intersect(cut, this.#metal), ring(fromMm, far, 0, far)).loops) {
         const { zFromMm, zToMm, rFromMm, rToMm } = boxOf(loop);
-        const lackMm = rToMm - rFromMm - deepestMm;
+        // along a slope the band rises with it
+        const lackMm = rToMm - rFromMm - (zToMm - zFromMm) * slope - deepestMm;
         if (zToMm - zFromMm < LONG_MM || lackMm <= FACE_MM) continue;
         const found = { zMm: (zFromMm + zToMm) / 2, rMm: (rFromMm + rToMm) / 2, byMm: lackMm };
         if (!this.findings.some((f) => f.code === 'edgeShort' && f.operationId === of.operationId))
@@ -235,6 +237,15 @@ class Lathe {
   takesOff(gone: Contour): void {
     this.#metal = cutAway(this.#metal, gone);
   }
+}
+
+/** How steep the longest way along the axis is: its rise by its length. */
+function steepest(path: Stroke['path']): number {
+  const ways = path
+    .slice(1)
+    .map((to, i) => ({ longMm: Math.abs(to.zMm - path[i]!.zMm), highMm: Math.abs(to.rMm - path[i]!.rMm) }));
+  const along = ways.reduce((a, b) => (b.longMm > a.longMm ? b : a), { longMm: 0, highMm: 0 });
+  return along.longMm > 0 ? along.highMm / along.longMm : 0;
 }
 
 /** A body with what of it reaches across the axis: that turns through the same half-section. */

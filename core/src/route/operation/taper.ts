@@ -41,11 +41,13 @@ function wayOf(part: Part, o: TaperOperation, on: Outside | Inside, tailMm: numb
   const sign = o.side === 'outside' ? 1 : -1;
   const alpha = radians(o.halfDeg);
   // a nose that goes on along the slope would cut into what goes on parallel
+  const free = o.carried === undefined || o.carried === 'free' || o.carried === 'steady';
   const roomMm = tail ? (sign * (tailMm - asAimed(tail).leftMm)) / 2 : Number.POSITIVE_INFINITY;
   const overMm = Math.max(0, roomMm + noseMm * (1 / Math.cos(alpha) - 1)) / Math.tan(alpha);
   const stands = head !== undefined && sign * (asAimed(head).rightMm - asAimed(on).leftMm) > PLACE_MM;
   return {
-    fromMm: on.zToMm + Math.min(PAST_MM + noseMm, overMm),
+    // a tail centre stands close behind the end
+    fromMm: on.zToMm + Math.min(free ? PAST_MM + noseMm : 0, overMm),
     toMm: stands ? on.zFromMm + noseMm : on.zFromMm - PAST_MM / 2,
   };
 }

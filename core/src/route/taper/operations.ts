@@ -13,6 +13,9 @@ import { waysHere } from './way.ts';
 const PROVE_MM = 0.6;
 /** What a scale set by eye may be off is left besides, as far as that is reasonable, mm. */
 const MOST_EYE_MM = 1;
+/** A cut that cleans the cone goes so much deeper than it must, and so much is left at the least when it is proved, on the diameter, mm. */
+const CLEANS_MM = 0.16;
+const LEAST_LEFT_MM = 0.3;
 /** Less on the diameter than this is no cut, mm. */
 const NO_CUT_MM = 0.02;
 
@@ -49,8 +52,11 @@ export function coneOperations(context: FitContext, planned: PlannedCone, record
   const measured = (after: 'rough' | 'semi' | 'finish', aimMm: number): Operation =>
     measureFor(context, planned, after, aimMm, recorderFor);
   const eyeMm = set.by === 'compound' ? Math.min(MOST_EYE_MM, set.eyeMm) : 0;
-  const roughedMm = over(level.allowanceMm + PROVE_MM + eyeMm);
-  const nearMm = over(last.cuts === 2 ? level.allowanceMm / 2 : level.allowanceMm);
+  // what is proved has to be cut all along; and two last cuts have to be left even so
+  const mostMm = sign * (planned.cleanMm - level.targetMm) - CLEANS_MM;
+  const leaveMm = Math.min(level.allowanceMm + PROVE_MM + eyeMm, Math.max(mostMm, LEAST_LEFT_MM));
+  const roughedMm = over(leaveMm);
+  const nearMm = over(Math.min(leaveMm / 2, last.cuts === 2 ? level.allowanceMm / 2 : level.allowanceMm));
   const { means: fineness } = last.fineness;
   const cuts = [
     ...along('taper', startMm, roughedMm),

@@ -54,14 +54,17 @@ export function conesNow(
   inSetup: InSetup,
   reached: ReadonlySet<string>,
   told: readonly Waiting[],
-): { readonly now: readonly ConeCut[]; readonly waiting: readonly Waiting[] } {
+): { readonly now: readonly ConeCut[]; readonly waiting: readonly Waiting[]; readonly noHole: WaitsBecause } {
   const waits = new Set<string>(told.map((w) => w.id));
+  const steps = new Set<string>(insides(inSetup.piece.part).map((s) => s.id));
   const all = conesOf(inSetup.piece.part)
     .filter((on) => !isFinished(inSetup.piece, on.id) && !waits.has(on.id))
     .map((on) => ({ on, why: waitsBecause(inSetup, on, reached) }));
   return {
     now: all.flatMap(({ on, why }) => (why ? [] : (coneOf(on) ?? []))),
     waiting: all.flatMap(({ on, why }) => (why ? [{ id: on.id, why }] : [])),
+    // one in a hole that is not made waits with it
+    noHole: told.find((w) => steps.has(w.id))?.why ?? 'shape',
   };
 }
 
@@ -102,7 +105,7 @@ export function planCones(
       waiting.push({ id: cone.on.id, why });
       if (problem) problems.push(problem);
     };
-    const cut = planCone(context, piece, cone, recorderFor);
+    const cut = planCone(context, piece, cone, found.noHole, recorderFor);
     if ('why' in cut) {
       wait(cut.why, cut.problem);
       continue;
@@ -113,11 +116,17 @@ export function planCones(
   return { early, late, waiting, problems };
 }
 
-function planCone(context: FitContext, piece: Workpiece, cone: ConeCut, recorderFor: RecorderFor): ConeCuts {
+function planCone(
+  context: FitContext,
+  piece: Workpiece,
+  cone: ConeCut,
+  noHole: WaitsBecause,
+  recorderFor: RecorderFor,
+): ConeCuts {
   const { on, sign } = cone;
   const stands = standsOver(piece, cone);
   // a hole has to be there before a bar goes into it
-  if (!stands) return { why: 'shape' };
+  if (!stands) return { why: noHole };
   const edges = edgesFor(context, cone, stands.narrowestMm);
   if (!edges) return { why: 'noTool', problem: lacksBar(stands.narrowestMm) };
   const way = wayFor(context, cone);
@@ -125,7 +134,7 @@ function planCone(context: FitContext, piece: Workpiece, cone: ConeCut, recorder
   const straight = { ...on, limits: cone.limits };
   const steps = sign === -1 ? coneSteps(context, cone, edges, stands.narrowestMm, recorderFor) : [];
   const begun = steps.length > 0 ? standsOver(afterOperations(piece, steps, 0), cone)! : stands;
-  const { tailMm: startMm, atTailMm } = begun;
+  const { tailMm: startMm, atTailMm, cleanMm } = begun;
   const level = levelOf(context, edges, straight, on.zFromMm, false, startMm, recorderFor);
   const { last } = level;
   // the compound is the cone's own setting: it is no fine screw besides
@@ -133,7 +142,7 @@ function planCone(context: FitContext, piece: Workpiece, cone: ConeCut, recorder
     return { why: 'tooFine', problem: tooFine(cone, last.kind === 'tooFine' ? last.why : 'ring') };
   return coneOperations(
     context,
-    { cone, way, edges, level, last, startMm, atTailMm, steps, openMm: stands.narrowestMm },
+    { cone, way, edges, level, last, startMm, cleanMm, atTailMm, steps, openMm: stands.narrowestMm },
     recorderFor,
   );
 }

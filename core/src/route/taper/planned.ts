@@ -13,6 +13,8 @@ export interface PlannedCone {
   readonly last: LastCuts;
   /** the first cut along it that touches metal, and what stands at that end itself */
   readonly startMm: number;
+  /** the first that leaves nothing of it uncut */
+  readonly cleanMm: number;
   readonly atTailMm: number;
   /** what is bored in steps before, from how wide it is open there */
   readonly steps: readonly Operation[];

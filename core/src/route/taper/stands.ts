@@ -7,6 +7,8 @@ import type { ConeCut } from './cone.ts';
 export interface StandsOver {
   /** the first cut along the cone that would touch any of it, as the diameter at the cone's end towards the tail */
   readonly tailMm: number;
+  /** the first cut along it that leaves nothing of that uncut, said so too */
+  readonly cleanMm: number;
   /** what stands at that end itself */
   readonly atTailMm: number;
   /** of a hole the narrowest, outside the largest */
@@ -35,5 +37,6 @@ export function standsOver(
   const narrowestMm = sign * Math.max(...stands.map((s) => sign * s.mm));
   if (narrowestMm <= PLACE_MM) return undefined;
   const tail = stands.map((s) => s.mm - sign * perLength * (on.zToMm - s.zMm));
-  return { tailMm: sign * Math.max(...tail.map((mm) => sign * mm)), atTailMm: stands.at(-1)!.mm, narrowestMm };
+  const cleanMm = sign * Math.min(...tail.map((mm) => sign * mm));
+  return { tailMm: sign * Math.max(...tail.map((mm) => sign * mm)), cleanMm, atTailMm: stands.at(-1)!.mm, narrowestMm };
 }

@@ -9,6 +9,8 @@ import { type ConeCut, coneOf } from './cone.ts';
 
 /** What steps leave over a cone for the cuts along it, on the diameter, mm. */
 export const STEPS_LEAVE_MM = 1.4;
+/** The length of a cone is roughed to so much over its largest, on the diameter, mm: its first cuts and the proving need it. */
+export const CONE_LEAVE_MM = 1.6;
 /** More steps nobody winds stops for. */
 const MOST_STEPS = 24;
 
@@ -52,7 +54,7 @@ const SHORTEST_MM = 1;
 
 const stepLevel = (on: Outside | Inside, sign: 1 | -1, edges: Edges, toMm: number, zFromMm: number): Level => ({
   feature: { ...on, leftMm: toMm, rightMm: toMm, diameterMm: toMm },
-  ...{ sign, edges, zFromMm, shoulder: false, allowanceMm: 0, targetMm: toMm },
+  ...{ sign, edges, zFromMm, shoulder: false, allowanceMm: STEPS_LEAVE_MM, targetMm: toMm - sign * STEPS_LEAVE_MM },
   last: { kind: 'tooFine', why: 'ring' },
 });
 
