@@ -68,6 +68,11 @@ const cautions: Record<Caution, string> = {
     'Out of the cut before it reaches the end: slow rather than late. Never a finger on a thread that turns, no gloves, sleeves up.',
   handTurned:
     'Too short for the hand at any speed of this lathe: motor off at the switch, belt slack or gears out, and turn the spindle by hand for the last turns.',
+  onCentreHeight:
+    'Spindle stopped, power off while the lathe is set. Tool on centre by a rule against the work or the tail centre.',
+  evenByHand:
+    'Both hands on the compound’s crank in turn, even and slow: wherever they stop a ring stays. Its slide must not run off its screw.',
+  slackBeforeCut: 'Begin well before the work, so that the attachment’s slack is taken up before the point is in it.',
   squareOn:
     'Spindle stopped and out of gear, or locked: turn the holder by hand against the tailstock, half a turn back for each turn, oil. Never under power in a chuck by its key.',
   edgesSharp: 'Edges and chips are sharp: brush or hook, never the hand.',

@@ -1,3 +1,4 @@
+import type { TaperSetting } from '@whelk/core/route';
 import { inMinutes, type TaperSaid } from '@whelk/core/taper';
 import type { Correction, TaperWay, TaperWhyNot } from '@whelk/core/tapering';
 import type { InUnit } from './in-unit.ts';
@@ -74,4 +75,20 @@ export function correctionText(
     return `Tailstock by ${much} ${steeper === headIsLarge ? 'towards you' : 'away from you'}: read it by an indicator on the quill, clamp, read again.`;
   const slide = by === 'compound' ? 'compound' : 'attachment';
   return `${slide === 'compound' ? 'Compound' : 'Attachment'} ${steeper ? 'steeper' : 'less steep'} by ${angleText(found.moveDeg)}: over ${u.len(travelMm, u.mm === 'mm' ? 0 : 1)} of its travel an indicator has to show ${much} ${steeper ? 'more' : 'less'}. Clamp, read again, then take the slack out before each cut.`;
+}
+
+/** Which of a cone's ends its passes are told at: where its cut begins. */
+export const tailEndText = (side: 'outside' | 'inside'): string =>
+  side === 'outside' ? 'small end, where the cut begins' : 'mouth, where the cut begins';
+
+/** What the lathe is set to, in a few words. */
+export function setLabel(set: TaperSetting, halfDeg: number, perLength: number, u: InUnit): string {
+  if (set.by === 'compound') return `${set.scaleDeg.toFixed(2)}° by its scale`;
+  if (set.by === 'setOver')
+    return `${u.len(set.offsetMm, u.mm === 'mm' ? 2 : 4)} ${set.way === 'tool' ? 'towards you' : 'away from you'}`;
+  return set.graduated === 'degrees'
+    ? `${halfDeg.toFixed(2)}°`
+    : u.mm === 'mm'
+      ? `${(100 * perLength).toFixed(2)} mm on 100 mm`
+      : `${(12 * perLength).toFixed(3)} in on the foot`;
 }

@@ -1,8 +1,10 @@
 import type { LengthUnit } from '@whelk/core/quantity';
 import type { Limiter } from '@whelk/core/route';
+import type { TaperWhyNot } from '@whelk/core/tapering';
 import type { WorkingCode, WorkingStep } from '@whelk/core/working';
 import { figure, type InUnit, inUnit, valuesIn } from './in-unit.ts';
 import { plungeWorkings } from './plunge-workings.ts';
+import { taperWayNames, whyNotText } from './taper.ts';
 import { limiterText } from './words.ts';
 
 /** A derivation's line: a title and the formula with the values in it. */
@@ -330,6 +332,17 @@ const steps: Record<WorkingCode, (v: V, u: InUnit) => Omit<WordedStep, 'source'>
   'lathe.power': (v) => ({
     title: 'Power at the spindle',
     formula: `${n(v.torqueNm, 1)} N·m × ${n(v.rpm)} rpm ÷ 9549.3 = ${n(v.powerKw, 2)} kW`,
+  }),
+  'route.cone': (v, u) => ({
+    title: 'What the cone asks',
+    formula: `half angle ${n(v.halfDeg, 4)}° over ${u.n(v.lengthMm, 1)} ${u.mm}; ${u.size(v.allowanceMm, 2)} left on the diameter for its last cuts and ${u.size(v.proveMm, 2)} ${u.mm} for two corrections of the setting`,
+  }),
+  'route.taperWay': (v, u) => ({
+    title: taperWayNames[v.way as keyof typeof taperWayNames] ?? String(v.way),
+    formula:
+      v.can === 'yes'
+        ? 'can here'
+        : `cannot here: ${whyNotText(v.why as TaperWhyNot, Number(v.limit) || undefined, u)}`,
   }),
   'route.total': (v) => ({
     title: 'Time for a piece',

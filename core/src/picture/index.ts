@@ -23,6 +23,7 @@ export { type SimulatedView, simulationPicture } from './simulation.ts';
 export { type CardMaterial, type SpeedCard, speedCardPicture, speedCardRows } from './speed-card.ts';
 export { type StripView, stripPicture } from './strip.ts';
 export { type SurfaceView, surfacePicture } from './surface.ts';
+export { type TaperSettingOf, taperSettingPicture } from './taper-setting.ts';
 export { textWidth } from './text-width.ts';
 export { type ThreadCard, threadCardPicture } from './thread-card.ts';
 export { type ThreadSectionOf, threadSection } from './thread-section.ts';

@@ -30,12 +30,15 @@ export {
   currentStep,
   type LivingReference,
   type Outcome,
+  type Proof,
   type Reading,
   type RunState,
   type SpringSample,
 } from './state.ts';
 export { actOf, isPass, type Step, stepsOf } from './step.ts';
 export { stockOf } from './stock-of.ts';
+export { coneAt, coneIn, isTaperStep, overTailMm, type TaperStep, taperSetAt } from './taper.ts';
+export type { Cleaning, ConeFound } from './taper-reading.ts';
 export {
   gaugesThere,
   isThreadStep,

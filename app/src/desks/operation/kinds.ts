@@ -27,6 +27,8 @@ import { saw } from './saw.tsx';
 import { shoulder } from './shoulder.tsx';
 import type { RowAbout, ShownOperation } from './shown.ts';
 import { spot } from './spot.tsx';
+import { taper, taperLast, taperNear } from './taper.tsx';
+import { taperBack, taperSet } from './taper-set.tsx';
 import { dieOrTap, thread, threadLast, threadNear } from './thread.tsx';
 import { threadSet } from './thread-set.tsx';
 import { touchOff } from './touch-off.ts';
@@ -51,6 +53,11 @@ const kinds: { readonly [Kind in OperationKind]: ShownOperation<Kind> } = {
     contour,
     roundEdge,
     breakEdges,
+    taperSet,
+    taper,
+    taperNear,
+    taperLast,
+    taperBack,
     threadSet,
     thread,
     threadNear,

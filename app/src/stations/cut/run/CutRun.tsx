@@ -19,12 +19,13 @@ import { fromJson } from '../../../ui/from-json.tsx';
 import { UnitOfPage } from '../../../ui/unit.ts';
 import { Acts, KeyMark } from './Acts.tsx';
 import { Changed } from './Changed.tsx';
+import { ConeStep, measuresCone } from './ConeStep.tsx';
 import { CutStrip } from './CutStrip.tsx';
 import { Doubts } from './Doubts.tsx';
 import { EndedRun } from './EndedRun.tsx';
 import { KeptNotices, Quarantine } from './KeptStatus.tsx';
 import { MeasureNow, type TakenNow } from './MeasureNow.tsx';
-import { MeasureStep } from './MeasureStep.tsx';
+import { type MeasureProps, MeasureStep } from './MeasureStep.tsx';
 import { NotePanel } from './NotePanel.tsx';
 import { ReadingsPanel } from './ReadingsPanel.tsx';
 import { RunHead } from './RunHead.tsx';
@@ -120,7 +121,7 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
               onBack={back}
             />
           ) : handWork === 'measure' ? (
-            <MeasureStep
+            <Measuring
               key={`${step.id}-${state.rounds[step.id] ?? 0}`}
               keepAs={id}
               frozen={frozen}
@@ -168,6 +169,10 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
     </UnitOfPage.Provider>
   );
 }
+
+/** A diameter is measured on its ladder, a cone along it. */
+const Measuring = (props: MeasureProps) =>
+  measuresCone(props.advice) ? <ConeStep {...props} /> : <MeasureStep {...props} />;
 
 /** What can be done at a step that is neither touching off nor measuring; what cannot be done now is not pressed. */
 function PlainActs({

@@ -30,7 +30,8 @@ import { PLACES, useReading } from './useReading.ts';
 import type { useRun } from './useRun.ts';
 import { Verdict } from './Verdict.tsx';
 
-interface Props {
+/** What a measuring step is shown with. */
+export interface MeasureProps {
   /** the run, under which a reading that is being typed is kept */
   readonly keepAs: string;
   readonly frozen: FrozenRun;
@@ -52,7 +53,7 @@ const actText: Record<string, string> = {
 };
 
 /** Measuring: readings on a ladder beside the limits, the verdict, and at once the next number on the dial. */
-export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote, keys }: Props) {
+export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote, keys }: MeasureProps) {
   const { step, measured, next } = advice;
   const { limits } = step;
   const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
@@ -253,7 +254,7 @@ function Together({
   measured,
   unit,
   places,
-}: Pick<Props, 'frozen' | 'state'> & { stepId: string; measured: Measured; unit: 'mm' | 'in'; places: number }) {
+}: Pick<MeasureProps, 'frozen' | 'state'> & { stepId: string; measured: Measured; unit: 'mm' | 'in'; places: number }) {
   return (
     <p className="mt-3">
       {measured.combined.disagreement
@@ -274,7 +275,7 @@ function Together({
 }
 
 /** The one next act after measuring, and what else can be done. */
-function MeasuredActs({
+export function MeasuredActs({
   advice: { measured, next },
   acts,
   main,
@@ -282,7 +283,7 @@ function MeasuredActs({
   add,
   focusField,
   onGone,
-}: Pick<Props, 'advice' | 'keys' | 'add'> & {
+}: Pick<MeasureProps, 'advice' | 'keys' | 'add'> & {
   acts: readonly Act[];
   main: (() => void) | undefined;
   focusField: () => void;

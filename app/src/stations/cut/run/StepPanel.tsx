@@ -4,6 +4,7 @@ import {
   adviseStep,
   explainOperation,
   type FrozenRun,
+  isTaperStep,
   isThreadStep,
   type Move,
   type NoMove,
@@ -11,6 +12,7 @@ import {
   type Step,
   type StepAdvice,
   type ThreadStep,
+  taperSetAt,
 } from '@whelk/core/run';
 import type { Recorder } from '@whelk/core/working';
 import { nameOf } from '../../../desks/operation/at-lathe.ts';
@@ -62,7 +64,7 @@ export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add,
           frozen={frozen}
           move={move}
           trial={trial}
-          of={isThreadStep(step)}
+          of={isThreadStep(step) ? 'thread' : isTaperStep(step) ? step.side : undefined}
           onForget={onForget}
           tell={(r) => void adviseStep(frozen, state, r)}
         />
@@ -81,16 +83,22 @@ export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add,
             <b>leave the ring alone</b>, stop and measure the short length.
           </p>
         )}
-        {!trial && !isThreadStep(step) && fromEndMm !== undefined && carriage && carriageMeans.means === 'dial' && (
-          <DialRow
-            name="Carriage"
-            dial={carriageMeans}
-            move={carriage}
-            note={`${dialScale(carriageMeans).lineNumber.valueOf()} ${carriageMeans.unit} a line; counted from the number at the faced end`}
-            sub={`${measure(fromEndMm, unit, unit === 'mm' ? 1 : 3)} ${unit} from the faced end`}
-          />
-        )}
-        {!trial && !isThreadStep(step) && fromEndMm !== undefined && !carriage && (
+        {isTaperStep(step) && step.by === 'compound' && <ByCompound set={taperSetAt(frozen, step)} {...{ unit }} />}
+        {!trial &&
+          !isThreadStep(step) &&
+          !byCompound(step) &&
+          fromEndMm !== undefined &&
+          carriage &&
+          carriageMeans.means === 'dial' && (
+            <DialRow
+              name="Carriage"
+              dial={carriageMeans}
+              move={carriage}
+              note={`${dialScale(carriageMeans).lineNumber.valueOf()} ${carriageMeans.unit} a line; counted from the number at the faced end`}
+              sub={`${measure(fromEndMm, unit, unit === 'mm' ? 1 : 3)} ${unit} from the faced end`}
+            />
+          )}
+        {!trial && !isThreadStep(step) && !byCompound(step) && fromEndMm !== undefined && !carriage && (
           <p className="text-xl">
             Carriage: {kindOf(step.kind).makes === 'shoulder' ? 'square the shoulder at' : 'cut to'} the line{' '}
             <b>{measure(fromEndMm, unit, unit === 'mm' ? 1 : 3)}</b> {unit} from the faced end.
@@ -108,6 +116,20 @@ export function StepPanel({ frozen, state, advice, trial, onForget, keepAs, add,
   );
 }
 
+const byCompound = (step: Step): boolean => isTaperStep(step) && step.by === 'compound';
+
+/** The cone's own feed, where the compound is it. */
+function ByCompound({ set, unit }: { set: ReturnType<typeof taperSetAt>; unit: 'mm' | 'in' }) {
+  if (set?.by !== 'compound') return null;
+  return (
+    <p className="max-w-xl text-lg">
+      Carriage locked where it stood at touching off. Compound wound back, then fed evenly by hand over{' '}
+      <b>{measure(set.travelMm, unit, unit === 'mm' ? 1 : 2)}</b> {unit} of its travel; draw out with the cross-slide,
+      wind the compound back, and set the next number.
+    </p>
+  );
+}
+
 /** Lines of the working of a step's operation that carry some codes. */
 const tellOnly =
   (frozen: FrozenRun, step: Step): TellOnly =>
@@ -121,15 +143,15 @@ const placesOf = (move: Move, unit: 'mm' | 'in'): number =>
 
 /** What the cut takes off, from what stands there to what it should come to, as it was measured and not as it was planned. */
 function Takes({
-  of = false,
+  of,
   frozen,
   move,
   trial,
   onForget,
   tell,
 }: {
-  /** whether its sizes are pitch diameters */
-  of?: boolean;
+  /** its sizes are pitch diameters, or those at the end of a cone, outside or in a hole */
+  of?: 'thread' | 'outside' | 'inside' | undefined;
   frozen: FrozenRun;
   move: Move;
   trial: boolean;
@@ -146,9 +168,11 @@ function Takes({
   return (
     <>
       <p className="mt-1 text-lg">
-        {of ? 'Pitch diameter by' : inside ? 'Opens the hole by' : 'Takes'}{' '}
+        {of === 'thread' ? 'Pitch diameter by' : inside ? 'Opens the hole by' : 'Takes'}{' '}
         <b>{f(Math.abs(move.beforeMm - comesToMm))}</b> {unit}
-        {inside || of ? '' : ' off the diameter'}: Ø{f(move.beforeMm)} → <b>Ø{f(comesToMm)}</b>
+        {inside || of === 'thread' ? '' : ' off the diameter'}
+        {of === 'outside' ? ', at the small end' : of === 'inside' ? ', at the mouth' : ''}: Ø{f(move.beforeMm)} →{' '}
+        <b>Ø{f(comesToMm)}</b>
         {cut === 'half' && !trial ? ', half of what is left; then measure' : ''}
         {cut === 'springPass' ? ': the same number again, for what still springs' : ''}
         <Working of="this cut" tell={tell} />

@@ -31,7 +31,11 @@ export function Verdict({
   return (
     <>
       <h2 className="text-2xl">{headline(advice, side)}</h2>
-      {decision && <p className="mt-1 text-lg">{sentence(decision, step.last === true, inside === true, side)}</p>}
+      {decision && (
+        <p className="mt-1 text-lg">
+          {sentence(decision, step.last === true, inside === true, side, measured.cone !== undefined)}
+        </p>
+      )}
       {decision?.left === 'gone' && (
         <StillServes frozen={frozen} featureId={step.featureId} sizeMm={combined.guardMm} />
       )}
@@ -100,13 +104,14 @@ function headline({ step, measured, inside }: StepAdvice, side: CutSide): string
   return inside ? 'It is inside already' : 'One more cut, as planned';
 }
 
-function sentence({ verdict, left }: Decision, last: boolean, inside: boolean, side: CutSide): string {
+function sentence({ verdict, left }: Decision, last: boolean, inside: boolean, side: CutSide, cone: boolean): string {
   const [beyond, metal] = side === 'outside' ? ['below the lower', 'large'] : ['above the upper', 'small'];
   if (left === 'gone' && verdict === 'doesNotFit')
     return `It is ${beyond} limit by more than the gauge can err. Wipe it, read it again at another place, with another gauge if there is one, before believing it.`;
   if (left === 'gone')
     return `It reads ${beyond} limit, by less than the gauge can err. Measure again, or with a finer gauge, before deciding.`;
   if (inside) return 'Nothing more has to come off. Stop here, or cut on to the middle of the limits.';
+  if (!last && cone) return 'Its angle is settled; what is left comes off along the cone.';
   if (!last) return 'The next cut is as deep as the one before, so that the spring of both is the same and cancels.';
   if (verdict === 'fits') return 'Inside the limits even if the gauge errs.';
   if (left === 'metalOn' && verdict === 'cannotSay')
