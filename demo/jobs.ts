@@ -3,6 +3,7 @@ import { emptyBoreStep } from '../core/src/part/index.ts';
 import { ends, f, glued, groove, hole, job, over, thread } from './builders.ts';
 import { hollowJobs } from './hollow-jobs.ts';
 import { oldStud } from './old-stud.ts';
+import { taperJobs } from './taper-jobs.ts';
 import { threadJobs } from './thread-jobs.ts';
 import { demoId, length } from './words.ts';
 
@@ -122,6 +123,7 @@ export const jobs: [string, Job][] = [
   ],
   ...hollowJobs,
   ...threadJobs,
+  ...taperJobs,
   [
     'bolt',
     job(

@@ -1,4 +1,4 @@
-import type { TaperSetting } from '@whelk/core/route';
+import type { TaperSetting, TaperWish } from '@whelk/core/route';
 import { inMinutes, type TaperSaid } from '@whelk/core/taper';
 import type { Correction, TaperWay, TaperWhyNot } from '@whelk/core/tapering';
 import type { InUnit } from './in-unit.ts';
@@ -92,3 +92,7 @@ export function setLabel(set: TaperSetting, halfDeg: number, perLength: number, 
       ? `${(100 * perLength).toFixed(2)} mm on 100 mm`
       : `${(12 * perLength).toFixed(3)} in on the foot`;
 }
+
+/** How cones are turned, in a line. */
+export const taperWishText = ({ by, grade }: TaperWish): string =>
+  `${by ? `${taperWayNames[by].toLowerCase()} where it can` : 'by what suits each'}; angle to ${grade ? `AT${grade}` : 'AT8 where it holds itself, else AT10'}`;

@@ -125,8 +125,18 @@ export function planJob(
     instruments: shop.instruments,
     material,
   };
-  const { school, policy, own, centreSpeed, holes, lastCuts, threads } = job.route;
-  const wishes: Wishes = { school, policy, own, centreSpeed, holes, lastCuts, threads, clearanceMm: allow.clearanceMm };
+  const { school, policy, own, centreSpeed, holes, lastCuts, threads, tapers } = job.route;
+  const wishes: Wishes = {
+    school,
+    policy,
+    own,
+    centreSpeed,
+    holes,
+    lastCuts,
+    threads,
+    tapers,
+    clearanceMm: allow.clearanceMm,
+  };
   const setups = planSetups(
     blankPiece(lies, sizes, blank, allow),
     job.hold.setups,

@@ -50,9 +50,10 @@ export const jobSchema = z.strictObject({
     holes: z.enum(HOLE_SCHOOLS).optional(),
     /** the school of the last cuts, and what is left for them; as the limits ask where it is not given */
     lastCuts: lastCutsSchema.optional(),
+    /** how cones are turned; as usual where it is not given */
+    tapers: taperWishSchema.optional(),
     /** how threads are cut; as usual where it is not given */
     threads: threadWishSchema.optional(),
-    tapers: taperWishSchema.optional(),
     tools: z.enum(['hss', 'carbide']),
     /** how speeds are chosen for this job; the usual way where it is not given */
     policy: speedPolicySchema.optional(),

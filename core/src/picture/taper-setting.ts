@@ -12,6 +12,8 @@ export interface TaperSettingOf {
   readonly zero: 'crossSlide' | 'bed';
   /** written at the angle, at the tailstock or the bar */
   readonly label: string;
+  /** what is written at the headstock's end, and where the turner stands */
+  readonly names: readonly [head: string, turner: string];
 }
 
 /** So slow a taper is drawn steeper, and so steep a one slower, degrees. */
@@ -115,7 +117,7 @@ export function taperSettingPicture(of: TaperSettingOf, width: number, height: n
       [width - 20, y0],
     ],
   };
-  const names = [text([x0 - 20, 18], 'headstock', 'start'), text([width / 2, height - 8], 'you stand here')];
+  const names = [text([x0 - 20, 18], of.names[0], 'start'), text([width / 2, height - 8], of.names[1])];
   // along the front flank, from its end towards the tail to the headstock
   const flank = (d: number): readonly [Point, Point] => [
     [xt, y0 + atTail + d],

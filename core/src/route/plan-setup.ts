@@ -243,8 +243,14 @@ function wantedIn(context: FitContext, number: number, recorderFor: RecorderFor)
   const rounds = planRounds(context, cutNow, waiting, wanted, recorderFor);
   for (const round of rounds.operations) putRound(part, wanted, round);
   waiting.push(...rounds.waiting);
-  for (const feature of edgesNow(context, turned.cut))
-    push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
+  const finishes = (of: readonly Operation[]): readonly string[] => of.flatMap((o) => finishedBy(part, o));
+  const breakEdges = (cut: ReadonlySet<string>, but: ReadonlySet<string> = new Set()): void => {
+    for (const feature of edgesNow(context, cut))
+      if (!but.has(feature.id))
+        push(wanted, chamferOperation(context, feature, chamferOf(part, feature)!, recorderFor));
+  };
+  const ready = new Set([...turned.cut, ...finishes(cones.early)]);
+  breakEdges(ready);
   const threads = planCutIns(
     context,
     new Set([...cutNow, ...wanted.flatMap((o) => finishedBy(part, o))]),
@@ -253,6 +259,8 @@ function wantedIn(context: FitContext, number: number, recorderFor: RecorderFor)
     true,
   );
   wanted.push(...threads.operations, ...cones.late);
+  const last = new Set(finishes(cones.late));
+  if (last.size > 0) breakEdges(last, new Set(edgesNow(context, ready).map((f) => f.id)));
   waiting.push(...threads.waiting);
   if (!onlyEnds && setup.extent !== 'rough') push(wanted, breakEdgesOperation(context, cutNow, recorderFor));
   return {

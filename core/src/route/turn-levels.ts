@@ -118,7 +118,7 @@ export function turnLevels(
   for (const { feature, level, outsideMm, cornerMm: corner, finish } of levels) {
     if (isShapedLater(feature)) {
       // the shoulder at a cone's large end is squared as beside any length
-      if (isConeLength(feature) && extent !== 'rough' && level.shoulder && outsideMm > level.targetMm + PLACE_MM)
+      if (isConeLength(feature) && extent !== 'rough' && level.shoulder && outsideMm > roughedMm(level) + PLACE_MM)
         // only down to what was roughed: the corner is the cone's own
         pushAll(
           shoulders,

@@ -15,9 +15,9 @@ import { orderEvents } from './order.ts';
 import { sideOf } from './side-of.ts';
 import { currentStep, type Metal, type Reading, type RunState, startState } from './state.ts';
 import { actOf, isPass, type Step } from './step.ts';
+import { keepProof, taperMoved } from './take-cone.ts';
 import { type Draft, keepLiving, takeSize } from './take-size.ts';
-import { coneAt, coneIn, coneSign, overTailMm } from './taper.ts';
-import { cleaningAfter } from './taper-reading.ts';
+import { coneIn, overTailMm } from './taper.ts';
 import { acrossOf, isThreadStep } from './thread.ts';
 import { sizeOfReading, uncertaintyOfReading } from './thread-reading.ts';
 
@@ -239,45 +239,6 @@ function measureDone(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>
   if (finished) while (isCutOf(run.steps[draft.stepIndex], featureId)) draft.stepIndex += 1;
   return true;
 }
-
-/** What the stations of a cone showed stays known: a later size of one place goes by it. */
-function keepProof(run: FrozenRun, draft: Draft, step: Step, at: string, movedMm?: number): void {
-  const cone = measured(run, draft, step)?.cone;
-  if (!cone?.fit || step.featureId === undefined) return;
-  const { doubtPerLength } = cone;
-  const perLength = movedMm === undefined ? cone.perLength : (cone.cleaning?.perLength ?? cone.perLength);
-  draft.proofs.push({
-    ...{ featureId: step.featureId, stepId: step.id, perLength, doubtPerLength, at },
-    ...(movedMm === undefined ? {} : { movedMm }),
-  });
-}
-
-/** The setting was moved: the old touch is worth nothing, the tool stands where it touches the cone now, and cleans it next. */
-function taperMoved(run: FrozenRun, draft: Draft, step: Step, event: Of<'taperMoved'>): boolean {
-  const asked = coneAt(step);
-  const fit = measured(run, draft, step)?.cone?.fit;
-  const cross = readDialNumber(depthRing(run.means.lathe), event.crossNumber);
-  if (!asked || !fit || step.featureId === undefined || !cross.ok) return false;
-  const cleaning = cleaningAfter(step, asked, fit, coneSign(run, step.featureId), event.moveMm);
-  if (!cleaning.room) return false;
-  keepProof(run, draft, step, event.at, event.moveMm);
-  draft.crossLines = cross.lines;
-  draft.compoundLines = undefined;
-  draft.reference = {
-    ...{ rings: ringsOf(draft), diameterMm: cleaning.touchMm, depthMm: 0, by: 'touchOff', uncertaintyMm: TOUCHED_MM },
-  };
-  draft.metal = {
-    ...draft.metal,
-    [step.featureId]: { diameterMm: cleaning.touchMm, doubtMm: TOUCHED_MM, by: 'expected' },
-  };
-  draft.lastCut = undefined;
-  draft.cuts = [];
-  draft.extra = { kind: 'cut', stepId: step.id, fromMm: cleaning.touchMm, toMm: cleaning.toMm };
-  draft.advances.push(event.id);
-  return true;
-}
-/** How surely a tool that just touches a turned cone stands at it, mm on the diameter. */
-const TOUCHED_MM = 0.03;
 
 const isCutOf = (step: Step | undefined, featureId: string): boolean =>
   step !== undefined && step.featureId === featureId && (isPass(step) || actOf(step) === 'measure');

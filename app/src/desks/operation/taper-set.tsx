@@ -23,6 +23,7 @@ function SettingPicture({ step, unit, zero }: { step: Set; unit: LengthUnit; zer
       headIsLarge: side === 'outside',
       zero,
       label: setLabel(set, halfDeg, step.perLength, inUnit(unit)),
+      names: ['headstock', 'you stand here'],
     },
     440,
     280,

@@ -15,6 +15,7 @@ import { type NamedThread, readThread } from '@whelk/core/thread';
 import { lazy, Suspense, useState } from 'react';
 import { operationTitle } from '../../desks/operation/kinds.ts';
 import { inUnit } from '../../messages/in-unit.ts';
+import { taperWishText } from '../../messages/taper.ts';
 import { threadWishText } from '../../messages/thread.ts';
 import { surfaceText } from '../../messages/waiting.ts';
 import { holeSchoolNames, lastCutsNames, schoolNames, schoolNotes } from '../../messages/words.ts';
@@ -37,6 +38,7 @@ import { LeftHere } from './Placed.tsx';
 import { ProofBar } from './ProofBar.tsx';
 import { Score } from './Score.tsx';
 import type { GoTo } from './SimulatedStrip.tsx';
+import { hasCones, TaperFields } from './TaperFields.tsx';
 import { ThreadFields } from './ThreadFields.tsx';
 import { useProof } from './useProof.ts';
 
@@ -211,6 +213,19 @@ function RouteStation({ id, stored, shop, runs }: StationProps) {
               several={severalStarts(planned)}
               coarse={coarseForms(planned)}
               onChange={(threads) => editor.change((j) => ({ ...j, route: { ...j.route, threads } }), 'threads')}
+            />
+          </div>
+        </details>
+      )}
+      {hasCones(planned.part) && (
+        <details className="mx-5 mt-2">
+          <summary className="cursor-pointer">
+            <b>Cones:</b> {taperWishText(job.route.tapers ?? {})}
+          </summary>
+          <div className="mt-2">
+            <TaperFields
+              wish={job.route.tapers}
+              onChange={(tapers) => editor.change((j) => ({ ...j, route: { ...j.route, tapers } }), 'tapers')}
             />
           </div>
         </details>

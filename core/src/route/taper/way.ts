@@ -60,7 +60,16 @@ export function wayFor(context: FitContext, cone: ConeCut): ChosenWay | undefine
     const { scaleDeg, eyeDeg, eyeMm, travelMm, roomMm, beginsMm, settings } = way.set;
     const overMm = Math.min(TRAVEL[lathe.unit], roomMm);
     return {
-      set: { by: 'compound', scaleDeg, eyeDeg, eyeMm, travelMm, roomMm, beginsMm, settings },
+      set: {
+        by: 'compound',
+        scaleDeg: Number(scaleDeg.toFixed(4)),
+        eyeDeg,
+        eyeMm,
+        travelMm,
+        roomMm,
+        beginsMm,
+        settings,
+      },
       ...{ overMm, risesMm: riseMm(cone.halfDeg, overMm, 'compound') },
     };
   }

@@ -49,6 +49,7 @@ function TouchDiameter({ keepAs, frozen, state, advice, add, onBack, onNote, cau
   const doubted = farOff !== undefined && (touched.tried || diameter.length > 2);
   const roughed = again ? diameterOf(advice.step.targetMm!, lathe.unit) : '';
   const inside = sideOf(frozen, advice.step.featureId) === 'inside';
+  const cone = advice.step.kind === 'touchOff' && advice.step.cone !== undefined;
   const turnHand = (crossSlide.clockwiseMoves === 'in') !== inside ? 'clockwise' : 'anticlockwise';
   return (
     <form ref={form} className="flex flex-1 flex-col" onSubmit={touched.save}>
@@ -77,7 +78,7 @@ function TouchDiameter({ keepAs, frozen, state, advice, add, onBack, onNote, cau
           <div className={check ? 'grid gap-x-8 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]' : ''}>
             <div>
               {check && <CheckFirst frozen={frozen} check={check} again={again} />}
-              {!check && !thread && <HowToTouch {...{ frozen, again, roughed, inside, turnHand }} />}
+              {!check && !thread && <HowToTouch {...{ frozen, again, roughed, inside, turnHand, cone }} />}
               {!check && thread && <TouchThread {...{ frozen, inside, byCompound, turnHand }} />}
             </div>
             <div
@@ -137,7 +138,9 @@ function firstText({
   inside,
   turnHand,
   short,
+  cone,
 }: {
+  cone: boolean;
   cutter: 'bar' | 'head' | undefined;
   again: boolean;
   roughed: string;
@@ -158,6 +161,8 @@ function firstText({
       : 'in until it just touches the end of the spigot';
     return `${set} Turned round by hand, wind the cutter ${where}; then ${light}, just enough to clean up. Its screw ${turnHand}; do not turn it back.`;
   }
+  if (cone)
+    return `Where the cone begins, its ${inside ? 'mouth' : 'small end'}, about ${roughed}: ${inside ? 'wind out' : 'bring the tool in'} until it just marks ${inside ? 'the wall' : 'the work'}, ${turnHand}; do not turn the cross-slide back.`;
   if (inside)
     return `Bar on centre, as short as the hole lets it be. In the mouth of the hole, about ${roughed}, ${light}, just enough to clean up: wind out ${turnHand}, towards you; do not turn the cross-slide back.`;
   if (again)
@@ -172,7 +177,9 @@ function HowToTouch({
   roughed,
   inside,
   turnHand,
+  cone,
 }: {
+  cone: boolean;
   frozen: FrozenRun;
   again: boolean;
   roughed: string;
@@ -185,7 +192,7 @@ function HowToTouch({
   const short = lathe.unit === 'mm' ? '6 mm' : '1/4 in';
   return (
     <ol className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg">
-      <li>{firstText({ cutter: cutter?.of, again, roughed, inside, turnHand, short })}</li>
+      <li>{firstText({ cutter: cutter?.of, again, roughed, inside, turnHand, short, cone })}</li>
       <li>
         {cutter ? 'Draw the work off to the right with the carriage.' : 'Run the carriage off to the right.'}{' '}
         {crossSlide.resettable
@@ -203,6 +210,7 @@ function HowToTouch({
           ? `Bring the ${cutter ? 'cutter’s side to touch the finished end' : 'tool’s side to touch the faced end'}, and ${carriage.resettable ? 'set the carriage’s ring to 0' : 'note the carriage’s number'}.`
           : 'Lengths will be scribed from the faced end.'}
       </li>
+      {cone && <li>Back to where it touched; by the compound the carriage is locked there and stays so.</li>}
     </ol>
   );
 }
