@@ -57,7 +57,7 @@ export const taperJobs: [string, Job][] = [
       1,
       'mm',
       '22',
-      [f('f1', 'Seat ring', '58', '±0.2', '22', { left: '1x45', right: '0.5' })],
+      [f('f1', 'Seat ring', '58', '', '22', { left: '1x45', right: '0.5' })],
       'gunmetal-60',
       'long',
       {

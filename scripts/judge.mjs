@@ -76,7 +76,7 @@ await run(async () => {
     'limits  spring  set by               inside    metal on     SPOILED measured again | learned: inside    SPOILED measured | inside and spoiled by: dial only | half the difference | measure and halve',
   );
   let faults = 0;
-  for (const answer of rows.filter((r) => !r.length && !r.thread && !r.taper)) {
+  for (const answer of rows.filter((r) => !r.length && !r.thread && !r.taper && !r.cone)) {
     const { row, setBy, refused, before, learned, plain } = answer;
     const slip = row.readingSlips ? ' reading slips 3 %' : row.handSlips ? ' hand slips 3 %' : '';
     const head = `${row.limits.padEnd(6)} ${`${(100 * row.springShare).toFixed(0)} %`.padStart(6)}  ${(setBy ?? `refused (${refused})`).padEnd(18)}`;
@@ -109,6 +109,20 @@ await run(async () => {
     faults += wrong.length;
     say(
       `${taper.taper.padEnd(9)} ${taper.by.padEnd(9)} ${percent(c.inside / c.count)} ${(c.corrections / c.count).toFixed(2)} | ${percent(c.onceInside / c.count)} | ${percent(c.halvedInside / c.count)}${wrong.length > 0 ? `  DOES NOT HOLD: ${wrong.join(', ')}` : ''}`,
+    );
+  }
+  say(
+    'Cones turned as told from the touch to the last cut, by the compound set to 0.15°, gauge ±0.004, indicator scale ±5 %: inside, SPOILED, settings corrected, measured, slope within (19 of 20)',
+  );
+  for (const { cone, counted: c } of rows.filter((r) => r.cone)) {
+    const wrong = [
+      ...(c.spoiled > 0 ? ['spoiled'] : []),
+      ...(c.inside / c.count < 0.99 ? ['inside'] : []),
+      ...(c.finished < c.count ? ['unfinished'] : []),
+    ];
+    faults += wrong.length;
+    say(
+      `1:${String(cone.ratio).padEnd(4)} ${cone.side.padEnd(8)} Ø${cone.largeMm} x ${cone.lengthMm} ±${cone.withinMm} ${`${(100 * cone.springShare).toFixed(0)} %`.padStart(5)} ${percent(c.inside / c.count)} ${percent(c.spoiled / c.count)} ${c.corrections.toFixed(2)} ${c.measurements.toFixed(2)} ${c.slopeMm.toFixed(4)}${wrong.length > 0 ? `  DOES NOT HOLD: ${wrong.join(', ')}` : ''}`,
     );
   }
   say(

@@ -83,7 +83,7 @@ export const tailEndText = (side: 'outside' | 'inside'): string =>
 
 /** What the lathe is set to, in a few words. */
 export function setLabel(set: TaperSetting, halfDeg: number, perLength: number, u: InUnit): string {
-  if (set.by === 'compound') return `${set.scaleDeg.toFixed(2)}° by its scale`;
+  if (set.by === 'compound') return `${set.scaleDeg.toFixed(1)}° by its scale`;
   if (set.by === 'setOver')
     return `${u.len(set.offsetMm, u.mm === 'mm' ? 2 : 4)} ${set.way === 'tool' ? 'towards you' : 'away from you'}`;
   return set.graduated === 'degrees'

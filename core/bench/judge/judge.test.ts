@@ -5,6 +5,7 @@ import type { Dial, Lathe } from '../../src/lathe/index.ts';
 import type { Screw, World } from '../../src/simulate/index.ts';
 import { jobOf, shopWith, twoChucks } from '../../src/testing/jobs.ts';
 import { feature, instruments, metricLathe } from '../../src/testing/shop.ts';
+import { CONE_ROWS, turnCones } from './cones.ts';
 import { faceMany, LENGTH_ROWS } from './lengths.ts';
 import { byRule } from './plain-rules.ts';
 import { cutMany, GAUGE, pieceOf, type Row, runOf, worldOf } from './rows.ts';
@@ -259,5 +260,16 @@ describe('a taper that is corrected as told', () => {
     expect(counted.inside).toBeGreaterThanOrEqual(147);
     expect(counted.inside).toBeGreaterThan(counted.onceInside);
     expect(counted.onceInside).toBeGreaterThan(counted.halvedInside);
+  });
+});
+
+describe('a cone that is turned exactly as it is told', () => {
+  it.each(CONE_ROWS)('1 in $ratio, $side, ends at its size and its slope, and never past it', (row) => {
+    const counted = turnCones(row, PIECES / 2);
+    expect([counted.spoiled, counted.finished]).toEqual([0, PIECES / 2]);
+    expect(counted.inside).toBe(PIECES / 2);
+    expect(counted.corrections).toBeLessThanOrEqual(2.5);
+    // set by eye it would be out by more than ten times that
+    expect(counted.slopeMm).toBeLessThan(0.016);
   });
 });

@@ -1,4 +1,5 @@
 import { twoChucks } from '../../src/testing/jobs.ts';
+import { CONE_ROWS, turnCones } from './cones.ts';
 import { faceMany, LENGTH_ROWS } from './lengths.ts';
 import { byRule, PLAIN_RULES } from './plain-rules.ts';
 import { type Counted, cutMany, GAUGE, learn, type Row, runOf, worldOf } from './rows.ts';
@@ -53,6 +54,10 @@ if (share === 0)
 if (share === 0)
   for (const [i, row] of TAPER_ROWS.entries())
     console.log(JSON.stringify({ i: 2000 + i, taper: row, counted: turnTapers(row, Math.ceil(features / 5)) }));
+
+for (const [i, row] of CONE_ROWS.entries())
+  if (i % shares === share)
+    console.log(JSON.stringify({ i: 3000 + i, cone: row, counted: turnCones(row, Math.ceil(features / 10)) }));
 
 // of threads a fifth as many: each is told in a dozen passes
 for (const [i, row] of THREAD_ROWS.entries())

@@ -8,6 +8,8 @@ import {
   adviseStep,
   asFrozenRun,
   believedOf,
+  type ConeFound,
+  coneAt,
   frozenRunSchema,
   type Move,
   type NoMove,
@@ -68,6 +70,8 @@ const after = z.object({
       inGroove: z
         .strictObject({ threadId: z.string(), flankMm: z.number(), towards: z.enum(['chuck', 'tail']) })
         .optional(),
+      /** of a cone that is measured: where it is read, from its end towards the tail */
+      stationsMm: z.array(number).optional(),
       /** of a drill or reamer, to where it stops */
       diameterMm: number.optional(),
     })
@@ -90,6 +94,13 @@ const after = z.object({
       side: text.optional(),
       left: text.optional(),
       disagreement: text.optional(),
+      /** of a cone: its slope and size as read; how to move its setting, where the tool touches then, and whether enough is left to clean it */
+      cone: z
+        .object({
+          ...{ perLength: number, doubtPerLength: number, atGaugeMm: number },
+          ...{ moveMm: number.optional(), touches: z.enum(['tail', 'head']).optional(), room: z.boolean().optional() },
+        })
+        .optional(),
     })
     .optional(),
   /** a length along the bed that this step makes: what is left of it by the last reading, and the cuts for that */
@@ -147,9 +158,16 @@ function stepOf(advice: StepAdvice): z.input<typeof after>['step'] {
     limits: limits && { upperMm: limits.upperMm, lowerMm: limits.lowerMm },
     compoundDeg: advice.step.kind === 'touchOff' ? advice.step.compoundDeg : undefined,
     inGroove: advice.step.kind === 'touchOff' ? advice.step.inGroove : undefined,
+    stationsMm: coneAt(advice.step)?.stationsMm.slice(),
     diameterMm: 'diameterMm' in advice.step ? advice.step.diameterMm : undefined,
   };
 }
+
+const coneTold = ({ perLength, doubtPerLength, atGaugeMm, correction, cleaning }: ConeFound) => ({
+  ...{ perLength, doubtPerLength, atGaugeMm },
+  ...(correction?.kind === 'move' ? { moveMm: correction.moveMm } : {}),
+  ...(cleaning ? { touches: cleaning.touches, room: cleaning.room } : {}),
+});
 
 /** Cutting a piece, so that anyone can script a turner against it from outside. */
 export const running = [
@@ -231,6 +249,7 @@ export const running = [
           ...{ uncertaintyMm: measured.combined.uncertaintyMm, count: measured.combined.count },
           ...measured.decision,
           disagreement: measured.combined.disagreement?.kind,
+          cone: measured.cone && coneTold(measured.cone),
         },
         length: advice.length && {
           ...{ of: advice.length.of, wantedMm: advice.length.wantedMm, leftMm: advice.length.leftMm },

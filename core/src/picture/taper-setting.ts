@@ -58,7 +58,13 @@ function angle([x, y]: Point, slideDeg: number, { zero, label }: TaperSettingOf)
   return [
     { kind: 'polyline', role: 'centreline', points: [on(zeroDeg + 180, ZERO_LONG / 3), on(zeroDeg, ZERO_LONG)] },
     { kind: 'polyline', role: 'dimension', points: arc },
-    text(on(zeroDeg + turn / 2, ZERO_LONG + 14), label),
+    {
+      ...text(
+        on(zeroDeg + turn / 2, ZERO_LONG + 4),
+        label,
+        Math.cos(radians(zeroDeg + turn / 2)) < 0 ? 'end' : 'start',
+      ),
+    } as Shape,
   ];
 }
 
@@ -69,8 +75,8 @@ function angle([x, y]: Point, slideDeg: number, { zero, label }: TaperSettingOf)
 export function taperSettingPicture(of: TaperSettingOf, width: number, height: number): Picture {
   const { by, halfDeg, side, headIsLarge } = of;
   const shown = Math.max(SHOWN_DEG.least, Math.min(SHOWN_DEG.most, halfDeg));
-  const [x0, y0] = [60, height * 0.36];
-  const long = Math.min(width * 0.42, (height * 0.26) / Math.tan(radians(shown)));
+  const [x0, y0] = [60, height * 0.34];
+  const long = Math.min(width * 0.42, (height * 0.22) / Math.tan(radians(shown)));
   const [xh, xt] = [x0 + width * 0.14, x0 + width * 0.14 + long];
   const rise = long * Math.tan(radians(shown));
   const small = 16;
@@ -117,7 +123,7 @@ export function taperSettingPicture(of: TaperSettingOf, width: number, height: n
       [width - 20, y0],
     ],
   };
-  const names = [text([x0 - 20, 18], of.names[0], 'start'), text([width / 2, height - 8], of.names[1])];
+  const names = [text([x0 - 30, 18], of.names[0], 'start'), text([x0 - 30, height - 8], of.names[1], 'start')];
   // along the front flank, from its end towards the tail to the headstock
   const flank = (d: number): readonly [Point, Point] => [
     [xt, y0 + atTail + d],
@@ -152,7 +158,7 @@ export function taperSettingPicture(of: TaperSettingOf, width: number, height: n
     const rear = by === 'attachment';
     const middle: Point = rear
       ? [(xh + xt) / 2, y0 - large - 34]
-      : [(xh + xt) / 2 + 26, Math.min(height - 84, y0 + (outside ? large : body) + 46)];
+      : [(xh + xt) / 2 + 26, Math.min(height - ZERO_LONG - 12, y0 + (outside ? large : body) + 40)];
     const deg = rear ? -slideDeg : slideDeg;
     shapes.push({ kind: 'polygon', role: 'tool', points: slab(middle, deg, long / 2 + 18, 8) });
     if (rear) shapes.push(text([middle[0] + long / 2 + 34, middle[1] + 4], of.label, 'start'));

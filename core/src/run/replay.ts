@@ -3,6 +3,7 @@ import { depthRing, readDialNumber } from '../lathe/index.ts';
 import { insides, outsides } from '../part/index.ts';
 import { PLACE_MM, plainMm, readTyped, type TypedLength } from '../quantity/index.ts';
 import { kindOf } from '../route/index.ts';
+import { byHand } from './by-hand.ts';
 import type { RunEvent, Told, Took } from './event.ts';
 import { doubtOf, doubtOfReading, expectedTouch } from './expect.ts';
 import type { FrozenRun } from './frozen.ts';
@@ -25,9 +26,6 @@ type Of<K extends RunEvent['kind']> = Extract<RunEvent, { kind: K }>;
 
 /** A surface measured within so much of a cut's end belongs to that cut, mm along. */
 const SHOULDER_MM = 0.6;
-
-/** Most that file or emery takes off a diameter, mm. */
-const BY_HAND_MM = 0.05;
 
 function moveOn(run: FrozenRun, draft: Draft, event: RunEvent, step: Step): void {
   draft.advances.push(event.id);
@@ -99,7 +97,7 @@ function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOf
   draft.compoundLines = fine?.ok ? fine.lines : undefined;
   draft.compoundShare = fine?.ok ? acrossOf(step) : undefined;
   draft.endLines = end?.ok ? end.lines : undefined;
-  const { overMm = 0, doubtMm = 0 } = step.cone ?? {};
+  const { overMm = 0, doubtMm = 0 } = step.atCone ?? {};
   draft.reference = {
     ...{ rings: ringsOf(draft), diameterMm: mm, depthMm: 0, uncertaintyMm, by: 'touchOff' },
     ...(doubtMm > 0 ? { placeDoubtMm: doubtMm / 2 } : {}),
@@ -252,18 +250,6 @@ function cutAgain(run: FrozenRun, draft: Draft, step: Step, event: Of<'cutAgain'
   return true;
 }
 
-/** File or emery took off what the edge could not: the rings keep their worth, the metal is read anew. */
-function byHand(run: FrozenRun, draft: Draft, step: Step, event: Of<'byHand'>): boolean {
-  if (actOf(step) !== 'measure' || !step.last || !step.featureId) return false;
-  const before = measured(run, draft, step)?.combined.guardMm ?? metalOn(run, draft, step.featureId).diameterMm;
-  const metal: Metal = { diameterMm: before, doubtMm: BY_HAND_MM, by: 'expected' };
-  draft.metal = { ...draft.metal, [step.featureId]: metal };
-  draft.lastCut = undefined;
-  draft.rounds = { ...draft.rounds, [step.id]: (draft.rounds[step.id] ?? 0) + 1 };
-  draft.advances.push(event.id);
-  return true;
-}
-
 /** How surely the point stands at the flanks that it was brought into by eye, mm on the pitch diameter. Shop */
 const PICKED_UP_MM = 0.06;
 /**
@@ -302,6 +288,11 @@ function done(run: FrozenRun, draft: Draft, step: Step, event: Of<'done'>, at: n
   if (event.told && isPass(step)) cutDone(run, draft, step, event.told, false);
   else if (isPass(step)) draft.leftSo.push({ stepId: step.id, featureId: step.featureId });
   const { extra } = draft;
+  if (extra?.kind === 'cut' && extra.toMm !== undefined && !extra.over) {
+    draft.extra = { ...extra, fromMm: extra.toMm, over: true };
+    draft.advances.push(event.id);
+    return true;
+  }
   if (extra) {
     draft.extra = undefined;
     draft.rounds = { ...draft.rounds, [extra.stepId]: (draft.rounds[extra.stepId] ?? 0) + 1 };

@@ -144,7 +144,15 @@ export interface Proof {
 
 /** A step that is not in the plan: a further cut that measuring asked for, or a measurement that a cut asked for. */
 export type Extra =
-  | { readonly kind: 'cut'; readonly stepId: string; readonly fromMm: number; readonly toMm?: number }
+  | {
+      readonly kind: 'cut';
+      readonly stepId: string;
+      readonly fromMm: number;
+      /** of a cut that only cleans a cone: to there, and not to its size */
+      readonly toMm?: number;
+      /** it was gone over once; the same number again, so that what sprang unevenly comes off */
+      readonly over?: true;
+    }
   | { readonly kind: 'measure'; readonly stepId: string; readonly trial: boolean };
 
 /** Where a run stands. Everything here follows from the frozen plan and the events. */
@@ -246,14 +254,15 @@ export function currentStep(steps: readonly Step[], state: RunState): Step | und
     .findLast((s) => s.featureId === step.featureId && s.passNumber !== undefined);
   return {
     ...(cut ?? step),
-    id: `${step.id}-again-${round}`,
+    id: `${step.id}-again-${round}${state.extra.over ? '-over' : ''}`,
     kind: againAs(cut, state.extra.toMm !== undefined),
     fromMm: state.extra.fromMm,
     targetMm: state.extra.toMm ?? (step.limits ? (step.limits.upperMm + step.limits.lowerMm) / 2 : step.targetMm),
     leavesMm: undefined,
     passNumber: undefined,
     passCount: undefined,
-    limits: step.limits,
+    // what only cleans is not taken to the limits
+    limits: state.extra.toMm === undefined ? step.limits : undefined,
     featureId: step.featureId,
   } as Step;
 }

@@ -50,6 +50,15 @@ export class AtTheLathe {
       ...more,
     });
   }
+  /** reads a cone at all its places: as large at its end towards the tail, and so much steeper than it is wanted */
+  readCone(tailMm: number, steeper = 0): void {
+    const { step } = this;
+    const cone = step?.kind === 'measure' ? step.cone : undefined;
+    if (!cone) throw new Error(`no cone at ${step?.id}`);
+    const sign = this.run.piece.part.surfaces.find((s) => s.id === step!.featureId)?.side === 'inside' ? -1 : 1;
+    for (const stationMm of cone.stationsMm)
+      this.read(tailMm + sign * (cone.perLength + steeper) * stationMm, { stationMm, place: `${stationMm}` });
+  }
   touch(mm: number, crossNumber = '0.30', endNumber = '5.0'): RunEvent {
     const { step } = this;
     return this.add({
@@ -81,7 +90,8 @@ export class AtTheLathe {
         this.touch(step.targetMm === undefined ? reachOf(this.run.piece).largestMm - 0.4 : expected!.mm);
       else if (actOf(step) === 'measure' && !measured) {
         const { lastCut } = this.state;
-        this.read(lastCut?.featureId === step.featureId ? lastCut!.told.comesToMm : expected!.mm);
+        if (step.kind === 'measure' && step.cone) this.readCone(lastCut!.told.comesToMm);
+        else this.read(lastCut?.featureId === step.featureId ? lastCut!.told.comesToMm : expected!.mm);
       } else this.act();
     }
     return this;

@@ -22,11 +22,12 @@ function SettingPicture({ step, unit, zero }: { step: Set; unit: LengthUnit; zer
       halfDeg,
       headIsLarge: side === 'outside',
       zero,
-      label: setLabel(set, halfDeg, step.perLength, inUnit(unit)),
+      label:
+        set.by === 'compound' ? `${set.scaleDeg.toFixed(1)}°` : setLabel(set, halfDeg, step.perLength, inUnit(unit)),
       names: ['headstock', 'you stand here'],
     },
     440,
-    280,
+    330,
   );
   return (
     <figure>
@@ -48,7 +49,7 @@ function Steps({ step, unit, tell }: { step: Set; unit: LengthUnit; tell: TellOn
       {set.by === 'compound' && (
         <>
           <li>
-            Compound to <b>{set.scaleDeg.toFixed(2)}°</b> by its scale, half angle {angleText(halfDeg)}. An eye is a
+            Compound to <b>{set.scaleDeg.toFixed(1)}°</b> by its scale, half angle {angleText(halfDeg)}. An eye is a
             sixth of a degree off there: {fine(set.eyeMm)} on the diameter over this cone.
           </li>
           <li>

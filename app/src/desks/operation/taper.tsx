@@ -25,8 +25,10 @@ export const taper: ShownOperation<'taper'> = {
   Detail,
   stepTitle: (step, { name }) =>
     step.id.includes('-again-')
-      ? `${name}: clean the cone at its new setting`
-      : `${name}: along the cone${passOf(step)}`,
+      ? `${name}: ${step.id.endsWith('-over') ? 'once more over, the same number' : 'clean the cone at its new setting'}`
+      : step.fromMm === step.targetMm
+        ? `${name}: once more over, the same number: what sprang unevenly comes off`
+        : `${name}: along the cone${passOf(step)}`,
 };
 export const taperNear: ShownOperation<'taperNear'> = {
   name: 'Cone, near its size',

@@ -6,8 +6,8 @@ const TOUCH_MM = 0.3;
 
 export const touchOff: ShownOperation<'touchOff'> = {
   name: 'Touch off',
-  title: ({ targetMm, id, forThread, inGroove, cone }, { name }) =>
-    cone
+  title: ({ targetMm, id, forThread, inGroove, atCone }, { name }) =>
+    atCone
       ? `Touch off where ${name} begins`
       : inGroove
         ? 'Forming bit into the roughed groove, both flanks touching'
@@ -18,8 +18,8 @@ export const touchOff: ShownOperation<'touchOff'> = {
             : targetMm === undefined
               ? 'Touch off'
               : `Touch off the bar in ${name}`,
-  stepTitle: ({ targetMm, compoundDeg, featureId, forThread, inGroove, cone }, { name, frozen }) => {
-    if (cone) return `Touch off where ${name} begins`;
+  stepTitle: ({ targetMm, compoundDeg, featureId, forThread, inGroove, atCone }, { name, frozen }) => {
+    if (atCone) return `Touch off where ${name} begins`;
     if (inGroove) return 'Bring the forming bit into its groove';
     if (forThread) return `Touch off the threading bit on ${name}`;
     if (sideOf(frozen, featureId) === 'inside') return `Touch off the boring bar in ${name}`;

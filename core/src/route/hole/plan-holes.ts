@@ -5,7 +5,7 @@ import { PLACE_MM, type Problem } from '../../quantity/index.ts';
 import { type Drill, toolsOf } from '../../tool/index.ts';
 import { openMm } from '../../work/index.ts';
 import type { FitContext, RecorderFor } from '../fit-context.ts';
-import { type Level, leavingFor, levelOf, SHOULDER_LEFT_MM } from '../level.ts';
+import { type Level, leavingFor, levelOf, roughedMm, SHOULDER_LEFT_MM } from '../level.ts';
 import { countersinkOperation } from '../operation/countersink.ts';
 import { type DrillWish, drillOperation } from '../operation/drill.ts';
 import type { Opened } from '../operation/kind.ts';
@@ -16,6 +16,8 @@ import { reamOperation } from '../operation/ream.ts';
 import { shoulderOperation } from '../operation/shoulder.ts';
 import { spotOperation } from '../operation/spot.ts';
 import { touchBoreOperation } from '../operation/touch-off.ts';
+import { type ConeCut, coneOf } from '../taper/cone.ts';
+import { coneSteps } from '../taper/steps.ts';
 import { finishLevel, roughLevel } from '../turning.ts';
 import { edgesOf, type SetBar } from './choose-bar.ts';
 import { drillsReaching, drillsUpTo } from './choose-drill.ts';
@@ -241,6 +243,9 @@ class HolePlanner {
       const floor = c.point && openFloorOperation(this.#context, level, c.point, this.#recorderFor);
       if (floor) rougher.push(this.#withBar(floor, bar));
       if (rough) rougher.push(this.#withBar(rough, bar));
+      // a cone before it is roughed in steps with the same bar, before anything here is finished
+      for (const cone of this.#conesBefore(c.step))
+        rougher.push(...coneSteps(this.#context, cone, edgesOf(bar), roughedMm(level), this.#recorderFor));
       levels.push({ c, bar, level });
     }
     // where a gauge reaches: in the step nearest to the face
@@ -265,6 +270,14 @@ class HolePlanner {
       ),
     );
     for (const { c, bar, level } of here) this.#finish(c, bar, level);
+  }
+
+  /** Cones that open to the tail where a step begins. */
+  #conesBefore(step: Inside): readonly ConeCut[] {
+    const { part } = this.#context.piece;
+    return holeFromTail(part)
+      .filter((s) => !isMouthCone(s, part.lengthMm) && Math.abs(s.zFromMm - step.zToMm) <= PLACE_MM)
+      .flatMap((s) => coneOf(s) ?? []);
   }
 
   #finish({ step, deeper }: Chosen, bar: SetBar, level: Level): void {

@@ -14,7 +14,7 @@ const own = {
   /** it is set along the bed, where it shifts the point of a thread's bit */
   compoundAlong: z.literal(true).optional(),
   /** of a cone, where it begins: by how much the first cut along it that touches metal is larger there, and what that is unsure by, mm */
-  cone: z.strictObject({ overMm: z.number(), doubtMm: z.number() }).optional(),
+  atCone: z.strictObject({ overMm: z.number(), doubtMm: z.number() }).optional(),
   /** a thread that a narrower bit roughed: the forming one is brought into its groove until both flanks touch, which leaves so much on each */
   inGroove: z
     .strictObject({ threadId: z.string(), flankMm: z.number(), towards: z.enum(['chuck', 'tail']) })

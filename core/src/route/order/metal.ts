@@ -35,7 +35,9 @@ const touches = ({ kind }: Operation): boolean => kindOf(kind).act === 'touchOff
 /** A dial's number means something only once its tool has touched the work. */
 export const toolKnown: OrderRule = {
   ...{ code: 'toolKnown', severity: 'never' },
-  before: (one, other) => touches(one) && !touches(other) && one.toolId === other.toolId && cuts(other),
+  // touched again for a cone, it was known before by its first touch
+  before: (one, other, about) =>
+    touches(one) && !touches(other) && one.toolId === other.toolId && cuts(other) && planned(one, other, about),
 };
 
 /** Whether an operation cuts a thread, by a bit or by die or tap. */
@@ -53,7 +55,10 @@ export const threadAfter: OrderRule = {
 
 /** Opened out of the solid, with no size to hold. */
 const drills = (o: Operation): boolean => kindOf(o.kind).opens !== undefined && o.limits === undefined;
-const isRough = (o: Operation): boolean => (kindOf(o.kind).act === 'rough' && !threads(o)) || drills(o);
+/** Whether it goes along a cone by a setting of its own: its first cuts are light, and come when all that is parallel is done. */
+const alongCone = (o: Operation): boolean => 'perLength' in o;
+const isRough = (o: Operation): boolean =>
+  (kindOf(o.kind).act === 'rough' && !threads(o) && !alongCone(o)) || drills(o);
 const isLast = (o: Operation): boolean => kindOf(o.kind).act === 'last';
 
 /** A reamer follows the hole that is there: it is drilled and bored true first. */

@@ -75,7 +75,7 @@ export function touchFor(
       zFromMm: Math.max(on.zFromMm, on.zToMm - SHORT_MM),
       ...{ minutes: usualMinutes(TOUCH_MIN, record), caution: 'stopToMeasure' },
       ...(what === 'cone'
-        ? { cone: { overMm: Number((startMm - atTailMm).toFixed(6)), doubtMm: perLength * TOUCH_AT_MM } }
+        ? { atCone: { overMm: Number((startMm - atTailMm).toFixed(6)), doubtMm: perLength * TOUCH_AT_MM } }
         : {}),
     }
   );

@@ -59,7 +59,7 @@ export function coneOperations(context: FitContext, planned: PlannedCone, record
   const nearMm = over(Math.min(leaveMm / 2, last.cuts === 2 ? level.allowanceMm / 2 : level.allowanceMm));
   const { means: fineness } = last.fineness;
   const cuts = [
-    ...along('taper', startMm, roughedMm),
+    ...along('taper', startMm, roughedMm).map(overAgain),
     measured('rough', roughedMm),
     ...along('taperNear', roughedMm, nearMm, { fineness, limits, leavesMm: round(sign * (nearMm - level.targetMm)) }),
     measured('semi', nearMm),
@@ -87,6 +87,14 @@ export function coneOperations(context: FitContext, planned: PlannedCone, record
       backFor(context, planned, recorderFor),
     ].filter((o) => o !== undefined),
   };
+}
+
+/** A first cut along a cone is deep at one end and nothing at the other, and springs so: gone over once more at the same number it is true. */
+function overAgain(operation: Operation): Operation {
+  const last = operation.passes.at(-1);
+  if (!last) return operation;
+  const again = { ...last, depthMm: 0, diameterBeforeMm: last.diameterAfterMm };
+  return { ...operation, passes: [...operation.passes, again], minutes: operation.minutes + last.minutes };
 }
 
 /** Tells which ways there are and why not the others, and what is left for proving. */

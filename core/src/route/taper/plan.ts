@@ -132,7 +132,7 @@ function planCone(
   const way = wayFor(context, cone);
   if (!way) return { why: 'shape' };
   const straight = { ...on, limits: cone.limits };
-  const steps = sign === -1 ? coneSteps(context, cone, edges, stands.narrowestMm, recorderFor) : [];
+  const steps = sign === -1 ? coneSteps(context, cone, edges, stands.tailMm, recorderFor) : [];
   const begun = steps.length > 0 ? standsOver(afterOperations(piece, steps, 0), cone)! : stands;
   const { tailMm: startMm, atTailMm, cleanMm } = begun;
   const level = levelOf(context, edges, straight, on.zFromMm, false, startMm, recorderFor);

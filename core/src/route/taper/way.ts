@@ -1,3 +1,4 @@
+import { radians } from '../../quantity/index.ts';
 import { angleGrade } from '../../taper/index.ts';
 import {
   type BetweenCentres,
@@ -23,8 +24,14 @@ export interface ChosenWay {
 
 /** An indicator is read over so much, where there is as much of the slide's travel. */
 const TRAVEL = { mm: 50, in: 50.8 } as const;
+/** An indicator goes so far. Usual */
+const RANGE_MM = 8;
 /** How surely a setting is brought to an indicator's reading and clamped there, mm. Shop */
 export const CLAMPED_MM = 0.004;
+
+/** Whole millimetres, or tenths of an inch. */
+const wholeIn = (unit: 'mm' | 'in', mm: number): number =>
+  unit === 'mm' ? Math.floor(mm) : Math.floor(mm / 2.54) * 2.54;
 
 /** Where the work turns about its centres, as its centre holes stand; undefined where it is held otherwise. */
 function betweenOf({ held, piece }: FitContext): BetweenCentres | undefined {
@@ -58,7 +65,9 @@ export function wayFor(context: FitContext, cone: ConeCut): ChosenWay | undefine
   const { lathe } = context.means;
   if (way.way === 'compound') {
     const { scaleDeg, eyeDeg, eyeMm, travelMm, roomMm, beginsMm, settings } = way.set;
-    const overMm = Math.min(TRAVEL[lathe.unit], roomMm);
+    // no farther than an indicator's range
+    const steepMm = RANGE_MM / Math.sin(radians(cone.halfDeg));
+    const overMm = Math.max(1, wholeIn(lathe.unit, Math.min(TRAVEL[lathe.unit], roomMm, steepMm)));
     return {
       set: {
         by: 'compound',

@@ -49,7 +49,7 @@ function TouchDiameter({ keepAs, frozen, state, advice, add, onBack, onNote, cau
   const doubted = farOff !== undefined && (touched.tried || diameter.length > 2);
   const roughed = again ? diameterOf(advice.step.targetMm!, lathe.unit) : '';
   const inside = sideOf(frozen, advice.step.featureId) === 'inside';
-  const cone = advice.step.kind === 'touchOff' && advice.step.cone !== undefined;
+  const cone = advice.step.kind === 'touchOff' && advice.step.atCone !== undefined;
   const turnHand = (crossSlide.clockwiseMoves === 'in') !== inside ? 'clockwise' : 'anticlockwise';
   return (
     <form ref={form} className="flex flex-1 flex-col" onSubmit={touched.save}>
