@@ -203,6 +203,16 @@ export const drawingWordings = {
     what: `It runs into ${text(p)}.`,
     right: 'Another place, angle or depth; fine where both are meant to meet.',
   }),
+  'threading.wantsCone': (p) => ({
+    what: `${p.value} is a taper thread, 1 in 16 on the diameter.`,
+    where: 'Drawing, threads',
+    right: 'Draw its length as a cone of 1:16 that falls towards its end; in a hole one that opens to it.',
+  }),
+  'threading.wantsAttachment': (p) => ({
+    what: `${p.value} is cut along a cone, under the leadscrew: only a taper attachment does that here, and this lathe has none that swings and reaches so far.`,
+    where: 'Drawing, threads',
+    right: 'A lathe with a taper attachment, a taper die or tap, or a parallel thread where its standard lets one be.',
+  }),
   'threading.noClass': (p) => ({
     what: `“${p.value}” is no class of this thread that the tables have.`,
     right: 'Give one such as 6g outside or 6H inside; of two grades outside the second is even.',

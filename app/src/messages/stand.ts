@@ -21,6 +21,7 @@ export function standChangeText(change: StandChange, lathe: Lathe): string {
       return `Put on the ${chuckName(lathe, change.to) ?? 'chuck'}${was ? `, was the ${was}` : ''}`;
     }
     case 'setOver':
+      if (change.toMm !== 0) return `Set the tailstock over by ${inUnit(lathe.unit).len(Math.abs(change.toMm), 3)}`;
       return change.fromMm === undefined
         ? 'See that the tailstock is not set over'
         : `Bring the tailstock back onto the axis, it is set over ${inUnit(lathe.unit).len(Math.abs(change.fromMm), 2)}`;

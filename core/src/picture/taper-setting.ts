@@ -133,7 +133,6 @@ export function taperSettingPicture(of: TaperSettingOf, width: number, height: n
   const shapes: Shape[] = [axis, ...work];
   if (by === 'setOver') {
     const tail = spin(end);
-    const way = headIsLarge ? 1 : -1;
     const front = Math.max(...cone.map(spin).map(([, y]) => y)) + 16;
     shapes.push(
       { kind: 'polyline', role: 'centreline', points: [[x0, y0], tail] },
@@ -149,7 +148,7 @@ export function taperSettingPicture(of: TaperSettingOf, width: number, height: n
         ],
       },
       ...arrow([tail[0] + 44, y0], [tail[0] + 44, tail[1]]),
-      text([tail[0] + 52, (y0 + tail[1]) / 2 + way * 4], of.label, 'start'),
+      text([width - 8, Math.max(y0, tail[1]) + 34], of.label, 'end'),
       ...arrow([xt + 6, front], [xh, front]),
     );
   } else {

@@ -260,6 +260,8 @@ export const PROBLEM_CODES = [
   'threading.tooFine.ring',
   'threading.tooFine.gauge',
   'threading.tooFine.edge',
+  'threading.wantsAttachment',
+  'threading.wantsCone',
   'threading.noClass',
   'thread.noDesignation',
   'thread.noPitch',

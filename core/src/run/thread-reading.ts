@@ -84,11 +84,26 @@ export function threadReads(
     : { by: 'threeWires', wireMm, atMm: (pitchDiameterMm) => overWiresMm(thread, pitchDiameterMm, wireMm) };
 }
 
+/** How far a ring or plug stands off its plane on a taper thread, and back: a turn of it is its limit either way. @source FIELD 8: stand-off times taper */
+export const offPlane = ({
+  limits,
+  targetMm = 0,
+  side,
+  taperPerLength = 0,
+}: ThreadStep): { readonly ofMm: (offMm: number) => number } => ({
+  ofMm: (offMm) => (limits ? (limits.lowerMm + limits.upperMm) / 2 : targetMm) + signOf(side) * taperPerLength * offMm,
+});
+/** A stand-off is read by rule or feeler so nearly; what that is on the diameter at 1 in 16, mm. */
+const STAND_OFF_MM = 0.1;
+const TAPER = 1 / 16;
+
 /** What was said of a reading besides its number. */
 export interface ReadBy {
   readonly wireMm?: number;
   readonly oneWire?: true;
   readonly grooveDepth?: true;
+  /** of a taper thread: how far a ring or plug stands off its plane */
+  readonly standOff?: true;
 }
 /** What a reading over wires or into a groove tells of the pitch diameter, mm; any other reading is what it says. */
 export function sizeOfReading(
@@ -96,10 +111,11 @@ export function sizeOfReading(
   metal: Readonly<Record<string, { readonly diameterMm: number }>>,
   featureId: string,
   mm: number,
-  { wireMm, oneWire, grooveDepth: deep }: ReadBy,
+  { wireMm, oneWire, grooveDepth: deep, standOff }: ReadBy,
 ): number {
-  const thread = wireMm === undefined && !deep ? undefined : formedThread(run, featureId);
+  const thread = wireMm === undefined && !deep && !standOff ? undefined : formedThread(run, featureId);
   if (!thread) return mm;
+  if (standOff) return offPlane(thread).ofMm(mm);
   const onMm = crestsMm(run, metal, thread);
   if (wireMm === undefined) return grooveDepth(thread, onMm).ofMm(mm);
   return oneWire ? overOneWire(thread, wireMm, onMm).ofMm(mm) : pitchDiameterOverWiresMm(thread, mm, wireMm);
@@ -108,8 +124,14 @@ export function sizeOfReading(
 /** How surely a reading tells its size, half-width at k = 2, mm: from the crests it counts twice, into a groove the bit's point besides. */
 export function uncertaintyOfReading(
   instruments: readonly Instrument[],
-  { instrumentId, oneWire, grooveDepth: deep }: Pick<Reading, 'instrumentId' | 'oneWire' | 'grooveDepth'>,
+  {
+    instrumentId,
+    oneWire,
+    grooveDepth: deep,
+    standOff,
+  }: Pick<Reading, 'instrumentId' | 'oneWire' | 'grooveDepth' | 'standOff'>,
 ): number {
+  if (standOff) return STAND_OFF_MM * TAPER;
   const own = uncertaintyOf(instruments, instrumentId);
   return deep ? 2 * (own + POINT_MM) : oneWire ? 2 * own : own;
 }

@@ -74,6 +74,8 @@ const own = {
   stopOpens: z.literal(true).optional(),
   /** the point shifts so far along the work by the compound */
   alongMm: z.number(),
+  /** along a cone by the attachment: change of diameter per length; its sizes are those at its end towards the tail */
+  taperPerLength: z.number().optional(),
   leadAngleDeg: z.number(),
   toolMm: z.number(),
   /** of its drawn length not full, before a shoulder without a groove */
@@ -104,11 +106,13 @@ function notesOf(o: ThreadOperation, { tool }: NotedOf): readonly Note[] {
 function strokesOf(o: ThreadOperation, { tool }: StrokesOf): readonly Stroke[] {
   if (tool.kind !== 'threading' && tool.kind !== 'inside threading') return [];
   const shape = threadingShape(tool);
-  const { zFromMm, zToMm, passes, pitchOverPointMm, towards } = o;
+  const { zFromMm, zToMm, passes, pitchOverPointMm, towards, side, taperPerLength = 0 } = o;
   const ends = [zToMm + PAST_MM, zFromMm];
   return passes.map(({ diameterAfterMm }, i): Stroke => {
     const rMm = (diameterAfterMm - pitchOverPointMm) / 2;
-    const path: Corner[] = ends.map((zMm) => ({ zMm, rMm }));
+    // along a cone it goes out, or in, by half of its taper
+    const along = ((side === 'outside' ? 1 : -1) * taperPerLength) / 2;
+    const path: Corner[] = ends.map((zMm) => ({ zMm, rMm: rMm + along * (zToMm - zMm) }));
     return { shape, path: towards === 'chuck' ? path : path.toReversed(), passNumber: i + 1 };
   });
 }

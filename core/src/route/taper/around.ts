@@ -22,6 +22,8 @@ const TOUCH_AT_MM = 0.3;
 const SHORT_MM = 6;
 /** Half a gauge's face and what keeps clear of an end; stations so far apart, mm. FIELD 8: every 25 mm or 1 inch */
 const ANVIL_MM = 4;
+/** On a shorter one no gauge finds two places: only its size is read, where it is drawn, mm. Shop */
+const SHORT_CONE_MM = 12;
 const ANVIL_SHARE = 1 / 5;
 const APART = { mm: 25, in: 25.4 } as const;
 
@@ -104,7 +106,10 @@ export function measureFor(
     cone: {
       ...{ perLength, lengthMm, gaugeFromTailMm, set: setByOf(way) },
       toleranceDeg: toleranceOf(context, cone).toleranceDeg,
-      stationsMm: stationsFor(lengthMm, anvilMm, APART[lathe.unit]).map((mm) => Number((lengthMm - mm).toFixed(3))),
+      stationsMm:
+        lengthMm < SHORT_CONE_MM
+          ? [gaugeFromTailMm]
+          : stationsFor(lengthMm, anvilMm, APART[lathe.unit]).map((mm) => Number((lengthMm - mm).toFixed(3))),
     },
   };
 }

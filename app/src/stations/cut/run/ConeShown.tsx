@@ -68,7 +68,13 @@ export function ConeShown({
           {moved > 0 ? ` Its setting was moved ${moved === 1 ? 'once' : `${moved} times`}.` : ''}
         </figcaption>
       </figure>
-      {!measured && <p className="muted mt-2 text-lg">Two places tell the slope, more tell a wrong reading.</p>}
+      {!measured && (
+        <p className="muted mt-2 max-w-3xl text-lg">
+          {cone.stationsMm.length > 1
+            ? 'Two places tell the slope, more tell a wrong reading.'
+            : 'Too short to read its slope: that is as the indicator set it. Only its size is read, where the drawing has it; try its mate with blue.'}
+        </p>
+      )}
       {found?.fit && correction && (
         <div className="mt-2 text-lg">
           <p>
@@ -101,7 +107,7 @@ export function ConeShown({
           {found.atGaugeMm !== 0 && (
             <OffLine
               offMm={(measured.combined.guardMm - (limits.lowerMm + limits.upperMm) / 2) * sign}
-              {...{ perLength, outside, unit }}
+              {...{ perLength, lengthMm, outside, unit }}
             />
           )}
         </p>
@@ -114,16 +120,19 @@ export function ConeShown({
 function OffLine({
   offMm,
   perLength,
+  lengthMm,
   outside,
   unit,
 }: {
   offMm: number;
   perLength: number;
+  lengthMm: number;
   outside: boolean;
   unit: 'mm' | 'in';
 }) {
   const u = inUnit(unit);
-  if (offMm <= 0) return null;
+  // off by more than the cone is long, no gauge goes on at all
+  if (offMm <= 0 || offMm / perLength > lengthMm) return null;
   return (
     <span className="muted">
       {' '}

@@ -8,6 +8,7 @@ import {
   type RunState,
   type StepAdvice,
   sideOf,
+  threadOf,
 } from '@whelk/core/run';
 import { useState } from 'react';
 import { measuredAfterText, nameOf } from '../../../desks/operation/at-lathe.ts';
@@ -20,9 +21,10 @@ import { Acts, KeyMark } from './Acts.tsx';
 import { Doubts } from './Doubts.tsx';
 import { FeltReading } from './FeltReading.tsx';
 import { GonePanel } from './GonePanel.tsx';
-import { InstrumentSelect } from './InstrumentSelect.tsx';
+import { InstrumentSelect, UNLISTED } from './InstrumentSelect.tsx';
 import { Ladder } from './Ladder.tsx';
 import { ReadingRow } from './ReadingRow.tsx';
+import { StationField } from './StationField.tsx';
 import { ThreadGauge } from './ThreadGauge.tsx';
 import { ThreadTold } from './ThreadTold.tsx';
 import { useKeys } from './useKeys.ts';
@@ -66,6 +68,7 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
   useKeys(keys, { ' ': main, enter: main, m: focusField, n: onNote, b: onBack }, taking.tookAt);
   const fit = fitness(tolerance, uncertaintyMm);
   const ofThread = there.what === 'thread' || there.what === 'inside thread';
+  const taperThread = threadOf(frozen, step.featureId)?.taperPerLength !== undefined;
   const ends = instrument?.kind === 'thread ring' || instrument?.kind === 'thread plug';
   return (
     <>
@@ -131,6 +134,32 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
               )}
               onFeel={taking.feel}
             />
+          )}
+          {taperThread && (
+            <div className="mt-3">
+              <StationField
+                label={`${there.side === 'outside' ? 'Ring' : 'Plug'} stands off by, ${unit}`}
+                keepAs={`${keepAs}.${step.id}.off`}
+                {...{ unit }}
+                data="stand-off"
+                onTake={(text) =>
+                  add({
+                    ...{
+                      kind: 'reading',
+                      stepId: step.id,
+                      raw: { text, unit },
+                      instrumentId: UNLISTED,
+                      standOff: true,
+                    },
+                    place: 'off its plane',
+                  })
+                }
+              />
+              <p className="muted mt-1 text-sm">
+                Screwed on by hand: how far its plane stays before the end; beyond it, with a minus. One turn either way
+                is its limit.
+              </p>
+            </div>
           )}
           <ReadingForm {...taking} hidden={feels} first={!measured} onTake={taking.take} />
           {measured && <Together {...{ frozen, state, measured, unit }} stepId={step.id} places={shownPlaces} />}

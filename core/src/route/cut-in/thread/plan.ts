@@ -32,13 +32,14 @@ import {
   usualCompoundDeg,
   wheelsOf,
 } from '../../../threading/index.ts';
-import type { FitContext } from '../../fit-context.ts';
+import type { FitContext, RecorderFor } from '../../fit-context.ts';
 import { lastCutsFor } from '../../last-cuts.ts';
 import type { ThreadOperation } from '../../operation/thread.ts';
 import type { CutInPlan, PlansCutIn } from '../kind.ts';
 import { bitFor, roughingBitFor } from './bit.ts';
 import { dieOrTapFor } from './die-or-tap.ts';
 import { operationsOf, type Planned, SPRING_SHARE } from './operations.ts';
+import { byAttachment, taperedThread } from './tapered.ts';
 import { besideGrooves, DRAWN_BACK_PITCHES, type Drawn, waysOf, wayWithTime } from './way.ts';
 import type { ThreadWish } from './wish.ts';
 
@@ -82,19 +83,42 @@ export const planThread: PlansCutIn<Drawn> = (context, drawn, on, recorderFor): 
   const read = readThread(drawn.designation);
   if (!read.ok) return { why: 'shape' };
   const { thread } = read;
-  // tapers are cut by their attachment, with the work on tapers
-  if (formOf(thread).taperShare !== undefined) return { why: 'shape' };
   const hand = drawn.hand === 'left' || thread.hand === 'left' ? 'left' : 'right';
   const ofClass = threadLimits(thread, on.side, drawn.class);
   // fitted to a mate that was measured its class says nothing of the flanks
   const limits = ofClass && drawn.toMate ? { ...ofClass, pitchDiameter: drawn.toMate } : ofClass;
   if (!limits) return { why: 'noClass', problem: refused('threading.noClass', drawn, { value: drawn.class ?? '' }) };
+  const perLength = formOf(thread).taperShare;
+  if (perLength !== undefined) return alongCone(context, thread, drawn, on, hand, limits, perLength, recorderFor);
   const byDie = dieOrTapFor(context, thread, drawn, on, hand, recorderFor);
   if (byDie) return byDie;
   const planned = byBit(context, thread, drawn, on, hand, limits);
   if ('why' in planned) return planned;
   return { operations: operationsOf(context, planned, drawn, on, recorderFor) };
 };
+
+/** A taper thread along its cone by the attachment. */
+function alongCone(
+  context: FitContext,
+  thread: NamedThread,
+  drawn: Drawn,
+  on: Outside | Inside,
+  hand: 'right' | 'left',
+  limits: ThreadLimits,
+  perLength: number,
+  recorderFor: RecorderFor,
+): CutInPlan {
+  const tapered = taperedThread(context, drawn, on, perLength, limits, thread);
+  if ('lacks' in tapered)
+    return {
+      why: 'shape',
+      problem: refused(tapered.lacks === 'cone' ? 'threading.wantsCone' : 'threading.wantsAttachment', drawn),
+    };
+  const planned = byBit(context, thread, drawn, tapered.on, hand, tapered.limits);
+  if ('why' in planned) return planned;
+  const operations = operationsOf(context, planned, drawn, tapered.on, recorderFor);
+  return { operations: byAttachment(context, operations, drawn, on, perLength) };
+}
 
 /**
  * How the starts of a thread are reached one after another, as it is wished: by marks where a dial has some for each, by the spindle's
