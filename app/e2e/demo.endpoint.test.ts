@@ -22,7 +22,7 @@ describe('the demo', () => {
     expect((await shop.ask('PUT', `/api/jobs/${made.id}`, { version, job: { ...job, stock } })).status).toBe(200);
     const gone = await shop.ask('DELETE', '/api/demo', {});
     expect(gone.status).toBe(200);
-    expect(gone.body).toMatchObject({ jobs: 20 });
+    expect(gone.body).toMatchObject({ jobs: 25 });
     // the bar it is cut from, and tools and gauges that it is planned with
     expect(await count('bar')).toBe(1);
     expect(await count('tool')).toBeGreaterThan(3);

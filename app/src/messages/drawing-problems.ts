@@ -204,12 +204,12 @@ export const drawingWordings = {
     right: 'Another place, angle or depth; fine where both are meant to meet.',
   }),
   'threading.wantsCone': (p) => ({
-    what: `${p.value} is a taper thread, 1 in 16 on the diameter.`,
+    what: `${text(p)} is a taper thread, 1 in 16 on the diameter.`,
     where: 'Drawing, threads',
     right: 'Draw its length as a cone of 1:16 that falls towards its end; in a hole one that opens to it.',
   }),
   'threading.wantsAttachment': (p) => ({
-    what: `${p.value} is cut along a cone, under the leadscrew: only a taper attachment does that here, and this lathe has none that swings and reaches so far.`,
+    what: `${text(p)} is cut along a cone, under the leadscrew: only a taper attachment does that here, and this lathe has none that swings and reaches so far.`,
     where: 'Drawing, threads',
     right: 'A lathe with a taper attachment, a taper die or tap, or a parallel thread where its standard lets one be.',
   }),

@@ -125,6 +125,16 @@ describe('outlines as holes', () => {
     // bulging into the hole, that quarter is no round in a corner
     expect(made(block, path([0, 10], [18, 10, QUARTER], [20, 8], [20, 0])).drawing.bores.left).toHaveLength(2);
   });
+  it('a hole right through that is wider at the right goes in from there', () => {
+    const { drawing, problems } = made(block, path([0, 6], [20, 6, -QUARTER], [24, 10], [60, 14]));
+    expect(problems).toEqual([]);
+    expect(drawing.bores.left).toEqual([]);
+    expect(drawing.bores.right.map((s) => [s.kind, s.diameter.text])).toEqual([
+      ['taper', '28'],
+      ['arc', '20'],
+      ['bored', '12'],
+    ]);
+  });
   it('what no drawing holds is told with its place', () => {
     expect(made(block, path([0, 6], [10, 9], [20, 9], [20, 0])).problems).toMatchObject([{ code: 'trace.widens' }]);
     expect(made(block, path([0, 6], [10, 6], [8, 5], [20, 5], [20, 0])).problems).toMatchObject([

@@ -271,6 +271,18 @@ function holeSteps(
   return steps.slice(0, 40);
 }
 
+/** A hole right through that is wider at its right end goes in from there. */
+function fromItsMouth({ left, right }: Traced, lengthMm: number): Pick<Traced, 'left' | 'right'> {
+  const [first, last] = [left[0], left.at(-1)];
+  const through = first && last && Math.abs(last.zMm - lengthMm) <= SAME_MM && last.rMm > SAME_MM;
+  if (!through || right.length > 0 || last.rMm <= first.rMm + SAME_MM) return { left, right };
+  const turned = left.toReversed().map(({ zMm, rMm }, i): Corner => {
+    const bulge = left[left.length - 2 - i]?.bulge ?? 0;
+    return { zMm, rMm, ...(bulge === 0 ? {} : { bulge: -bulge }) };
+  });
+  return { left: [], right: turned };
+}
+
 /**
  * A drawing from outlines that were traced: cylinders, tapers, arcs, balls, chamfers and rounds outside; steps, tapers, drill
  * points and round grooves inside. What no lathe's drawing can hold is told with its place.
@@ -281,7 +293,8 @@ export function drawingFromOutlines(traced: Traced, unit: LengthUnit): Made {
   const { outside } = traced;
   const lengthMm = outside.at(-1)?.zMm ?? 0;
   const features = outside.length > 0 ? outsideFeatures(outside, unit, problems) : [];
-  const left = traced.left.length > 0 ? holeSteps(traced.left, 'left', lengthMm, unit, problems) : [];
-  const right = traced.right.length > 0 ? holeSteps(traced.right, 'right', lengthMm, unit, problems) : [];
+  const holes = fromItsMouth(traced, lengthMm);
+  const left = holes.left.length > 0 ? holeSteps(holes.left, 'left', lengthMm, unit, problems) : [];
+  const right = holes.right.length > 0 ? holeSteps(holes.right, 'right', lengthMm, unit, problems) : [];
   return { drawing: { ...emptyDrawing(unit), features, bores: { left, right } }, problems };
 }

@@ -24,8 +24,8 @@ describe('the demo shop', () => {
     expect(small!.spindle.settings.every((s) => s.kind === 'stepless')).toBe(true);
     expect(small).toMatchObject({ feeds: { settings: [] }, slides: { crossSlide: { kind: 'diameter' } } });
   });
-  it('has twenty jobs, one in inches, ten hollow, each planned without an error, two half cut', () => {
-    expect(demo.jobs).toHaveLength(20);
+  it('has twenty-five jobs, one in inches, twelve hollow, each planned without an error, two half cut', () => {
+    expect(demo.jobs).toHaveLength(25);
     const hollow = demo.jobs.filter(({ job }) => job.drawing.bores.left.length + job.drawing.bores.right.length > 0);
     expect(hollow.map((j) => j.job.title)).toEqual([
       'Hinge bush, flanged',
@@ -35,6 +35,8 @@ describe('the demo shop', () => {
       'Bearing cap, casting',
       'Sluice valve disc',
       'Grease cap, blind thread',
+      'Sluice valve seat',
+      'Fairlead rollers, 1.5° draft',
       'Seal ring, upper gate',
       'Sluice bracket, bored over the slide',
       'Sluice height dial, thin',
