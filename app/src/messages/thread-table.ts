@@ -1,5 +1,5 @@
 import type { Lathe } from '@whelk/core/lathe';
-import type { ThreadCard } from '@whelk/core/picture';
+import type { TableCard } from '@whelk/core/picture';
 import type { Engages, ThreadTableRow } from '@whelk/core/threading';
 
 /** Names of the lists as they are spoken of. */
@@ -40,7 +40,7 @@ const ON_CARD_PPM = 500;
 const LEAST_MM = 2.9;
 
 /** The card for the wall: what the lathe gives, with its marks and drills. */
-export function threadCardOf(lathe: Lathe, rows: readonly ThreadTableRow[]): ThreadCard {
+export function threadCardOf(lathe: Lathe, rows: readonly ThreadTableRow[]): TableCard {
   const { dial } = lathe.threads;
   const given = rows.filter(
     ({ set, thread }) => set && Math.abs(set.errorPpm) <= ON_CARD_PPM && thread.majorMm >= LEAST_MM,
@@ -52,6 +52,7 @@ export function threadCardOf(lathe: Lathe, rows: readonly ThreadTableRow[]): Thr
       : 'No thread dial: where the nuts do not close anywhere they stay shut until it is done. Drill before a tap or a bit, mm.',
     foot: 'A scratch first, and its pitch counted. Slow enough to draw out in time. Guards shut, fingers away from what turns.',
     heads: ['Thread', 'Set', 'Half-nuts', 'Drill'],
+    shares: [0.25, 0.37, 0.22, 0.16],
     rows: given.map((row) => [row.name, setText(row), nutsText(row.engages), String(row.drillMm)]),
   };
 }

@@ -21,5 +21,6 @@ export {
   taperOfOffset,
   wantsBalls,
 } from './set-over.ts';
+export { type TaperRow, taperTable } from './table.ts';
 export { heightErrorMm } from './tool-height.ts';
 export { type Cone, TAPER_WHY_NOT, type TaperWay, type TaperWhyNot, taperWays } from './ways.ts';

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { halfDegOf } from '../taper/index.ts';
 import { twoChucks } from '../testing/jobs.ts';
+import { metricLathe } from '../testing/shop.ts';
 import {
   ballDepthMm,
   correctTaper,
@@ -18,6 +19,7 @@ import {
   sineHeightMm,
   stationsFor,
   taperOfOffset,
+  taperTable,
   taperWays,
 } from './index.ts';
 
@@ -211,5 +213,30 @@ describe('correcting a taper', () => {
       expect(s).toBeGreaterThanOrEqual(4);
       expect(s).toBeLessThanOrEqual(89);
     }
+  });
+});
+
+describe('a lathe’s settings for the usual tapers', () => {
+  const row = (lathe: Parameters<typeof taperTable>[0], name: string) =>
+    taperTable(lathe).find((r) => r.name === name)!;
+  it('are by its own scale, by an indicator and by the tailstock, slow ones first', () => {
+    const rows = taperTable(metricLathe);
+    expect(rows.map((r) => r.halfDeg)).toEqual(rows.map((r) => r.halfDeg).toSorted((a, b) => a - b));
+    // Morse 3, 1 in 19.922: half angle 1.4377°, 50·sin = 1.2545
+    const morse = row(metricLathe, 'Morse 3');
+    expect([morse.halfDeg, morse.risesMm, morse.per100Mm]).toEqual(
+      [1.4377, 1.2545, 2.509].map((n) => expect.closeTo(n, 3)),
+    );
+    expect(morse.scaleDeg).toBeCloseTo(metricLathe.slides.compoundZero === 'crossSlide' ? 88.562 : 1.438, 2);
+    // a slope that several series share is told once, by its ratio
+    expect(rows.filter((r) => Math.abs(r.perLength - 0.05) < 1e-9).map((r) => r.name)).toEqual(['1:20']);
+    expect(row(metricLathe, '60° point')).toMatchObject({ halfDeg: 30, overMm: 6, risesMm: expect.closeTo(3, 9) });
+    expect(row(metricLathe, '60° point').per100Mm).toBeUndefined();
+  });
+  it('by the tailstock only where it is set over, by the attachment only as far as it swings', () => {
+    const fixed = { ...metricLathe, tailstock: { ...metricLathe.tailstock, setOverMm: 0 } };
+    expect(taperTable(fixed).every((r) => r.per100Mm === undefined)).toBe(true);
+    const railed = { ...metricLathe, taperAttachment: { lengthMm: 200, mostDeg: 8, graduated: 'degrees' as const } };
+    expect([row(railed, 'Morse 3').attachment, row(railed, '7:24').attachment]).toEqual([true, false]);
   });
 });

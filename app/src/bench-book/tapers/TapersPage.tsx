@@ -64,7 +64,14 @@ function TapersPage({ lathes }: { lathes: readonly Lathe[] }) {
   const problem = read.ok ? undefined : wordProblem({ code: read.code, path: [], value: text }, unit);
   return (
     <UnitOfPage.Provider value={unit}>
-      <h1>Tapers</h1>
+      <div className="flex flex-wrap items-baseline gap-x-6">
+        <h1>Tapers</h1>
+        {lathe && (
+          <a className="link" href={`/api/lathes/${lathe.id}/tapers.pdf`} download>
+            Card of {lathe.name} for the wall, PDF
+          </a>
+        )}
+      </div>
       <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-3">
         <label className="text-sm">
           Taper, as it is said

@@ -1,9 +1,11 @@
 import { materialIn, materialsOf } from '@whelk/core/job';
 import type { Lathe } from '@whelk/core/lathe';
 import { type Material, TOOL_MATERIALS, type ToolMaterial } from '@whelk/core/material';
-import { type Picture, speedCardPicture, threadCardPicture } from '@whelk/core/picture';
+import { type Picture, speedCardPicture, tableCardPicture } from '@whelk/core/picture';
+import { taperTable } from '@whelk/core/tapering';
 import { threadTable } from '@whelk/core/threading';
 import type { Knex } from 'knex';
+import { taperCardOf } from '../../messages/taper-table.ts';
 import { threadCardOf } from '../../messages/thread-table.ts';
 import { toolMaterialNames } from '../../messages/words.ts';
 import { notFound } from '../answer.ts';
@@ -36,7 +38,15 @@ export async function loadThreadCard(db: Knex, latheId: string): Promise<{ lathe
   const lathe = lathes.find((l) => l.id === latheId);
   if (!lathe) throw notFound();
   const rows = LISTS[lathe.unit].flatMap((name) => threadTable(lathe, name, []));
-  return { lathe, picture: threadCardPicture(threadCardOf(lathe, rows)) };
+  return { lathe, picture: tableCardPicture(threadCardOf(lathe, rows)) };
+}
+
+/** The card of a lathe's settings for the usual tapers. @throws Refused 404 */
+export async function loadTaperCard(db: Knex, latheId: string): Promise<{ lathe: Lathe; picture: Picture }> {
+  const { lathes } = await loadShop(db);
+  const lathe = lathes.find((l) => l.id === latheId);
+  if (!lathe) throw notFound();
+  return { lathe, picture: tableCardPicture(taperCardOf(lathe, taperTable(lathe))) };
 }
 
 /** What stands on a lathe's card: materials asked for, or those that lie on the rack. @throws Refused 404 */

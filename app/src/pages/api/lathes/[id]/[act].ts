@@ -1,16 +1,30 @@
 import { calibrationSchema, standSchema } from '@whelk/core/lathe';
+import type { Picture } from '@whelk/core/picture';
 import type { APIRoute } from 'astro';
 import { z } from 'zod';
 import { pictureToPdf } from '../../../../exchange/pdf.ts';
 import { pictureToSvg } from '../../../../exchange/svg.ts';
 import { answer, attachment, guarded, notFound, Refused } from '../../../../server/answer.ts';
 import { database } from '../../../../server/db/connection.ts';
-import { cardWish, loadCard, loadThreadCard } from '../../../../server/lathes/card.ts';
+import { cardWish, loadCard, loadTaperCard, loadThreadCard } from '../../../../server/lathes/card.ts';
 import { exportLathe } from '../../../../server/lathes/exchange.ts';
 import { printFonts } from '../../../../server/lathes/fonts.ts';
 import { addCalibration, forgetSpringOf, putInForce, saveStand } from '../../../../server/lathes/service.ts';
 import { idOf } from '../../../../server/params.ts';
 import { readBody } from '../../../../server/security/body.ts';
+
+interface Card {
+  readonly lathe: { readonly name: string };
+  readonly picture: Picture;
+}
+/** Height of letters that say nothing of their own, in units of the picture. */
+const LETTERS = 5;
+const cardAsSvg = ({ lathe, picture }: Card, what: string): Response =>
+  attachment(pictureToSvg(picture, lathe.name, LETTERS), 'image/svg+xml', `${lathe.name}, ${what}.svg`);
+async function cardAsPdf({ lathe, picture }: Card, what: string): Promise<Response> {
+  const pdf = await pictureToPdf(picture, `${lathe.name}, ${what}`, LETTERS, printFonts);
+  return attachment(new Uint8Array(pdf), 'application/pdf', `${lathe.name}, ${what}.pdf`);
+}
 
 export const GET: APIRoute = ({ params, url }) =>
   guarded(async () => {
@@ -25,24 +39,18 @@ export const GET: APIRoute = ({ params, url }) =>
         const file = await exportLathe(database(), id, revision.success ? revision.data : undefined);
         return attachment(`${JSON.stringify(file, null, 2)}\n`, 'application/json', `${file.lathe.name}.json`);
       }
-      case 'card.svg': {
-        const { lathe, picture } = await loadCard(database(), id, cardWish(url));
-        return attachment(pictureToSvg(picture, lathe.name, 5), 'image/svg+xml', `${lathe.name}, speeds.svg`);
-      }
-      case 'card.pdf': {
-        const { lathe, picture } = await loadCard(database(), id, cardWish(url));
-        const pdf = await pictureToPdf(picture, `${lathe.name}, speeds`, 5, printFonts);
-        return attachment(new Uint8Array(pdf), 'application/pdf', `${lathe.name}, speeds.pdf`);
-      }
-      case 'threads.pdf': {
-        const { lathe, picture } = await loadThreadCard(database(), id);
-        const pdf = await pictureToPdf(picture, `${lathe.name}, threads`, 5, printFonts);
-        return attachment(new Uint8Array(pdf), 'application/pdf', `${lathe.name}, threads.pdf`);
-      }
-      case 'threads.svg': {
-        const { lathe, picture } = await loadThreadCard(database(), id);
-        return attachment(pictureToSvg(picture, lathe.name, 5), 'image/svg+xml', `${lathe.name}, threads.svg`);
-      }
+      case 'card.svg':
+        return cardAsSvg(await loadCard(database(), id, cardWish(url)), 'speeds');
+      case 'card.pdf':
+        return cardAsPdf(await loadCard(database(), id, cardWish(url)), 'speeds');
+      case 'threads.pdf':
+        return cardAsPdf(await loadThreadCard(database(), id), 'threads');
+      case 'threads.svg':
+        return cardAsSvg(await loadThreadCard(database(), id), 'threads');
+      case 'tapers.pdf':
+        return cardAsPdf(await loadTaperCard(database(), id), 'tapers');
+      case 'tapers.svg':
+        return cardAsSvg(await loadTaperCard(database(), id), 'tapers');
       default:
         throw notFound();
     }

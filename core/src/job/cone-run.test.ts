@@ -1,12 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { freezeJob, planJob } from '../job/index.ts';
+import { actsOf, frozenRunSchema, standNeeded } from '../run/index.ts';
 import { AtTheLathe } from '../testing/at-the-lathe.ts';
 import { drawer, holeGauges } from '../testing/drawer.ts';
 import { jobOf, shopWith, twoChucks } from '../testing/jobs.ts';
 import { feature } from '../testing/shop.ts';
-import { actsOf } from './acts.ts';
-import { frozenRunSchema } from './frozen-schema.ts';
-import { standNeeded } from './needs.ts';
+import { freezeJob, planJob } from './plan-job.ts';
 
 const none = { text: '', unit: 'mm' as const };
 const job = jobOf([feature(1, 28, 20), { ...feature(2, 24, 80, '±0.05'), kind: 'taper', taper: '1:20', end: none }]);

@@ -1,12 +1,14 @@
 import type { Picture, Shape } from './picture.ts';
 
-/** What stands on a card of threads, already worded: columns and rows of texts. */
-export interface ThreadCard {
+/** What stands on a card for the wall, already worded: columns and rows of texts. */
+export interface TableCard {
   readonly title: string;
   readonly underTitle: string;
   readonly foot: string;
   readonly heads: readonly string[];
   readonly rows: readonly (readonly string[])[];
+  /** shares of a block's breadth for its columns, together 1 */
+  readonly shares: readonly number[];
 }
 /** A4, landscape, mm. */
 const PAGE = { width: 297, height: 210, margin: 10 };
@@ -18,11 +20,8 @@ const ROWS = 34;
 const GAP = 10;
 /** Narrowest a letter is drawn, as a share of its height. */
 const LETTER = 0.56;
-/** Shares of a block's breadth for its columns. */
-const SHARES = [0.25, 0.37, 0.22, 0.16];
-
-/** A card for the wall: a lathe's threads in two blocks, each with what is set, where the nuts close and what is drilled. */
-export function threadCardPicture({ title, underTitle, foot, heads, rows }: ThreadCard): Picture {
+/** A card for the wall: a table in two blocks beside each other, as large as its rows let it be. */
+export function tableCardPicture({ title, underTitle, foot, heads, rows, shares }: TableCard): Picture {
   const { width, height, margin } = PAGE;
   const shown = rows.slice(0, BLOCKS * ROWS);
   const perBlock = Math.max(1, Math.ceil(shown.length / BLOCKS));
@@ -43,7 +42,7 @@ export function threadCardPicture({ title, underTitle, foot, heads, rows }: Thre
   });
   const fit = (words: string, wide: number): number => Math.min(size, wide / Math.max(1, words.length * LETTER));
   const columnsAt = (x: number): number[] =>
-    SHARES.map((_, i) => x + block * SHARES.slice(0, i).reduce((a, b) => a + b, 0));
+    shares.map((_, i) => x + block * shares.slice(0, i).reduce((a, b) => a + b, 0));
   const shapes: Shape[] = [text(margin, margin + 9, title, 9, true), text(margin, margin + 15, underTitle, 4)];
   for (let b = 0; b * perBlock < shown.length; b++) {
     const x = margin + b * (block + GAP);
@@ -55,7 +54,7 @@ export function threadCardPicture({ title, underTitle, foot, heads, rows }: Thre
     shown.slice(b * perBlock, (b + 1) * perBlock).forEach((row, r) => {
       const y = top + 2 + (r + 1) * tall;
       shapes.push(
-        ...row.map((cell, i) => text(at[i]!, y - tall * 0.28, cell, fit(cell, block * SHARES[i]! - 2), i === 0)),
+        ...row.map((cell, i) => text(at[i]!, y - tall * 0.28, cell, fit(cell, block * shares[i]! - 2), i === 0)),
       );
       shapes.push(line(x, y, 'dimension'));
     });
