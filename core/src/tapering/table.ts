@@ -32,15 +32,16 @@ const HUNDRED_MM = 100;
 
 /** A lathe's settings for the usual tapers, slow ones first. @source FIELD 8; indicator t·sin α, set-over L·sin α */
 export function taperTable(lathe: Lathe): readonly TaperRow[] {
-  const seen = new Set<string>();
-  const named = NAMED_TAPERS.flatMap(({ family, name, perLength }) => {
-    // of a series of one slope one row is enough
-    const own = family === 'morse' || family === 'chuck' || family === 'chuckInch';
-    const key = own ? name : `${perLength.valueOf()}`;
-    if (seen.has(key)) return [];
-    seen.add(key);
-    return [[own ? name : ratioOf(perLength.valueOf(), name), halfDegOf(perLength.valueOf())] as const];
-  });
+  const names = new Map<number, string[]>();
+  for (const { family, name, perLength } of NAMED_TAPERS) {
+    const slope = perLength.valueOf();
+    // of a series of one slope its number says nothing here
+    const own = ['morse', 'chuck', 'chuckInch', 'halfInch'].includes(family);
+    const said = own ? name : ratioOf(slope, name);
+    const before = names.get(slope) ?? [];
+    if (!before.includes(said)) names.set(slope, [...before, said]);
+  }
+  const named = [...names].map(([slope, all]) => [all.join(', '), halfDegOf(slope)] as const);
   const rows = [...named, ...ANGLES].map(([name, halfDeg]): TaperRow => {
     const overMm = halfDeg > 10 ? RANGE_MM / 2 : OVER[lathe.unit];
     const mayOver = lathe.tailstock.setOverMm > 0 && halfDeg <= MOST_OVER_DEG;
