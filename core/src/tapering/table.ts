@@ -34,9 +34,11 @@ const HUNDRED_MM = 100;
 export function taperTable(lathe: Lathe): readonly TaperRow[] {
   const names = new Map<number, string[]>();
   for (const { family, name, perLength } of NAMED_TAPERS) {
+    // hardly met any more: it would crowd the others out
+    if (family === 'halfInch') continue;
     const slope = perLength.valueOf();
     // of a series of one slope its number says nothing here
-    const own = ['morse', 'chuck', 'chuckInch', 'halfInch'].includes(family);
+    const own = family === 'morse' || family === 'chuck' || family === 'chuckInch';
     const said = own ? name : ratioOf(slope, name);
     const before = names.get(slope) ?? [];
     if (!before.includes(said)) names.set(slope, [...before, said]);
