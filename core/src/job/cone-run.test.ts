@@ -113,4 +113,15 @@ describe('a cone at the lathe', () => {
     expect(found(ring).atGaugeMm).toBeCloseTo(24.4, 6);
     expect(ring.advice!.measured!.combined.uncertaintyMm).toBeCloseTo(0.005, 6);
   });
+  it('leaves no number of before standing once the lathe was set for it, or put back', () => {
+    const before = at('f2-taperSet');
+    const { toolId } = before.step!;
+    expect([before.state.reference !== undefined, toolId! in before.state.living]).toEqual([true, true]);
+    before.act();
+    expect([before.state.reference, before.state.living]).toEqual([undefined, {}]);
+    const after = at('f2-taperBack');
+    expect([after.state.reference !== undefined, after.state.living]).toEqual([true, {}]);
+    after.act();
+    expect(after.state.reference).toBeUndefined();
+  });
 });

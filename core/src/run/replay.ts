@@ -16,7 +16,7 @@ import { orderEvents } from './order.ts';
 import { sideOf } from './side-of.ts';
 import { currentStep, type Metal, type Reading, type RunState, startState } from './state.ts';
 import { actOf, isPass, type Step } from './step.ts';
-import { keepProof, taperMoved } from './take-cone.ts';
+import { forgetPlace, keepProof, taperMoved } from './take-cone.ts';
 import { type Draft, keepLiving, takeSize } from './take-size.ts';
 import { coneIn, overTailMm } from './taper.ts';
 import { acrossOf, isThreadStep } from './thread.ts';
@@ -34,6 +34,7 @@ function moveOn(run: FrozenRun, draft: Draft, event: RunEvent, step: Step): void
   if (step.setting) draft.standing = { ...draft.standing, ...step.setting.speedAt, ...step.setting.feedAt };
   if (step.toolId) draft.toolId = step.toolId;
   draft.besides = besidesAfter(draft.besides, standNeeded(run, step));
+  if (step.kind === 'taperSet' || step.kind === 'taperBack') forgetPlace(draft);
 }
 
 /** Turns the rings to what was told. */
@@ -102,7 +103,7 @@ function touchOff(run: FrozenRun, draft: Draft, step: Step, event: Of<'touchedOf
     ...{ rings: ringsOf(draft), diameterMm: mm, depthMm: 0, uncertaintyMm, by: 'touchOff' },
     ...(doubtMm > 0 ? { placeDoubtMm: doubtMm / 2 } : {}),
   };
-  keepLiving(draft, step.toolId, mm);
+  if (!step.atCone) keepLiving(draft, step.toolId, mm);
   // the first short cut is not the length; the second time a roughed length is measured
   if (step.featureId !== undefined)
     draft.metal = {

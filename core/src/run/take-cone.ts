@@ -51,3 +51,11 @@ export function taperMoved(
 }
 /** How surely a tool that just touches a turned cone stands at it, mm on the diameter. */
 const TOUCHED_MM = 0.03;
+
+/** What was set for a cone, or put back, moved the tool or the work: no number of before tells where it stands, not for the next piece either. */
+export function forgetPlace(draft: Draft): void {
+  draft.reference = undefined;
+  draft.lastCut = undefined;
+  draft.cuts = [];
+  draft.living = {};
+}

@@ -8,6 +8,7 @@ import { ringsOf } from './move/next.ts';
 import { reckonedShare, sampleOf } from './move/spring.ts';
 import { sideOf } from './side-of.ts';
 import type { MeasuredCut, RunState } from './state.ts';
+import { coneIn } from './taper.ts';
 import { threadOf } from './thread.ts';
 
 /** The state while it is being replayed: its own, so that ten thousand events need no ten thousand copies. */
@@ -41,8 +42,9 @@ export function takeSize(
       ...{ rings, diameterMm: sizeMm, depthMm, springShare: lastCut.springShare, uncertaintyMm },
       ...{ by: 'measured', featureId, ...(trial ? { trial } : {}) },
     };
-    // the next piece begins from the tool's point again
-    keepLiving(draft, lastCut.toolId, sizeMm - (threadOf(run, featureId, lastCut.toolId)?.pitchOverPointMm ?? 0));
+    // the next piece begins from the tool's point again; along a cone it stood as it was set for that
+    if (!coneIn(run, featureId))
+      keepLiving(draft, lastCut.toolId, sizeMm - (threadOf(run, featureId, lastCut.toolId)?.pitchOverPointMm ?? 0));
   }
   if (trial) return;
   const offMm = expected ? Math.max(0, Math.abs(sizeMm - expected.mm) - expected.boundMm) : 0;
