@@ -12,6 +12,7 @@ export const calculationSentences: Record<string, string> = {
   'part.taper': 'A taper from three of its two diameters, its length and its slope.',
   'taper.say': 'A taper, however it is written or named, in every way that it is said; whether it holds by itself.',
   'taper.grade': 'Angle tolerance of a cone of a grade AT1 to AT12, and what that is on the diameter over its length.',
+  'taper.zone': 'What limits of a diameter that hold all along a cone let its angle and its place be.',
   'taper.stations':
     'The cone through diameters at stations, with its doubt, its straightness and the reading that is out of line; what it probably is.',
   'tapering.ways': 'Ways of turning a cone on a lathe with their settings, and why the others are none.',

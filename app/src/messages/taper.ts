@@ -1,5 +1,5 @@
 import type { TaperSetting, TaperWish } from '@whelk/core/route';
-import { inMinutes, type TaperSaid } from '@whelk/core/taper';
+import { type ConeZone, inMinutes, type TaperSaid } from '@whelk/core/taper';
 import type { Correction, TaperWay, TaperWhyNot } from '@whelk/core/tapering';
 import type { InUnit } from './in-unit.ts';
 
@@ -96,3 +96,7 @@ export function setLabel(set: TaperSetting, halfDeg: number, perLength: number, 
 /** How cones are turned, in a line. */
 export const taperWishText = ({ by, grade }: TaperWish): string =>
   `${by ? `${taperWayNames[by].toLowerCase()} where it can` : 'by what suits each'}; angle to ${grade ? `AT${grade}` : 'AT8 where it holds itself, else AT10'}`;
+
+/** What limits all along a cone leave to its angle and to its gauge. */
+export const zoneText = ({ microradians, grade, gaugeMm }: ConeZone, u: InUnit): string =>
+  `its angle within ± ${Math.round(microradians)} µrad${grade === undefined ? '' : `, as AT${grade} or closer`}; a gauge stands within ± ${u.len(gaugeMm, u.mm === 'mm' ? 2 : 3)} of its line`;

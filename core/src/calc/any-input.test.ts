@@ -66,6 +66,7 @@ const good: Record<string, Record<string, unknown>> = {
   'part.taper': { startMm: 30, lengthMm: 100, taper: '1:20' },
   'taper.say': { taper: 'Morse 3' },
   'taper.grade': { grade: 7, lengthMm: 80 },
+  'taper.zone': { taper: '1:20', lengthMm: 80, zoneMm: 0.04 },
   'taper.stations': { stations: cone },
   'tapering.ways': { lathe: metricLathe, taper: '1:20', lengthMm: 60 },
   'tapering.setOver': { taper: '1:50', wholeMm: 300, headDepthMm: 4, tailDepthMm: 4 },

@@ -3,6 +3,7 @@ import { latheSchema } from '../lathe/index.ts';
 import type { ProblemCode } from '../quantity/index.ts';
 import {
   angleGrade,
+  coneZone,
   fitCone,
   halfDegOf,
   holdsItself,
@@ -95,6 +96,16 @@ export const taperCalculations = [
       return found
         ? { ...found }
         : { problems: [{ code: 'taper.noGrade' as const, path: ['lengthMm'], value: lengthMm }] };
+    },
+  }),
+  calculation({
+    name: 'taper.zone',
+    tab: 'tapers',
+    input: z.strictObject({ taper, unit: z.enum(['mm', 'in']).default('mm'), lengthMm: length, zoneMm: length }),
+    output: z.object({ microradians: z.number(), grade: z.number().optional(), gaugeMm: z.number() }),
+    run: ({ taper: text, unit, lengthMm, zoneMm }) => {
+      const read = readTaper(text, unit);
+      return read.ok ? { ...coneZone(zoneMm, lengthMm, read.perLength) } : notRead(read.code, text);
     },
   }),
   calculation({

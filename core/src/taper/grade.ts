@@ -36,3 +36,24 @@ export function gradeWithin(offRad: number, lengthMm: number): number | undefine
   }
   return undefined;
 }
+
+/** What a diameter's limits that hold all along a cone leave open. */
+export interface ConeZone {
+  /** the cone's angle may be off by so much either way, microradians, and the coarsest grade that is no wider */
+  readonly microradians: number;
+  readonly grade?: number;
+  /** a gauge stands within so much of its line either way, mm */
+  readonly gaugeMm: number;
+}
+/**
+ * What one width of limits all along a cone of a basic taper lets its angle and its place be.
+ * @param zoneMm of the diameter, from limit to limit
+ * @source ISO 3040, basic taper method: the zone is the same at every section, so its ends may lie at opposite limits
+ * @example coneZone(0.04, 80, 0.05).microradians // 500
+ */
+export function coneZone(zoneMm: number, lengthMm: number, perLength: number): ConeZone {
+  const microradians = Number(((zoneMm / lengthMm) * 1e6).toFixed(3));
+  const grades = Array.from({ length: 12 }, (_, i) => 12 - i);
+  const grade = grades.find((at) => (angleGrade(at, lengthMm)?.microradians ?? Infinity) <= 2 * microradians + 1e-9);
+  return { microradians, ...(grade === undefined ? {} : { grade }), gaugeMm: zoneMm / 2 / Math.abs(perLength) };
+}

@@ -1,4 +1,4 @@
-export { type AngleGrade, angleGrade, gradeWithin } from './grade.ts';
+export { type AngleGrade, angleGrade, type ConeZone, coneZone, gradeWithin } from './grade.ts';
 export { identifyTaper, type LikelyTaper } from './identify.ts';
 export { holdsItself, NAMED_TAPERS, type NamedTaper, TAPER_FAMILIES, type TaperFamily, taperNamed } from './named.ts';
 export {

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   angleGrade,
+  coneZone,
   fitCone,
   gradeWithin,
   halfDegOf,
@@ -179,5 +180,14 @@ describe('stations along a cone', () => {
     expect(first!.taper.name).toBe('Morse 3');
     const steep = fitCone([0, 10, 20].map((zMm) => ({ zMm, diameterMm: 44 - (7 / 24) * zMm, uncertaintyMm: 0.01 })))!;
     expect(identifyTaper(steep, 20, 38.2, 44)[0]!.taper.name).toMatch(/^7:24/);
+  });
+});
+
+describe('limits of the diameter all along a cone', () => {
+  it('let its ends lie at opposite limits, and a gauge stand by half of them', () => {
+    // ISO 3040: 0.04 over 80 is 0.5 mrad either way; AT8 of 80 mm is 400 µrad in all, AT10 1000, AT11 1600
+    expect(coneZone(0.04, 80, 0.05)).toEqual({ microradians: 500, grade: 10, gaugeMm: expect.closeTo(0.4, 9) });
+    expect(coneZone(0.0001, 80, 0.05).grade).toBeUndefined();
+    expect(coneZone(0.04, 80, -0.05).gaugeMm).toBeCloseTo(0.4, 9);
   });
 });

@@ -1,11 +1,11 @@
 import type { Lathe } from '@whelk/core/lathe';
 import { type LengthUnit, parseLength } from '@whelk/core/quantity';
-import { angleGrade, holdsItself, NAMED_TAPERS, readTaper, sayTaper, taperNamed } from '@whelk/core/taper';
+import { angleGrade, coneZone, holdsItself, NAMED_TAPERS, readTaper, sayTaper, taperNamed } from '@whelk/core/taper';
 import { pivotsMm, pointDepthMm } from '@whelk/core/tapering';
 import { useState } from 'react';
 import { inUnit } from '../../messages/in-unit.ts';
 import { wordProblem } from '../../messages/problems.ts';
-import { holdsText, saidRows } from '../../messages/taper.ts';
+import { holdsText, saidRows, zoneText } from '../../messages/taper.ts';
 import { fromJson } from '../../ui/from-json.tsx';
 import { TextField } from '../../ui/number-field/TextField.tsx';
 import { SelectField } from '../../ui/SelectField.tsx';
@@ -40,13 +40,16 @@ function TapersPage({ lathes }: { lathes: readonly Lathe[] }) {
     large: typed.large ?? usual(large, unit === 'mm' ? '30' : '1 1/4'),
     length: typed.length ?? usual(named?.lengthMm, unit === 'mm' ? '80' : '3'),
     whole: typed.whole ?? '',
+    zone: typed.zone ?? '',
     mouth: typed.mouth ?? (unit === 'mm' ? '6.3' : '1/4'),
   };
   const mm = (value: string): number | undefined => {
     const length = parseLength(value, unit);
     return length.ok && length.mm.valueOf() > 0 ? length.mm.valueOf() : undefined;
   };
-  const [largeMm, lengthMm, wholeMm, mouthMm] = [texts.large, texts.length, texts.whole, texts.mouth].map(mm);
+  const [largeMm, lengthMm, wholeMm, mouthMm, zoneMm] = [
+    ...[texts.large, texts.length, texts.whole, texts.mouth, texts.zone],
+  ].map(mm);
   const deep = mouthMm === undefined ? 0 : pointDepthMm(mouthMm);
   const centres = wholeMm === undefined ? undefined : { wholeMm, headDepthMm: deep, tailDepthMm: deep };
   const between = centres && pivotsMm(centres) > 0 ? centres : undefined;
@@ -179,6 +182,24 @@ function TapersPage({ lathes }: { lathes: readonly Lathe[] }) {
                 {tolerance
                   ? `${tolerance.microradians} µrad: ${tolerance.overLengthUm.toFixed(1)} µm on the diameter over its length`
                   : 'listed for more than 6 up to 630 mm'}
+              </dd>
+              <dt className="muted">
+                <label>
+                  Limits all along, {unit}
+                  <input
+                    className="input input-sm ml-2 inline-flex w-24"
+                    value={texts.zone}
+                    onChange={(e) => setTyped({ ...typed, zone: e.target.value })}
+                    placeholder={unit === 'mm' ? '0.04' : '.0015'}
+                    data-field="taper-zone"
+                    inputMode={unit === 'mm' ? 'decimal' : 'text'}
+                  />
+                </label>
+              </dt>
+              <dd className="self-center">
+                {zoneMm === undefined
+                  ? 'from limit to limit of the diameter, the same at every place'
+                  : zoneText(coneZone(zoneMm, lengthMm, read.perLength), u)}
               </dd>
             </dl>
           </div>
