@@ -1,8 +1,10 @@
 import path from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { ensureBuilt } from '../../scripts/lib/build.mjs';
+import { connect } from '../src/server/db/connection.ts';
 import { aMomentLater, doStep } from './support/at-the-lathe.ts';
 import { openBrowser, openPage, press, sees, type, visit } from './support/browser.ts';
+import { cutAhead } from './support/cut-ahead.ts';
 import { TestShop } from './support/shop.ts';
 
 /** Makes the pictures in docs/screenshots from the demo shop: `npm run screenshots`. */
@@ -52,8 +54,6 @@ try {
   await page.focus('[data-field="h2-diameter"]');
   await page.evaluate(() => scrollTo(0, 0));
   await keep(page, 'hollow');
-  await visit(page, `${spindle}/stock`);
-  await keep(page, 'stock');
   await visit(page, `${spindle}/hold`);
   // the second holding with its ways, in one picture
   await page.setViewport({ width: 1280, height: 1500 });
@@ -101,6 +101,19 @@ try {
   );
   await keep(page, 'tapers');
   await page.evaluate(() => scrollTo(0, 0));
+  // a cone read along its length at the lathe, too steep, and what is set next
+  const db = connect(shop.databaseUrl);
+  const pin = await cutAhead(shop, db, await jobId('Gate locking pin, 1:50'), { to: 'f2-roughed' });
+  await db.destroy();
+  await visit(page, `${shop.url}/runs/${pin.id}`);
+  const toldMm = pin.lathe.state.lastCut!.told.comesToMm;
+  for (const [i, mm] of [4, 41, 66].entries()) {
+    await type(page, `station-${mm}`, (toldMm + 0.0212 * mm + (i % 2) * 0.003).toFixed(3));
+    await page.keyboard.press('Enter');
+    await sees(page, `${mm}.0 mm from the small end`);
+  }
+  await sees(page, 'Compound less steep by');
+  await keep(page, 'cone');
   await visit(page, await startRun('Guide roller axles'));
   await toTouchOff(page);
   await type(page, 'touch-diameter', '24.72');
