@@ -1,6 +1,6 @@
 import { firstSetup, type Setup } from '../core/src/hold/index.ts';
 import { FIRST_SETUP_ID, type Job } from '../core/src/job/index.ts';
-import { type Drawing, emptyDetail, emptyDrawing, type Feature } from '../core/src/part/index.ts';
+import { type Drawing, emptyBoreStep, emptyDetail, emptyDrawing, type Feature } from '../core/src/part/index.ts';
 import { usualAllowances } from '../core/src/stock/index.ts';
 import { demoId, length } from './words.ts';
 
@@ -54,6 +54,12 @@ export const knurl = (id: string) =>
   emptyDetail(id, 'knurl', 'mm') as Extract<Feature['details'][number], { kind: 'knurl' }>;
 export const groove = (id: string) =>
   emptyDetail(id, 'groove', 'mm') as Extract<Feature['details'][number], { kind: 'groove' }>;
+/** The bore of a roller on its axle, with a round groove for its grease. */
+export const rollerBore: Drawing['bores']['left'][number] = {
+  ...emptyBoreStep('h1', 'mm', 'bored'),
+  ...{ name: 'Bore', diameter: length('20'), limits: 'H8', finish: '1.6' },
+  details: [{ ...groove('d1'), shape: 'round', from: 'left', at: length('30'), by: 'depth', floor: length('1.5') }],
+};
 export const job = (
   title: string,
   quantity: number,

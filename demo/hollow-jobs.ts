@@ -1,6 +1,6 @@
 import type { Job } from '../core/src/job/index.ts';
 import { emptyBoreStep } from '../core/src/part/index.ts';
-import { f, groove, hole, job, knurl, parted, thread } from './builders.ts';
+import { f, groove, hole, job, knurl, parted, rollerBore, thread } from './builders.ts';
 import { demoId, length } from './words.ts';
 
 /** Bushes, discs and castings in hand, each with the name that its id is made from. */
@@ -129,15 +129,7 @@ export const hollowJobs: [string, Job][] = [
       'long',
       {
         bores: {
-          left: [
-            {
-              ...emptyBoreStep('h1', 'mm', 'bored'),
-              ...{ name: 'Bore', diameter: length('20'), limits: 'H8', finish: '1.6' },
-              details: [
-                { ...groove('d1'), shape: 'round', from: 'left', at: length('30'), by: 'depth', floor: length('1.5') },
-              ],
-            },
-          ],
+          left: [rollerBore],
           right: [],
         },
         mates: [

@@ -1,6 +1,6 @@
 import type { Job } from '../core/src/job/index.ts';
 import { emptyBoreStep } from '../core/src/part/index.ts';
-import { ends, f, groove, job } from './builders.ts';
+import { ends, f, job, rollerBore } from './builders.ts';
 import { length } from './words.ts';
 
 /** A cone of a drawing: its diameter at the left end, and a slope. */
@@ -117,15 +117,7 @@ export const taperJobs: [string, Job][] = [
       'long',
       {
         bores: {
-          left: [
-            {
-              ...emptyBoreStep('h1', 'mm', 'bored'),
-              ...{ name: 'Bore', diameter: length('20'), limits: 'H8', finish: '1.6' },
-              details: [
-                { ...groove('d1'), shape: 'round', from: 'left', at: length('30'), by: 'depth', floor: length('1.5') },
-              ],
-            },
-          ],
+          left: [rollerBore],
           right: [],
         },
       },

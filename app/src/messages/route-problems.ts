@@ -81,6 +81,11 @@ export const routeWordings = {
     what: `An operation that was moved stays where it is planned. ${orderRuleText[p.limit as OrderRuleCode]?.why ?? 'A rule that is never broken says so.'}`,
     right: 'Move it elsewhere, or plan the order anew under Route.',
   }),
+  'route.noTaperWay': (p, u) => ({
+    what: `${text(p)} is not turned: no one setting of this lathe goes along all of it${p.limit === undefined ? '' : `, ${u.len(p.limit)}`}.`,
+    right:
+      'Between centres the tailstock set over, a lathe with a taper attachment or a longer compound. In two settings of a short compound it is blended by hand and eye.',
+  }),
   'route.exceeds.bar': (p) => ({
     what: `${text(p)} is not bored: even the lightest cut bends the bar more than its limits bear.`,
     right: 'Take a stiffer or shorter bar, or ream it.',

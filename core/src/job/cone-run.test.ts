@@ -113,6 +113,12 @@ describe('a cone at the lathe', () => {
     expect(found(ring).atGaugeMm).toBeCloseTo(24.4, 6);
     expect(ring.advice!.measured!.combined.uncertaintyMm).toBeCloseTo(0.005, 6);
   });
+  it('roughed parallel is measured between its passes as any length', () => {
+    const lathe = at('f2-rough-2');
+    const now = told(lathe) + 0.02;
+    lathe.read(now);
+    expect([lathe.state.ignored, lathe.state.metal.f2]).toEqual([0, expect.objectContaining({ diameterMm: now })]);
+  });
   it('leaves no number of before standing once the lathe was set for it, or put back', () => {
     const before = at('f2-taperSet');
     const { toolId } = before.step!;

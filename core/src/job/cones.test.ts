@@ -117,6 +117,24 @@ describe('a cone in the route', () => {
     const fine = plan([feature(1, 28, 20), cone(2, 24, 40, 20, { limits: '±0.004' })]);
     expect([fine.why('f2'), fine.codes.some((c) => c.startsWith('route.tooFine'))]).toEqual(['tooFine', true]);
   });
+  it('is read only so far as it is cut: over its large end hardly anything stands', () => {
+    // of a bar of 24 a cone of 24 is met 0.3 over its size only from 15 mm before its large end on
+    const { operations } = plan([cone(1, 24, 60, '1:50')], { bar: '24' });
+    const read = (id: string): number[] => {
+      const found = operations.find((o) => o.id === id);
+      return found?.kind === 'measure' ? (found.cone?.stationsMm ?? []) : [];
+    };
+    const reached = 60 - 0.3 * 50;
+    expect(Math.max(...read('f1-roughed'))).toBeLessThanOrEqual(reached - 3);
+    expect(Math.min(...read('f1-roughed'))).toBeCloseTo(4, 6);
+    expect(Math.max(...read('f1-after'))).toBeGreaterThan(reached);
+  });
+  it('longer than the compound goes is not told in one setting, and it is said what would do', () => {
+    const long = [feature(1, 28, 20), cone(2, 24, 120, '1:40')];
+    const short = plan(long);
+    expect([short.why('f2'), short.codes.includes('route.noTaperWay'), short.along]).toEqual(['shape', true, []]);
+    expect(plan(long, { lathe: attached }).set).toMatchObject({ set: { by: 'attachment' } });
+  });
   it('is turned by what is wished where it can, and to the grade that is wished', () => {
     const by = (tapers?: TaperWish, lathe: Lathe = attached) => plan(pin, { lathe, ...(tapers ? { tapers } : {}) });
     expect(by().set).toMatchObject({ set: { by: 'compound' } });

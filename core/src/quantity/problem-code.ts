@@ -208,6 +208,7 @@ export const PROBLEM_CODES = [
   'route.lacks.reamer',
   'route.lacks.room',
   'route.moveRefused',
+  'route.noTaperWay',
   'route.noTool',
   'route.tooFine.edge',
   'route.tooFine.gauge',

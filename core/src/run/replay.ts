@@ -18,7 +18,7 @@ import { currentStep, type Metal, type Reading, type RunState, startState } from
 import { actOf, isPass, type Step } from './step.ts';
 import { forgetPlace, keepProof, taperMoved } from './take-cone.ts';
 import { type Draft, keepLiving, takeSize } from './take-size.ts';
-import { coneIn, overTailMm } from './taper.ts';
+import { coneIn, overTailMm, taperSetAt } from './taper.ts';
 import { acrossOf, isThreadStep } from './thread.ts';
 import { sizeOfReading, uncertaintyOfReading } from './thread-reading.ts';
 
@@ -135,7 +135,8 @@ function takeReading(run: FrozenRun, draft: Draft, step: Step, event: Of<'readin
   const mm =
     read === undefined || featureId === undefined ? read : sizeOfReading(run, draft.metal, featureId, read, event);
   // of a cone a size is one of a place along it, and is asked for there
-  if (coneIn(run, featureId) && (!planned || (event.stationMm === undefined && !event.standOff))) return false;
+  if (planned ? coneIn(run, featureId) && event.stationMm === undefined && !event.standOff : taperSetAt(run, step))
+    return false;
   if (mm === undefined || !featureId || (!planned && draft.crossLines === undefined)) return false;
   const reading: Reading = {
     eventId: event.id,

@@ -44,6 +44,9 @@ export function compoundFor(lathe: Pick<Lathe, 'slides'>, halfDeg: number, lengt
   };
 }
 
+/** An indicator is read over so much of a travel, where there is as much, by the unit of the lathe. Usual */
+export const INDICATOR_OVER_MM = { mm: 50, in: 50.8 } as const;
+
 /**
  * What an indicator rises while it is moved, mm: on the compound square to a true cylinder or test bar, or on the carriage along a cone.
  * @param travelMm of the compound, or of the carriage

@@ -1,4 +1,4 @@
-export { type CompoundSet, compoundFor, riseMm, sineAngleDeg, sineHeightMm } from './compound.ts';
+export { type CompoundSet, compoundFor, INDICATOR_OVER_MM, riseMm, sineAngleDeg, sineHeightMm } from './compound.ts';
 export { type Correction, correctTaper, type SetBy, stationsFor } from './correct.ts';
 export {
   diameterOfStandOff,

@@ -1,6 +1,6 @@
 import { type Lathe, scaleDeg } from '../lathe/index.ts';
 import { halfDegOf, NAMED_TAPERS, perLengthOfHalf } from '../taper/index.ts';
-import { riseMm } from './compound.ts';
+import { INDICATOR_OVER_MM, riseMm } from './compound.ts';
 
 /** A lathe's settings for one taper. Lengths in mm, angles in degrees. */
 export interface TaperRow {
@@ -26,7 +26,6 @@ const ANGLES = [
 ] as const;
 /** Set over farther than this a centre hole is spoilt, degrees. Shop */
 const MOST_OVER_DEG = 4;
-const OVER = { mm: 50, in: 50.8 } as const;
 const RANGE_MM = 12;
 const HUNDRED_MM = 100;
 
@@ -45,7 +44,7 @@ export function taperTable(lathe: Lathe): readonly TaperRow[] {
   }
   const named = [...names].map(([slope, all]) => [all.join(', '), halfDegOf(slope)] as const);
   const rows = [...named, ...ANGLES].map(([name, halfDeg]): TaperRow => {
-    const overMm = halfDeg > 10 ? RANGE_MM / 2 : OVER[lathe.unit];
+    const overMm = halfDeg > 10 ? RANGE_MM / 2 : INDICATOR_OVER_MM[lathe.unit];
     const mayOver = lathe.tailstock.setOverMm > 0 && halfDeg <= MOST_OVER_DEG;
     return {
       ...{ name, perLength: perLengthOfHalf(halfDeg), halfDeg, scaleDeg: scaleDeg(lathe, 90 - halfDeg), overMm },

@@ -11,8 +11,8 @@ import type { PlannedCone } from './planned.ts';
 import { setByOf, toleranceOf } from './way.ts';
 
 /** Setting a cone up and proving that by indicator, beside swinging the compound; putting it back. Minutes, shop */
-const SET_MIN = { compound: 5, attachment: 8, setOver: 10 } as const;
-const BACK_MIN = { compound: 1, attachment: 4, setOver: 10 } as const;
+export const SET_MIN = { compound: 5, attachment: 8, setOver: 10 } as const;
+export const BACK_MIN = { compound: 1, attachment: 4, setOver: 10 } as const;
 const TOUCH_MIN = 3;
 const PROVE_MIN = 5;
 const MEASURE_MIN = 2.5;
@@ -97,7 +97,6 @@ export function measureFor(
   const id = `${on.id}-${{ rough: 'roughed', near: 'neared', semi: 'between', finish: 'after', ream: 'after' }[after]}`;
   const aboutMm = targetMm + sign * perLength * gaugeFromTailMm;
   const instrumentId = chooseInstrument(instruments, on.side, aboutMm, toleranceMm(limits), lathe.unit)?.id;
-  const anvilMm = Math.min(ANVIL_MM, lengthMm * ANVIL_SHARE);
   return {
     ...{ ...bare, ...place(planned), id, kind: 'measure', limits, targetMm, caution: 'stopToMeasure' },
     ...(instrumentId === undefined ? {} : { instrumentId }),
@@ -106,10 +105,21 @@ export function measureFor(
     cone: {
       ...{ perLength, lengthMm, gaugeFromTailMm, set: setByOf(way) },
       toleranceDeg: toleranceOf(context, cone).toleranceDeg,
-      stationsMm:
-        lengthMm < SHORT_CONE_MM
-          ? [gaugeFromTailMm]
-          : stationsFor(lengthMm, anvilMm, APART[lathe.unit]).map((mm) => Number((lengthMm - mm).toFixed(3))),
+      stationsMm: stationsOf(planned, targetMm, APART[lathe.unit]),
     },
   };
+}
+
+/**
+ * Where a cone is read when it is cut to a diameter, from its end towards the tail: only so far as that cut reaches. What stands hardly over
+ * the large end is met by the last cuts alone, and says nothing of the slope before.
+ */
+function stationsOf({ cone, cleanMm }: PlannedCone, targetMm: number, apartMm: number): number[] {
+  const { lengthMm, perLength, sign, gaugeFromTailMm } = cone;
+  if (lengthMm < SHORT_CONE_MM) return [gaugeFromTailMm];
+  const uncutMm = Math.max(0, (sign * (targetMm - cleanMm)) / perLength);
+  const cutMm = lengthMm - uncutMm;
+  const anvilMm = Math.min(ANVIL_MM, lengthMm * ANVIL_SHARE);
+  const found = stationsFor(cutMm, anvilMm, apartMm).map((mm) => Number((cutMm - mm).toFixed(3)));
+  return found.length > 0 ? found : [Number((Math.max(0, cutMm) / 2).toFixed(3))];
 }

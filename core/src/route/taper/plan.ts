@@ -68,6 +68,7 @@ export function conesNow(
   };
 }
 
+/** A bar goes so far beyond the inner end. */
 const OVER_MM = 1.2;
 /** A bar that enters what is open of a hole and reaches to a cone's inner end; outside the turning tools. */
 function edgesFor(context: FitContext, { on, sign }: ConeCut, openMm: number): Edges | undefined {
@@ -130,7 +131,7 @@ function planCone(
   const edges = edgesFor(context, cone, stands.narrowestMm);
   if (!edges) return { why: 'noTool', problem: lacksBar(stands.narrowestMm) };
   const way = wayFor(context, cone);
-  if (!way) return { why: 'shape' };
+  if (!way) return { why: 'shape', problem: noWay(cone) };
   const straight = { ...on, limits: cone.limits };
   const steps = sign === -1 ? coneSteps(context, cone, edges, stands.tailMm, recorderFor) : [];
   const begun = steps.length > 0 ? standsOver(afterOperations(piece, steps, 0), cone)! : stands;
@@ -147,6 +148,11 @@ function planCone(
   );
 }
 
+/** No setting of this lathe turns it whole. */
+const noWay = ({ on, lengthMm }: ConeCut): Problem => ({
+  ...{ code: 'route.noTaperWay', path: ['setup', 'lathe'], value: on.name || on.id, severity: 'warning' },
+  ...{ limit: Number(lengthMm.toFixed(1)), unit: 'mm' },
+});
 const tooFine = ({ on }: ConeCut, why: 'ring' | 'gauge' | 'edge'): Problem => ({
   ...{
     code: `route.tooFine.${why}`,

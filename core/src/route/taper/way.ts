@@ -2,6 +2,8 @@ import { radians } from '../../quantity/index.ts';
 import { angleGrade } from '../../taper/index.ts';
 import {
   type BetweenCentres,
+  INDICATOR_OVER_MM,
+  pivotsMm,
   pointDepthMm,
   riseMm,
   type SetBy,
@@ -10,7 +12,6 @@ import {
 } from '../../tapering/index.ts';
 import { hollowMm, reachOf } from '../../work/index.ts';
 import type { FitContext } from '../fit-context.ts';
-import { TAPER_BY, type TaperBy } from '../operation/taper.ts';
 import type { TaperSetting } from '../operation/taper-set.ts';
 import type { ConeCut } from './cone.ts';
 
@@ -22,8 +23,6 @@ export interface ChosenWay {
   readonly risesMm: number;
 }
 
-/** An indicator is read over so much, where there is as much of the slide's travel. */
-const TRAVEL = { mm: 50, in: 50.8 } as const;
 /** An indicator goes so far. Usual */
 const RANGE_MM = 8;
 /** How surely a setting is brought to an indicator's reading and clamped there, mm. Shop */
@@ -47,7 +46,9 @@ function betweenOf({ held, piece }: FitContext): BetweenCentres | undefined {
 
 type Can = Extract<TaperWay, { can: true }>;
 const can = (way: TaperWay): way is Can => way.can;
-const settles = (way: Can): way is Exclude<Can, { way: 'formTool' }> => way.way !== 'formTool';
+/** A setting of its own for the whole cone: no wide edge, and no slide that would run off its screw before the cone is through. */
+const settles = (way: Can): way is Exclude<Can, { way: 'formTool' }> =>
+  way.way !== 'formTool' && (way.way !== 'compound' || way.set.settings === 1);
 
 /** Every way of a cone in a setup, those that can first, the one that is wished before others. @returns none where no setting of this lathe turns it */
 export function waysHere(context: FitContext, cone: ConeCut): readonly TaperWay[] {
@@ -67,7 +68,7 @@ export function wayFor(context: FitContext, cone: ConeCut): ChosenWay | undefine
     const { scaleDeg, eyeDeg, eyeMm, travelMm, roomMm, beginsMm, settings } = way.set;
     // no farther than an indicator's range
     const steepMm = RANGE_MM / Math.sin(radians(cone.halfDeg));
-    const overMm = Math.max(1, wholeIn(lathe.unit, Math.min(TRAVEL[lathe.unit], roomMm, steepMm)));
+    const overMm = Math.max(1, wholeIn(lathe.unit, Math.min(INDICATOR_OVER_MM[lathe.unit], roomMm, steepMm)));
     return {
       set: {
         by: 'compound',
@@ -83,7 +84,7 @@ export function wayFor(context: FitContext, cone: ConeCut): ChosenWay | undefine
     };
   }
   // the carriage along a true cylinder between the centres, or the slide along the attachment
-  const overMm = TRAVEL[lathe.unit];
+  const overMm = INDICATOR_OVER_MM[lathe.unit];
   const rises = { overMm, risesMm: riseMm(cone.halfDeg, overMm, 'cone') };
   if (way.way === 'attachment') return { set: { by: 'attachment', graduated: way.graduated }, ...rises };
   const { offsetMm, byRuleMm, nearerMm } = way.set;
@@ -91,7 +92,7 @@ export function wayFor(context: FitContext, cone: ConeCut): ChosenWay | undefine
   return {
     set: {
       ...{ by: 'setOver', offsetMm, byRuleMm, nearerMm, way: way.set.way, balls: way.balls },
-      pivotsMm: between.wholeMm - between.headDepthMm - between.tailDepthMm,
+      pivotsMm: pivotsMm(between),
     },
     ...rises,
   };
@@ -116,7 +117,3 @@ export function toleranceOf({ wishes }: FitContext, { perLength, lengthMm }: Con
   const at = angleGrade(grade, Math.min(LONGEST_MM, Math.max(SHORTEST_MM, lengthMm)))!;
   return { grade, toleranceDeg: ((at.microradians / 1e6) * 180) / Math.PI / 4 };
 }
-
-/** Means of turning a cone that a lathe has, whatever the cone. */
-export const taperMeans = (ways: readonly TaperWay[]): readonly TaperBy[] =>
-  TAPER_BY.filter((by) => ways.some((w) => w.way === by && w.can));

@@ -3,12 +3,12 @@ import { type Act, actsOf, coneAt, readThere, type StepAdvice, uncertaintyOfRead
 import { useState } from 'react';
 import { nameOf } from '../../../desks/operation/at-lathe.ts';
 import { measure } from '../../../ui/format.ts';
-import { Acts, KeyMark } from './Acts.tsx';
 import { ConeMoved } from './ConeMoved.tsx';
 import { ConeShown } from './ConeShown.tsx';
 import { Doubts } from './Doubts.tsx';
 import { InstrumentSelect, UNLISTED } from './InstrumentSelect.tsx';
-import { MeasuredActs, type MeasureProps } from './MeasureStep.tsx';
+import { MeasuredFoot } from './MeasuredFoot.tsx';
+import type { MeasureProps } from './MeasureStep.tsx';
 import { ReadingRow } from './ReadingRow.tsx';
 import { StationField } from './StationField.tsx';
 import { useKeys } from './useKeys.ts';
@@ -35,6 +35,7 @@ export function ConeStep({ keepAs, frozen, state, advice, add, onBack, onNote, k
   const unit = instrument?.unit ?? frozen.means.lathe.unit;
   const f = (mm: number): string => measure(mm, unit, unit === 'mm' ? 1 : 2);
   const [tookAt, setTookAt] = useState(Number.NEGATIVE_INFINITY);
+  const places = unit === 'mm' ? 3 : 4;
   const acts = actsOf(advice);
   const round = state.rounds[step.id] ?? 0;
   const main = acts[0] && acts[0].code !== 'gone' ? () => add(acts[0]!.body) : undefined;
@@ -154,43 +155,34 @@ export function ConeStep({ keepAs, frozen, state, advice, add, onBack, onNote, k
         <section aria-label="Verdict and next move" className="px-6 py-4" aria-live="polite">
           <ConeShown {...{ frozen, state, advice, unit }} />
           {measured && measured.doubts.length > 0 && (
-            <Doubts doubts={measured.doubts} unit={unit} places={unit === 'mm' ? 3 : 4} add={add} />
+            <Doubts doubts={measured.doubts} unit={unit} places={places} add={add} />
           )}
           {moves && <ConeMoved key={round} {...{ keepAs, frozen, advice, add }} moveMm={moves.moveMm} />}
           {measured && measured.doubts.length === 0 && !moves && measured.cone && (
             <div className="mt-4">
-              <Verdict frozen={frozen} state={state} advice={advice} unit={unit} places={unit === 'mm' ? 3 : 4} />
+              <Verdict frozen={frozen} state={state} advice={advice} unit={unit} places={places} />
             </div>
           )}
         </section>
       </div>
-      <Acts>
-        {moves ? (
-          <>
-            <button type="submit" form="cone-moved" className="act main">
-              Set so, it touches: clean it
-            </button>
-            {acts.map((act: Act) => (
-              <button key={act.code} type="button" className="act" onClick={() => add(act.body)}>
-                Leave the angle, go on
+      <MeasuredFoot
+        {...{ frozen, advice, acts, keys, add, main, onNote, onBack, unit, places }}
+        focusField={() => document.querySelector<HTMLInputElement>('[data-field^="station-"]')?.focus()}
+        instead={
+          moves && (
+            <>
+              <button type="submit" form="cone-moved" className="act main">
+                Set so, it touches: clean it
               </button>
-            ))}
-          </>
-        ) : (
-          <MeasuredActs
-            {...{ advice, acts, keys, add }}
-            focusField={() => undefined}
-            main={main}
-            onGone={() => add(acts[0]!.body)}
-          />
-        )}
-        <button type="button" className="act" onClick={onNote}>
-          Note <KeyMark keys={keys}>N</KeyMark>
-        </button>
-        <button type="button" className="act" onClick={onBack} disabled={!onBack}>
-          Back <KeyMark keys={keys}>B</KeyMark>
-        </button>
-      </Acts>
+              {acts.map((act: Act) => (
+                <button key={act.code} type="button" className="act" onClick={() => add(act.body)}>
+                  Leave the angle, go on
+                </button>
+              ))}
+            </>
+          )
+        }
+      />
     </>
   );
 }

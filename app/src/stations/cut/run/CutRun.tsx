@@ -10,6 +10,7 @@ import {
   type RunState,
   type Step,
   type StepAdvice,
+  taperSetAt,
 } from '@whelk/core/run';
 import { useEffect, useMemo, useState } from 'react';
 import { stepTitle } from '../../../desks/operation/kinds.ts';
@@ -85,7 +86,9 @@ function CutRun({ id, jobId, piece, setup, frozen, events, keys }: Props) {
   const beats = useBeats(step);
   const doIt = act ? () => beats.next(() => run.add(act.body)) : undefined;
   const pass = step && isPass(step);
-  const canMeasure = plain && (state.lastCut !== undefined || (pass && advice?.move?.kind === 'move'));
+  // along a cone a size is one of a place, and is asked for where it is proved
+  const canMeasure =
+    plain && !taperSetAt(frozen, step) && (state.lastCut !== undefined || (pass && advice?.move?.kind === 'move'));
   useKeys(keys && (!step || plain === true), {
     ' ': doIt,
     enter: doIt,

@@ -1,6 +1,5 @@
-import { fitness, limitsBySide } from '@whelk/core/gauge';
+import { fitness } from '@whelk/core/gauge';
 import {
-  type Act,
   actsOf,
   explainSize,
   type FrozenRun,
@@ -10,19 +9,17 @@ import {
   sideOf,
   threadOf,
 } from '@whelk/core/run';
-import { useState } from 'react';
 import { measuredAfterText, nameOf } from '../../../desks/operation/at-lathe.ts';
 import type { KnownProblem } from '../../../messages/app-code.ts';
 import { fitnessText } from '../../../messages/words.ts';
 import { measure } from '../../../ui/format.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
 import { Working } from '../../../ui/working/Working.tsx';
-import { Acts, KeyMark } from './Acts.tsx';
 import { Doubts } from './Doubts.tsx';
 import { FeltReading } from './FeltReading.tsx';
-import { GonePanel } from './GonePanel.tsx';
 import { InstrumentSelect, UNLISTED } from './InstrumentSelect.tsx';
 import { Ladder } from './Ladder.tsx';
+import { MeasuredFoot } from './MeasuredFoot.tsx';
 import { ReadingRow } from './ReadingRow.tsx';
 import { StationField } from './StationField.tsx';
 import { ThreadGauge } from './ThreadGauge.tsx';
@@ -44,22 +41,11 @@ export interface MeasureProps {
   readonly onNote: () => void;
   readonly keys: boolean;
 }
-/** Words of what can be done once it is measured. */
-const actText: Record<string, string> = {
-  goOn: 'Set the dial, go on',
-  stopHere: 'Stop here: it is inside',
-  fits: 'Fits, go on',
-  accept: 'Accept as it is, go on',
-  cutAgain: 'Cut once more',
-  byHand: 'File or emery it, then read again',
-};
-
 /** Measuring: readings on a ladder beside the limits, the verdict, and at once the next number on the dial. */
 export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote, keys }: MeasureProps) {
   const { step, measured, next } = advice;
   const { limits } = step;
   const tolerance = limits ? limits.upperMm - limits.lowerMm : 0.3;
-  const [ending, setEnding] = useState(false);
   const taking = useReading({ keepAs, frozen, state, advice, add });
   const { instrumentId, unit, uncertaintyMm, focusField, shownPlaces, feels, there, told, instrument } = taking;
   const acts = actsOf(advice);
@@ -194,30 +180,10 @@ export function MeasureStep({ keepAs, frozen, state, advice, add, onBack, onNote
           )}
         </section>
       </div>
-      <Acts>
-        <MeasuredActs {...{ advice, acts, keys, add, focusField }} main={main} onGone={() => setEnding(true)} />
-        <button type="button" className="act" onClick={onNote}>
-          Note <KeyMark keys={keys}>N</KeyMark>
-        </button>
-        <button type="button" className="act" onClick={onBack} disabled={!onBack}>
-          Back <KeyMark keys={keys}>B</KeyMark>
-        </button>
-      </Acts>
-      {ending && measured && limits && (
-        <GonePanel
-          name={nameOf(frozen, step.featureId)}
-          side={there.side}
-          read={`${measure(measured.combined.guardMm, unit, shownPlaces)} ${unit}`}
-          limit={`${measure(limitsBySide(limits, there.side).goneMm, unit, shownPlaces)} ${unit}`}
-          onClose={() => setEnding(false)}
-          onReadAgain={() => {
-            setEnding(false);
-            focusField();
-          }}
-          onEnd={(reason) => add({ kind: 'ended', outcome: 'cannotBePutBack', reason })}
-          onAccept={() => add(acts[0]!.body)}
-        />
-      )}
+      <MeasuredFoot
+        {...{ frozen, advice, acts, keys, add, main, onNote, onBack, focusField, unit }}
+        places={shownPlaces}
+      />
     </>
   );
 }
@@ -300,55 +266,6 @@ function Together({
         <span className="muted block text-sm">spread {measure(measured.combined.spreadMm, unit, places)}</span>
       )}
     </p>
-  );
-}
-
-/** The one next act after measuring, and what else can be done. */
-export function MeasuredActs({
-  advice: { measured, next },
-  acts,
-  main,
-  keys,
-  add,
-  focusField,
-  onGone,
-}: Pick<MeasureProps, 'advice' | 'keys' | 'add'> & {
-  acts: readonly Act[];
-  main: (() => void) | undefined;
-  focusField: () => void;
-  onGone: () => void;
-}) {
-  const gone = acts[0]?.code === 'gone';
-  return (
-    <>
-      {gone ? (
-        <>
-          <button type="button" className="act main" onClick={focusField}>
-            Read it once more <KeyMark keys={keys}>M</KeyMark>
-          </button>
-          <button type="button" className="act" onClick={onGone}>
-            It cannot be put back …
-          </button>
-        </>
-      ) : (
-        <button type="button" className="act main" onClick={main} disabled={!main}>
-          {measured && acts[0]
-            ? acts[0].code === 'goOn' && next?.kind !== 'move'
-              ? 'Go on'
-              : actText[acts[0].code]
-            : measured
-              ? 'Answer about the reading first'
-              : 'Take a reading first'}{' '}
-          <KeyMark keys={keys}>space</KeyMark>
-        </button>
-      )}
-      {!gone &&
-        acts.slice(1).map((act) => (
-          <button key={act.code} type="button" className="act" onClick={() => add(act.body)}>
-            {act.code === 'goOn' ? 'Cut on to the middle' : actText[act.code]}
-          </button>
-        ))}
-    </>
   );
 }
 

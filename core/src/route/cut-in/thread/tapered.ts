@@ -1,22 +1,18 @@
 import type { Inside, Outside } from '../../../part/index.ts';
 import { ROUNDING } from '../../../quantity/index.ts';
 import { halfDegOf } from '../../../taper/index.ts';
-import { riseMm, taperWays } from '../../../tapering/index.ts';
+import { INDICATOR_OVER_MM, riseMm, taperWays } from '../../../tapering/index.ts';
 import type { SizeLimits, ThreadLimits } from '../../../thread/index.ts';
 import type { FitContext } from '../../fit-context.ts';
 import { bare } from '../../operation/kind.ts';
 import type { Operation } from '../../operation/kinds.ts';
+import { BACK_MIN, SET_MIN } from '../../taper/around.ts';
 import { coneOf } from '../../taper/cone.ts';
 import { toleranceOf } from '../../taper/way.ts';
 import type { Drawn } from './way.ts';
 
 /** A cone may differ from its thread's own taper by so much, as a share of it. */
 const SLOPE_SHARE = 0.05;
-/** An indicator is read over so much of the carriage's travel, mm. */
-const TRAVEL = { mm: 50, in: 50.8 } as const;
-/** The attachment set and proved, and taken off again, minutes. Shop */
-const SET_MIN = 8;
-const BACK_MIN = 4;
 
 /** A thread along a cone: told as a parallel one at its end towards the tail, where its cut begins. */
 export interface Tapered {
@@ -72,15 +68,18 @@ export function byAttachment(
   const cone = coneOf(on)!;
   const halfDeg = halfDegOf(perLength);
   const place = { featureId: drawn.id, zFromMm: drawn.zFromMm, zToMm: drawn.zToMm };
-  const overMm = TRAVEL[lathe.unit];
+  const overMm = INDICATOR_OVER_MM[lathe.unit];
   return [
     {
       ...{ ...bare, ...place, id: `${drawn.id}-taperSet`, kind: 'taperSet', caution: 'onCentreHeight', side: on.side },
-      ...{ perLength, halfDeg, lengthMm: drawn.zToMm - drawn.zFromMm, minutes: SET_MIN },
+      ...{ perLength, halfDeg, lengthMm: drawn.zToMm - drawn.zFromMm, minutes: SET_MIN.attachment },
       set: { by: 'attachment', graduated: lathe.taperAttachment!.graduated },
       ...{ overMm, risesMm: riseMm(halfDeg, overMm, 'cone'), toleranceDeg: toleranceOf(context, cone).toleranceDeg },
     },
     ...operations.map((o) => ('threadId' in o && 'pitchOverPointMm' in o ? { ...o, taperPerLength: perLength } : o)),
-    { ...{ ...bare, ...place, id: `${drawn.id}-taperBack`, kind: 'taperBack', by: 'attachment' }, minutes: BACK_MIN },
+    {
+      ...{ ...bare, ...place, id: `${drawn.id}-taperBack`, kind: 'taperBack', by: 'attachment' },
+      minutes: BACK_MIN.attachment,
+    },
   ];
 }
