@@ -79,6 +79,10 @@ describe('a cone at the lathe', () => {
     await readAlong(0.001);
     await sees(page, 'too steep');
     await sees(page, 'Compound less steep by');
+    // a place that was read can be read once more
+    expect(await page.$('[data-field="station-4"]')).toBeNull();
+    await press('read a place again');
+    await page.waitForSelector('[data-field="station-4"]:focus-within, [data-field^="station-"]:focus');
     expect(await axe(page)).toEqual([]);
     await type(page, 'cone-touch', '0.40');
     await press('Set so, it touches');

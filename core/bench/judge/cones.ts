@@ -27,6 +27,8 @@ const LINES = 100;
 const GAUGE_MM = 0.004;
 const TRAVEL_MM = 50;
 const EYE_RAD = (Math.PI / 180) * 0.15;
+/** The bar over the cone's large end, mm on the diameter. */
+const BAR_OVER_MM = { outside: 6, inside: 14 } as const;
 const begin = calculationNamed('run.begin')!;
 const GAUGE = holeGauges.find((i) => i.kind === 'micrometer')!.id;
 
@@ -47,7 +49,7 @@ export function coneRun({ side, ratio, largeMm, lengthMm, withinMm }: ConeRow): 
             ],
           },
         });
-  const bar = mm(side === 'outside' ? largeMm + 6 : largeMm + 14).text;
+  const bar = mm(largeMm + BAR_OVER_MM[side]).text;
   const shop = { ...shopWith(bar, '900', twoChucks, 'medium-carbon-steel'), tools: drawer, instruments: holeGauges };
   const answer = calculate(begin, { job, shop });
   if (!answer.ok) throw new Error(JSON.stringify(answer.problems));
@@ -103,6 +105,7 @@ export function turnCone(row: ConeRow, run: object, seed: number): TurnedCone {
       add({ kind: 'confirmed', readingId: doubt.eventId });
       continue;
     }
+    if (doubt) throw new Error(`touched as it was told at ${step.id}, and asked about`);
     if (step.kind === 'touchOff') {
       const here = onCone && step.id.endsWith('-touchOff');
       if (here) cone.touch();
@@ -113,9 +116,11 @@ export function turnCone(row: ConeRow, run: object, seed: number): TurnedCone {
           approach: 'in',
           crossNumber: '0.00',
           endNumber: '0',
-          lookedAgain: true,
         },
-        diameter: { text: (here ? touchedMm(cone) : (step.targetMm ?? 29)).toFixed(3), unit: 'mm' },
+        diameter: {
+          text: (here ? touchedMm(cone) : (step.targetMm ?? row.largeMm + BAR_OVER_MM[side] - 1)).toFixed(3),
+          unit: 'mm',
+        },
       });
       continue;
     }

@@ -117,6 +117,12 @@ describe('a cone in the route', () => {
     const fine = plan([feature(1, 28, 20), cone(2, 24, 40, 20, { limits: '±0.004' })]);
     expect([fine.why('f2'), fine.codes.some((c) => c.startsWith('route.tooFine'))]).toEqual(['tooFine', true]);
   });
+  it('beyond a parallel length leaves that to be touched off on, at its own diameter', () => {
+    const { operations } = plan([feature(1, 28, 20), feature(2, 26, 30), cone(3, 20, 40, 16)]);
+    const again = operations.find((o) => o.id === 'touchOff-finisher')!;
+    const roughed = operations.find((o) => o.id === 'f2-rough')!;
+    expect(again).toMatchObject({ featureId: 'f2', targetMm: roughed.targetMm, zToMm: 50 });
+  });
   it('is read only so far as it is cut: over its large end hardly anything stands', () => {
     // of a bar of 24 a cone of 24 is met 0.3 over its size only from 15 mm before its large end on
     const { operations } = plan([cone(1, 24, 60, '1:50')], { bar: '24' });

@@ -148,7 +148,7 @@ export function taperSettingPicture(of: TaperSettingOf, width: number, height: n
         ],
       },
       ...arrow([tail[0] + 44, y0], [tail[0] + 44, tail[1]]),
-      text([width - 8, Math.max(y0, tail[1]) + 34], of.label, 'end'),
+      text([width - 8, front + 26], of.label, 'end'),
       ...arrow([xt + 6, front], [xh, front]),
     );
   } else {

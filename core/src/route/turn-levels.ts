@@ -111,7 +111,12 @@ export function turnLevels(
   const byCompound = plain.some(({ last }) => last.kind === 'planned' && last.fineness.slide === 'compound');
   const last = plain.at(-1)?.feature as Outside | undefined;
   if (last && extent !== 'rough' && (finisher.id !== rougher.id || byCompound)) {
-    const again = touchAgainOperation(context, last, startMm, rawUpTo(piece, last), finisher, byCompound, recorderFor);
+    // what is curved or a cone lies lower beyond it by now: touched is what is parallel, as it was roughed
+    const outermost = levels.at(-1)?.feature.id === last.id;
+    const again = touchAgainOperation(
+      ...([context, last, standing.get(last.id) ?? startMm] as const),
+      ...([outermost ? rawUpTo(piece, last) : last.zToMm, finisher, byCompound, recorderFor] as const),
+    );
     if (again) wanted.push(again);
   }
   const shoulders: Operation[] = [];

@@ -63,7 +63,7 @@ export function ConeShown({
         <PictureView picture={picture} label="The cone with what was read along it" />
         <figcaption className="muted text-sm">
           {found?.fit
-            ? `Large end left; what its slope is off is drawn ${picture.times} times larger, green what its grade allows.`
+            ? `Large end left; ${picture.times > 1 ? `what its slope is off is drawn ${picture.times} times larger` : 'its slope is as wanted'}, green what its grade allows.`
             : 'Large end left; the places to read are marked.'}
           {moved > 0 ? ` Its setting was moved ${moved === 1 ? 'once' : `${moved} times`}.` : ''}
         </figcaption>
@@ -92,7 +92,9 @@ export function ConeShown({
           <p className="mt-1 border-l-4 border-[var(--now)] pl-4 text-xl font-semibold">
             {correction.kind === 'move' && (step.last || !found.cleaning?.room)
               ? 'Nothing is left to set it anew and clean it: the angle stays as it is.'
-              : correctionText(correction, set.by, set.by === 'setOver' ? set.pivotsMm : set.travelMm, u, outside)}
+              : step.last && correction.kind === 'enough' && correction.why === 'inside'
+                ? 'Its angle is inside its tolerance.'
+                : correctionText(correction, set.by, set.by === 'setOver' ? set.pivotsMm : set.travelMm, u, outside)}
           </p>
         </div>
       )}

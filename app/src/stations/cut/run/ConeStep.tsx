@@ -1,6 +1,6 @@
 import { chooseInstrument } from '@whelk/core/gauge';
 import { type Act, actsOf, coneAt, readThere, type StepAdvice, uncertaintyOfReading } from '@whelk/core/run';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { nameOf } from '../../../desks/operation/at-lathe.ts';
 import { measure } from '../../../ui/format.ts';
 import { ConeMoved } from './ConeMoved.tsx';
@@ -31,6 +31,15 @@ export function ConeStep({ keepAs, frozen, state, advice, add, onBack, onNote, k
     UNLISTED;
   const [instrumentId, setInstrumentId] = useState(measured?.readings.at(-1)?.instrumentId ?? usual);
   const [how, setHow] = useState<How>('stations');
+  // a place that was read is asked for once more
+  const [again, setAgain] = useState(false);
+  useEffect(() => {
+    if (again) document.querySelector<HTMLInputElement>('[data-field^="station-"]')?.focus();
+  }, [again]);
+  const readAgain = (): void => {
+    setHow('stations');
+    setAgain(true);
+  };
   const instrument = frozen.means.instruments.find((i) => i.id === instrumentId);
   const unit = instrument?.unit ?? frozen.means.lathe.unit;
   const f = (mm: number): string => measure(mm, unit, unit === 'mm' ? 1 : 2);
@@ -43,7 +52,7 @@ export function ConeStep({ keepAs, frozen, state, advice, add, onBack, onNote, k
   const moves = move?.kind === 'move' && measured?.doubts.length === 0 ? move : undefined;
   useKeys(
     keys,
-    { ' ': moves ? undefined : main, enter: moves ? undefined : main, n: onNote, b: onBack },
+    { ' ': moves ? undefined : main, enter: moves ? undefined : main, m: readAgain, n: onNote, b: onBack },
     { current: tookAt },
   );
   const taken = (stationMm: number) =>
@@ -110,7 +119,7 @@ export function ConeStep({ keepAs, frozen, state, advice, add, onBack, onNote, k
                 {cone.stationsMm
                   .toReversed()
                   .map((mm) =>
-                    taken(mm) ? null : (
+                    taken(mm) && !again ? null : (
                       <StationField
                         key={`${mm}-${round}`}
                         label={`at ${f(mm)} ${unit}`}
@@ -122,6 +131,11 @@ export function ConeStep({ keepAs, frozen, state, advice, add, onBack, onNote, k
                     ),
                   )}
               </div>
+              {measured && !again && (
+                <button type="button" className="quiet mt-1 min-h-12 text-sm underline" onClick={readAgain}>
+                  read a place again
+                </button>
+              )}
             </>
           ) : (
             <div className="mt-3">
@@ -133,8 +147,8 @@ export function ConeStep({ keepAs, frozen, state, advice, add, onBack, onNote, k
                 onTake={(text, at) => read(text, at, { standOff: true })}
               />
               <p className="muted mt-1 text-sm">
-                {outside ? 'The work is larger' : 'The hole is smaller'} by that times {(1 / cone.perLength).toFixed(1)}{' '}
-                to 1.
+                {outside ? 'The work is larger' : 'The hole is smaller'} by that divided by{' '}
+                {(1 / cone.perLength).toFixed(1)}.
               </p>
             </div>
           )}
@@ -167,7 +181,7 @@ export function ConeStep({ keepAs, frozen, state, advice, add, onBack, onNote, k
       </div>
       <MeasuredFoot
         {...{ frozen, advice, acts, keys, add, main, onNote, onBack, unit, places }}
-        focusField={() => document.querySelector<HTMLInputElement>('[data-field^="station-"]')?.focus()}
+        focusField={readAgain}
         instead={
           moves && (
             <>

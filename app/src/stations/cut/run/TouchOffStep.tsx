@@ -1,7 +1,7 @@
 import { depthRing, scaleDeg } from '@whelk/core/lathe';
 import { type FrozenRun, type RunState, sideOf } from '@whelk/core/run';
 import { useEffect, useRef } from 'react';
-import { diameter as diameterOf } from '../../../desks/operation/at-lathe.ts';
+import { diameter as diameterOf, nameOf } from '../../../desks/operation/at-lathe.ts';
 import { stepTitle } from '../../../desks/operation/kinds.ts';
 import { measure } from '../../../ui/format.ts';
 import { TextField } from '../../../ui/number-field/TextField.tsx';
@@ -78,7 +78,12 @@ function TouchDiameter({ keepAs, frozen, state, advice, add, onBack, onNote, cau
           <div className={check ? 'grid gap-x-8 lg:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)]' : ''}>
             <div>
               {check && <CheckFirst frozen={frozen} check={check} again={again} />}
-              {!check && !thread && <HowToTouch {...{ frozen, again, roughed, inside, turnHand, cone }} />}
+              {!check && !thread && (
+                <HowToTouch
+                  {...{ frozen, again, roughed, inside, turnHand, cone }}
+                  name={nameOf(frozen, advice.step.featureId)}
+                />
+              )}
               {!check && thread && <TouchThread {...{ frozen, inside, byCompound, turnHand }} />}
             </div>
             <div
@@ -139,8 +144,11 @@ function firstText({
   turnHand,
   short,
   cone,
+  name,
 }: {
   cone: boolean;
+  /** of what is touched */
+  name: string;
   cutter: 'bar' | 'head' | undefined;
   again: boolean;
   roughed: string;
@@ -166,7 +174,7 @@ function firstText({
   if (inside)
     return `Bar on centre, as short as the hole lets it be. In the mouth of the hole, about ${roughed}, ${light}, just enough to clean up: wind out ${turnHand}, towards you; do not turn the cross-slide back.`;
   if (again)
-    return `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to the diameter last roughed near the tail end, about ${roughed}, until it just marks. Wind in ${turnHand}.`;
+    return `The tool was changed: its point stands elsewhere, so the numbers from before no longer hold. Bring it to ${name}, roughed to about ${roughed}, until it just marks, near its end towards the tail. Wind in ${turnHand}.`;
   return `At the tail end ${light}, just enough to clean up. Wind in ${turnHand}; do not turn the cross-slide back.`;
 }
 
@@ -178,8 +186,10 @@ function HowToTouch({
   inside,
   turnHand,
   cone,
+  name,
 }: {
   cone: boolean;
+  name: string;
   frozen: FrozenRun;
   again: boolean;
   roughed: string;
@@ -192,7 +202,7 @@ function HowToTouch({
   const short = lathe.unit === 'mm' ? '6 mm' : '1/4 in';
   return (
     <ol className="mt-3 flex max-w-2xl list-inside list-decimal flex-col gap-2 text-lg">
-      <li>{firstText({ cutter: cutter?.of, again, roughed, inside, turnHand, short, cone })}</li>
+      <li>{firstText({ cutter: cutter?.of, again, roughed, inside, turnHand, short, cone, name })}</li>
       <li>
         {cutter ? 'Draw the work off to the right with the carriage.' : 'Run the carriage off to the right.'}{' '}
         {crossSlide.resettable
