@@ -18,12 +18,12 @@ export function angleText(angleDeg: number): string {
 
 /** Why a way is none here. @param limit as it is given with it */
 export function whyNotText(why: TaperWhyNot, limit: number | undefined, u: InUnit): string {
-  const upTo = limit === undefined ? '' : ` up to ${u.len(limit, u.mm === 'mm' ? 0 : 1)}`;
+  const upTo = limit === undefined ? '' : ` up to ${u.len(limit, 0)}`;
   const words: Readonly<Record<TaperWhyNot, string>> = {
     inside: 'a hole is not turned between centres',
     noCentres: 'only between centres: say how long the work is between them',
     noSetOver: 'this tailstock cannot be set over',
-    tooFar: `farther than this tailstock goes: ${limit === undefined ? '' : u.len(limit, u.mm === 'mm' ? 1 : 3)} at the most`,
+    tooFar: `farther than this tailstock goes: ${limit === undefined ? '' : u.len(limit, 1)} at the most`,
     lengthsVary: 'each length of work would ask for an offset of its own',
     noAttachment: 'this lathe has none',
     tooSteep: `steeper than it swings: ${limit ?? ''}° at the most`,
@@ -62,7 +62,7 @@ export function correctionText(
   u: InUnit,
   headIsLarge: boolean,
 ): string {
-  const fine = (mm: number): string => u.len(mm, u.mm === 'mm' ? 3 : 5);
+  const fine = (mm: number): string => u.len(mm, 3);
   if (found.kind === 'enough')
     return {
       inside: 'Inside its tolerance: take it to size at this setting.',
@@ -74,7 +74,7 @@ export function correctionText(
   if (by === 'setOver')
     return `Tailstock by ${much} ${steeper === headIsLarge ? 'towards you' : 'away from you'}: read it by an indicator on the quill, clamp, read again.`;
   const slide = by === 'compound' ? 'compound' : 'attachment';
-  return `${slide === 'compound' ? 'Compound' : 'Attachment'} ${steeper ? 'steeper' : 'less steep'} by ${angleText(found.moveDeg)}: over ${u.len(travelMm, u.mm === 'mm' ? 0 : 1)} of its travel an indicator has to show ${much} ${steeper ? 'more' : 'less'}. Clamp, read again, then take the slack out before each cut.`;
+  return `${slide === 'compound' ? 'Compound' : 'Attachment'} ${steeper ? 'steeper' : 'less steep'} by ${angleText(found.moveDeg)}: over ${u.len(travelMm, 0)} of its travel an indicator has to show ${much} ${steeper ? 'more' : 'less'}. Clamp, read again, then take the slack out before each cut.`;
 }
 
 /** Which of a cone's ends its passes are told at: where its cut begins. */
@@ -84,8 +84,7 @@ export const tailEndText = (side: 'outside' | 'inside'): string =>
 /** What the lathe is set to, in a few words. */
 export function setLabel(set: TaperSetting, halfDeg: number, perLength: number, u: InUnit): string {
   if (set.by === 'compound') return `${set.scaleDeg.toFixed(1)}° by its scale`;
-  if (set.by === 'setOver')
-    return `${u.len(set.offsetMm, u.mm === 'mm' ? 2 : 4)} ${set.way === 'tool' ? 'towards you' : 'away from you'}`;
+  if (set.by === 'setOver') return `${u.len(set.offsetMm, 2)} ${set.way === 'tool' ? 'towards you' : 'away from you'}`;
   return set.graduated === 'degrees'
     ? `${halfDeg.toFixed(2)}°`
     : u.mm === 'mm'
@@ -99,4 +98,4 @@ export const taperWishText = ({ by, grade }: TaperWish): string =>
 
 /** What limits all along a cone leave to its angle and to its gauge. */
 export const zoneText = ({ microradians, grade, gaugeMm }: ConeZone, u: InUnit): string =>
-  `its angle within ± ${Math.round(microradians)} µrad${grade === undefined ? '' : `, as AT${grade} or closer`}; a gauge stands within ± ${u.len(gaugeMm, u.mm === 'mm' ? 2 : 3)} of its line`;
+  `its angle within ± ${Math.round(microradians)} µrad${grade === undefined ? '' : `, as AT${grade} or closer`}; a gauge stands within ± ${u.len(gaugeMm, 2)} of its line`;

@@ -72,7 +72,7 @@ describe('a cone in the route', () => {
       ),
     );
     expect(ids.indexOf('f2-step-1')).toBeLessThan(ids.indexOf('touchOff-finisher'));
-    expect(set).toMatchObject({ set: { by: 'compound', settings: 1 }, overMm: 50 });
+    expect(set).toMatchObject({ set: { by: 'compound' }, overMm: 50 });
     // 50·sin(atan(1/40))
     expect(set!.kind === 'taperSet' && set!.risesMm).toBeCloseTo(1.2496, 4);
     // told at its small end: 24 − 80/20

@@ -101,7 +101,7 @@ export function Proving({ unit, perLength, lengthMm, largeMm, grade, pivotsMm }:
               <TextField
                 key={zMm}
                 className="w-28"
-                label={`at ${u.len(zMm, unit === 'mm' ? 1 : 2)}`}
+                label={`at ${u.len(zMm, 1)}`}
                 value={texts[i] ?? ''}
                 onChange={(text) => setTexts({ ...texts, [i]: text })}
                 data={`station-${i}`}
@@ -135,7 +135,7 @@ export function Proving({ unit, perLength, lengthMm, largeMm, grade, pivotsMm }:
                   {Math.abs(found.offDeg) * 3600 < 0.5
                     ? 'as wanted'
                     : `${angleText(found.offDeg)} too ${found.offDeg > 0 ? 'steep' : 'slow'}`}
-                  {stations.length > 2 && `; out of straight by ${u.len(cone.straightMm, unit === 'mm' ? 3 : 4)}`}.
+                  {stations.length > 2 && `; out of straight by ${u.len(cone.straightMm, 3)}`}.
                 </p>
                 {cone.doubtful !== undefined && (
                   <p className="field-warning mt-1 font-semibold">

@@ -28,8 +28,7 @@ function TapersPage({ lathes }: { lathes: readonly Lathe[] }) {
   const [grade, setGrade] = useState(7);
   const read = readTaper(text, unit);
   const u = inUnit(unit);
-  const usual = (mm: number | undefined, otherwise: string): string =>
-    mm === undefined ? otherwise : u.bare(mm, unit === 'mm' ? 3 : 4);
+  const usual = (mm: number | undefined, otherwise: string): string => (mm === undefined ? otherwise : u.bare(mm, 3));
   const large =
     named?.sizeMm === undefined
       ? undefined
@@ -141,17 +140,15 @@ function TapersPage({ lathes }: { lathes: readonly Lathe[] }) {
               <dt className="muted">Small end</dt>
               <dd>
                 {largeMm - Math.abs(read.perLength) * lengthMm > 0
-                  ? `Ø${u.len(largeMm - Math.abs(read.perLength) * lengthMm, unit === 'mm' ? 3 : 4)}`
+                  ? `Ø${u.len(largeMm - Math.abs(read.perLength) * lengthMm, 3)}`
                   : 'it comes to its point before its length is out'}
               </dd>
               {named?.sizeMm !== undefined && (
                 <>
                   <dt className="muted">Gauge line</dt>
                   <dd>
-                    Ø{u.len(named.sizeMm, unit === 'mm' ? 3 : 4)} at its {named.sizeAt} end
-                    {named.lengthMm === undefined
-                      ? ''
-                      : `, ${u.len(named.lengthMm, unit === 'mm' ? 1 : 3)} to the other`}
+                    Ø{u.len(named.sizeMm, 3)} at its {named.sizeAt} end
+                    {named.lengthMm === undefined ? '' : `, ${u.len(named.lengthMm, 1)} to the other`}
                   </dd>
                 </>
               )}
@@ -159,7 +156,7 @@ function TapersPage({ lathes }: { lathes: readonly Lathe[] }) {
               <dd>{holdsText[holdsItself(Math.abs(sayTaper(read.perLength).includedDeg))]}</dd>
               <dt className="muted">A gauge goes on</dt>
               <dd>
-                {u.len((unit === 'mm' ? 0.01 : 0.0254) / Math.abs(read.perLength), unit === 'mm' ? 2 : 3)} for{' '}
+                {u.len((unit === 'mm' ? 0.01 : 0.0254) / Math.abs(read.perLength), 2)} for{' '}
                 {unit === 'mm' ? '0.01 mm' : '.001 in'} of the diameter
               </dd>
               <dt className="muted">

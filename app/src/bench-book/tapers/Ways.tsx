@@ -25,7 +25,7 @@ export function Ways({ lathe, perLength, lengthMm, largeMm, side, between, lengt
   const u = inUnit(lathe.unit);
   const ways = taperWays(lathe, { perLength, lengthMm, side, lengthsVary, ...(between ? { between } : {}) });
   const half = Math.abs(halfDegOf(perLength));
-  const fine = (mm: number): string => u.len(mm, lathe.unit === 'mm' ? 3 : 4);
+  const fine = (mm: number): string => u.len(mm, 3);
   const travel = TRAVEL[lathe.unit];
   const sine = SINE[lathe.unit];
   return (
@@ -84,8 +84,8 @@ function Setting({
   between: Props['between'];
 }) {
   const u = inUnit(lathe.unit);
-  const one = (mm: number): string => u.len(mm, lathe.unit === 'mm' ? 1 : 2);
-  const fine = (mm: number): string => u.len(mm, lathe.unit === 'mm' ? 2 : 4);
+  const one = (mm: number): string => u.len(mm, 1);
+  const fine = (mm: number): string => u.len(mm, 2);
   if (way.way === 'compound') {
     const { set } = way;
     return (

@@ -41,8 +41,8 @@ function SettingPicture({ step, unit, zero }: { step: Set; unit: LengthUnit; zer
 function Steps({ step, unit, tell }: { step: Set; unit: LengthUnit; tell: TellOnly }) {
   const u = inUnit(unit);
   const { set, overMm, risesMm, halfDeg } = step;
-  const fine = (mm: number): string => u.len(mm, unit === 'mm' ? 3 : 4);
-  const over = u.len(overMm, unit === 'mm' ? 0 : 1);
+  const fine = (mm: number): string => u.len(mm, 3);
+  const over = u.len(overMm, 0);
   return (
     <ol className="flex max-w-3xl list-decimal flex-col gap-2 pl-6">
       <li>Point of the tool exactly on centre: off it, a cone comes out hollow and not at its angle.</li>
@@ -58,10 +58,8 @@ function Steps({ step, unit, tell }: { step: Set; unit: LengthUnit; tell: TellOn
             Tap the compound round, clamp, read again.
           </li>
           <li>
-            Compound wound back until {u.len(set.beginsMm, unit === 'mm' ? 0 : 1)} of its travel lie before it:{' '}
-            {set.settings === 1
-              ? `the cone takes ${u.len(set.travelMm, unit === 'mm' ? 1 : 2)} of it.`
-              : `it has ${u.len(set.roomMm, unit === 'mm' ? 0 : 1)} and the cone takes ${u.len(set.travelMm, unit === 'mm' ? 0 : 1)}: cut the half at the tail first, then move the carriage on and blend from where the tool just touches.`}
+            Compound wound back until {u.len(set.beginsMm, 0)} of its travel lie before it: the cone takes{' '}
+            {u.len(set.travelMm, 1)} of it.
           </li>
           <li>Carriage locked with the point level with where the cone begins. The compound alone feeds, by hand.</li>
         </>
@@ -150,10 +148,7 @@ export const taperBack: ShownOperation<'taperBack'> = {
         )}
         {step.by === 'setOver' && (
           <>
-            <li>
-              Tailstock back by {u.len(step.offsetMm ?? 0, u.mm === 'mm' ? 3 : 4)}, by an indicator on the quill; its
-              base clamped.
-            </li>
+            <li>Tailstock back by {u.len(step.offsetMm ?? 0, 3)}, by an indicator on the quill; its base clamped.</li>
             <li>
               Prove it: a test bar between the centres, or two collars left a little large at the ends of a bar, cut at
               one number of the dial and measured. Half of what they differ by is how far it still stands off;{' '}

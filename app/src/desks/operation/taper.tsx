@@ -9,8 +9,8 @@ function Detail({ operation: o, unit }: DetailProps<TaperOperation>) {
   const u = inUnit(unit);
   return (
     <p className="mt-1">
-      {taperWayNames[o.by]}: half angle <b>{angleText(o.halfDeg)}</b>, over {u.len(o.lengthMm, unit === 'mm' ? 1 : 2)}.
-      Diameters of its passes are those at the {tailEndText(o.side)}.
+      {taperWayNames[o.by]}: half angle <b>{angleText(o.halfDeg)}</b>, over {u.len(o.lengthMm, 1)}. Diameters of its
+      passes are those at the {tailEndText(o.side)}.
     </p>
   );
 }

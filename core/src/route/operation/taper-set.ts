@@ -8,8 +8,8 @@ export const taperSettingSchema = z.discriminatedUnion('by', [
     by: z.literal('compound'),
     /** as the lathe's own scale marks it, what an eye is off there, and what that makes of the diameter over the cone */
     ...{ scaleDeg: z.number(), eyeDeg: z.number(), eyeMm: z.number() },
-    /** how far the slide goes along the cone, how far it may, where it begins, and how many settings along the work that takes */
-    ...{ travelMm: z.number(), roomMm: z.number(), beginsMm: z.number(), settings: z.number().int() },
+    /** how far the slide goes along the cone, and where it begins */
+    ...{ travelMm: z.number(), beginsMm: z.number() },
   }),
   z.strictObject({
     by: z.literal('setOver'),

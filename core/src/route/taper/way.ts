@@ -65,7 +65,7 @@ export function wayFor(context: FitContext, cone: ConeCut): ChosenWay | undefine
   if (!way) return undefined;
   const { lathe } = context.means;
   if (way.way === 'compound') {
-    const { scaleDeg, eyeDeg, eyeMm, travelMm, roomMm, beginsMm, settings } = way.set;
+    const { scaleDeg, eyeDeg, eyeMm, travelMm, roomMm, beginsMm } = way.set;
     // no farther than an indicator's range
     const steepMm = RANGE_MM / Math.sin(radians(cone.halfDeg));
     const overMm = Math.max(1, wholeIn(lathe.unit, Math.min(INDICATOR_OVER_MM[lathe.unit], roomMm, steepMm)));
@@ -76,9 +76,7 @@ export function wayFor(context: FitContext, cone: ConeCut): ChosenWay | undefine
         eyeDeg,
         eyeMm,
         travelMm,
-        roomMm,
         beginsMm,
-        settings,
       },
       ...{ overMm, risesMm: riseMm(cone.halfDeg, overMm, 'compound') },
     };

@@ -25,7 +25,7 @@ export function ConeShown({
   const { perLength, lengthMm, gaugeFromTailMm, toleranceDeg, set } = cone;
   const tailMm = step.targetMm ?? 0;
   const found = measured?.cone;
-  const fine = (mm: number): string => u.len(mm, unit === 'mm' ? 3 : 4);
+  const fine = (mm: number): string => u.len(mm, 3);
   // drawn with its large end left: outside that is at the headstock, of a hole at its mouth
   const fromLarge = (fromTailMm: number): number => (outside ? lengthMm - fromTailMm : fromTailMm);
   const sign = outside ? 1 : -1;
@@ -138,7 +138,7 @@ function OffLine({
   return (
     <span className="muted">
       {' '}
-      A {outside ? 'ring' : 'plug'} stands {u.len(offMm / perLength, unit === 'mm' ? 1 : 2)} off its line.
+      A {outside ? 'ring' : 'plug'} stands {u.len(offMm / perLength, 1)} off its line.
     </span>
   );
 }
